@@ -1,0 +1,46 @@
+package app.galdrin.core;
+
+import java.util.function.Function;
+
+/**
+ * What a calculation gives back: a value, or the first fault found in what a person gave it. Faults of input are not
+ * exceptions; an exception from the core is a defect.
+ *
+ * @param <T> the value's type
+ */
+public sealed interface Outcome<T> {
+
+    /** The calculation went through. */
+    record Value<T>(T value) implements Outcome<T> {}
+
+    /** The input does not allow the calculation. */
+    record Failed<T>(Fault fault) implements Outcome<T> {}
+
+    static <T> Outcome<T> of(T value) {
+        return new Value<>(value);
+    }
+
+    static <T> Outcome<T> fault(FaultCode code, String field) {
+        return new Failed<>(Fault.at(code, field));
+    }
+
+    /** The same outcome with its value changed; a fault stays as it is. */
+    default <R> Outcome<R> map(Function<? super T, ? extends R> change) {
+        if (this instanceof Value<T> v) {
+            return new Value<>(change.apply(v.value()));
+        }
+        return new Failed<>(((Failed<T>) this).fault());
+    }
+
+    /**
+     * The value where a fault would be a defect of the caller.
+     *
+     * @throws IllegalStateException naming the fault
+     */
+    default T orElseThrow() {
+        if (this instanceof Value<T> v) {
+            return v.value();
+        }
+        throw new IllegalStateException("no value: " + ((Failed<T>) this).fault());
+    }
+}

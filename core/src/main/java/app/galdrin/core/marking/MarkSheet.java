@@ -1,0 +1,56 @@
+package app.galdrin.core.marking;
+
+import app.galdrin.core.task.Criterion;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.Map;
+
+/** The marks of one sitting, a line a criterion in the order of the work. */
+public record MarkSheet(List<MarkLine> lines) {
+
+    public MarkSheet {
+        lines = List.copyOf(lines);
+    }
+
+    public BigDecimal total() {
+        return lines.stream().map(MarkLine::marks).reduce(BigDecimal.ZERO, BigDecimal::add);
+    }
+
+    public int available() {
+        return lines.stream().mapToInt(MarkLine::available).sum();
+    }
+
+    /** Share of the available marks, one place. */
+    public BigDecimal percent() {
+        return available() == 0
+                ? BigDecimal.ZERO
+                : total().multiply(BigDecimal.valueOf(100))
+                        .divide(BigDecimal.valueOf(available()), 1, RoundingMode.HALF_UP);
+    }
+
+    /** Whether every must-pass criterion is met. */
+    public boolean competent() {
+        return lines.stream().filter(MarkLine::mustPass).allMatch(MarkLine::met);
+    }
+
+    /** Whether nothing is missing any more. */
+    public boolean complete() {
+        return lines.stream().noneMatch(MarkLine::waiting);
+    }
+
+    /** Criteria to do again. */
+    public List<Criterion> redo() {
+        return lines.stream().filter(l -> !l.met()).map(MarkLine::criterion).toList();
+    }
+
+    /** The same sheet with the instructor's marks in place. */
+    public MarkSheet with(Map<Criterion, MarkLine.Override> overrides) {
+        return new MarkSheet(lines.stream()
+                .map(line -> {
+                    MarkLine.Override override = overrides.get(line.criterion());
+                    return override == null ? line : line.with(override);
+                })
+                .toList());
+    }
+}

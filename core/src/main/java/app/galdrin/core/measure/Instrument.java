@@ -1,0 +1,28 @@
+package app.galdrin.core.measure;
+
+import java.util.random.RandomGenerator;
+
+/**
+ * What stands between a true value and the figure written down.
+ *
+ * @param resolution smallest step the person reads, in the reading's unit, 0 or more; 0: not rounded
+ * @param standardUncertainty scatter of a reading, same unit, 0 or more, normally distributed
+ */
+public record Instrument(double resolution, double standardUncertainty) {
+
+    /** An instrument without scatter or steps. */
+    public static final Instrument PERFECT = new Instrument(0, 0);
+
+    public Instrument {
+        if (resolution < 0 || standardUncertainty < 0) {
+            throw new IllegalArgumentException("resolution and standard uncertainty must be 0 or more: " + resolution
+                    + ", " + standardUncertainty);
+        }
+    }
+
+    /** The figure read off; the generator is asked once a reading, so a seed gives the same readings again. */
+    public double read(double trueValue, RandomGenerator noise) {
+        double scattered = trueValue + standardUncertainty * noise.nextGaussian();
+        return resolution == 0 ? scattered : Math.rint(scattered / resolution) * resolution;
+    }
+}

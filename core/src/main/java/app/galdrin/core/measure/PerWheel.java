@@ -1,0 +1,25 @@
+package app.galdrin.core.measure;
+
+import java.util.function.ToDoubleFunction;
+
+/** One figure for each of the four wheels. */
+public record PerWheel(double frontLeft, double frontRight, double rearLeft, double rearRight) {
+
+    /** Asks for the wheels in record order. */
+    public static PerWheel of(ToDoubleFunction<Wheel> figure) {
+        return new PerWheel(
+                figure.applyAsDouble(Wheel.FRONT_LEFT),
+                figure.applyAsDouble(Wheel.FRONT_RIGHT),
+                figure.applyAsDouble(Wheel.REAR_LEFT),
+                figure.applyAsDouble(Wheel.REAR_RIGHT));
+    }
+
+    public double at(Wheel wheel) {
+        return switch (wheel) {
+            case FRONT_LEFT -> frontLeft;
+            case FRONT_RIGHT -> frontRight;
+            case REAR_LEFT -> rearLeft;
+            case REAR_RIGHT -> rearRight;
+        };
+    }
+}

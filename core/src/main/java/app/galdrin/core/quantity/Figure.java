@@ -1,0 +1,113 @@
+package app.galdrin.core.quantity;
+
+import app.galdrin.core.quantity.QuantityText.Reason;
+import java.util.Optional;
+
+/**
+ * One figure without its unit: digits, a decimal figure, a fraction, or digits and a fraction below 1.
+ *
+ * @param value its value, 0 or more; infinite where a double does not reach
+ * @param step one unit of its last place
+ * @param plain digits and nothing else
+ * @param fault why it is no figure; the other parts mean nothing then
+ */
+record Figure(double value, double step, boolean plain, Optional<Reason> fault) {
+
+    /** Digits kept of a long numerator or denominator: more than a double holds. */
+    private static final int KEPT = 30;
+
+    private static Figure fault(Reason reason) {
+        return new Figure(0, 1, false, Optional.of(reason));
+    }
+
+    private static Figure of(double value, double step, boolean plain) {
+        return new Figure(value, step, plain, Optional.empty());
+    }
+
+    static Figure scan(Scanner scan) {
+        String whole = scan.digits();
+        boolean comma = scan.at(',');
+        if (scan.take(".,")) {
+            return decimal(whole, scan.digits(), comma);
+        }
+        if (whole.isEmpty()) {
+            return fault(Reason.NOT_A_FIGURE);
+        }
+        int afterWhole = scan.position();
+        boolean spaced = scan.spaces();
+        if (scan.take("/")) {
+            return fraction("", whole, scan);
+        }
+        boolean hyphen = !spaced && scan.take("-");
+        if (spaced || hyphen) {
+            String numerator = scan.digits();
+            if (!numerator.isEmpty()) {
+                scan.spaces();
+                if (scan.take("/")) {
+                    return fraction(whole, numerator, scan);
+                }
+                return fault(Reason.LEFT_OVER);
+            }
+        }
+        if (hyphen) {
+            return fault(Reason.LEFT_OVER);
+        }
+        scan.back(afterWhole);
+        return of(Double.parseDouble(whole), 1, true);
+    }
+
+    private static Figure decimal(String whole, String places, boolean comma) {
+        if (places.isEmpty()) {
+            return fault(Reason.NOT_A_FIGURE);
+        }
+        boolean couldBeThousands =
+                comma && places.length() == 3 && !whole.isEmpty() && whole.length() <= 3 && whole.charAt(0) != '0';
+        if (couldBeThousands) {
+            return fault(Reason.THOUSANDS_COMMA);
+        }
+        return of(Double.parseDouble(whole + "." + places), Math.pow(10, -places.length()), false);
+    }
+
+    /** Scans the denominator after the stroke. With a whole figure before it the fraction must be below 1. */
+    private static Figure fraction(String whole, String numerator, Scanner scan) {
+        scan.spaces();
+        String denominator = scan.digits();
+        if (denominator.isEmpty()) {
+            return fault(Reason.NOT_A_FIGURE);
+        }
+        String n = withoutLeadingZeros(numerator);
+        String d = withoutLeadingZeros(denominator);
+        if (d.isEmpty()) {
+            return fault(Reason.ZERO_DENOMINATOR);
+        }
+        if (!whole.isEmpty() && !isLess(n, d)) {
+            return fault(Reason.IMPROPER_MIXED);
+        }
+        double wholes = whole.isEmpty() ? 0 : Double.parseDouble(whole);
+        return of(wholes + ratio(n, d), ratio("1", d), false);
+    }
+
+    private static String withoutLeadingZeros(String digits) {
+        int i = 0;
+        while (i < digits.length() && digits.charAt(i) == '0') {
+            i++;
+        }
+        return digits.substring(i);
+    }
+
+    private static boolean isLess(String a, String b) {
+        return a.length() != b.length() ? a.length() < b.length() : a.compareTo(b) < 0;
+    }
+
+    /** n / d for digits of any length: thousands of digits must neither overflow to NaN nor cost a long division. */
+    private static double ratio(String n, String d) {
+        if (n.isEmpty()) {
+            return 0;
+        }
+        int cutN = Math.max(0, n.length() - KEPT);
+        int cutD = Math.max(0, d.length() - KEPT);
+        double quotient = Double.parseDouble(n.substring(0, n.length() - cutN))
+                / Double.parseDouble(d.substring(0, d.length() - cutD));
+        return quotient * Math.pow(10, cutN - cutD);
+    }
+}

@@ -1,0 +1,7 @@
+package app.galdrin.core.quantity;
+
+/** What a text stands for. */
+public enum Quantity {
+    LENGTH,
+    ANGLE
+}

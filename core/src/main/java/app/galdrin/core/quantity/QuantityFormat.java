@@ -1,0 +1,60 @@
+package app.galdrin.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+
+/** Writes figures for people: true minus sign, figures rounded half up, minutes rolled over into degrees. */
+public final class QuantityFormat {
+
+    private static final String MINUS = "\u2212";
+
+    private QuantityFormat() {}
+
+    /** A figure with a fixed number of places and, if wanted, a plus sign; never a negative zero. */
+    public static String decimal(double value, int places, boolean plus) {
+        BigDecimal rounded = BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP);
+        String size = rounded.abs().toPlainString();
+        return sign(rounded.signum(), plus) + size;
+    }
+
+    /** A length as a person wrote or measured it: as many places as it needs, two at the most. */
+    public static String length(double millimetres) {
+        BigDecimal rounded = BigDecimal.valueOf(millimetres)
+                .setScale(2, RoundingMode.HALF_UP)
+                .stripTrailingZeros();
+        return sign(rounded.signum(), false) + rounded.abs().toPlainString();
+    }
+
+    /** Degrees and whole minutes, rolled over: 0.995° is 1°00'. */
+    public static String degreesMinutes(double degrees, boolean plus) {
+        long minutes = Math.round(Math.abs(degrees) * 60);
+        int signum = minutes == 0 ? 0 : (int) Math.signum(degrees);
+        return sign(signum, plus) + minutes / 60 + "\u00b0" + twoDigits(minutes % 60) + "\u2032";
+    }
+
+    /** Inches as a mixed figure to the nearest part, reduced: 30.16 mm in sixteenths is 1 3/16. */
+    public static String inches(double millimetres, int parts) {
+        long count = Math.round(Math.abs(millimetres) / Unit.IN.factor() * parts);
+        long whole = count / parts;
+        long rest = count % parts;
+        long divisor = gcd(rest, parts);
+        String fraction = rest == 0 ? "" : rest / divisor + "/" + parts / divisor;
+        String both = whole == 0 && rest != 0 ? fraction : (whole + " " + fraction).strip();
+        return sign(count == 0 ? 0 : (int) Math.signum(millimetres), false) + both + "\u2033";
+    }
+
+    private static String sign(int signum, boolean plus) {
+        if (signum < 0) {
+            return MINUS;
+        }
+        return plus && signum > 0 ? "+" : "";
+    }
+
+    private static String twoDigits(long n) {
+        return n < 10 ? "0" + n : Long.toString(n);
+    }
+
+    private static long gcd(long a, long b) {
+        return b == 0 ? a : gcd(b, a % b);
+    }
+}

@@ -1,0 +1,147 @@
+package app.galdrin.core.quantity;
+
+import app.galdrin.core.quantity.QuantityText.Read;
+import app.galdrin.core.quantity.QuantityText.Reason;
+import app.galdrin.core.quantity.QuantityText.Rejected;
+import java.util.Optional;
+
+/**
+ * Reads one length or angle as people write it: {@code 12,5}, {@code 1 3/16"}, {@code 1-3/16 in}, {@code 5' 1/2"},
+ * {@code -0° 24'}, {@code 1°12'30"}. The grammar is that of {@code quantity.parse} in the record format: a sign for the
+ * whole text, then one figure with or without a unit, or several figures with signs in falling order, none left out.
+ */
+public final class QuantityParser {
+
+    /** Greatest size of a quantity that is accepted, millimetres or degrees. */
+    public static final double LARGEST = 1e6;
+
+    private final Scanner scan;
+    private final Quantity quantity;
+    private final Unit defaultUnit;
+
+    private QuantityParser(String text, Quantity quantity, Unit defaultUnit) {
+        this.scan = new Scanner(text);
+        this.quantity = quantity;
+        this.defaultUnit = defaultUnit;
+    }
+
+    /**
+     * Reads a text.
+     *
+     * @param defaultUnit the unit of a figure without one; must be of the quantity
+     * @throws IllegalArgumentException if the default unit is of another quantity
+     */
+    public static QuantityText parse(String text, Quantity quantity, Unit defaultUnit) {
+        if (defaultUnit.quantity() != quantity) {
+            throw new IllegalArgumentException("defaultUnit " + defaultUnit + " is not a unit of " + quantity);
+        }
+        return new QuantityParser(text, quantity, defaultUnit).parse();
+    }
+
+    private QuantityText parse() {
+        scan.spaces();
+        if (scan.atEnd()) {
+            return new Rejected(Reason.EMPTY);
+        }
+        double sign = scan.take("-−") ? -1 : 1;
+        if (sign > 0) {
+            scan.take("+");
+        }
+        scan.spaces();
+        Figure figure = Figure.scan(scan);
+        if (figure.fault().isPresent()) {
+            return new Rejected(figure.fault().get());
+        }
+        scan.spaces();
+        QuantityText read = scan.atLetter() ? withWord(figure) : withSigns(figure);
+        if (!(read instanceof Read r)) {
+            return read;
+        }
+        return Math.abs(r.value()) <= LARGEST
+                ? new Read(sign * r.value(), r.unit(), r.step())
+                : new Rejected(Reason.TOO_LARGE);
+    }
+
+    private QuantityText withWord(Figure figure) {
+        Optional<Unit> unit = unitOfWord(scan.word());
+        scan.spaces();
+        if (unit.isEmpty()) {
+            return new Rejected(Reason.LEFT_OVER);
+        }
+        if (unit.get().quantity() != quantity) {
+            return new Rejected(Reason.WRONG_UNIT);
+        }
+        return scan.atEnd() ? read(figure, unit.get()) : new Rejected(Reason.LEFT_OVER);
+    }
+
+    /** The words of the grammar; feet and seconds of arc have signs only. */
+    private static Optional<Unit> unitOfWord(String word) {
+        return Unit.ofKey(word).filter(u -> u != Unit.FT && u != Unit.ARCSEC);
+    }
+
+    private QuantityText withSigns(Figure figure) {
+        if (scan.atEnd()) {
+            return read(figure, defaultUnit);
+        }
+        Optional<Unit> sign = takeSign();
+        if (sign.isEmpty()) {
+            boolean degrees = quantity == Quantity.LENGTH && scan.at('°');
+            return new Rejected(degrees ? Reason.WRONG_UNIT : Reason.LEFT_OVER);
+        }
+        Unit first = sign.get();
+        if (first == Unit.ARCSEC) {
+            return new Rejected(Reason.WRONG_UNIT);
+        }
+        double value = figure.value() * first.factor();
+        Figure last = figure;
+        Unit unit = first;
+        scan.spaces();
+        while (!scan.atEnd()) {
+            Figure next = Figure.scan(scan);
+            if (next.fault().isPresent()) {
+                return new Rejected(next.fault().get());
+            }
+            scan.spaces();
+            Optional<Unit> nextSign = takeSign();
+            if (!last.plain() || nextSign.isEmpty() || smaller(unit) != nextSign.get()) {
+                return new Rejected(Reason.LEFT_OVER);
+            }
+            if (next.value() >= (nextSign.get() == Unit.IN ? 12 : 60)) {
+                return new Rejected(Reason.SIXTY_OR_MORE);
+            }
+            unit = nextSign.get();
+            value += next.value() * unit.factor();
+            last = next;
+            scan.spaces();
+        }
+        return new Read(value, first, last.step() * unit.factor());
+    }
+
+    private static Read read(Figure figure, Unit unit) {
+        return new Read(figure.value() * unit.factor(), unit, figure.step() * unit.factor());
+    }
+
+    private Optional<Unit> takeSign() {
+        boolean length = quantity == Quantity.LENGTH;
+        if (!length && scan.take("°")) {
+            return Optional.of(Unit.DEG);
+        }
+        if (scan.take("'′’")) {
+            return Optional.of(length ? Unit.FT : Unit.ARCMIN);
+        }
+        if (scan.take("\"″”")) {
+            return Optional.of(length ? Unit.IN : Unit.ARCSEC);
+        }
+        return Optional.empty();
+    }
+
+    private static Unit smaller(Unit unit) {
+        return switch (unit) {
+            case FT -> Unit.IN;
+            case DEG -> Unit.ARCMIN;
+            case ARCMIN -> Unit.ARCSEC;
+            // nothing is smaller: the answer is a unit that no sign of the same quantity gives after it
+            case IN, MM, ARCSEC -> Unit.MM;
+        };
+    }
+}

@@ -1,0 +1,35 @@
+package app.galdrin.core.quantity;
+
+/**
+ * What a text was read as.
+ *
+ * @see QuantityParser
+ */
+public sealed interface QuantityText {
+
+    /**
+     * A text that is a quantity.
+     *
+     * @param value millimetres or degrees, in size at most {@link QuantityParser#LARGEST}
+     * @param unit the unit of the first figure, or the default unit
+     * @param step one unit of the last place as written, in millimetres or degrees, positive: 12.5 mm has 0.1, 3/16" has
+     *     1/16 in, 0°24' has 1'
+     */
+    record Read(double value, Unit unit, double step) implements QuantityText {}
+
+    /** A text that is not a quantity. */
+    record Rejected(Reason reason) implements QuantityText {}
+
+    /** Why a text was not read; each has a sentence of its own on the pages. */
+    enum Reason {
+        EMPTY,
+        NOT_A_FIGURE,
+        ZERO_DENOMINATOR,
+        IMPROPER_MIXED,
+        THOUSANDS_COMMA,
+        WRONG_UNIT,
+        SIXTY_OR_MORE,
+        LEFT_OVER,
+        TOO_LARGE
+    }
+}

@@ -1,0 +1,19 @@
+package app.galdrin.core.spec;
+
+/** When a value counts as meeting its limits [14253-1]. */
+public enum DecisionRule {
+    /** Inside is inside; the doubt is shown. */
+    SIMPLE("simple"),
+    /** Inside by at least the expanded uncertainty. */
+    GUARDED("guarded");
+
+    private final String key;
+
+    DecisionRule(String key) {
+        this.key = key;
+    }
+
+    public String key() {
+        return key;
+    }
+}

@@ -1,0 +1,24 @@
+package app.galdrin.core.spec;
+
+/** Where the steering linkage lies, seen from the front axle. It decides which way a longer rod turns the wheel. */
+public enum Linkage {
+    BEHIND("behind", 1),
+    AHEAD("ahead", -1);
+
+    private final String key;
+    private final int sign;
+
+    Linkage(String key, int sign) {
+        this.key = key;
+        this.sign = sign;
+    }
+
+    public String key() {
+        return key;
+    }
+
+    /** +1 where lengthening a rod turns its wheel toe-in, −1 where it turns it toe-out. */
+    public int toeInWhenLengthened() {
+        return sign;
+    }
+}

@@ -1,0 +1,33 @@
+package app.galdrin.core.task;
+
+/**
+ * How a difference earns marks: all of them up to {@code full}, none from {@code none} on, a straight line between.
+ *
+ * @param full in the difference's unit, 0 or more
+ * @param none greater than {@code full}
+ */
+public record Band(double full, double none) {
+
+    /** Beyond this many times the full band there are no marks. */
+    public static final double NONE_TO_FULL = 3;
+
+    public Band {
+        if (!(full >= 0 && none > full)) {
+            throw new IllegalArgumentException(
+                    "band: full (" + full + ") must be 0 or more and below none (" + none + ")");
+        }
+    }
+
+    public static Band from(double full) {
+        return new Band(full, NONE_TO_FULL * full);
+    }
+
+    /** Share of the marks, 0 to 1. */
+    public double credit(double difference) {
+        double d = Math.abs(difference);
+        if (d <= full) {
+            return 1;
+        }
+        return d >= none ? 0 : (none - d) / (none - full);
+    }
+}

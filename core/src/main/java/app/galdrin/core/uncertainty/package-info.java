@@ -1,0 +1,7 @@
+/**
+ * First-order propagation of standard uncertainties through a calculation [GUM].
+ */
+@NullMarked
+package app.galdrin.core.uncertainty;
+
+import org.jspecify.annotations.NullMarked;

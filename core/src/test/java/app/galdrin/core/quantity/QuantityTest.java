@@ -1,0 +1,138 @@
+package app.galdrin.core.quantity;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+
+import app.galdrin.core.Seeds;
+import app.galdrin.core.quantity.QuantityText.Read;
+import app.galdrin.core.quantity.QuantityText.Reason;
+import app.galdrin.core.quantity.QuantityText.Rejected;
+import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class QuantityTest {
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "'   '|EMPTY",
+                "abc|NOT_A_FIGURE",
+                "NaN|NOT_A_FIGURE",
+                "5.|NOT_A_FIGURE",
+                "--5|NOT_A_FIGURE",
+                "3/ 0|ZERO_DENOMINATOR",
+                "3 / x|NOT_A_FIGURE",
+                "1 16/16|IMPROPER_MIXED",
+                "1,417|THOUSANDS_COMMA",
+                "5 deg|WRONG_UNIT",
+                "5°|WRONG_UNIT",
+                "5 cm|LEFT_OVER",
+                "5 mm mm|LEFT_OVER",
+                "1 2|LEFT_OVER",
+                "1-|LEFT_OVER",
+                "1.5' 2\"|LEFT_OVER",
+                "5' 12\"|SIXTY_OR_MORE",
+                "5\" 3'|LEFT_OVER",
+                "5' x|NOT_A_FIGURE",
+                "1234567|TOO_LARGE",
+            })
+    void text_thatIsNoLength_saysWhy(String text, Reason reason) {
+        var rejected = assertInstanceOf(Rejected.class, QuantityParser.parse(text, Quantity.LENGTH, Unit.MM));
+        assertEquals(reason, rejected.reason());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "12,50|12.5|0.01",
+                "+ .5|0.5|0.1",
+                "1 3/16\"|30.1625|1.5875",
+                "3 / 32 IN|2.38125|0.79375",
+                "5' 1/2\"|1536.7|12.7",
+                "17/16\"|26.9875|1.5875",
+            })
+    void length_hasItsValueAndTheStepItWasWrittenTo(String text, double value, double step) {
+        var read = assertInstanceOf(Read.class, QuantityParser.parse(text, Quantity.LENGTH, Unit.MM));
+        assertEquals(value, read.value(), 1e-12);
+        assertEquals(step, read.step(), 1e-12);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {"0°26'|0.433333333333|0.016666666667", "24'30\"|0.408333333333|0.000277777778", "1°|1|1"})
+    void angle_hasItsValueAndTheStepItWasWrittenTo(String text, double value, double step) {
+        var read = assertInstanceOf(Read.class, QuantityParser.parse(text, Quantity.ANGLE, Unit.DEG));
+        assertEquals(value, read.value(), 1e-11);
+        assertEquals(step, read.step(), 1e-11);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"30\",WRONG_UNIT", "1°30\",LEFT_OVER", "1°75',SIXTY_OR_MORE"})
+    void text_thatIsNoAngle_saysWhy(String text, Reason reason) {
+        var rejected = assertInstanceOf(Rejected.class, QuantityParser.parse(text, Quantity.ANGLE, Unit.DEG));
+        assertEquals(reason, rejected.reason());
+    }
+
+    @Test
+    void figuresOfThousandsOfDigits_neitherOverflowNorHang() {
+        String nines = "9".repeat(5000);
+        var read = assertInstanceOf(Read.class, QuantityParser.parse(nines + "/" + nines, Quantity.LENGTH, Unit.MM));
+        assertEquals(1, read.value(), 1e-12);
+        assertInstanceOf(Rejected.class, QuantityParser.parse(nines, Quantity.LENGTH, Unit.MM));
+        assertEquals(
+                0,
+                assertInstanceOf(Read.class, QuantityParser.parse("0/" + nines, Quantity.LENGTH, Unit.MM))
+                        .value());
+    }
+
+    @Test
+    void defaultUnitOfAnotherQuantity_isTheCallersDefect() {
+        assertThrows(IllegalArgumentException.class, () -> QuantityParser.parse("1", Quantity.LENGTH, Unit.DEG));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "0.995,1°00′",
+        "-0.43,−0°26′",
+        "-0.004,0°00′",
+        "2.5,+2°30′",
+    })
+    void degreesMinutes_rollOver(double degrees, String text) {
+        assertEquals(text, QuantityFormat.degreesMinutes(degrees, text.startsWith("+")));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"30.1625,16,1 3/16″", "-25.4,16,−1″", "12.7,32,1/2″", "0.1,16,0″", "50.7,16,2″"})
+    void inches_areReducedFractions(double mm, int parts, String text) {
+        assertEquals(text, QuantityFormat.inches(mm, parts));
+    }
+
+    static LongStream seeds() {
+        return Seeds.some();
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void whatIsDisplayed_isReadBackAsTheSame(long seed) {
+        var random = Seeds.generator(seed);
+        double length = Math.rint(Seeds.between(random, -3000, 3000) * 100) / 100;
+        assertEquals(length, readBack(QuantityFormat.length(length), Quantity.LENGTH, Unit.MM), 1e-9);
+        assertEquals(length, readBack(QuantityFormat.decimal(length, 2, true), Quantity.LENGTH, Unit.MM), 1e-9);
+        double sixteenths = Math.rint(length) * 25.4 / 16;
+        assertEquals(sixteenths, readBack(QuantityFormat.inches(sixteenths, 16), Quantity.LENGTH, Unit.MM), 1e-9);
+        double minutes = Math.rint(length) / 60;
+        assertEquals(minutes, readBack(QuantityFormat.degreesMinutes(minutes, true), Quantity.ANGLE, Unit.DEG), 1e-9);
+    }
+
+    private static double readBack(String text, Quantity quantity, Unit unit) {
+        return assertInstanceOf(Read.class, QuantityParser.parse(text, quantity, unit), text)
+                .value();
+    }
+}
