@@ -81,7 +81,7 @@ public final class Marker {
     }
 
     private List<Evidence> reading() {
-        List<ToeFigures> reference = OwnFigures.complete(task, references.asFound());
+        List<ToeFigures> reference = task.work(references.asFound());
         if (own.repeats().isEmpty()) {
             return missing("asFoundReadings");
         }
@@ -191,7 +191,7 @@ public final class Marker {
     }
 
     private List<Evidence> asLeft() {
-        List<ToeFigures> reference = OwnFigures.complete(task, references.asLeft());
+        List<ToeFigures> reference = task.work(references.asLeft());
         if (reference.isEmpty()) {
             return missing("asLeftReference");
         }

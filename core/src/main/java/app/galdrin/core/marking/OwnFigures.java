@@ -1,6 +1,5 @@
 package app.galdrin.core.marking;
 
-import app.galdrin.core.Outcome;
 import app.galdrin.core.spec.Axle;
 import app.galdrin.core.spec.QuantityLimits;
 import app.galdrin.core.spec.SheetQuantity;
@@ -8,9 +7,7 @@ import app.galdrin.core.task.Asked;
 import app.galdrin.core.task.ToeFigures;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.core.uncertainty.Estimate;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** The figures that an apprentice's own entries stand for. */
@@ -23,7 +20,7 @@ final class OwnFigures {
     OwnFigures(ToeTask task, SittingWork work) {
         this.task = task;
         this.work = work;
-        this.repeats = complete(task, work.asFound());
+        this.repeats = task.work(work.asFound());
     }
 
     /** The engine's figures of every complete repeat as found. */
@@ -44,16 +41,5 @@ final class OwnFigures {
 
     Optional<QuantityLimits> limits(Asked asked) {
         return task.sheet().line(Axle.FRONT, asked == Asked.TOTAL ? SheetQuantity.TOTAL_TOE : SheetQuantity.TOE);
-    }
-
-    /** The figures of the repeats that have all their readings and can be worked. */
-    static List<ToeFigures> complete(ToeTask task, List<Map<String, Double>> repeats) {
-        List<ToeFigures> worked = new ArrayList<>();
-        for (Map<String, Double> repeat : repeats) {
-            if (task.method().work(repeat, task.sheet().geometry()) instanceof Outcome.Value<ToeFigures> value) {
-                worked.add(value.value());
-            }
-        }
-        return worked;
     }
 }

@@ -107,7 +107,7 @@ final class SlipFinder {
     }
 
     private Optional<ToeFigures> work(List<Map<String, Double>> readings) {
-        List<ToeFigures> worked = OwnFigures.complete(task, readings);
+        List<ToeFigures> worked = task.work(readings);
         return worked.isEmpty() ? Optional.empty() : Optional.of(ToeFigures.mean(worked));
     }
 

@@ -3,5 +3,7 @@ package app.galdrin.core.quantity;
 /** What a text stands for. */
 public enum Quantity {
     LENGTH,
-    ANGLE
+    ANGLE,
+    /** Turns of a rod; written without a unit. */
+    COUNT
 }

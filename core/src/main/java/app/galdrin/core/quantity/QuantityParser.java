@@ -12,7 +12,7 @@ import java.util.Optional;
  */
 public final class QuantityParser {
 
-    /** Greatest size of a quantity that is accepted, millimetres or degrees. */
+    /** Greatest size of a quantity that is accepted, millimetres, degrees or turns. */
     public static final double LARGEST = 1e6;
 
     private final Scanner scan;
@@ -85,7 +85,7 @@ public final class QuantityParser {
         }
         Optional<Unit> sign = takeSign();
         if (sign.isEmpty()) {
-            boolean degrees = quantity == Quantity.LENGTH && scan.at('°');
+            boolean degrees = quantity != Quantity.ANGLE && scan.at('°');
             return new Rejected(degrees ? Reason.WRONG_UNIT : Reason.LEFT_OVER);
         }
         Unit first = sign.get();
@@ -122,6 +122,9 @@ public final class QuantityParser {
     }
 
     private Optional<Unit> takeSign() {
+        if (quantity == Quantity.COUNT) {
+            return Optional.empty();
+        }
         boolean length = quantity == Quantity.LENGTH;
         if (!length && scan.take("°")) {
             return Optional.of(Unit.DEG);
@@ -141,7 +144,7 @@ public final class QuantityParser {
             case DEG -> Unit.ARCMIN;
             case ARCMIN -> Unit.ARCSEC;
             // nothing is smaller: the answer is a unit that no sign of the same quantity gives after it
-            case IN, MM, ARCSEC -> Unit.MM;
+            case IN, MM, ARCSEC, TURNS -> Unit.MM;
         };
     }
 }

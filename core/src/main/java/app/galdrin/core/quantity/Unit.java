@@ -10,7 +10,8 @@ public enum Unit {
     FT("ft", Quantity.LENGTH, 304.8),
     DEG("deg", Quantity.ANGLE, 1),
     ARCMIN("arcmin", Quantity.ANGLE, 1 / 60.0),
-    ARCSEC("arcsec", Quantity.ANGLE, 1 / 3600.0);
+    ARCSEC("arcsec", Quantity.ANGLE, 1 / 3600.0),
+    TURNS("turns", Quantity.COUNT, 1);
 
     private final String key;
     private final Quantity quantity;

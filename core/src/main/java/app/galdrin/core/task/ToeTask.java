@@ -1,8 +1,11 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.Outcome;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A front toe practical as the core needs it.
@@ -39,6 +42,18 @@ public record ToeTask(
         }
     }
 
+    /** The figures of every repeat that has all its readings and can be worked; readings are mm by place. */
+    public List<ToeFigures> work(List<Map<String, Double>> readings) {
+        List<ToeFigures> worked = new ArrayList<>();
+        for (Map<String, Double> repeat : readings) {
+            if (method.work(repeat, sheet.geometry()) instanceof Outcome.Value<ToeFigures> value) {
+                worked.add(value.value());
+            }
+        }
+        return worked;
+    }
+
+    /** Between the two points on a wheel that are compared, mm. */
     public double baseline() {
         return method.baseline(sheet.geometry());
     }

@@ -103,7 +103,7 @@ class MarkerTest {
             changed.merge("wheels.fl.frontGap", 3.0, Double::sum);
             misread.add(changed);
         }
-        var own = OwnFigures.complete(TASK, misread).get(0);
+        var own = TASK.work(misread).get(0);
         double left = Math.toDegrees(own.left().orElseThrow().value());
         var work = new SittingWork(
                 ALL_STEPS,
@@ -131,8 +131,7 @@ class MarkerTest {
                                 Map.Entry::getKey,
                                 e -> e.getKey().equals("stationDistance") ? e.getValue() : e.getValue() / 25.4)))
                 .toList();
-        double unconverted = Math.toDegrees(
-                OwnFigures.complete(TASK, inInches).get(0).total().value());
+        double unconverted = Math.toDegrees(TASK.work(inInches).get(0).total().value());
         return List.of(
                 new Object[] {Asked.TOTAL, -0.44, Set.of(Set.of(Slip.METHOD_SIGN))},
                 new Object[] {Asked.LEFT, 0.13, Set.of(Set.of(Slip.LEFT_RIGHT_SWAPPED))},
@@ -164,7 +163,7 @@ class MarkerTest {
     @Test
     void frontAndRearSwapped_isToldFromAWrongSign_becauseTheStringsAreCrooked() {
         var swapped = new SlipFinder(TASK, AS_FOUND);
-        var figures = OwnFigures.complete(TASK, AS_FOUND).get(0);
+        var figures = TASK.work(AS_FOUND).get(0);
         double left = Math.toDegrees(figures.left().orElseThrow().value());
         double skew = Math.toDegrees(figures.skews().orElseThrow().left());
         double written = -(left + skew) - skew;

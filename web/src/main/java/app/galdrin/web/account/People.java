@@ -1,0 +1,83 @@
+package app.galdrin.web.account;
+
+import app.galdrin.web.account.internal.PersonMapper;
+import app.galdrin.web.layout.Ids;
+import app.galdrin.web.layout.NotThere;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** People and classes of a centre. */
+@Service
+public class People {
+
+    /** Most people or classes a list shows. */
+    public static final int MOST = 500;
+
+    private final PersonMapper mapper;
+    private final PasswordEncoder passwords;
+
+    People(PersonMapper mapper, PasswordEncoder passwords) {
+        this.mapper = mapper;
+        this.passwords = passwords;
+    }
+
+    /** Whether there is nobody at all: then the first-run page is open. */
+    public boolean nobody() {
+        return !mapper.anyone();
+    }
+
+    public List<Person> all(UUID centreId) {
+        return mapper.all(centreId, MOST);
+    }
+
+    public List<ClassGroup> classes(UUID centreId) {
+        return mapper.classes(centreId, MOST);
+    }
+
+    /** Apprentices of a class by name. */
+    public List<Person> classMembers(UUID centreId, UUID classId) {
+        return mapper.classMembers(centreId, classId, MOST);
+    }
+
+    /** The session's view of a person of this centre. */
+    public SignedIn session(UUID centreId, UUID personId) {
+        SignedIn person = mapper.byId(centreId, personId);
+        if (person == null) {
+            throw new NotThere("person");
+        }
+        return person;
+    }
+
+    public boolean signInTaken(String signIn) {
+        return mapper.bySignIn(signIn.toLowerCase(Locale.ROOT)) != null;
+    }
+
+    /** Makes a centre for its first instructor. */
+    @Transactional
+    public UUID makeCentre(String name, String zone) {
+        UUID id = Ids.next();
+        mapper.insertCentre(id, name, zone);
+        return id;
+    }
+
+    @Transactional
+    public UUID add(UUID centreId, Role role, String displayName, String signIn, String password) {
+        UUID id = Ids.next();
+        mapper.insert(id, centreId, role, displayName, signIn.toLowerCase(Locale.ROOT), passwords.encode(password));
+        return id;
+    }
+
+    @Transactional
+    public UUID makeClass(UUID centreId, String name, List<UUID> members) {
+        UUID id = Ids.next();
+        mapper.insertClass(id, centreId, name);
+        if (!members.isEmpty()) {
+            mapper.insertMembers(centreId, id, members);
+        }
+        return id;
+    }
+}

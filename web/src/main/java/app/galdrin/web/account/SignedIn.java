@@ -1,0 +1,73 @@
+package app.galdrin.web.account;
+
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.GrantedAuthority;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.userdetails.UserDetails;
+
+/**
+ * The person behind a session; kept in the session, so only what seldom changes.
+ *
+ * @param limitedTo the opening a person joined by code; such a session sees nothing but the sitting there
+ */
+public record SignedIn(
+        UUID personId,
+        UUID centreId,
+        Role role,
+        String displayName,
+        String signIn,
+        String passwordHash,
+        boolean active,
+        String zone,
+        @Nullable UUID limitedTo)
+        implements UserDetails {
+
+    private static final long serialVersionUID = 1L;
+
+    public ZoneId zoneId() {
+        return ZoneId.of(zone);
+    }
+
+    public boolean is(Role wanted) {
+        return role == wanted;
+    }
+
+    public Optional<UUID> opening() {
+        return Optional.ofNullable(limitedTo);
+    }
+
+    /** The same person, let in by a code to one opening; the password does not travel with it. */
+    public SignedIn joined(UUID opening) {
+        return new SignedIn(personId, centreId, role, displayName, signIn, "", active, zone, opening);
+    }
+
+    @Override
+    public List<GrantedAuthority> getAuthorities() {
+        return List.of(new SimpleGrantedAuthority(role.authority()));
+    }
+
+    @Override
+    public String getPassword() {
+        return passwordHash;
+    }
+
+    @Override
+    public String getUsername() {
+        return signIn;
+    }
+
+    @Override
+    public boolean isEnabled() {
+        return active;
+    }
+
+    /** Never the hash, wherever this is printed. */
+    @Override
+    public String toString() {
+        return role + " " + personId;
+    }
+}

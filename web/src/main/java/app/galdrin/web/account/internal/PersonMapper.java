@@ -1,0 +1,37 @@
+package app.galdrin.web.account.internal;
+
+import app.galdrin.web.account.ClassGroup;
+import app.galdrin.web.account.Person;
+import app.galdrin.web.account.Role;
+import app.galdrin.web.account.SignedIn;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
+
+/** People, classes and centres. */
+@Mapper
+public interface PersonMapper {
+
+    boolean anyone();
+
+    @Nullable
+    SignedIn bySignIn(String signIn);
+
+    @Nullable
+    SignedIn byId(UUID centreId, UUID personId);
+
+    List<Person> all(UUID centreId, int most);
+
+    List<ClassGroup> classes(UUID centreId, int most);
+
+    List<Person> classMembers(UUID centreId, UUID classId, int most);
+
+    void insertCentre(UUID id, String name, String zone);
+
+    void insert(UUID id, UUID centreId, Role role, String displayName, String signIn, @Nullable String passwordHash);
+
+    void insertClass(UUID id, UUID centreId, String name);
+
+    void insertMembers(UUID centreId, UUID classId, List<UUID> members);
+}

@@ -1,0 +1,116 @@
+package app.galdrin.web.account.internal;
+
+import static org.springframework.security.config.Customizer.withDefaults;
+
+import app.galdrin.web.account.Attempts;
+import app.galdrin.web.account.Role;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Locale;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.AuthenticationEntryPoint;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.AccessDeniedHandler;
+import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.csrf.XorCsrfTokenRequestAttributeHandler;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who may open which pages. Whose sitting or task it is, is checked where it is loaded. */
+@Configuration(proxyBeanMethods = false)
+class SecurityConfiguration {
+
+    private static final String CONTENT_SECURITY_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
+            + "img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'self'; "
+            + "frame-ancestors 'none'";
+
+    private static final String INSTRUCTOR = Role.INSTRUCTOR.name();
+
+    @Bean
+    SecurityFilterChain pages(HttpSecurity http) throws Exception {
+        var csrf = new CookieCsrfTokenRepository(); // HttpOnly: pages carry the token themselves
+        csrf.setCookieName("galdrin-form");
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/assets/**", "/webjars/**", "/sign-in", "/join", "/join/**", "/first-run", "/error")
+                        .permitAll()
+                        .requestMatchers("/tasks/**", "/style")
+                        .hasRole(INSTRUCTOR)
+                        .requestMatchers("/marking/**")
+                        .hasAnyRole(INSTRUCTOR, Role.VERIFIER.name())
+                        .requestMatchers("/people/**")
+                        .hasAnyRole(INSTRUCTOR, Role.OFFICE.name())
+                        .anyRequest()
+                        .authenticated())
+                .formLogin(form -> form.loginPage("/sign-in")
+                        .usernameParameter("signIn")
+                        .failureHandler((request, response, failure) -> response.sendRedirect(
+                                failure instanceof TooManyAttempts ? "/sign-in?wait" : "/sign-in?wrong")))
+                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                .csrf(c ->
+                        c.csrfTokenRepository(csrf).csrfTokenRequestHandler(new XorCsrfTokenRequestAttributeHandler()))
+                .exceptionHandling(
+                        e -> e.authenticationEntryPoint(signInFirst()).accessDeniedHandler(denied()))
+                .headers(headers -> headers.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_SECURITY_POLICY))
+                        .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
+                        .permissionsPolicyHeader(
+                                p -> p.policy("camera=(), microphone=(), geolocation=(), payment=(), usb=()"))
+                        .crossOriginOpenerPolicy(withDefaults()))
+                .build();
+    }
+
+    /** Scripts are told so; people are taken to the sign-in page and from there back to where they were. */
+    private static AuthenticationEntryPoint signInFirst() {
+        var page = new LoginUrlAuthenticationEntryPoint("/sign-in");
+        return (request, response, e) -> {
+            if (isScript(request)) {
+                response.setStatus(HttpStatus.UNAUTHORIZED.value());
+            } else {
+                page.commence(request, response, e);
+            }
+        };
+    }
+
+    /** A form from before the last sign-in is out of date, not forbidden. */
+    private static AccessDeniedHandler denied() {
+        return (request, response, e) -> {
+            boolean outOfDate = e instanceof CsrfException;
+            if (isScript(request)) {
+                response.setStatus((outOfDate ? HttpStatus.UNAUTHORIZED : HttpStatus.FORBIDDEN).value());
+            } else if (outOfDate) {
+                response.sendRedirect("/sign-in?expired");
+            } else {
+                response.sendError(HttpStatus.FORBIDDEN.value());
+            }
+        };
+    }
+
+    private static boolean isScript(HttpServletRequest request) {
+        return request.getHeader("X-Galdrin-Device") != null;
+    }
+
+    @Bean
+    PasswordEncoder passwords() {
+        return Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8();
+    }
+
+    @Bean
+    LimitedSignIn signIns(PersonMapper people, Attempts attempts, PasswordEncoder passwords) {
+        var provider = new LimitedSignIn(
+                signIn -> {
+                    var person = people.bySignIn(signIn.strip().toLowerCase(Locale.ROOT));
+                    if (person == null) {
+                        throw new UsernameNotFoundException("nobody of that name");
+                    }
+                    return person;
+                },
+                attempts);
+        provider.setPasswordEncoder(passwords);
+        return provider;
+    }
+}

@@ -1,0 +1,127 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.web.account.Attempts;
+import app.galdrin.web.account.People;
+import app.galdrin.web.account.Person;
+import app.galdrin.web.account.Sessions;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.Opening;
+import app.galdrin.web.task.TaskVersion;
+import app.galdrin.web.task.Tasks;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/**
+ * Joining by the code on the instructor's screen: code, then name and bay. A name can be taken once; coming back from
+ * another device needs the password, or the instructor, who sees who has joined.
+ */
+@Controller
+class JoinController {
+
+    /** Guessed codes count per code and, widely, per address: a whole workshop often has one. */
+    private static final String ACCOUNT = "join:";
+
+    private static final int LONGEST_CODE = 20;
+
+    private final Tasks tasks;
+    private final People people;
+    private final Sittings sittings;
+    private final Sessions sessions;
+    private final Attempts attempts;
+
+    JoinController(Tasks tasks, People people, Sittings sittings, Sessions sessions, Attempts attempts) {
+        this.tasks = tasks;
+        this.people = people;
+        this.sittings = sittings;
+        this.sessions = sessions;
+        this.attempts = attempts;
+    }
+
+    @GetMapping("/join")
+    String ask(
+            @RequestParam(defaultValue = "") String code,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        model.addAttribute("code", code);
+        if (!code.isBlank()) {
+            opening(code, request, response, model);
+        }
+        return "baysheet/join";
+    }
+
+    @PostMapping("/join")
+    String join(
+            @RequestParam String code,
+            @RequestParam(required = false) @Nullable UUID person,
+            @RequestParam(defaultValue = "") String bay,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        model.addAttribute("code", code);
+        model.addAttribute("bay", bay);
+        Optional<Opening> opening = opening(code, request, response, model);
+        if (opening.isEmpty()) {
+            return "baysheet/join";
+        }
+        Optional<Integer> number = bay(bay);
+        boolean free = person != null && free(opening.get()).stream().anyMatch(p -> p.id().equals(person));
+        if (person == null || !free || (number.isEmpty() && !bay.isBlank())) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("error", free ? "join.bay" : "join.name");
+            return "baysheet/join";
+        }
+        UUID sitting = sittings.begin(opening.get(), person, number.orElse(null));
+        var session = people.session(opening.get().centreId(), person)
+                .joined(opening.get().id());
+        sessions.start(session, request, response);
+        return "redirect:/sittings/" + sitting;
+    }
+
+    private static Optional<Integer> bay(String text) {
+        String digits = text.strip();
+        return digits.matches("[1-9][0-9]?") ? Optional.of(Integer.valueOf(digits)) : Optional.empty();
+    }
+
+    /** The opening of a code, counted as an attempt; with its task and the names still free for the page. */
+    private Optional<Opening> opening(
+            String code, HttpServletRequest request, HttpServletResponse response, Model model) {
+        String address = request.getRemoteAddr();
+        String account =
+                ACCOUNT + code.strip().substring(0, Math.min(code.strip().length(), LONGEST_CODE));
+        if (!attempts.allowed(account, address)) {
+            response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
+            model.addAttribute("error", "join.wait");
+            return Optional.empty();
+        }
+        Optional<Opening> opening = code.length() > LONGEST_CODE ? Optional.empty() : tasks.byCode(code);
+        if (opening.isEmpty()) {
+            attempts.record(account, address, false);
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("error", "join.code");
+            return opening;
+        }
+        TaskVersion task = tasks.task(opening.get().centreId(), opening.get().taskId());
+        model.addAttribute("task", task);
+        model.addAttribute("names", free(opening.get()));
+        return opening;
+    }
+
+    private List<Person> free(Opening opening) {
+        TaskVersion task = tasks.task(opening.centreId(), opening.taskId());
+        List<UUID> taken = sittings.peopleIn(opening);
+        return people.classMembers(opening.centreId(), task.classId()).stream()
+                .filter(p -> !taken.contains(p.id()))
+                .toList();
+    }
+}

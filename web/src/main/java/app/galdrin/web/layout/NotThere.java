@@ -1,0 +1,15 @@
+package app.galdrin.web.layout;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.ResponseStatus;
+
+/** What was asked for is not there, or is not the asker's: the two look the same from outside. */
+@ResponseStatus(HttpStatus.NOT_FOUND)
+public class NotThere extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    public NotThere(String what) {
+        super(what);
+    }
+}

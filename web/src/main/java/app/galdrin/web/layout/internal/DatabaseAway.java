@@ -1,0 +1,30 @@
+package app.galdrin.web.layout.internal;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.TransientDataAccessException;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+
+/** A database that is away for a moment is not a defect: the page says to try again, and scripts keep what they have. */
+@ControllerAdvice
+class DatabaseAway {
+
+    private static final Logger LOG = LoggerFactory.getLogger(DatabaseAway.class);
+
+    @ExceptionHandler({
+        CannotCreateTransactionException.class,
+        DataAccessResourceFailureException.class,
+        TransientDataAccessException.class
+    })
+    void away(Exception e, HttpServletResponse response) throws IOException {
+        LOG.warn("database away: {}", e.getMessage());
+        response.setHeader("Retry-After", "5");
+        response.sendError(HttpStatus.SERVICE_UNAVAILABLE.value());
+    }
+}

@@ -1,0 +1,18 @@
+package app.galdrin.web.task;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** A task as a list shows it; {@code code} where it is open now. */
+public record TaskSummary(
+        UUID id,
+        String title,
+        String vehicle,
+        String className,
+        String method,
+        String mode,
+        Instant createdAt,
+        @Nullable String code,
+        int sittings,
+        int toMark) {}
