@@ -32,7 +32,7 @@
         document.getElementById('panel')?.addEventListener('click', event => this.clicked(event));
         this.flush();
         const first = this.fields().find(f => !f.value) ?? this.fields()[0];
-        if (first && matchMedia('(min-width: 900px)').matches) first.focus({ preventScroll: true });
+        if (first && (matchMedia('(min-width: 900px)').matches || location.search.includes('repeat'))) first.focus({ preventScroll: true });
       },
 
       fields() { return [...this.form.querySelectorAll('input[data-slot]:not([type="radio"]):not([type="checkbox"])')]; },

@@ -205,8 +205,10 @@ public record SheetView(
         }
 
         private String perWheelbase(double skew) {
-            return words.length(Math.abs(
-                    Math.tan(skew) * sitting.task().toe().sheet().geometry().wheelbase()));
+            return words.length(0.1
+                    * Math.rint(10
+                            * Math.abs(Math.tan(skew)
+                                    * sitting.task().toe().sheet().geometry().wheelbase())));
         }
 
         /** In practice the same marking speaks at once. */
@@ -224,7 +226,10 @@ public record SheetView(
                             .findFirst())
                     .map(MarkLine::evidence)
                     .map(e -> evidence.tell(task, e))
-                    .orElse(List.of());
+                    .orElse(List.of())
+                    .stream()
+                    .filter(t -> t.right().isPresent()) // what is not written yet needs no reminder here
+                    .toList();
         }
 
         private Optional<Doubt> doubt() {

@@ -71,6 +71,12 @@ final class Plan {
         arrow(along2, left2, along1, left1);
     }
 
+    /** A line with an arrowhead at its end. */
+    void pointer(double along1, double left1, double along2, double left2) {
+        line("dim", along1, left1, along2, left2);
+        arrow(along2, left2, along1, left1);
+    }
+
     private void arrow(double atAlong, double atLeft, double fromAlong, double fromLeft) {
         double length = Math.hypot(fromAlong - atAlong, fromLeft - atLeft);
         double a = (fromAlong - atAlong) / length;

@@ -10,6 +10,9 @@ import java.util.Map;
 /** Plates against both front tyres and two tapes between them: the front of the vehicle to its proportions. */
 final class PlatesLayout {
 
+    /** Lying, the tapes are nearer than their fields are wide: the fields stand apart along them. */
+    private static final double STAGGER = 44;
+
     private PlatesLayout() {}
 
     static Drawing draw(VehicleGeometry geometry, boolean upright) {
@@ -42,12 +45,12 @@ final class PlatesLayout {
                 height,
                 plan.shapes(),
                 Map.of(
-                        ToeAcross.FRONT_DISTANCE, field(plan, -half, fieldWidth, fieldHeight),
-                        ToeAcross.REAR_DISTANCE, field(plan, half, fieldWidth, fieldHeight)));
+                        ToeAcross.FRONT_DISTANCE, field(plan, -half, upright ? 0 : -STAGGER, fieldWidth, fieldHeight),
+                        ToeAcross.REAR_DISTANCE, field(plan, half, upright ? 0 : STAGGER, fieldWidth, fieldHeight)));
     }
 
-    private static Box field(Plan plan, double along, double width, double height) {
-        return new Box(plan.x(along, 0) - width / 2, plan.y(along, 0) - height / 2, width, height);
+    private static Box field(Plan plan, double along, double left, double width, double height) {
+        return new Box(plan.x(along, left) - width / 2, plan.y(along, left) - height / 2, width, height);
     }
 
     private static void outlineOfBody(Plan plan, double halfTrack, double scale, double reach, double front) {
@@ -77,7 +80,7 @@ final class PlatesLayout {
         plan.label("rule-of-thumb", half + (upright ? 130 : 210), upright ? 0 : 26, "middle", "sketch.plates.sign");
         plan.labelAt(
                 "note",
-                upright ? plan.x(0, 0) : 40,
+                upright ? plan.x(0, 0) : 70,
                 upright ? 14 : plan.y(0, 0) - 8,
                 upright ? "middle" : "start",
                 upright ? "sketch.front.up" : "sketch.front");

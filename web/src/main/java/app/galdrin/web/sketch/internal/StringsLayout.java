@@ -17,6 +17,19 @@ final class StringsLayout {
     /** Drawn distance of a string from the wheel's outer face. */
     private static final double GAP = 46;
 
+    /** From a string's end to the station where the spacing is read. */
+    private static final double STATION = 36;
+
+    /** From the centreline to the line that measures between the stations: lying, upright. */
+    private static final double STATIONS_ASIDE = 54;
+
+    private static final double STATIONS_ASIDE_UPRIGHT = 24;
+
+    /** Room for words, spacing and string beyond the axles when upright. */
+    private static final double ABOVE_FRONT_AXLE = 212;
+
+    private static final double BELOW_REAR_AXLE = 178;
+
     private final VehicleGeometry geometry;
     private final boolean upright;
 
@@ -40,7 +53,7 @@ final class StringsLayout {
         this.geometry = geometry;
         this.upright = upright;
         this.fieldWidth = upright ? 72 : 62;
-        this.fieldHeight = upright ? 46 : 30;
+        this.fieldHeight = upright ? 46 : 34;
         this.pitch = upright ? 66 : 70;
         this.standOff = upright ? 12 : 26;
         double widestTrack = Math.max(geometry.frontTrack(), geometry.rearTrack());
@@ -51,8 +64,8 @@ final class StringsLayout {
             double byTrack = 2 * (string - GAP) / (widestTrack + 200);
             this.scale = Math.max(byTrack, 3 * pitch / geometry.wheelbase());
             this.wheelbase = scale * geometry.wheelbase();
-            this.height = 232 + wheelbase + 232;
-            this.plan = new Plan(true, width / 2, 232);
+            this.height = ABOVE_FRONT_AXLE + wheelbase + BELOW_REAR_AXLE;
+            this.plan = new Plan(true, width / 2, ABOVE_FRONT_AXLE);
         } else {
             this.width = 840;
             this.scale = 440 / geometry.wheelbase();
@@ -74,18 +87,14 @@ final class StringsLayout {
         for (Wheel wheel : Wheel.values()) {
             wheel(wheel);
         }
-        double front = -0.42 * wheelbase;
-        double rear = 1.42 * wheelbase;
-        if (upright) {
-            front = -172;
-            rear = wheelbase + 172;
-        }
+        double front = upright ? -166 : -178;
+        double rear = upright ? wheelbase + 166 : wheelbase + 206;
         for (int side : new int[] {1, -1}) {
             plan.line("string", front + 6, side * string, rear - 6, side * string);
         }
-        spacing(ToeBox.SPACING_FRONT, front + 24);
-        spacing(ToeBox.SPACING_REAR, rear - 24);
-        stations(front + 24, rear - 24);
+        spacing(ToeBox.SPACING_FRONT, front + STATION);
+        spacing(ToeBox.SPACING_REAR, rear - STATION);
+        stations(front + STATION, rear - STATION);
         notes();
     }
 
@@ -148,26 +157,31 @@ final class StringsLayout {
         fields.put(place, new Box(plan.x(along, 0) - w / 2, plan.y(along, 0) - fieldHeight / 2, w, fieldHeight));
     }
 
-    /** The distance between the stations runs just inside the right string, where nothing else is. */
+    /** The distance between the stations runs inside the body, clear of the gaps. */
     private void stations(double front, double rear) {
-        double left = upright ? string - 14 : -(string - 16);
+        double left = upright ? -STATIONS_ASIDE_UPRIGHT : STATIONS_ASIDE;
         double middle = (front + rear) / 2;
         plan.dimension(front, left, rear, left);
         double w = upright ? 84 : 72;
-        double x = plan.x(middle, left) - (upright ? -8 : w / 2);
-        double y = plan.y(middle, left) - fieldHeight / 2 + (upright ? 0 : 0);
-        fields.put(ToeBox.STATION_DISTANCE, new Box(x, y, w, fieldHeight));
+        fields.put(
+                ToeBox.STATION_DISTANCE,
+                new Box(plan.x(middle, left) - w / 2, plan.y(middle, left) - fieldHeight / 2, w, fieldHeight));
     }
 
     private void notes() {
         if (upright) {
             plan.labelAt("note", width / 2, 14, "middle", "sketch.front.up");
         } else {
-            plan.line("dim", -0.02 * wheelbase, 0, -0.12 * wheelbase, 0);
+            plan.pointer(-0.02 * wheelbase, 0, -0.14 * wheelbase, 0);
             plan.labelAt("note", plan.x(0.03 * wheelbase, 0), plan.y(0, 0) - 6, "start", "sketch.front");
-            plan.label("string-name", wheelbase * 0.5, string - 8, "middle", "sketch.string.left");
-            plan.label("string-name", wheelbase * 0.5, -(string - 8) - 0, "middle", "sketch.string.right");
+            plan.label("string-name", wheelbase * 0.5, string + 15, "middle", "sketch.string.left");
+            plan.label("string-name", wheelbase * 0.5, -(string + 7), "middle", "sketch.string.right");
         }
-        plan.label("rule-of-thumb", wheelbase * 0.5, upright ? -8 : 24, "middle", "sketch.strings.sign");
+        plan.label(
+                "rule-of-thumb",
+                wheelbase * (upright ? 0.22 : 0.5),
+                upright ? 0 : -22,
+                "middle",
+                "sketch.strings.sign");
     }
 }

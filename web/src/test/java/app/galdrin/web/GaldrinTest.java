@@ -1,0 +1,19 @@
+package app.galdrin.web;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
+import org.springframework.test.context.ActiveProfiles;
+
+/** The whole application on the throw-away database with the demo data: one context, shared by all who ask for it. */
+@Target(ElementType.TYPE)
+@Retention(RetentionPolicy.RUNTIME)
+@SpringBootTest(
+        webEnvironment = WebEnvironment.RANDOM_PORT,
+        properties = {"management.server.port=0", "logging.structured.format.console=", "logging.level.app.galdrin=warn"
+        })
+@ActiveProfiles("demo")
+public @interface GaldrinTest {}

@@ -1,0 +1,64 @@
+package app.galdrin.web;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Properties;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.springframework.modulith.core.ApplicationModules;
+
+/** What must hold of the tree as a whole. */
+class ModulesTest {
+
+    @Test
+    void featuresUseOneAnother_onlyThroughTheirPublicTypes_andInOneDirection() {
+        ApplicationModules.of(GaldrinApplication.class).verify();
+    }
+
+    /** A content security policy without 'unsafe-inline' drops these silently. */
+    @Test
+    void templates_haveNoInlineStyleOrScript() throws IOException {
+        var inline = Pattern.compile("\\sstyle=|<style|<script(?![^>]*src)|\\son[a-z]+=|javascript:");
+        assertEquals(
+                List.of(),
+                templates()
+                        .filter(path -> inline.matcher(read(path)).find())
+                        .map(Path::toString)
+                        .toList());
+    }
+
+    @Test
+    void wordsThatTemplatesName_areThere() throws IOException {
+        var words = new Properties();
+        words.load(Files.newBufferedReader(Path.of("src/main/resources/messages.properties"), StandardCharsets.UTF_8));
+        var named = Pattern.compile("#\\{([a-zA-Z][a-zA-Z0-9.-]*)[}(]");
+        var missing = new TreeSet<String>();
+        templates()
+                .forEach(path -> named.matcher(read(path))
+                        .results()
+                        .map(match -> match.group(1))
+                        .filter(key -> !words.containsKey(key))
+                        .forEach(key -> missing.add(path.getFileName() + ": " + key)));
+        assertEquals(new TreeSet<>(), missing);
+    }
+
+    private static Stream<Path> templates() throws IOException {
+        return Files.walk(Path.of("src/main/resources/templates"))
+                .filter(p -> p.toString().endsWith(".html"));
+    }
+
+    private static String read(Path path) {
+        try {
+            return Files.readString(path);
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,80 @@
+package app.galdrin.web;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** Someone without a script: real requests with cookies and form tokens, redirects not followed. */
+public final class Visitor {
+
+    private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
+
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final String base;
+    private String token = "";
+
+    public Visitor(int port) {
+        this.base = "http://localhost:" + port;
+    }
+
+    public HttpResponse<String> get(String path) {
+        var response = send(HttpRequest.newBuilder(URI.create(base + path)).header("Accept", "text/html"));
+        var found = TOKEN.matcher(response.body());
+        if (found.find()) {
+            token = found.group(1);
+        }
+        return response;
+    }
+
+    public HttpResponse<String> post(String path, Map<String, String> form) {
+        return post(path, form, false);
+    }
+
+    /** As the bay sheet's script sends it. */
+    public HttpResponse<String> postAsScript(String path, Map<String, String> form) {
+        return post(path, form, true);
+    }
+
+    private HttpResponse<String> post(String path, Map<String, String> form, boolean script) {
+        String body = form.entrySet().stream()
+                .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
+                .collect(Collectors.joining("&", "_csrf=" + encode(token) + "&", ""));
+        var request = HttpRequest.newBuilder(URI.create(base + path))
+                .header("Accept", script ? "application/json" : "text/html")
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body));
+        return send(script ? request.header("X-Galdrin-Device", "test-device") : request);
+    }
+
+    public Visitor signIn(String name, String password) {
+        get("/sign-in");
+        post("/sign-in", Map.of("signIn", name, "password", password));
+        get("/join"); // the token changes with the sign-in
+        return this;
+    }
+
+    public void forgetToken() {
+        token = "";
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static String encode(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+}
