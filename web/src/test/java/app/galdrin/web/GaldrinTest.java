@@ -6,6 +6,7 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
+import org.springframework.context.annotation.Import;
 import org.springframework.test.context.ActiveProfiles;
 
 /** The whole application on the throw-away database with the demo data: one context, shared by all who ask for it. */
@@ -16,4 +17,5 @@ import org.springframework.test.context.ActiveProfiles;
         properties = {"management.server.port=0", "logging.structured.format.console=", "logging.level.app.galdrin=warn"
         })
 @ActiveProfiles("demo")
+@Import(TestCentres.class)
 public @interface GaldrinTest {}

@@ -9,6 +9,7 @@ import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -71,7 +72,24 @@ public final class ToeBox implements RecordKind {
             double wheelbase,
             PerWheel hubGaps,
             Map<Wheel, RimGaps> wheels,
-            OptionalDouble frontAxleToFrontStation) {}
+            OptionalDouble frontAxleToFrontStation) {
+
+        /** What a person reads, by place on the sketch; what the sheet of the vehicle gives is left out. */
+        public Map<String, Double> byPlace() {
+            Map<String, Double> places = new HashMap<>();
+            places.put(SPACING_FRONT, spacingFront);
+            places.put(SPACING_REAR, spacingRear);
+            places.put(STATION_DISTANCE, stationDistance);
+            for (Wheel wheel : Wheel.values()) {
+                places.put(hubGap(wheel), hubGaps.at(wheel));
+            }
+            wheels.forEach((wheel, gaps) -> {
+                places.put(frontGap(wheel), gaps.frontGap());
+                places.put(rearGap(wheel), gaps.rearGap());
+            });
+            return places;
+        }
+    }
 
     /** Standard uncertainties of each spacing, hub gap and rim gap, mm. */
     public record ReadingUncertainty(double spacing, double hubGap, double gap) {}

@@ -17,7 +17,6 @@ import app.galdrin.core.task.ToeAsked;
 import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.task.ToeTask;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -65,18 +64,6 @@ final class Sheets {
         toes.put(Wheel.REAR_RIGHT, Math.toRadians(0.1));
         var truth = new ToeBox.Truth(2760, new ToeBox.Tracks(1484, 1466), 416, toes);
         var setUp = new ToeBox.SetUp(700, 4200, 804, 807, 809, 803);
-        var r = ToeBox.forward(truth, setUp, rule, rule, noise);
-        Map<String, Double> places = new HashMap<>();
-        places.put(ToeBox.SPACING_FRONT, r.spacingFront());
-        places.put(ToeBox.SPACING_REAR, r.spacingRear());
-        places.put(ToeBox.STATION_DISTANCE, r.stationDistance());
-        for (Wheel wheel : Wheel.values()) {
-            places.put(ToeBox.hubGap(wheel), r.hubGaps().at(wheel));
-        }
-        r.wheels().forEach((wheel, gaps) -> {
-            places.put(ToeBox.frontGap(wheel), gaps.frontGap());
-            places.put(ToeBox.rearGap(wheel), gaps.rearGap());
-        });
-        return places;
+        return ToeBox.forward(truth, setUp, rule, rule, noise).byPlace();
     }
 }

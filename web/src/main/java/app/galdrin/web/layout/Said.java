@@ -1,9 +1,15 @@
 package app.galdrin.web.layout;
 
+import java.io.Serializable;
 import java.util.List;
 
-/** A sentence to be said: its key in the messages and what stands in it. */
-public record Said(String key, List<Object> args) {
+/**
+ * A sentence to be said: its key in the messages and what stands in it. Kept in a session from one page to the next, so
+ * what stands in it has to be serializable too.
+ */
+public record Said(String key, List<Object> args) implements Serializable {
+
+    private static final long serialVersionUID = 1L;
 
     public static Said of(String key, Object... args) {
         return new Said(key, List.of(args));

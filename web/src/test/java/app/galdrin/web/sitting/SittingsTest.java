@@ -5,19 +5,15 @@ import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
-import app.galdrin.web.account.People;
+import app.galdrin.web.TestCentres;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.library.Library;
-import app.galdrin.web.library.NewVehicle;
 import app.galdrin.web.task.Tasks;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -25,7 +21,6 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Entries on the real database: appended, never twice, never lost, and nobody else's. */
 @GaldrinTest
@@ -34,10 +29,7 @@ class SittingsTest {
     private static final Slot FRONT = new Slot(Stage.AS_FOUND, "frontDistance", 1);
 
     @Autowired
-    private People people;
-
-    @Autowired
-    private Library library;
+    private TestCentres centres;
 
     @Autowired
     private Tasks tasks;
@@ -50,32 +42,8 @@ class SittingsTest {
 
     @BeforeEach
     void begin() {
-        NewVehicle van = someVehicle();
-        centre = Centre.make(people, library, tasks, van, ToeMethod.PLATES);
+        centre = centres.plates();
         sitting = centre.sitting(tasks, sittings);
-    }
-
-    private NewVehicle someVehicle() {
-        var demo = people.session(demoCentre(), demoInstructor());
-        var sheet = library.newestSheets(demo.centreId()).get(0);
-        return new NewVehicle(
-                sheet.make(),
-                sheet.model(),
-                sheet.body(),
-                "T " + Ids.next().toString().substring(26),
-                "front",
-                sheet.sheet());
-    }
-
-    @Autowired
-    private JdbcTemplate jdbc;
-
-    private UUID demoCentre() {
-        return jdbc.queryForObject("select centre_id from person where sign_in = 'm.aldous'", UUID.class);
-    }
-
-    private UUID demoInstructor() {
-        return jdbc.queryForObject("select id from person where sign_in = 'm.aldous'", UUID.class);
     }
 
     private Sittings.Outcome write(SignedIn me, Slot slot, String text, boolean strike, String key) {
@@ -166,7 +134,7 @@ class SittingsTest {
     void nobodyWrites_whatIsNotHisToWrite() {
         String key = Ids.next().toString();
         assertThrows(NotThere.class, () -> sittings.sitting(centre.neighbour(), sitting.id()));
-        var elsewhere = Centre.make(people, library, tasks, someVehicle(), ToeMethod.PLATES);
+        var elsewhere = centres.plates();
         assertThrows(NotThere.class, () -> sittings.sitting(elsewhere.instructor(), sitting.id()));
         assertThrows(NotThere.class, () -> write(centre.instructor(), FRONT, "1423.5", false, key));
         assertThrows(NotThere.class, () -> write(centre.apprentice(), Slot.of(Stage.MARK, "plan"), "10", false, key));

@@ -7,7 +7,6 @@ import app.galdrin.core.measure.Wheel;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.task.ToeMethod;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
@@ -48,19 +47,7 @@ final class DemoReadings {
         toes.put(Wheel.REAR_RIGHT, Math.toRadians(0.12));
         var tracks = new ToeBox.Tracks(geometry.frontTrack(), geometry.rearTrack());
         var truth = new ToeBox.Truth(geometry.wheelbase(), tracks, geometry.rimDiameter(), toes);
-        var r = ToeBox.forward(truth, setUp, RULE, RULE, random);
-        Map<String, Double> places = new HashMap<>();
-        places.put(ToeBox.SPACING_FRONT, r.spacingFront());
-        places.put(ToeBox.SPACING_REAR, r.spacingRear());
-        places.put(ToeBox.STATION_DISTANCE, r.stationDistance());
-        for (Wheel wheel : Wheel.values()) {
-            places.put(ToeBox.hubGap(wheel), r.hubGaps().at(wheel));
-        }
-        r.wheels().forEach((wheel, gaps) -> {
-            places.put(ToeBox.frontGap(wheel), gaps.frontGap());
-            places.put(ToeBox.rearGap(wheel), gaps.rearGap());
-        });
-        return places;
+        return ToeBox.forward(truth, setUp, RULE, RULE, random).byPlace();
     }
 
     private Map<String, Double> plates(double total) {

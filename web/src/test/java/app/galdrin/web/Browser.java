@@ -1,0 +1,212 @@
+package app.galdrin.web;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.TimeoutException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Someone at a real browser: Debian's Chromium, headless, with a profile of its own. */
+public final class Browser implements AutoCloseable {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(15);
+
+    private final ChromeDriver driver;
+    private final String base;
+    private int width;
+    private int height;
+
+    public Browser(int port, int width, int height) {
+        try {
+            Path profile = Files.createTempDirectory("galdrin-browser");
+            var options = new ChromeOptions();
+            options.setBinary("/usr/bin/chromium");
+            options.addArguments(
+                    "--headless=new",
+                    "--no-sandbox",
+                    "--disable-gpu",
+                    "--disable-quic",
+                    "--no-first-run",
+                    "--disable-background-networking",
+                    "--disable-component-update",
+                    "--disable-sync",
+                    "--disable-dev-shm-usage",
+                    "--window-size=1400,3000", // larger than any page size set below, or clicks miss
+                    "--force-device-scale-factor=1",
+                    "--hide-scrollbars",
+                    "--user-data-dir=" + profile);
+            var service = new ChromeDriverService.Builder()
+                    .usingDriverExecutable(Path.of("/usr/bin/chromedriver").toFile())
+                    .build();
+            this.driver = new ChromeDriver(service, options);
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+        this.base = "http://localhost:" + port;
+        size(width, height);
+    }
+
+    /** The size of the page itself; a window of that size would show less. */
+    public void size(int width, int height) {
+        this.width = width;
+        this.height = height;
+        Map<String, Object> metrics = new HashMap<>();
+        metrics.put("width", width);
+        metrics.put("height", height);
+        metrics.put("deviceScaleFactor", 1);
+        metrics.put("mobile", width < 500);
+        driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", metrics);
+    }
+
+    public void offline(boolean offline) {
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand(
+                "Network.emulateNetworkConditions",
+                Map.of("offline", offline, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+    }
+
+    public ChromeDriver driver() {
+        return driver;
+    }
+
+    public Browser go(String path) {
+        driver.get(path.startsWith("http") ? path : base + path);
+        return this;
+    }
+
+    public Browser signIn(String name, String password) {
+        go("/sign-in");
+        type("#signIn", name);
+        type("#password", password);
+        click("main form .btn-ink");
+        waitFor(() -> !path().startsWith("/sign-in"));
+        return this;
+    }
+
+    public String path() {
+        return driver.getCurrentUrl().substring(base.length());
+    }
+
+    public WebElement find(String css) {
+        return driver.findElement(By.cssSelector(css));
+    }
+
+    public List<WebElement> all(String css) {
+        return driver.findElements(By.cssSelector(css));
+    }
+
+    public boolean has(String css) {
+        return !all(css).isEmpty();
+    }
+
+    public String text(String css) {
+        return find(css).getText();
+    }
+
+    public String value(String css) {
+        return String.valueOf(find(css).getDomProperty("value"));
+    }
+
+    public void click(String css) {
+        WebElement element = find(css);
+        driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
+        element.click();
+    }
+
+    public void type(String css, String text) {
+        find(css).sendKeys(text);
+    }
+
+    /** Into whatever has the focus. */
+    public void keys(String text) {
+        driver.switchTo().activeElement().sendKeys(text);
+    }
+
+    public void enter(String text) {
+        keys(text + Keys.ENTER);
+    }
+
+    /** The name of the field that has the focus. */
+    public String focus() {
+        return String.valueOf(driver.switchTo().activeElement().getDomAttribute("name"));
+    }
+
+    public void focusOn(String name) {
+        driver.executeScript("document.querySelector('input[name=\"' + arguments[0] + '\"]').focus()", name);
+    }
+
+    public Object script(String code, Object... arguments) {
+        return driver.executeScript(code, arguments);
+    }
+
+    public void waitFor(BooleanSupplier condition) {
+        new WebDriverWait(driver, PATIENCE)
+                .ignoring(StaleElementReferenceException.class)
+                .until(d -> condition.getAsBoolean());
+    }
+
+    public void waitForText(String css, String part) {
+        try {
+            waitFor(() -> has(css) && text(css).contains(part));
+        } catch (TimeoutException e) {
+            throw new AssertionError(
+                    path() + " " + css + " says '" + (has(css) ? text(css) : "nothing") + "', not '" + part + "'", e);
+        }
+    }
+
+    /** Breaches of WCAG 2.2 AA on the page as it stands, in both themes. */
+    public List<String> breaches() {
+        int height = this.height;
+        // the whole page at once: what the bar at the bottom covers can be scrolled out from under it
+        size(width, ((Number) script("return document.documentElement.scrollHeight")).intValue());
+        List<String> breaches = breachesInBothThemes();
+        size(width, height);
+        return breaches;
+    }
+
+    /** Every rule by day; by night the colours alone are different. */
+    private List<String> breachesInBothThemes() {
+        var everything = new AxeBuilder().withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"));
+        var colours = new AxeBuilder().withRules(List.of("color-contrast"));
+        return Stream.concat(breaches("day", everything), breaches("night", colours))
+                .toList();
+    }
+
+    private Stream<String> breaches(String theme, AxeBuilder axe) {
+        script(
+                "document.documentElement.dataset.theme = arguments[0];"
+                        + "document.documentElement.dataset.bsTheme = arguments[0] === 'night' ? 'dark' : 'light'",
+                theme);
+        return axe.analyze(driver).getViolations().stream().map(rule -> theme + " " + path() + " " + describe(rule));
+    }
+
+    private static String describe(Rule rule) {
+        return rule.getId() + ": "
+                + rule.getNodes().stream().map(n -> n.getHtml()).limit(2).toList();
+    }
+
+    public void picture(Path file) throws IOException {
+        Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}
