@@ -50,8 +50,16 @@ public final class LoadRun {
         for (int i = 0; i < people; i++) {
             apprentices.add(new Apprentice(code));
         }
-        int size = apprentices.get(0).page().length();
-        for (String what : List.of("warm-up", "page", "entry", "fixed text of the page's size", "page", "entry", "fixed text of the page's size")) {
+        int size = apprentices.get(0).page().getBytes(StandardCharsets.UTF_8).length;
+        System.out.println("bay-sheet page: " + size + " bytes");
+        for (String what : List.of(
+                "warm-up",
+                "page",
+                "entry",
+                "fixed text of the page's size",
+                "page",
+                "entry",
+                "fixed text of the page's size")) {
             report(what, measure(apprentices, what, size));
         }
     }
@@ -98,21 +106,30 @@ public final class LoadRun {
         instructor.get("/people");
         String tag = UUID.randomUUID().toString().substring(0, 6);
         for (int i = 0; i < people; i++) {
-            instructor.post("/people", "role=APPRENTICE&displayName=Load" + tag + i + "&signIn=load" + tag + i + "&password=" + encode(PASSWORD));
+            instructor.post(
+                    "/people",
+                    "role=APPRENTICE&displayName=Load" + tag + i + "&signIn=load" + tag + i + "&password="
+                            + encode(PASSWORD));
         }
         String list = instructor.get("/people");
         StringBuilder members = new StringBuilder("name=Load" + tag);
-        Matcher box = Pattern.compile("value=\"([0-9a-f-]{36})\"[^>]*aria-label=\"Load" + tag).matcher(list);
+        Matcher box = Pattern.compile("value=\"([0-9a-f-]{36})\"[^>]*aria-label=\"Load" + tag)
+                .matcher(list);
         while (box.find()) {
             members.append("&members=").append(box.group(1));
         }
         instructor.post("/people/classes", members.toString());
         String bench = instructor.get("/tasks/new");
-        Matcher group = Pattern.compile("value=\"([0-9a-f-]{36})\"[^>]*>Load" + tag).matcher(bench);
+        Matcher group =
+                Pattern.compile("value=\"([0-9a-f-]{36})\"[^>]*>Load" + tag).matcher(bench);
         if (!group.find()) {
             throw new IllegalStateException("the class was not made");
         }
-        String task = instructor.post("/tasks/new", "class=" + group.group(1) + "&title=Load&method=strings").headers().firstValue("Location").orElseThrow();
+        String task = instructor
+                .post("/tasks/new", "class=" + group.group(1) + "&title=Load&method=strings")
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         String path = URI.create(task).getPath();
         instructor.post(path + "/open", "");
         Matcher code = Pattern.compile("code-large\">([A-Z2-9]{6})<").matcher(instructor.get(path));
@@ -127,12 +144,14 @@ public final class LoadRun {
         private final String sheet;
 
         Apprentice(String code) throws Exception {
-            Matcher name = Pattern.compile("name=\"person\" value=\"([0-9a-f-]{36})\"").matcher(client.get("/join?code=" + code));
+            Matcher name = Pattern.compile("name=\"person\" value=\"([0-9a-f-]{36})\"")
+                    .matcher(client.get("/join?code=" + code));
             if (!name.find()) {
                 throw new IllegalStateException("no name left");
             }
             var joined = client.post("/join", "code=" + code + "&person=" + name.group(1) + "&bay=1");
-            sheet = URI.create(joined.headers().firstValue("Location").orElseThrow()).getPath();
+            sheet = URI.create(joined.headers().firstValue("Location").orElseThrow())
+                    .getPath();
             client.get("/sittings");
         }
 
@@ -146,7 +165,8 @@ public final class LoadRun {
                 case "entry" -> {
                     String text = (60 + round % 9) + "." + (round % 2) * 5;
                     var answer = client.post(
-                            sheet + "/entries", "slot=" + encode("asFound/hubGap.fl/1") + "&text=" + text + "&key=" + UUID.randomUUID());
+                            sheet + "/entries",
+                            "slot=" + encode("asFound/hubGap.fl/1") + "&text=" + text + "&key=" + UUID.randomUUID());
                     if (answer.statusCode() != 200 || !answer.body().contains("\"ok\":true")) {
                         throw new IllegalStateException(answer.statusCode() + " " + answer.body());
                     }
@@ -158,7 +178,8 @@ public final class LoadRun {
 
     /** One browser's worth of cookies and form token. */
     private final class Client {
-        private final HttpClient http = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+        private final HttpClient http =
+                HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
         private String token = "";
 
         String get(String path) throws Exception {
@@ -174,9 +195,10 @@ public final class LoadRun {
         }
 
         void part(String path, int size) throws Exception {
-            var response = send(HttpRequest.newBuilder(URI.create(base + path)).header("Range", "bytes=0-" + (size - 1)));
-            if (response.body().length() != size) {
-                throw new IllegalStateException("asked for " + size + ", got " + response.body().length());
+            var response =
+                    send(HttpRequest.newBuilder(URI.create(base + path)).header("Range", "bytes=0-" + (size - 1)));
+            if (response.statusCode() != 206) {
+                throw new IllegalStateException("asked for " + size + " bytes, got status " + response.statusCode());
             }
         }
 

@@ -2,8 +2,10 @@ package app.galdrin.web.sketch.internal;
 
 import app.galdrin.web.sketch.Shape;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /**
  * A vehicle seen from above while it is drawn. Points are given as {@code along} (behind the front axle) and {@code left}
@@ -18,7 +20,10 @@ final class Plan {
     private final boolean upright;
     private final double originX;
     private final double originY;
-    private final List<Shape> shapes = new ArrayList<>();
+    /** Strokes of one style are one path: a drawing has hundreds of strokes and a dozen styles. */
+    private final Map<String, StringBuilder> strokes = new LinkedHashMap<>();
+
+    private final List<Shape> labels = new ArrayList<>();
 
     /** {@code originX}, {@code originY}: where the middle of the front axle stands on the drawing. */
     Plan(boolean upright, double originX, double originY) {
@@ -31,8 +36,16 @@ final class Plan {
         return upright;
     }
 
+    /** Styles in the order in which they were first drawn, then the words. */
     List<Shape> shapes() {
+        List<Shape> shapes = new ArrayList<>();
+        strokes.forEach((style, d) -> shapes.add(new Shape.Path(style, d.toString())));
+        shapes.addAll(labels);
         return shapes;
+    }
+
+    private void stroke(String style, String d) {
+        strokes.computeIfAbsent(style, s -> new StringBuilder()).append(d);
     }
 
     double x(double along, double left) {
@@ -44,16 +57,16 @@ final class Plan {
     }
 
     void line(String style, double along1, double left1, double along2, double left2) {
-        shapes.add(new Shape.Path(style, "M" + point(along1, left1) + "L" + point(along2, left2)));
+        stroke(style, "M" + point(along1, left1) + "L" + point(along2, left2));
     }
 
     /** A closed outline through points given as along, left pairs. */
     void outline(String style, double... alongLeft) {
-        shapes.add(new Shape.Path(style, points(alongLeft) + "Z"));
+        stroke(style, points(alongLeft) + "Z");
     }
 
     void polyline(String style, double... alongLeft) {
-        shapes.add(new Shape.Path(style, points(alongLeft)));
+        stroke(style, points(alongLeft));
     }
 
     private String points(double... alongLeft) {
@@ -151,11 +164,11 @@ final class Plan {
     }
 
     void label(String style, double along, double left, String anchor, String words) {
-        shapes.add(new Shape.Label(style, round(x(along, left)), round(y(along, left)), anchor, words));
+        labels.add(new Shape.Label(style, round(x(along, left)), round(y(along, left)), anchor, words));
     }
 
     void labelAt(String style, double x, double y, String anchor, String words) {
-        shapes.add(new Shape.Label(style, round(x), round(y), anchor, words));
+        labels.add(new Shape.Label(style, round(x), round(y), anchor, words));
     }
 
     private String point(double along, double left) {

@@ -177,11 +177,10 @@ final class StringsLayout {
             plan.label("string-name", wheelbase * 0.5, string + 15, "middle", "sketch.string.left");
             plan.label("string-name", wheelbase * 0.5, -(string + 7), "middle", "sketch.string.right");
         }
-        plan.label(
-                "rule-of-thumb",
-                wheelbase * (upright ? 0.22 : 0.5),
-                upright ? 0 : -22,
-                "middle",
-                "sketch.strings.sign");
+        if (upright) {
+            plan.labelAt("rule-of-thumb", width / 2, 30, "middle", "sketch.strings.sign");
+        } else {
+            plan.label("rule-of-thumb", wheelbase * 0.5, -22, "middle", "sketch.strings.sign");
+        }
     }
 }
