@@ -17,7 +17,7 @@
 
   document.addEventListener('alpine:init', () => {
     Alpine.data('sheet', () => ({
-      queue: [], drafts: {}, seq: 0, last: null, sending: false, timer: null,
+      queue: [], drafts: {}, seq: 0, elsewhere: false, last: null, sending: false, timer: null,
 
       init() {
         this.queueKey = 'galdrin.queue.' + this.$el.dataset.sitting;
@@ -156,8 +156,15 @@
           store.set(this.queueKey, this.queue);
         }
         this.sending = false;
-        if (this.queue.length === 0) { if (any) { this.say(this.form.querySelector('.bad') ? this.form.dataset.sayRefused : this.form.dataset.sayAll); this.refresh(); } }
+        if (this.queue.length === 0) { if (any) { this.sayHowItStands(); this.refresh(); } }
         else this.timer = setTimeout(() => this.flush(), RETRY_MS);
+      },
+
+      sayHowItStands() {
+        const say = this.form.dataset;
+        if (this.form.querySelector('.bad')) this.say(say.sayRefused, true);
+        else if (this.elsewhere) this.say(say.sayAll + '. ' + say.sayElsewhere, true);
+        else this.say(say.sayAll);
       },
 
       // true when the server has dealt with it, be it by a refusal; false when it has to be sent again
@@ -184,7 +191,7 @@
 
       answered(line, answer) {
         const field = this.field(line.slot);
-        if (answer.seq > this.seq + 1) this.say(this.form.dataset.sayElsewhere, true);
+        this.elsewhere ||= answer.seq > this.seq + 1; // someone else wrote in between
         this.seq = Math.max(this.seq, answer.seq);
         if (!field) return;
         if (!answer.ok) { this.fault(field, answer.error); return; }
@@ -194,6 +201,8 @@
         this.clear(field);
         this.holder(field)?.classList.remove('unsent');
         this.sayBeside(field, answer.echo, false);
+        // shown beside the field where it was not typed as it was understood
+        this.says(field)?.classList.toggle('differs', !line.strike && answer.echo.split('\u00a0')[0] !== line.text);
       },
 
       fault(field, sentence) {

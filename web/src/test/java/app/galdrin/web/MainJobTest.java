@@ -138,6 +138,7 @@ class MainJobTest {
         walk(lena, "asFound", SECOND, 2);
         lena.waitForText("#status", "all written");
         lena.waitForText("#panel s", "75.5");
+        assertEquals("78.58 mm", lena.text(".at-wheels-rr-frontGap .says"), "echoed as understood, beside the field");
         assertFalse(lena.text("#panel").contains("out of line"), "assessment is silent about the box");
         assertEquals("3 3/32\"", lena.value("input[name='asFound/wheels.rr.frontGap/2']"));
         lena.breaches().forEach(breaches::add);

@@ -125,6 +125,7 @@ class TroubleTest {
         browser.driver().switchTo().window(first);
         write(FRONT, "1905");
         browser.waitFor(() -> written().size() == 2);
+        browser.waitForText("#status", "also being written on another device or in another tab");
         browser.waitForText("#panel s", "1904.5");
         assertEquals(List.of("1904.5", "1905"), written());
     }

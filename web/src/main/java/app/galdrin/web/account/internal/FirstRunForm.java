@@ -27,7 +27,7 @@ record FirstRunForm(
     }
 
     @AssertTrue(message = "{field.zone}")
-    boolean isZoneKnown() {
+    public boolean isZoneKnown() {
         return ZoneId.getAvailableZoneIds().contains(zone);
     }
 }

@@ -14,6 +14,11 @@ import org.jspecify.annotations.Nullable;
 public record FieldView(
         Slot slot, String value, String echo, @Nullable String error, String key) {
 
+    /** Whether it was understood as something else than stands there letter by letter: inches, a decimal comma. */
+    public boolean differs() {
+        return !echo.isEmpty() && !echo.startsWith(value + "\u00a0");
+    }
+
     public boolean chosen(String choice) {
         return value.equals(choice);
     }
