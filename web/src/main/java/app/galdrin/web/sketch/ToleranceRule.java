@@ -33,6 +33,7 @@ public record ToleranceRule(
     public static final double WIDTH = 240;
     private static final double MARGIN = 14;
     private static final int TICKS = 16;
+    private static final double ROOM_FOR_FIGURES = 48;
 
     public static ToleranceRule of(Estimate value, Limits limits, Judgement judgement) {
         double expanded = Judgement.K * value.standardUncertainty();
@@ -66,6 +67,11 @@ public record ToleranceRule(
             double share = (value - from) / (to - from);
             return Math.rint(10 * (MARGIN + share * (WIDTH - 2 * MARGIN))) / 10;
         }
+    }
+
+    /** Whether the limits lie so near one another on the rule that their figures stand outward of them. */
+    public boolean narrow() {
+        return maxX - minX < ROOM_FOR_FIGURES;
     }
 
     /** The name of the judgement mark's style and words. */

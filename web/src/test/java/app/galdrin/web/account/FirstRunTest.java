@@ -27,12 +27,12 @@ class FirstRunTest {
             connection.createStatement().execute("create schema first_run");
         }
         try (var application = new SpringApplicationBuilder(GaldrinApplication.class)
-                .properties(
-                        "server.port=0",
-                        "management.server.port=0",
-                        "logging.level.root=warn",
-                        "spring.datasource.hikari.maximum-pool-size=4")
-                .run("--spring.datasource.url=" + url + "?currentSchema=first_run")) {
+                .run(
+                        "--server.port=0",
+                        "--management.server.port=0",
+                        "--logging.structured.format.console=",
+                        "--spring.datasource.hikari.maximum-pool-size=4",
+                        "--spring.datasource.url=" + url + "?currentSchema=first_run")) {
             int port = Integer.parseInt(application.getEnvironment().getRequiredProperty("local.server.port"));
             walkIn(new Visitor(port));
         }
