@@ -4,18 +4,24 @@ import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.RodMove;
 import app.galdrin.core.marking.Slip;
 import app.galdrin.core.marking.VerdictChoice;
+import app.galdrin.core.measure.ToeAcross;
+import app.galdrin.core.measure.ToeBox;
+import app.galdrin.core.measure.Wheel;
 import app.galdrin.core.spec.Axle;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.QuantityLimits;
 import app.galdrin.core.spec.SheetQuantity;
 import app.galdrin.core.task.Asked;
+import app.galdrin.core.task.ToeFigures;
+import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -45,10 +51,73 @@ public class EvidenceWords {
             Optional<Boolean> right,
             List<String> lines,
             List<String> slips,
-            Optional<ToleranceRule> rule) {}
+            Optional<ToleranceRule> rule) {
+
+        Told withLines(List<String> more) {
+            List<String> all = new ArrayList<>(lines);
+            all.addAll(more);
+            return new Told(head, right, all, slips, rule);
+        }
+    }
 
     public List<Told> tell(ToeTask task, List<Evidence> evidence) {
         return evidence.stream().map(e -> tell(task, e)).toList();
+    }
+
+    /** The same, and behind each worked figure the way to it with the apprentice's own readings, a line a repeat. */
+    public List<Told> tellWorkedThrough(ToeTask task, List<Evidence> evidence, List<Map<String, Double>> asFound) {
+        return evidence.stream()
+                .map(e -> {
+                    Told told = tell(task, e);
+                    return e instanceof Evidence.Working w
+                            ? told.withLines(workedThrough(task, w.asked(), asFound))
+                            : told;
+                })
+                .toList();
+    }
+
+    private List<String> workedThrough(ToeTask task, Asked asked, List<Map<String, Double>> asFound) {
+        List<String> lines = new ArrayList<>();
+        for (Map<String, Double> repeat : asFound) {
+            task.work(List.of(repeat)).forEach(figures -> lines.add(way(task, asked, repeat, figures)));
+        }
+        return lines;
+    }
+
+    private String way(ToeTask task, Asked asked, Map<String, Double> repeat, ToeFigures figures) {
+        String result = words.angle(figures.figure(asked).orElseThrow().value());
+        if (task.method() == ToeMethod.PLATES) {
+            return way("way.plates", repeat, ToeAcross.REAR_DISTANCE, ToeAcross.FRONT_DISTANCE, task, "", result);
+        }
+        if (asked == Asked.TOTAL) {
+            String left = words.angle(figures.left().orElseThrow().value());
+            String right = words.angle(figures.right().orElseThrow().value());
+            return say("way.sum", left, right, result);
+        }
+        Wheel wheel = asked == Asked.LEFT ? Wheel.FRONT_LEFT : Wheel.FRONT_RIGHT;
+        var skews = figures.skews().orElseThrow();
+        String skew = words.angle(asked == Asked.LEFT ? skews.left() : skews.right());
+        return way("way.strings", repeat, ToeBox.frontGap(wheel), ToeBox.rearGap(wheel), task, skew, result);
+    }
+
+    private String way(
+            String key,
+            Map<String, Double> repeat,
+            String more,
+            String less,
+            ToeTask task,
+            String skew,
+            String result) {
+        double from = repeat.getOrDefault(more, 0.0);
+        double taken = repeat.getOrDefault(less, 0.0);
+        return say(
+                key,
+                words.length(from),
+                words.length(taken),
+                words.length(from - taken),
+                words.length(task.baseline()),
+                skew,
+                result);
     }
 
     private Told tell(ToeTask task, Evidence evidence) {

@@ -200,10 +200,12 @@ class MarkingController {
         model.addAttribute("task", sitting.task());
         model.addAttribute("log", log);
         model.addAttribute("sheet", sheet);
+        var toe = sitting.task().toe();
+        var asFound = log.readings(Stage.AS_FOUND, toe.repeats());
         model.addAttribute(
                 "lines",
                 sheet.lines().stream()
-                        .map(l -> new LineView(l, evidence.tell(sitting.task().toe(), l.evidence())))
+                        .map(l -> new LineView(l, evidence.tellWorkedThrough(toe, l.evidence(), asFound)))
                         .toList());
         return sheet;
     }
