@@ -14,6 +14,11 @@ public record Fault(FaultCode code, Optional<String> field) {
         return new Fault(code, Optional.of(field));
     }
 
+    /** The same fault, seen from the object that holds this one under {@code name}. */
+    public Fault under(String name) {
+        return new Fault(code, field.map(f -> name + "." + f));
+    }
+
     public static Fault ofLine() {
         return new Fault(FaultCode.MALFORMED, Optional.empty());
     }

@@ -32,6 +32,14 @@ public sealed interface Outcome<T> {
         return new Failed<>(((Failed<T>) this).fault());
     }
 
+    /** What a further calculation makes of the value; a fault stays as it is. */
+    default <R> Outcome<R> flatMap(Function<? super T, Outcome<R>> next) {
+        if (this instanceof Value<T> v) {
+            return next.apply(v.value());
+        }
+        return new Failed<>(((Failed<T>) this).fault());
+    }
+
     /**
      * The value where a fault would be a defect of the caller.
      *

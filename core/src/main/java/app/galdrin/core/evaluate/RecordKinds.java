@@ -1,33 +1,35 @@
 package app.galdrin.core.evaluate;
 
-import app.galdrin.core.measure.ToeAcross;
-import app.galdrin.core.measure.ToeBox;
-import app.galdrin.core.measure.ToeGauges;
-import app.galdrin.core.measure.ToeLine;
-import app.galdrin.core.record.JudgeKind;
-import app.galdrin.core.record.QuantityParseKind;
 import app.galdrin.core.record.RecordKind;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import java.util.ServiceLoader;
+import java.util.TreeMap;
 
-/** The kinds of record there are: the one list to add a new kind to. */
+/** The kinds of record there are: every class that is registered as a {@link RecordKind}. */
 public final class RecordKinds {
 
-    private static final Map<String, RecordKind> BY_NAME = Stream.of(
-                    new QuantityParseKind(),
-                    new ToeAcross(),
-                    new ToeLine(),
-                    new ToeBox(),
-                    new ToeGauges(),
-                    new JudgeKind())
-            .collect(Collectors.toUnmodifiableMap(RecordKind::name, Function.identity()));
+    private static final Map<String, RecordKind> BY_NAME = load();
 
     private RecordKinds() {}
 
+    private static Map<String, RecordKind> load() {
+        Map<String, RecordKind> kinds = new TreeMap<>();
+        ServiceLoader.load(RecordKind.class, RecordKind.class.getClassLoader())
+                .forEach(kind -> kinds.put(kind.contract().name(), kind));
+        return Map.copyOf(kinds);
+    }
+
     public static Optional<RecordKind> named(String name) {
         return Optional.ofNullable(BY_NAME.get(name));
+    }
+
+    /** All kinds by name. */
+    public static List<RecordKind> all() {
+        return BY_NAME.entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .map(Map.Entry::getValue)
+                .toList();
     }
 }

@@ -87,7 +87,7 @@ public final class RecordStream {
         if (length > 0 && line[length - 1] == '\r') {
             length--;
         }
-        RecordLine result = tooLong ? RecordLine.broken() : RecordLine.evaluate(line, length);
+        RecordLine result = tooLong ? RecordLine.broken() : RecordLine.evaluate(line, 0, length);
         allComputed &= result.outcome() instanceof Outcome.Value;
         out.write(result);
         length = 0;

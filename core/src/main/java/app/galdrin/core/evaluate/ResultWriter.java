@@ -2,14 +2,16 @@ package app.galdrin.core.evaluate;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.JsonObject;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.ObjectWriteContext;
 import tools.jackson.core.StreamWriteFeature;
@@ -40,16 +42,16 @@ final class ResultWriter {
     void write(RecordLine line) throws IOException {
         boolean escape = halfPair(line.id())
                 || halfPair(line.kind())
-                || (line.outcome() instanceof Outcome.Failed<Figures> f
+                || (line.outcome() instanceof Outcome.Failed<Answer> f
                         && halfPair(f.fault().field()));
         try (JsonGenerator json = (escape ? ESCAPING : FACTORY).createGenerator(ObjectWriteContext.empty(), out)) {
             json.writeStartObject();
             text(json, "id", line.id());
             text(json, "kind", line.kind());
-            if (line.outcome() instanceof Outcome.Value<Figures> value) {
+            if (line.outcome() instanceof Outcome.Value<Answer> value) {
                 json.writeName("result");
-                object(json, value.value().asMap());
-            } else if (line.outcome() instanceof Outcome.Failed<Figures> failed) {
+                result(json, value.value().figures());
+            } else if (line.outcome() instanceof Outcome.Failed<Answer> failed) {
                 json.writeName("error");
                 error(json, failed.fault());
             }
@@ -78,22 +80,34 @@ final class ResultWriter {
         }
     }
 
-    private static void object(JsonGenerator json, Map<?, ?> figures) {
+    private static void result(JsonGenerator json, Figures figures) {
         json.writeStartObject();
-        figures.forEach((name, value) -> {
-            json.writeName((String) name);
-            value(json, value);
-        });
+        members(json, figures.values());
+        if (figures.wantsDoubt()) {
+            json.writeName("u");
+            value(json, figures.doubts());
+        }
         json.writeEndObject();
     }
 
-    private static void value(JsonGenerator json, Object value) {
+    private static void members(JsonGenerator json, JsonObject object) {
+        for (int i = 0; i < object.size(); i++) {
+            json.writeName(object.name(i));
+            value(json, object.value(i));
+        }
+    }
+
+    private static void value(JsonGenerator json, @Nullable Object value) {
         if (value instanceof Double number) {
             json.writeNumber(number);
+        } else if (value instanceof Figures.Doubt doubt) {
+            json.writeNumber(doubt.standardUncertainty());
         } else if (value instanceof Boolean flag) {
             json.writeBoolean(flag);
-        } else if (value instanceof Map<?, ?> map) {
-            object(json, map);
+        } else if (value instanceof JsonObject object) {
+            json.writeStartObject();
+            members(json, object);
+            json.writeEndObject();
         } else if (value instanceof List<?> list) {
             json.writeStartArray();
             list.forEach(element -> value(json, element));

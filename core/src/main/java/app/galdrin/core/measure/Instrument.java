@@ -3,26 +3,26 @@ package app.galdrin.core.measure;
 import java.util.random.RandomGenerator;
 
 /**
- * What stands between a true value and the figure written down.
+ * What stands between a true value and the figure written down in a forward model.
  *
  * @param resolution smallest step the person reads, in the reading's unit, 0 or more; 0: not rounded
- * @param standardUncertainty scatter of a reading, same unit, 0 or more, normally distributed
+ * @param scatter standard deviation of a reading before it is rounded, same unit, 0 or more, normally distributed
  */
-public record Instrument(double resolution, double standardUncertainty) {
+public record Instrument(double resolution, double scatter) {
 
     /** An instrument without scatter or steps. */
     public static final Instrument PERFECT = new Instrument(0, 0);
 
     public Instrument {
-        if (resolution < 0 || standardUncertainty < 0) {
-            throw new IllegalArgumentException("resolution and standard uncertainty must be 0 or more: " + resolution
-                    + ", " + standardUncertainty);
+        if (resolution < 0 || scatter < 0) {
+            throw new IllegalArgumentException(
+                    "resolution (" + resolution + ") and scatter (" + scatter + ") must be 0 or more");
         }
     }
 
     /** The figure read off; the generator is asked once a reading, so a seed gives the same readings again. */
     public double read(double trueValue, RandomGenerator noise) {
-        double scattered = trueValue + standardUncertainty * noise.nextGaussian();
+        double scattered = trueValue + scatter * noise.nextGaussian();
         return resolution == 0 ? scattered : Math.rint(scattered / resolution) * resolution;
     }
 }

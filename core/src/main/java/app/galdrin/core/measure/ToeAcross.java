@@ -3,13 +3,21 @@ package app.galdrin.core.measure;
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
-import app.galdrin.core.record.Fields;
+import app.galdrin.core.record.Answer;
+import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Input;
+import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
 import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.Shape;
+import app.galdrin.core.record.Step;
+import app.galdrin.core.record.WordField;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
-import java.util.Map;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
@@ -18,27 +26,63 @@ import java.util.random.RandomGenerator;
  * Total toe from two distances across the axle, ahead of and behind the hubs: tape on the tread, plates with two tapes,
  * rigid frames, long bars or a rigid jig (record kind {@code toe.across}). Which wheel points where can't be seen.
  *
- * <p>total toe = 2 asin(difference / (2 baseline)), difference = rear − front for spans and front − rear for the gap
- * outside a jig.
+ * <pre>
+ * difference d = rear − front for spans, front − rear for the gap outside a jig   mm, toe-in positive
+ * baseline b as given, or 2 √(R² − h²) for points on a tyre of radius R at height h from the hub   mm
+ * total toe T = 2 asin(d / (2 b))   rad, |d| &lt; 2 b
+ * </pre>
+ *
+ * <p>Plane geometry of two equal toes: each wheel's chord b leans by T/2, so that its ends differ by b sin(T/2).
  */
-public final class ToeAcross implements RecordKind {
+@AutoService(RecordKind.class)
+public final class ToeAcross implements MeasuringMethod {
 
     public static final String NAME = "toe.across";
 
-    /** Places on the sketch, which are the names in the record. */
-    public static final String FRONT_DISTANCE = "frontDistance";
+    /** Places on the sketch, which are the fields of the record. */
+    public static final NumberField FRONT_DISTANCE = NumberField.length("frontDistance", Range.GAP);
 
-    public static final String REAR_DISTANCE = "rearDistance";
+    public static final NumberField REAR_DISTANCE = NumberField.length("rearDistance", Range.GAP);
 
-    private static final Map<String, Reading> READINGS =
-            Map.of("span", Reading.SPAN, "outsideGap", Reading.OUTSIDE_GAP);
+    private static final NumberField BASELINE =
+            NumberField.length("baseline", Range.LENGTH).optional();
+    private static final NumberField TYRE_RADIUS =
+            NumberField.length("tyreRadius", Range.LENGTH).optional();
+    private static final NumberField HEIGHT_OFFSET =
+            NumberField.length("heightOffset", Range.OFFSET).optional();
+    private static final WordField<Reading> READING =
+            WordField.of("reading", Reading::key, Reading.values()).optional();
+    private static final NumberField U_DISTANCE =
+            NumberField.length("distance", Range.UNCERTAINTY).optional();
+
+    private static final NumberField LENGTH_DIFFERENCE = NumberField.length("lengthDifference", Range.ALL);
+    private static final NumberField TOTAL_TOE =
+            NumberField.angle("totalToe", Range.ALL).withDoubt();
+    private static final NumberField USED_BASELINE = NumberField.length("baseline", Range.ALL);
+
+    private static final Contract CONTRACT = new Contract(
+            NAME,
+            Shape.of(FRONT_DISTANCE, REAR_DISTANCE, BASELINE, TYRE_RADIUS, HEIGHT_OFFSET, READING)
+                    .withU(U_DISTANCE),
+            Shape.of(LENGTH_DIFFERENCE, TOTAL_TOE, USED_BASELINE));
+    private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE).assuming(Assumption.SAME_POINTS);
 
     /** What was read across the axle. */
     public enum Reading {
         /** The tape runs from wheel to wheel. */
-        SPAN,
+        SPAN("span"),
         /** A jig hooked behind the far wheel leaves a gap at the near wheel's outer face. */
-        OUTSIDE_GAP
+        OUTSIDE_GAP("outsideGap");
+
+        private final String key;
+
+        Reading(String key) {
+            this.key = key;
+        }
+
+        String key() {
+            return key;
+        }
     }
 
     /**
@@ -90,34 +134,36 @@ public final class ToeAcross implements RecordKind {
             return new Outcome.Failed<>(broken.get());
         }
         double baseline = baselineOf(r);
-        var propagation = Propagation.of(2);
-        var front = propagation.reading(r.frontDistance(), uDistance);
-        var rear = propagation.reading(r.rearDistance(), uDistance);
+        var propagation = Propagation.of(2, uDistance);
+        var front = propagation.reading(FRONT_DISTANCE.name(), r.frontDistance(), uDistance);
+        var rear = propagation.reading(REAR_DISTANCE.name(), r.rearDistance(), uDistance);
         var difference = r.reading() == Reading.SPAN ? rear.subtract(front) : front.subtract(rear);
         if (!(Math.abs(difference.getValue()) < 2 * baseline)) {
-            return Outcome.fault(FaultCode.OUT_OF_RANGE, r.baseline().isPresent() ? "baseline" : "tyreRadius");
+            var dividedBy = r.baseline().isPresent() ? BASELINE : TYRE_RADIUS;
+            return Outcome.fault(FaultCode.OUT_OF_RANGE, dividedBy.name());
         }
         var toe = difference.divide(2 * baseline).asin().multiply(2);
         return Outcome.of(new Result(difference.getValue(), propagation.estimate(toe), baseline));
     }
 
     private static Optional<Fault> brokenRule(Readings r) {
+        boolean span = r.reading() == Reading.SPAN;
         if (r.baseline().isPresent()
                 && (r.tyreRadius().isPresent() || r.heightOffset().isPresent())) {
-            return Optional.of(Fault.at(FaultCode.INCONSISTENT, "baseline"));
+            return Optional.of(Fault.at(FaultCode.INCONSISTENT, BASELINE.name()));
         }
         if (r.baseline().isEmpty() && r.tyreRadius().isEmpty()) {
-            return Optional.of(Fault.at(FaultCode.MISSING, "baseline"));
+            return Optional.of(Fault.at(FaultCode.MISSING, BASELINE.name()));
         }
         if (r.baseline().isEmpty()
                 && Math.abs(r.heightOffset().orElse(0)) >= r.tyreRadius().getAsDouble()) {
-            return Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, "heightOffset"));
+            return Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, HEIGHT_OFFSET.name()));
         }
-        if (r.reading() == Reading.SPAN && r.frontDistance() == 0) {
-            return Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, FRONT_DISTANCE));
+        if (span && r.frontDistance() == 0) {
+            return Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, FRONT_DISTANCE.name()));
         }
-        if (r.reading() == Reading.SPAN && r.rearDistance() == 0) {
-            return Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, REAR_DISTANCE));
+        if (span && r.rearDistance() == 0) {
+            return Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, REAR_DISTANCE.name()));
         }
         return Optional.empty();
     }
@@ -130,6 +176,25 @@ public final class ToeAcross implements RecordKind {
         double radius = r.tyreRadius().getAsDouble();
         double height = r.heightOffset().orElse(0);
         return 2 * Math.sqrt((radius - height) * (radius + height));
+    }
+
+    /** The steps from the readings to the total. */
+    public static List<Step> working(Readings r, Result result) {
+        List<Step> steps = new ArrayList<>();
+        r.tyreRadius()
+                .ifPresent(radius -> steps.add(Step.of("toe.across.chord")
+                        .with(TYRE_RADIUS, radius)
+                        .with(HEIGHT_OFFSET, r.heightOffset().orElse(0))
+                        .gives(USED_BASELINE, result.baseline())));
+        steps.add(Step.of("toe.across.difference." + r.reading().key())
+                .with(FRONT_DISTANCE, r.frontDistance())
+                .with(REAR_DISTANCE, r.rearDistance())
+                .gives(LENGTH_DIFFERENCE, result.lengthDifference()));
+        steps.add(Step.of("toe.across.total")
+                .with(LENGTH_DIFFERENCE, result.lengthDifference())
+                .with(USED_BASELINE, result.baseline())
+                .gives(TOTAL_TOE, result.totalToe().value()));
+        return steps;
     }
 
     /**
@@ -157,27 +222,30 @@ public final class ToeAcross implements RecordKind {
     }
 
     @Override
-    public String name() {
-        return NAME;
+    public Contract contract() {
+        return CONTRACT;
     }
 
     @Override
-    public Outcome<Figures> evaluate(Fields in) {
-        in.only(FRONT_DISTANCE, REAR_DISTANCE, "baseline", "tyreRadius", "heightOffset", "reading", "u");
+    public Sight sight() {
+        return SIGHT;
+    }
+
+    @Override
+    public Outcome<Answer> evaluate(Input in) {
         var readings = new Readings(
-                in.number(FRONT_DISTANCE, Range.GAP),
-                in.number(REAR_DISTANCE, Range.GAP),
-                in.optionalNumber("baseline", Range.LENGTH),
-                in.optionalNumber("tyreRadius", Range.LENGTH),
-                in.optionalNumber("heightOffset", Range.OFFSET),
-                in.word("reading", READINGS, Reading.SPAN));
-        var u = in.uncertainties("distance");
-        return in.then(() -> evaluate(readings, u.length("distance")))
-                .map(result -> new Figures()
-                        .number("lengthDifference", result.lengthDifference())
-                        .angle("totalToe", result.totalToe().value())
-                        .number("baseline", result.baseline())
-                        .uncertainties(
-                                u, f -> f.angle("totalToe", result.totalToe().standardUncertainty())));
+                in.number(FRONT_DISTANCE),
+                in.number(REAR_DISTANCE),
+                in.optional(BASELINE),
+                in.optional(TYRE_RADIUS),
+                in.optional(HEIGHT_OFFSET),
+                in.optional(READING).orElse(Reading.SPAN));
+        return evaluate(readings, in.u(U_DISTANCE))
+                .map(result -> new Answer(
+                        new Figures()
+                                .set(LENGTH_DIFFERENCE, result.lengthDifference())
+                                .set(TOTAL_TOE, result.totalToe())
+                                .set(USED_BASELINE, result.baseline()),
+                        () -> working(readings, result)));
     }
 }

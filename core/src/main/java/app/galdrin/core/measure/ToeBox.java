@@ -2,18 +2,31 @@ package app.galdrin.core.measure;
 
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
-import app.galdrin.core.record.Fields;
+import app.galdrin.core.record.Answer;
+import app.galdrin.core.record.Contract;
+import app.galdrin.core.record.Field;
+import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.GroupField;
+import app.galdrin.core.record.Input;
+import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
 import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.Shape;
+import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.ToDoubleFunction;
+import java.util.function.Function;
 import java.util.random.RandomGenerator;
 import org.hipparchus.analysis.differentiation.Gradient;
 
@@ -27,31 +40,95 @@ import org.hipparchus.analysis.differentiation.Gradient;
  * toe = asin((front gap − rear gap) / baseline) − β of the wheel's side
  * </pre>
  *
- * <p>Spacings and hub gaps are square to the vehicle, rim gaps square to the string.
+ * <p>Spacings and hub gaps are square to the vehicle, rim gaps square to the string; lengths mm, angles rad, |front − rear|
+ * below the baseline. The first two say that a string's offset from the centreline changes evenly along the vehicle.
  */
-public final class ToeBox implements RecordKind {
+@AutoService(RecordKind.class)
+public final class ToeBox implements MeasuringMethod {
 
     public static final String NAME = "toe.box";
 
-    /** Places on the sketch, which are the names in the record. */
-    public static final String SPACING_FRONT = "stringSpacingFront";
+    /** Places on the sketch, which are the fields of the record. */
+    public static final NumberField SPACING_FRONT = NumberField.length("stringSpacingFront", Range.LENGTH);
 
-    public static final String SPACING_REAR = "stringSpacingRear";
-    public static final String STATION_DISTANCE = "stationDistance";
+    public static final NumberField SPACING_REAR = NumberField.length("stringSpacingRear", Range.LENGTH);
+    public static final NumberField STATION_DISTANCE = NumberField.length("stationDistance", Range.LENGTH);
+    private static final NumberField WHEELBASE = NumberField.length("wheelbase", Range.LENGTH);
+    private static final GroupField HUB_GAP = GroupField.of("hubGap", eachWheel(ToeBox::hubGapField));
+    private static final GroupField WHEELS = GroupField.of("wheels", eachWheel(ToeBox::wheelField));
+    private static final NumberField FRONT_STATION =
+            NumberField.length("frontAxleToFrontStation", Range.OFFSET).optional();
+    private static final NumberField U_SPACING =
+            NumberField.length("spacing", Range.UNCERTAINTY).optional();
+    private static final NumberField U_HUB_GAP =
+            NumberField.length("hubGap", Range.UNCERTAINTY).optional();
+
+    private static final NumberField LEFT = NumberField.angle("left", Range.ALL);
+    private static final NumberField RIGHT = NumberField.angle("right", Range.ALL);
+    private static final GroupField SKEW = GroupField.of("skew", LEFT, RIGHT);
+    private static final GroupField TOE = GroupField.of("toe", eachWheel(ToeBox::toeField));
+    private static final NumberField FRONT =
+            NumberField.angle("front", Range.ALL).optional().withDoubt();
+    private static final NumberField REAR =
+            NumberField.angle("rear", Range.ALL).optional().withDoubt();
+    private static final GroupField TOTAL_TOE =
+            GroupField.of("totalToe", FRONT, REAR).optional();
+    private static final NumberField THRUST_ANGLE =
+            NumberField.angle("thrustAngle", Range.ALL).optional().withDoubt();
+    private static final NumberField STEER_AHEAD =
+            NumberField.angle("steerAhead", Range.ALL).optional().withDoubt();
+    private static final NumberField TRACK_DIFFERENCE = NumberField.length("trackDifference", Range.ALL);
+    private static final NumberField FRONT_TRACK =
+            NumberField.length("frontTrack", Range.ALL).optional();
+    private static final NumberField REAR_TRACK =
+            NumberField.length("rearTrack", Range.ALL).optional();
+
+    private static final Contract CONTRACT = new Contract(
+            NAME,
+            Shape.of(SPACING_FRONT, SPACING_REAR, STATION_DISTANCE, WHEELBASE, HUB_GAP, WHEELS, FRONT_STATION)
+                    .withU(U_SPACING, U_HUB_GAP, ToeLine.U_GAP),
+            Shape.of(SKEW, TOE, TOTAL_TOE, THRUST_ANGLE, STEER_AHEAD, TRACK_DIFFERENCE, FRONT_TRACK, REAR_TRACK));
+    private static final Sight SIGHT =
+            Sight.of(Seen.TOTAL_TOE, Seen.EACH_TOE, Seen.THRUST_ANGLE, Seen.TRACK_DIFFERENCE);
+
+    private static final String[] HUB_GAP_PLACES = places("hubGap.", "");
+    private static final String[] FRONT_GAP_PLACES = places("wheels.", ".frontGap");
+    private static final String[] REAR_GAP_PLACES = places("wheels.", ".rearGap");
 
     /** Most independent readings: two spacings, four hub gaps, eight rim gaps. */
     private static final int READINGS = 14;
 
+    private static Field[] eachWheel(Function<Wheel, Field> field) {
+        return Arrays.stream(Wheel.values()).map(field).toArray(Field[]::new);
+    }
+
+    private static NumberField hubGapField(Wheel wheel) {
+        return NumberField.length(wheel.key(), Range.GAP);
+    }
+
+    private static GroupField wheelField(Wheel wheel) {
+        return GroupField.of(wheel.key(), ToeLine.FRONT_GAP, ToeLine.REAR_GAP, ToeLine.BASELINE)
+                .optional();
+    }
+
+    private static NumberField toeField(Wheel wheel) {
+        return NumberField.angle(wheel.key(), Range.ALL).optional().withDoubt();
+    }
+
     public static String hubGap(Wheel wheel) {
-        return "hubGap." + wheel.key();
+        return HUB_GAP_PLACES[wheel.ordinal()];
     }
 
     public static String frontGap(Wheel wheel) {
-        return "wheels." + wheel.key() + ".frontGap";
+        return FRONT_GAP_PLACES[wheel.ordinal()];
     }
 
     public static String rearGap(Wheel wheel) {
-        return "wheels." + wheel.key() + ".rearGap";
+        return REAR_GAP_PLACES[wheel.ordinal()];
+    }
+
+    private static String[] places(String head, String tail) {
+        return Arrays.stream(Wheel.values()).map(w -> head + w.key() + tail).toArray(String[]::new);
     }
 
     /**
@@ -77,9 +154,9 @@ public final class ToeBox implements RecordKind {
         /** What a person reads, by place on the sketch; what the sheet of the vehicle gives is left out. */
         public Map<String, Double> byPlace() {
             Map<String, Double> places = new HashMap<>();
-            places.put(SPACING_FRONT, spacingFront);
-            places.put(SPACING_REAR, spacingRear);
-            places.put(STATION_DISTANCE, stationDistance);
+            places.put(SPACING_FRONT.name(), spacingFront);
+            places.put(SPACING_REAR.name(), spacingRear);
+            places.put(STATION_DISTANCE.name(), stationDistance);
             for (Wheel wheel : Wheel.values()) {
                 places.put(hubGap(wheel), hubGaps.at(wheel));
             }
@@ -92,7 +169,11 @@ public final class ToeBox implements RecordKind {
     }
 
     /** Standard uncertainties of each spacing, hub gap and rim gap, mm. */
-    public record ReadingUncertainty(double spacing, double hubGap, double gap) {}
+    public record ReadingUncertainty(double spacing, double hubGap, double gap) {
+
+        /** Readings taken as exact. */
+        public static final ReadingUncertainty NONE = new ReadingUncertainty(0, 0, 0);
+    }
 
     /**
      * What follows from the box; angles rad, lengths mm.
@@ -120,20 +201,19 @@ public final class ToeBox implements RecordKind {
     /** Tracks at the hub faces, mm. */
     public record Tracks(double front, double rear) {}
 
-    /** Works the readings; {@code u} is absent where no uncertainty is wanted. */
-    public static Outcome<Result> evaluate(Readings r, Optional<ReadingUncertainty> u) {
+    /** Works the readings. */
+    public static Outcome<Result> evaluate(Readings r, ReadingUncertainty u) {
         if (r.wheels().isEmpty()) {
-            return Outcome.fault(FaultCode.INSUFFICIENT, "wheels");
+            return Outcome.fault(FaultCode.INSUFFICIENT, WHEELS.name());
         }
         Optional<Tracks> tracks = tracks(r);
         if (tracks.isPresent() && !(tracks.get().front() > 0 && tracks.get().rear() > 0)) {
-            return Outcome.fault(FaultCode.INCONSISTENT, "hubGap");
+            return Outcome.fault(FaultCode.INCONSISTENT, HUB_GAP.name());
         }
-        for (Map.Entry<Wheel, RimGaps> wheel : new EnumMap<>(r.wheels()).entrySet()) {
-            RimGaps gaps = wheel.getValue();
-            if (!(Math.abs(gaps.frontGap() - gaps.rearGap()) < gaps.baseline())) {
-                return Outcome.fault(
-                        FaultCode.OUT_OF_RANGE, "wheels." + wheel.getKey().key() + ".baseline");
+        for (Wheel wheel : Wheel.values()) {
+            RimGaps gaps = r.wheels().get(wheel);
+            if (gaps != null && !(Math.abs(gaps.frontGap() - gaps.rearGap()) < gaps.baseline())) {
+                return Outcome.fault(FaultCode.OUT_OF_RANGE, "wheels." + wheel.key() + ".baseline");
             }
         }
         return Outcome.of(new Calculation(r, u).result(tracks));
@@ -164,34 +244,33 @@ public final class ToeBox implements RecordKind {
         private final Gradient skewRight;
         private final Map<Wheel, Gradient> toes = new EnumMap<>(Wheel.class);
 
-        Calculation(Readings r, Optional<ReadingUncertainty> u) {
+        Calculation(Readings r, ReadingUncertainty u) {
             this.readings = r;
-            this.propagation = u.isPresent() ? Propagation.of(READINGS) : Propagation.none();
-            double uSpacing = u.map(ReadingUncertainty::spacing).orElse(0.0);
-            double uHub = u.map(ReadingUncertainty::hubGap).orElse(0.0);
-            double uGap = u.map(ReadingUncertainty::gap).orElse(0.0);
+            this.propagation = Propagation.of(READINGS, u.spacing(), u.hubGap(), u.gap());
             Gradient opening = propagation
-                    .reading(r.spacingFront(), uSpacing)
-                    .subtract(propagation.reading(r.spacingRear(), uSpacing))
+                    .reading(SPACING_FRONT.name(), r.spacingFront(), u.spacing())
+                    .subtract(propagation.reading(SPACING_REAR.name(), r.spacingRear(), u.spacing()))
                     .divide(r.stationDistance());
-            Gradient leaning = acrossHubs(Wheel.FRONT_LEFT, uHub)
-                    .subtract(acrossHubs(Wheel.REAR_LEFT, uHub))
+            Gradient leaning = acrossHubs(Wheel.FRONT_LEFT, u.hubGap())
+                    .subtract(acrossHubs(Wheel.REAR_LEFT, u.hubGap()))
                     .divide(r.wheelbase());
             this.skewLeft = opening.add(leaning).divide(2).atan();
             this.skewRight = opening.subtract(leaning).divide(2).atan();
-            new EnumMap<>(r.wheels()).forEach((wheel, gaps) -> toes.put(wheel, toe(wheel, gaps, uGap)));
+            new EnumMap<>(r.wheels()).forEach((wheel, gaps) -> toes.put(wheel, toe(wheel, gaps, u.gap())));
         }
 
         private Gradient acrossHubs(Wheel left, double uHub) {
-            return propagation
-                    .reading(readings.hubGaps().at(left), uHub)
-                    .subtract(propagation.reading(readings.hubGaps().at(left.opposite()), uHub));
+            return hub(left, uHub).subtract(hub(left.opposite(), uHub));
+        }
+
+        private Gradient hub(Wheel wheel, double uHub) {
+            return propagation.reading(ToeBox.hubGap(wheel), readings.hubGaps().at(wheel), uHub);
         }
 
         private Gradient toe(Wheel wheel, RimGaps gaps, double uGap) {
             return propagation
-                    .reading(gaps.frontGap(), uGap)
-                    .subtract(propagation.reading(gaps.rearGap(), uGap))
+                    .reading(ToeBox.frontGap(wheel), gaps.frontGap(), uGap)
+                    .subtract(propagation.reading(ToeBox.rearGap(wheel), gaps.rearGap(), uGap))
                     .divide(gaps.baseline())
                     .asin()
                     .subtract(wheel.left() ? skewLeft : skewRight);
@@ -298,81 +377,126 @@ public final class ToeBox implements RecordKind {
                 OptionalDouble.of(setUp.frontAxleToFrontStation()));
     }
 
-    @Override
-    public String name() {
-        return NAME;
+    /** The steps from the readings to the toe of every wheel and what follows from them. */
+    public static List<Step> working(Readings r, Result result) {
+        List<Step> steps = new ArrayList<>();
+        steps.add(skew(r, "toe.box.skewLeft").gives("skew.left", FieldUnit.ANGLE, result.skewLeft()));
+        steps.add(skew(r, "toe.box.skewRight").gives("skew.right", FieldUnit.ANGLE, result.skewRight()));
+        result.toes().forEach((wheel, toe) -> steps.add(toe(r, result, wheel, toe)));
+        result.totalFront()
+                .ifPresent(total -> steps.add(both(result, "toe.total", Wheel.FRONT_LEFT)
+                        .gives("totalToe.front", FieldUnit.ANGLE, total.value())));
+        result.totalRear()
+                .ifPresent(total -> steps.add(both(result, "toe.total", Wheel.REAR_LEFT)
+                        .gives("totalToe.rear", FieldUnit.ANGLE, total.value())));
+        result.thrustAngle()
+                .ifPresent(thrust -> steps.add(
+                        both(result, "toe.box.thrust", Wheel.REAR_LEFT).gives(THRUST_ANGLE, thrust.value())));
+        result.steerAhead()
+                .ifPresent(ahead -> steps.add(both(result, "toe.box.steerAhead", Wheel.FRONT_LEFT)
+                        .with(
+                                THRUST_ANGLE,
+                                result.thrustAngle().map(Estimate::value).orElse(0.0))
+                        .gives(STEER_AHEAD, ahead.value())));
+        steps.add(hubGaps(r, spacings("toe.box.trackDifference", r)).gives(TRACK_DIFFERENCE, result.trackDifference()));
+        return steps;
+    }
+
+    private static Step.Builder spacings(String formula, Readings r) {
+        return Step.of(formula)
+                .with(SPACING_FRONT, r.spacingFront())
+                .with(SPACING_REAR, r.spacingRear())
+                .with(STATION_DISTANCE, r.stationDistance())
+                .with(WHEELBASE, r.wheelbase());
+    }
+
+    private static Step.Builder hubGaps(Readings r, Step.Builder step) {
+        for (Wheel wheel : Wheel.values()) {
+            step.with(hubGap(wheel), FieldUnit.LENGTH, r.hubGaps().at(wheel));
+        }
+        return step;
+    }
+
+    private static Step.Builder skew(Readings r, String formula) {
+        return hubGaps(r, spacings(formula, r));
+    }
+
+    private static Step toe(Readings r, Result result, Wheel wheel, Estimate toe) {
+        RimGaps gaps = Objects.requireNonNull(r.wheels().get(wheel));
+        return Step.of("toe.box.toe")
+                .with(frontGap(wheel), FieldUnit.LENGTH, gaps.frontGap())
+                .with(rearGap(wheel), FieldUnit.LENGTH, gaps.rearGap())
+                .with(ToeLine.BASELINE, gaps.baseline())
+                .with(
+                        wheel.left() ? "skew.left" : "skew.right",
+                        FieldUnit.ANGLE,
+                        wheel.left() ? result.skewLeft() : result.skewRight())
+                .gives("toe." + wheel.key(), FieldUnit.ANGLE, toe.value());
+    }
+
+    /** A step from the toes of both wheels of an axle. */
+    private static Step.Builder both(Result result, String formula, Wheel left) {
+        var step = Step.of(formula);
+        for (Wheel wheel : List.of(left, left.opposite())) {
+            step.with(
+                    "toe." + wheel.key(),
+                    FieldUnit.ANGLE,
+                    Objects.requireNonNull(result.toes().get(wheel)).value());
+        }
+        return step;
     }
 
     @Override
-    public Outcome<Figures> evaluate(Fields in) {
-        in.only(
-                SPACING_FRONT,
-                SPACING_REAR,
-                STATION_DISTANCE,
-                "wheelbase",
-                "hubGap",
-                "wheels",
-                "frontAxleToFrontStation",
-                "u");
-        var readings = new Readings(
-                in.number(SPACING_FRONT, Range.LENGTH),
-                in.number(SPACING_REAR, Range.LENGTH),
-                in.number(STATION_DISTANCE, Range.LENGTH),
-                in.number("wheelbase", Range.LENGTH),
-                hubGaps(in.object("hubGap")),
-                wheels(in.object("wheels")),
-                in.optionalNumber("frontAxleToFrontStation", Range.OFFSET));
-        var u = in.uncertainties("spacing", "hubGap", "gap");
-        Optional<ReadingUncertainty> wanted = u.given()
-                ? Optional.of(new ReadingUncertainty(u.length("spacing"), u.length("hubGap"), u.length("gap")))
-                : Optional.empty();
-        return in.then(() -> evaluate(readings, wanted))
-                .map(result -> figures(result).uncertainties(u, f -> angles(f, result, Estimate::standardUncertainty)));
+    public Contract contract() {
+        return CONTRACT;
     }
 
-    private static PerWheel hubGaps(Fields in) {
-        in.only("fl", "fr", "rl", "rr");
-        return PerWheel.of(wheel -> in.number(wheel.key(), Range.GAP));
+    @Override
+    public Sight sight() {
+        return SIGHT;
     }
 
-    private static Map<Wheel, RimGaps> wheels(Fields in) {
-        in.only("fl", "fr", "rl", "rr");
+    @Override
+    public Outcome<Answer> evaluate(Input in) {
+        Input hubs = in.group(HUB_GAP);
+        Input rims = in.group(WHEELS);
         Map<Wheel, RimGaps> wheels = new EnumMap<>(Wheel.class);
         for (Wheel wheel : Wheel.values()) {
-            in.optionalObject(wheel.key()).ifPresent(gaps -> {
-                gaps.only("frontGap", "rearGap", "baseline");
-                wheels.put(
-                        wheel,
-                        new RimGaps(
-                                gaps.number("frontGap", Range.GAP),
-                                gaps.number("rearGap", Range.GAP),
-                                gaps.number("baseline", Range.LENGTH)));
-            });
+            rims.optional((GroupField) WHEELS.shape().fields().get(wheel.ordinal()))
+                    .ifPresent(gaps -> wheels.put(wheel, gaps(gaps)));
         }
-        return wheels;
+        var readings = new Readings(
+                in.number(SPACING_FRONT),
+                in.number(SPACING_REAR),
+                in.number(STATION_DISTANCE),
+                in.number(WHEELBASE),
+                PerWheel.of(wheel ->
+                        hubs.number((NumberField) HUB_GAP.shape().fields().get(wheel.ordinal()))),
+                wheels,
+                in.optional(FRONT_STATION));
+        return evaluate(readings, new ReadingUncertainty(in.u(U_SPACING), in.u(U_HUB_GAP), in.u(ToeLine.U_GAP)))
+                .map(result -> new Answer(figures(result), () -> working(readings, result)));
+    }
+
+    private static RimGaps gaps(Input in) {
+        return new RimGaps(in.number(ToeLine.FRONT_GAP), in.number(ToeLine.REAR_GAP), in.number(ToeLine.BASELINE));
     }
 
     private static Figures figures(Result result) {
-        var out = new Figures();
-        out.object("skew", new Figures().angle("left", result.skewLeft()).angle("right", result.skewRight()));
-        angles(out, result, Estimate::value);
-        out.number("trackDifference", result.trackDifference());
-        result.tracks().ifPresent(t -> out.number("frontTrack", t.front()).number("rearTrack", t.rear()));
-        return out;
-    }
-
-    /** The figures that carry an uncertainty, in the shape they have in the result and again under {@code u}. */
-    private static void angles(Figures out, Result result, ToDoubleFunction<Estimate> part) {
-        var toe = new Figures();
-        result.toes().forEach((wheel, t) -> toe.angle(wheel.key(), part.applyAsDouble(t)));
-        out.object("toe", toe);
+        var toes = new Figures();
+        result.toes()
+                .forEach((wheel, toe) ->
+                        toes.set((NumberField) TOE.shape().fields().get(wheel.ordinal()), toe));
+        var out = new Figures()
+                .set(SKEW, new Figures().set(LEFT, result.skewLeft()).set(RIGHT, result.skewRight()))
+                .set(TOE, toes);
         if (result.totalFront().isPresent() || result.totalRear().isPresent()) {
-            var total = new Figures();
-            result.totalFront().ifPresent(t -> total.angle("front", part.applyAsDouble(t)));
-            result.totalRear().ifPresent(t -> total.angle("rear", part.applyAsDouble(t)));
-            out.object("totalToe", total);
+            out.set(TOTAL_TOE, new Figures().set(FRONT, result.totalFront()).set(REAR, result.totalRear()));
         }
-        result.thrustAngle().ifPresent(t -> out.angle("thrustAngle", part.applyAsDouble(t)));
-        result.steerAhead().ifPresent(t -> out.angle("steerAhead", part.applyAsDouble(t)));
+        out.set(THRUST_ANGLE, result.thrustAngle())
+                .set(STEER_AHEAD, result.steerAhead())
+                .set(TRACK_DIFFERENCE, result.trackDifference());
+        result.tracks().ifPresent(t -> out.set(FRONT_TRACK, t.front()).set(REAR_TRACK, t.rear()));
+        return out;
     }
 }

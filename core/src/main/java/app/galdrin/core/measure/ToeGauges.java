@@ -1,33 +1,87 @@
 package app.galdrin.core.measure;
 
+import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
-import app.galdrin.core.record.Fields;
+import app.galdrin.core.record.Answer;
+import app.galdrin.core.record.Contract;
+import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Input;
+import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
 import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.Shape;
+import app.galdrin.core.record.Step;
+import app.galdrin.core.record.WordField;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
-import java.util.Map;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
 import org.hipparchus.analysis.differentiation.Gradient;
 
 /**
- * Toe of both wheels of an axle from a pair of gauges that sight each other (record kind {@code toe.gauges}). A scale in
- * millimetres counts over its baseline: toe = asin(reading / baseline).
+ * Toe of both wheels of an axle from a pair of gauges that sight each other (record kind {@code toe.gauges}).
+ *
+ * <pre>
+ * toe t of a wheel as shown (rad), or t = asin(x / b) for a scale in mm over the baseline b, |x| &lt; b
+ * total = t left + t right, imbalance = t left − t right   rad, toe-in positive
+ * </pre>
  */
-public final class ToeGauges implements RecordKind {
+@AutoService(RecordKind.class)
+public final class ToeGauges implements MeasuringMethod {
 
     public static final String NAME = "toe.gauges";
 
-    private static final Map<String, Scale> SCALES = Map.of("deg", Scale.ANGLE, "mm", Scale.LENGTH);
-    private static final double GREATEST_TOE = Math.toRadians(30);
+    /** Places on the sketch, which are the fields of the record; in degrees or millimetres as {@code unit} says. */
+    public static final NumberField LEFT = NumberField.number("left", Range.NUMBER);
+
+    public static final NumberField RIGHT = NumberField.number("right", Range.NUMBER);
+    private static final WordField<Scale> UNIT = WordField.of("unit", Scale::key, Scale.values());
+    private static final NumberField BASELINE =
+            NumberField.length("baseline", Range.LENGTH).optional();
+    private static final NumberField U_READING =
+            NumberField.number("reading", Range.UNCERTAINTY).optional();
+
+    private static final NumberField LEFT_TOE = NumberField.angle("left", Range.ALL);
+    private static final NumberField RIGHT_TOE = NumberField.angle("right", Range.ALL);
+    private static final NumberField TOTAL_TOE =
+            NumberField.angle("totalToe", Range.ALL).withDoubt();
+    private static final NumberField IMBALANCE =
+            NumberField.angle("imbalance", Range.ALL).withDoubt();
+
+    private static final Contract CONTRACT = new Contract(
+            NAME,
+            Shape.of(LEFT, RIGHT, UNIT, BASELINE).withU(U_READING),
+            Shape.of(LEFT_TOE, RIGHT_TOE, TOTAL_TOE, IMBALANCE));
+    private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE, Seen.EACH_TOE).assuming(Assumption.FLAGS_EQUAL);
+
+    /** Degrees, beyond which no gauge reading is a toe. */
+    private static final double GREATEST_DEGREES = 30;
 
     /** What the gauges show. */
     public enum Scale {
-        ANGLE,
-        LENGTH
+        ANGLE("deg"),
+        LENGTH("mm");
+
+        private final String key;
+
+        Scale(String key) {
+            this.key = key;
+        }
+
+        String key() {
+            return key;
+        }
+
+        /** A bare number of the record in the core's unit. */
+        private double toCore(double shown) {
+            return this == ANGLE ? Math.toRadians(shown) : shown;
+        }
     }
 
     /** Readings toe-in positive: rad, or mm with the baseline in mm. */
@@ -42,13 +96,13 @@ public final class ToeGauges implements RecordKind {
      * @param uReading standard uncertainty of each reading, in the scale's unit
      */
     public static Outcome<Result> evaluate(Readings r, double uReading) {
-        var fault = r.scale() == Scale.LENGTH ? faultOfLengths(r) : faultOfAngles(r);
-        if (fault instanceof Outcome.Failed<Readings> failed) {
-            return new Outcome.Failed<>(failed.fault());
+        Optional<Fault> broken = r.scale() == Scale.LENGTH ? faultOfLengths(r) : Optional.empty();
+        if (broken.isPresent()) {
+            return new Outcome.Failed<>(broken.get());
         }
-        var propagation = Propagation.of(2);
-        var left = toe(propagation.reading(r.left(), uReading), r);
-        var right = toe(propagation.reading(r.right(), uReading), r);
+        var propagation = Propagation.of(2, uReading);
+        var left = toe(propagation.reading(LEFT.name(), r.left(), uReading), r);
+        var right = toe(propagation.reading(RIGHT.name(), r.right(), uReading), r);
         return Outcome.of(new Result(
                 left.getValue(),
                 right.getValue(),
@@ -56,29 +110,44 @@ public final class ToeGauges implements RecordKind {
                 propagation.estimate(left.subtract(right))));
     }
 
-    private static Outcome<Readings> faultOfLengths(Readings r) {
+    private static Optional<Fault> faultOfLengths(Readings r) {
         if (r.baseline().isEmpty()) {
-            return Outcome.fault(FaultCode.MISSING, "baseline");
+            return Optional.of(Fault.at(FaultCode.MISSING, BASELINE.name()));
         }
         double baseline = r.baseline().getAsDouble();
         boolean reaches = Math.abs(r.left()) < baseline && Math.abs(r.right()) < baseline;
-        return reaches ? Outcome.of(r) : Outcome.fault(FaultCode.OUT_OF_RANGE, "baseline");
-    }
-
-    private static Outcome<Readings> faultOfAngles(Readings r) {
-        if (Math.abs(r.left()) > GREATEST_TOE) {
-            return Outcome.fault(FaultCode.OUT_OF_RANGE, "left");
-        }
-        if (Math.abs(r.right()) > GREATEST_TOE) {
-            return Outcome.fault(FaultCode.OUT_OF_RANGE, "right");
-        }
-        return Outcome.of(r);
+        return reaches ? Optional.empty() : Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, BASELINE.name()));
     }
 
     private static Gradient toe(Gradient reading, Readings r) {
         return r.scale() == Scale.ANGLE
                 ? reading
                 : reading.divide(r.baseline().getAsDouble()).asin();
+    }
+
+    /** The steps from what the gauges show to the total and the imbalance. */
+    public static List<Step> working(Readings r, Result result) {
+        List<Step> steps = new ArrayList<>();
+        if (r.scale() == Scale.LENGTH) {
+            double baseline = r.baseline().orElseThrow();
+            steps.add(ofLength(LEFT, r.left(), baseline, LEFT_TOE, result.left()));
+            steps.add(ofLength(RIGHT, r.right(), baseline, RIGHT_TOE, result.right()));
+        }
+        steps.add(ofBoth("toe.total", result).gives(TOTAL_TOE, result.totalToe().value()));
+        steps.add(ofBoth("toe.gauges.imbalance", result)
+                .gives(IMBALANCE, result.imbalance().value()));
+        return steps;
+    }
+
+    private static Step ofLength(NumberField shown, double reading, double baseline, NumberField toe, double value) {
+        return Step.of("toe.gauges.toe")
+                .with(shown.name(), FieldUnit.LENGTH, reading)
+                .with(BASELINE, baseline)
+                .gives(toe, value);
+    }
+
+    private static Step.Builder ofBoth(String formula, Result result) {
+        return Step.of(formula).with(LEFT_TOE, result.left()).with(RIGHT_TOE, result.right());
     }
 
     /** The forward model: what gauges with the given scale show on wheels with these toes (rad). */
@@ -91,30 +160,32 @@ public final class ToeGauges implements RecordKind {
     }
 
     @Override
-    public String name() {
-        return NAME;
+    public Contract contract() {
+        return CONTRACT;
     }
 
     @Override
-    public Outcome<Figures> evaluate(Fields in) {
-        in.only("left", "right", "unit", "baseline", "u");
-        double left = in.number("left", Range.NUMBER);
-        double right = in.number("right", Range.NUMBER);
-        var scale = in.word("unit", SCALES);
-        var baseline = in.optionalNumber("baseline", Range.LENGTH);
-        var u = in.uncertainties("reading");
-        boolean angles = scale == Scale.ANGLE;
+    public Sight sight() {
+        return SIGHT;
+    }
+
+    @Override
+    public Outcome<Answer> evaluate(Input in) {
+        Scale scale = in.word(UNIT);
+        for (NumberField shown : List.of(LEFT, RIGHT)) {
+            if (scale == Scale.ANGLE && Math.abs(in.number(shown)) > GREATEST_DEGREES) {
+                return Outcome.fault(FaultCode.OUT_OF_RANGE, shown.name());
+            }
+        }
         var readings = new Readings(
-                angles ? Math.toRadians(left) : left, angles ? Math.toRadians(right) : right, scale, baseline);
-        return in.then(() -> evaluate(readings, angles ? u.angle("reading") : u.length("reading")))
-                .map(result -> new Figures()
-                        .angle("left", result.left())
-                        .angle("right", result.right())
-                        .angle("totalToe", result.totalToe().value())
-                        .angle("imbalance", result.imbalance().value())
-                        .uncertainties(
-                                u,
-                                f -> f.angle("totalToe", result.totalToe().standardUncertainty())
-                                        .angle("imbalance", result.imbalance().standardUncertainty())));
+                scale.toCore(in.number(LEFT)), scale.toCore(in.number(RIGHT)), scale, in.optional(BASELINE));
+        return evaluate(readings, scale.toCore(in.u(U_READING)))
+                .map(result -> new Answer(
+                        new Figures()
+                                .set(LEFT_TOE, result.left())
+                                .set(RIGHT_TOE, result.right())
+                                .set(TOTAL_TOE, result.totalToe())
+                                .set(IMBALANCE, result.imbalance()),
+                        () -> working(readings, result)));
     }
 }

@@ -2,37 +2,75 @@ package app.galdrin.core.measure;
 
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
-import app.galdrin.core.record.Fields;
+import app.galdrin.core.record.Answer;
+import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Input;
+import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
 import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.Shape;
+import app.galdrin.core.record.Step;
+import app.galdrin.core.record.WordField;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
-import java.util.Map;
+import com.google.auto.service.AutoService;
+import java.util.List;
 import java.util.random.RandomGenerator;
 
 /**
  * Toe of one wheel against a straight line: string, laser or straightedge (record kind {@code toe.line}).
  *
- * <p>toe = asin(difference / baseline) − β, difference = front − rear for a line outboard of the wheel and rear − front
- * for one inboard. The same skew β (front end farther outboard) counts on both sides.
+ * <pre>
+ * difference d = front gap − rear gap for a line outboard of the wheel, rear − front for one inboard   mm, toe-in positive
+ * toe t = asin(d / b) − β   rad, |d| &lt; baseline b
+ * </pre>
+ *
+ * <p>Gaps are square to the line. The same skew β (front end farther outboard, rad) counts for a line on either side.
  */
-public final class ToeLine implements RecordKind {
+@AutoService(RecordKind.class)
+public final class ToeLine implements MeasuringMethod {
 
     public static final String NAME = "toe.line";
 
-    private static final Map<String, LineSide> SIDES =
-            Map.of("outboard", LineSide.OUTBOARD, "inboard", LineSide.INBOARD);
+    /** Places on the sketch, which are the fields of the record; every method that reads gaps at a rim uses these. */
+    public static final NumberField FRONT_GAP = NumberField.length("frontGap", Range.GAP);
+
+    public static final NumberField REAR_GAP = NumberField.length("rearGap", Range.GAP);
+    static final NumberField BASELINE = NumberField.length("baseline", Range.LENGTH);
+    static final NumberField LENGTH_DIFFERENCE = NumberField.length("lengthDifference", Range.ALL);
+    static final NumberField TOE = NumberField.angle("toe", Range.ALL).withDoubt();
+    static final NumberField U_GAP =
+            NumberField.length("gap", Range.UNCERTAINTY).optional();
+
+    private static final WordField<LineSide> LINE_SIDE = WordField.of("lineSide", LineSide::key, LineSide.values());
+    private static final NumberField LINE_SKEW =
+            NumberField.angle("lineSkew", Range.TOE).optional();
+    private static final NumberField U_SKEW =
+            NumberField.angle("skew", Range.UNCERTAINTY).optional();
+    private static final NumberField USED_BASELINE = NumberField.length("baseline", Range.ALL);
+
+    private static final Contract CONTRACT = new Contract(
+            NAME,
+            Shape.of(FRONT_GAP, REAR_GAP, BASELINE, LINE_SIDE, LINE_SKEW).withU(U_GAP, U_SKEW),
+            Shape.of(LENGTH_DIFFERENCE, TOE, USED_BASELINE));
+    private static final Sight SIGHT = Sight.of(Seen.EACH_TOE).assuming(Assumption.LINE_SKEW_KNOWN);
 
     /** Where the line runs, seen from the wheel. */
     public enum LineSide {
-        OUTBOARD(1),
-        INBOARD(-1);
+        OUTBOARD("outboard", 1),
+        INBOARD("inboard", -1);
 
+        private final String key;
         private final int sign;
 
-        LineSide(int sign) {
+        LineSide(String key, int sign) {
+            this.key = key;
             this.sign = sign;
+        }
+
+        String key() {
+            return key;
         }
     }
 
@@ -49,17 +87,31 @@ public final class ToeLine implements RecordKind {
      * @param uSkew standard uncertainty of the line's skew, rad
      */
     public static Outcome<Result> evaluate(Readings r, double uGap, double uSkew) {
-        var propagation = Propagation.of(3);
-        var front = propagation.reading(r.gaps().frontGap(), uGap);
-        var rear = propagation.reading(r.gaps().rearGap(), uGap);
-        var skew = propagation.reading(r.lineSkew(), uSkew);
+        var propagation = Propagation.of(3, uGap, uSkew);
+        var front = propagation.reading(FRONT_GAP.name(), r.gaps().frontGap(), uGap);
+        var rear = propagation.reading(REAR_GAP.name(), r.gaps().rearGap(), uGap);
+        var skew = propagation.reading(LINE_SKEW.name(), r.lineSkew(), uSkew);
         var difference = front.subtract(rear).multiply(r.side().sign);
         double baseline = r.gaps().baseline();
         if (!(Math.abs(difference.getValue()) < baseline)) {
-            return Outcome.fault(FaultCode.OUT_OF_RANGE, "baseline");
+            return Outcome.fault(FaultCode.OUT_OF_RANGE, BASELINE.name());
         }
         var toe = difference.divide(baseline).asin().subtract(skew);
         return Outcome.of(new Result(difference.getValue(), propagation.estimate(toe), baseline));
+    }
+
+    /** The steps from the gaps to the toe. */
+    public static List<Step> working(Readings r, Result result) {
+        return List.of(
+                Step.of("toe.line.difference." + r.side().key())
+                        .with(FRONT_GAP, r.gaps().frontGap())
+                        .with(REAR_GAP, r.gaps().rearGap())
+                        .gives(LENGTH_DIFFERENCE, result.lengthDifference()),
+                Step.of("toe.line.toe")
+                        .with(LENGTH_DIFFERENCE, result.lengthDifference())
+                        .with(BASELINE, result.baseline())
+                        .with(LINE_SKEW, r.lineSkew())
+                        .gives(TOE, result.toe().value()));
     }
 
     /**
@@ -84,23 +136,25 @@ public final class ToeLine implements RecordKind {
     }
 
     @Override
-    public String name() {
-        return NAME;
+    public Contract contract() {
+        return CONTRACT;
     }
 
     @Override
-    public Outcome<Figures> evaluate(Fields in) {
-        in.only("frontGap", "rearGap", "baseline", "lineSide", "lineSkew", "u");
-        var gaps = new RimGaps(
-                in.number("frontGap", Range.GAP), in.number("rearGap", Range.GAP), in.number("baseline", Range.LENGTH));
-        var side = in.word("lineSide", SIDES);
-        double skew = in.optionalAngle("lineSkew", Range.TOE).orElse(0);
-        var u = in.uncertainties("gap", "skew");
-        return in.then(() -> evaluate(new Readings(gaps, side, skew), u.length("gap"), u.angle("skew")))
-                .map(result -> new Figures()
-                        .number("lengthDifference", result.lengthDifference())
-                        .angle("toe", result.toe().value())
-                        .number("baseline", result.baseline())
-                        .uncertainties(u, f -> f.angle("toe", result.toe().standardUncertainty())));
+    public Sight sight() {
+        return SIGHT;
+    }
+
+    @Override
+    public Outcome<Answer> evaluate(Input in) {
+        var gaps = new RimGaps(in.number(FRONT_GAP), in.number(REAR_GAP), in.number(BASELINE));
+        var readings = new Readings(gaps, in.word(LINE_SIDE), in.number(LINE_SKEW, 0));
+        return evaluate(readings, in.u(U_GAP), in.u(U_SKEW))
+                .map(result -> new Answer(
+                        new Figures()
+                                .set(LENGTH_DIFFERENCE, result.lengthDifference())
+                                .set(TOE, result.toe())
+                                .set(USED_BASELINE, result.baseline()),
+                        () -> working(readings, result)));
     }
 }

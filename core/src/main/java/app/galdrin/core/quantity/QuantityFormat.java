@@ -32,15 +32,33 @@ public final class QuantityFormat {
         return sign(signum, plus) + minutes / 60 + "\u00b0" + twoDigits(minutes % 60) + "\u2032";
     }
 
-    /** Inches as a mixed figure to the nearest part, reduced: 30.16 mm in sixteenths is 1 3/16. */
-    public static String inches(double millimetres, int parts) {
+    /**
+     * Inches as a mixed figure to the nearest part, reduced, and what that leaves over: 30.3 mm in sixteenths is 1 3/16, and
+     * 0.14 mm more.
+     *
+     * @param fraction the mixed figure with the inch sign
+     * @param residue value − fraction, mm, at most half a part in size
+     */
+    public record Inches(String fraction, double residue) {
+
+        /** The fraction, and the residue where it shows in hundredths of a millimetre: 1 3/16″ +0.14 mm. */
+        public String withResidue() {
+            String rest = decimal(residue, 2, true);
+            return rest.equals("0.00") ? fraction : fraction + " " + rest + " mm";
+        }
+    }
+
+    /** A length to the nearest part of an inch; {@code parts} is 16 or 32. */
+    public static Inches inches(double millimetres, int parts) {
         long count = Math.round(Math.abs(millimetres) / Unit.IN.factor() * parts);
         long whole = count / parts;
         long rest = count % parts;
         long divisor = gcd(rest, parts);
         String fraction = rest == 0 ? "" : rest / divisor + "/" + parts / divisor;
         String both = whole == 0 && rest != 0 ? fraction : (whole + " " + fraction).strip();
-        return sign(count == 0 ? 0 : (int) Math.signum(millimetres), false) + both + "\u2033";
+        int signum = count == 0 ? 0 : (int) Math.signum(millimetres);
+        double shown = signum * count * Unit.IN.factor() / parts;
+        return new Inches(sign(signum, false) + both + "\u2033", millimetres - shown);
     }
 
     private static String sign(int signum, boolean plus) {

@@ -1,51 +1,95 @@
 package app.galdrin.core.record;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
-import java.util.function.Consumer;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 
-/** The figures of a result in the order they are written. Angles come in as radians and are kept as degrees. */
+/**
+ * The figures of a result in the order they are written. Numbers come in in the core's units (radians) and are kept in the
+ * record's (degrees). A figure that is an {@link Estimate} takes its doubt along.
+ */
 public final class Figures {
 
-    private final Map<String, Object> byName = new LinkedHashMap<>();
+    private final JsonObject values = new JsonObject();
+    private final JsonObject doubts = new JsonObject();
+    private boolean wantsDoubt;
 
-    public Figures number(String name, double value) {
-        byName.put(name, value);
+    /** A figure's doubt, in the core's unit until it is written. */
+    public record Doubt(NumberField field, Estimate estimate) {
+
+        /** In the record's unit. */
+        public double standardUncertainty() {
+            return field.unit().toRecord(estimate.standardUncertainty());
+        }
+    }
+
+    public Figures set(NumberField field, double value) {
+        values.add(field.name(), field.unit().toRecord(value));
         return this;
     }
 
-    public Figures angle(String name, double radians) {
-        return number(name, Math.toDegrees(radians));
-    }
-
-    public Figures text(String name, String value) {
-        byName.put(name, value);
+    public Figures set(NumberField field, OptionalDouble value) {
+        value.ifPresent(v -> set(field, v));
         return this;
     }
 
-    public Figures flag(String name, boolean value) {
-        byName.put(name, value);
+    public Figures set(NumberField field, Estimate estimate) {
+        doubts.add(field.name(), new Doubt(field, estimate));
+        return set(field, estimate.value());
+    }
+
+    public Figures set(NumberField field, Optional<Estimate> estimate) {
+        estimate.ifPresent(e -> set(field, e));
         return this;
     }
 
-    public Figures object(String name, Figures inner) {
-        byName.put(name, inner.asMap());
+    public Figures set(TextField field, String text) {
+        values.add(field.name(), text);
         return this;
     }
 
-    /** Adds {@code u} if the record asked for it. */
-    public Figures uncertainties(Uncertainties asked, Consumer<Figures> fill) {
-        if (asked.given()) {
-            var u = new Figures();
-            fill.accept(u);
-            object("u", u);
+    public <T> Figures set(WordField<T> field, T meaning) {
+        values.add(field.name(), field.key().apply(meaning));
+        return this;
+    }
+
+    public Figures set(FlagField field, boolean flag) {
+        values.add(field.name(), flag);
+        return this;
+    }
+
+    public Figures set(GroupField field, Figures inner) {
+        values.add(field.name(), inner.values);
+        if (inner.doubts.size() > 0) {
+            doubts.add(field.name(), inner.doubts);
         }
         return this;
     }
 
-    /** Name to number, text, true or false, or map. */
-    public Map<String, Object> asMap() {
-        return Collections.unmodifiableMap(byName);
+    public Figures set(ListField field, List<Figures> elements) {
+        values.add(field.name(), elements.stream().map(e -> e.values).toList());
+        return this;
+    }
+
+    /** Says that the record asked for uncertainties. */
+    Figures withDoubt(boolean wanted) {
+        wantsDoubt = wanted;
+        return this;
+    }
+
+    /** Whether the record asked for uncertainties. */
+    public boolean wantsDoubt() {
+        return wantsDoubt;
+    }
+
+    /** Name to number, text, true or false, object or list. */
+    public JsonObject values() {
+        return values;
+    }
+
+    /** Name to {@link Doubt}, or to an object of doubts in the shape of the result. */
+    public JsonObject doubts() {
+        return doubts;
     }
 }

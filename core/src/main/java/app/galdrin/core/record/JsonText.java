@@ -4,9 +4,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
@@ -17,7 +15,7 @@ import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.json.JsonFactory;
 
 /**
- * Reads one line of JSON into maps, lists, texts, doubles and booleans. Stricter than the library by itself: the bytes
+ * Reads one line of JSON into {@link JsonObject}, lists, texts, doubles and booleans. Stricter than the library by itself: the bytes
  * must be UTF-8 (no guessing of other encodings), and nothing may follow the value.
  */
 public final class JsonText {
@@ -40,53 +38,58 @@ public final class JsonText {
     private JsonText() {}
 
     /** The object on the line; empty where the line is no JSON object. */
-    public static Optional<Map<String, @Nullable Object>> object(byte[] line, int length) {
-        Optional<String> text = decode(line, length);
-        if (text.isEmpty()) {
-            return Optional.empty();
+    public static Optional<JsonObject> object(byte[] line, int offset, int length) {
+        if (plain(line, offset, length)) {
+            return object(FACTORY.createParser(ObjectReadContext.empty(), line, offset, length));
         }
-        try (JsonParser parser = FACTORY.createParser(ObjectReadContext.empty(), text.get())) {
+        return decodeStrictly(line, offset, length)
+                .flatMap(text -> object(FACTORY.createParser(ObjectReadContext.empty(), text)));
+    }
+
+    private static Optional<JsonObject> object(JsonParser newParser) {
+        try (JsonParser parser = newParser) {
             if (parser.nextToken() != JsonToken.START_OBJECT) {
                 return Optional.empty();
             }
-            Map<String, @Nullable Object> object = object(parser);
+            JsonObject object = members(parser);
             return parser.nextToken() == null ? Optional.of(object) : Optional.empty();
         } catch (JacksonException e) {
             return Optional.empty(); // the format has one answer for every kind of broken line
         }
     }
 
-    private static Optional<String> decode(byte[] line, int length) {
-        for (int i = 0; i < length; i++) {
-            if (line[i] < 0) {
-                return decodeStrictly(line, length);
+    /** Whether the library can be given the bytes: it takes zero bytes for another encoding and is lenient about UTF-8. */
+    private static boolean plain(byte[] line, int offset, int length) {
+        for (int i = offset; i < offset + length; i++) {
+            if (line[i] <= 0) {
+                return false;
             }
         }
-        return Optional.of(new String(line, 0, length, StandardCharsets.ISO_8859_1));
+        return true;
     }
 
-    private static Optional<String> decodeStrictly(byte[] line, int length) {
+    private static Optional<String> decodeStrictly(byte[] line, int offset, int length) {
         try {
             return Optional.of(StandardCharsets.UTF_8
                     .newDecoder()
-                    .decode(ByteBuffer.wrap(line, 0, length))
+                    .decode(ByteBuffer.wrap(line, offset, length))
                     .toString());
         } catch (CharacterCodingException e) {
             return Optional.empty();
         }
     }
 
-    private static Map<String, @Nullable Object> object(JsonParser parser) {
-        Map<String, @Nullable Object> object = new HashMap<>();
+    private static JsonObject members(JsonParser parser) {
+        JsonObject object = new JsonObject();
         for (String name = parser.nextName(); name != null; name = parser.nextName()) {
-            object.put(name, value(parser, parser.nextToken()));
+            object.add(name, value(parser, parser.nextToken()));
         }
         return object;
     }
 
     private static @Nullable Object value(JsonParser parser, JsonToken token) {
         return switch (token) {
-            case START_OBJECT -> object(parser);
+            case START_OBJECT -> members(parser);
             case START_ARRAY -> list(parser);
             case VALUE_STRING -> parser.getString();
             // the text, not the library's own number: whole figures of thousands of digits would become big integers

@@ -7,41 +7,44 @@ import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.QuantityText.Reason;
 import app.galdrin.core.quantity.Unit;
-import java.util.Map;
+import com.google.auto.service.AutoService;
+import java.util.List;
 
-/** Record kind {@code quantity.parse}: text as people write it. */
+/** Record kind {@code quantity.parse}: text as people write it, read by {@link QuantityParser}. */
+@AutoService(RecordKind.class)
 public final class QuantityParseKind implements RecordKind {
 
-    private static final Map<String, Quantity> QUANTITIES = Map.of("length", Quantity.LENGTH, "angle", Quantity.ANGLE);
-    private static final Map<String, Unit> DEFAULT_UNITS =
-            Map.of("mm", Unit.MM, "in", Unit.IN, "deg", Unit.DEG, "arcmin", Unit.ARCMIN);
+    private static final TextField TEXT = TextField.of("text");
+    private static final WordField<Quantity> QUANTITY =
+            WordField.of("quantity", Quantity::key, Quantity.LENGTH, Quantity.ANGLE);
+    private static final WordField<Unit> DEFAULT_UNIT =
+            WordField.of("defaultUnit", Unit::key, Unit.MM, Unit.IN, Unit.DEG, Unit.ARCMIN);
+    private static final NumberField VALUE = NumberField.number("value", Range.ALL);
+    private static final WordField<Unit> UNIT =
+            WordField.of("unit", Unit::key, Unit.MM, Unit.IN, Unit.FT, Unit.DEG, Unit.ARCMIN);
+
+    private static final Contract CONTRACT =
+            new Contract("quantity.parse", Shape.of(TEXT, QUANTITY, DEFAULT_UNIT), Shape.of(VALUE, UNIT));
 
     @Override
-    public String name() {
-        return "quantity.parse";
+    public Contract contract() {
+        return CONTRACT;
     }
 
     @Override
-    public Outcome<Figures> evaluate(Fields in) {
-        in.only("text", "quantity", "defaultUnit");
-        String text = in.text("text");
-        Quantity quantity = in.word("quantity", QUANTITIES);
-        Unit defaultUnit = in.word("defaultUnit", DEFAULT_UNITS);
-        return in.then(() -> {
-            if (defaultUnit.quantity() != quantity) {
-                return Outcome.fault(FaultCode.INCONSISTENT, "defaultUnit");
-            }
-            return result(QuantityParser.parse(text, quantity, defaultUnit));
-        });
+    public Outcome<Answer> evaluate(Input in) {
+        Unit defaultUnit = in.word(DEFAULT_UNIT);
+        if (defaultUnit.quantity() != in.word(QUANTITY)) {
+            return Outcome.fault(FaultCode.INCONSISTENT, DEFAULT_UNIT.name());
+        }
+        return result(QuantityParser.parse(in.text(TEXT), in.word(QUANTITY), defaultUnit));
     }
 
-    private static Outcome<Figures> result(QuantityText parsed) {
+    private static Outcome<Answer> result(QuantityText parsed) {
         if (parsed instanceof QuantityText.Read read) {
-            return Outcome.of(new Figures()
-                    .number("value", read.value())
-                    .text("unit", read.unit().key()));
+            return Outcome.of(new Answer(new Figures().set(VALUE, read.value()).set(UNIT, read.unit()), List::of));
         }
         boolean tooLarge = ((QuantityText.Rejected) parsed).reason() == Reason.TOO_LARGE;
-        return Outcome.fault(tooLarge ? FaultCode.OUT_OF_RANGE : FaultCode.MALFORMED, "text");
+        return Outcome.fault(tooLarge ? FaultCode.OUT_OF_RANGE : FaultCode.MALFORMED, TEXT.name());
     }
 }

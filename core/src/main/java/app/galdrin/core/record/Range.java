@@ -6,8 +6,12 @@ package app.galdrin.core.record;
  * @param lowest least legal number
  * @param highest greatest legal number
  * @param lowestExcluded whether the least number itself is illegal
+ * @param leastSize numbers nearer to zero than this are illegal; 0 where zero is legal
  */
-public record Range(double lowest, double highest, boolean lowestExcluded) {
+public record Range(double lowest, double highest, boolean lowestExcluded, double leastSize) {
+
+    /** Every number: figures of a result. */
+    public static final Range ALL = closed(Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
 
     /** Lengths, distances, pitches and radii. */
     public static final Range LENGTH = closed(1e-6, 1e6);
@@ -21,6 +25,18 @@ public record Range(double lowest, double highest, boolean lowestExcluded) {
     /** Toe of any kind, line skew, thrust angle. */
     public static final Range TOE = closed(-30, 30);
 
+    /** Camber as read or worked. */
+    public static final Range CAMBER = closed(-20, 20);
+
+    /** Slope of the floor under the vehicle. */
+    public static final Range FLOOR = closed(-10, 10);
+
+    /** Steering-axis angles and slopes read with a protractor. */
+    public static final Range AXIS = closed(-45, 45);
+
+    /** Steer of a wheel. */
+    public static final Range STEER = closed(-60, 60);
+
     /** Standard uncertainties. */
     public static final Range UNCERTAINTY = closed(0, 1e6);
 
@@ -28,14 +44,21 @@ public record Range(double lowest, double highest, boolean lowestExcluded) {
     public static final Range NUMBER = closed(-1e9, 1e9);
 
     public static Range closed(double lowest, double highest) {
-        return new Range(lowest, highest, false);
+        return new Range(lowest, highest, false, 0);
     }
 
     public static Range openBelow(double lowest, double highest) {
-        return new Range(lowest, highest, true);
+        return new Range(lowest, highest, true, 0);
+    }
+
+    /** From −highest to highest, but not nearer to zero than {@code leastSize}. */
+    public static Range sized(double leastSize, double highest) {
+        return new Range(-highest, highest, false, leastSize);
     }
 
     public boolean contains(double number) {
-        return (lowestExcluded ? number > lowest : number >= lowest) && number <= highest;
+        return (lowestExcluded ? number > lowest : number >= lowest)
+                && number <= highest
+                && Math.abs(number) >= leastSize;
     }
 }

@@ -1,31 +1,46 @@
 package app.galdrin.core.steering;
 
+import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.VehicleGeometry;
 
 /**
  * What turning a track rod does: a turn that lengthens it moves its wheel's toe by atan(lead / arm length), toe-in where
  * the linkage lies behind the axle and toe-out where it lies ahead.
+ *
+ * @param ratePerTurn toe-in gained by one turn that lengthens, rad
  */
-public final class TrackRod {
-
-    private final double ratePerTurn;
-
-    private TrackRod(double ratePerTurn) {
-        this.ratePerTurn = ratePerTurn;
-    }
+public record TrackRod(double ratePerTurn) {
 
     public static TrackRod of(VehicleGeometry geometry) {
-        double size = Math.atan(geometry.lead() / geometry.armLength());
-        return new TrackRod(geometry.linkage().toeInWhenLengthened() * size);
+        return of(geometry.lead(), geometry.armLength(), geometry.linkage());
     }
 
-    /** Toe-in gained by one turn that lengthens, rad. */
-    public double ratePerTurn() {
-        return ratePerTurn;
+    /**
+     * A rod on a steering arm.
+     *
+     * @param lead how far the rod moves in one turn, mm, positive
+     * @param armLength effective steering-arm length, mm, positive
+     */
+    public static TrackRod of(double lead, double armLength, Linkage linkage) {
+        return new TrackRod(linkage.toeInWhenLengthened() * Math.atan(lead / armLength));
+    }
+
+    /**
+     * A rate learned from an adjustment already made.
+     *
+     * @param turns positive where the rod was lengthened; not 0
+     */
+    public static TrackRod learned(double before, double after, double turns) {
+        return new TrackRod((after - before) / turns);
     }
 
     /** Turns that bring a wheel from one toe to another (rad); positive lengthens the rod. */
     public double turns(double current, double target) {
         return (target - current) / ratePerTurn;
+    }
+
+    /** The forward model: the toe (rad) of a wheel whose rod is lengthened by so many turns. */
+    public double toeAfter(double current, double turns) {
+        return current + turns * ratePerTurn;
     }
 }

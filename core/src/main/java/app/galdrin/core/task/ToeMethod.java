@@ -27,8 +27,8 @@ public enum ToeMethod {
         @Override
         public List<Place> places() {
             return List.of(
-                    new Place(ToeAcross.FRONT_DISTANCE, true, 500, 3500),
-                    new Place(ToeAcross.REAR_DISTANCE, true, 500, 3500));
+                    new Place(ToeAcross.FRONT_DISTANCE.name(), true, 500, 3500),
+                    new Place(ToeAcross.REAR_DISTANCE.name(), true, 500, 3500));
         }
 
         @Override
@@ -44,7 +44,7 @@ public enum ToeMethod {
         @Override
         protected Outcome<ToeFigures> workComplete(Map<String, Double> r, VehicleGeometry geometry) {
             var readings = ToeAcross.Readings.spans(
-                    at(r, ToeAcross.FRONT_DISTANCE), at(r, ToeAcross.REAR_DISTANCE), baseline(geometry));
+                    at(r, ToeAcross.FRONT_DISTANCE.name()), at(r, ToeAcross.REAR_DISTANCE.name()), baseline(geometry));
             return ToeAcross.evaluate(readings, standardUncertainty())
                     .map(result ->
                             new ToeFigures(result.totalToe(), Optional.empty(), Optional.empty(), Optional.empty()));
@@ -58,12 +58,12 @@ public enum ToeMethod {
             return Stream.of(
                             alongSide(Wheel.FRONT_LEFT, true),
                             alongSide(Wheel.REAR_LEFT, true),
-                            Stream.of(new Place(ToeBox.SPACING_REAR, true, 500, 4000)),
+                            Stream.of(new Place(ToeBox.SPACING_REAR.name(), true, 500, 4000)),
                             alongSide(Wheel.REAR_RIGHT, false),
                             alongSide(Wheel.FRONT_RIGHT, false),
                             Stream.of(
-                                    new Place(ToeBox.SPACING_FRONT, true, 500, 4000),
-                                    new Place(ToeBox.STATION_DISTANCE, false, 500, 12000)))
+                                    new Place(ToeBox.SPACING_FRONT.name(), true, 500, 4000),
+                                    new Place(ToeBox.STATION_DISTANCE.name(), false, 500, 12000)))
                     .flatMap(s -> s)
                     .toList();
         }
@@ -95,15 +95,15 @@ public enum ToeMethod {
                         new RimGaps(at(r, ToeBox.frontGap(wheel)), at(r, ToeBox.rearGap(wheel)), baseline(geometry)));
             }
             var readings = new ToeBox.Readings(
-                    at(r, ToeBox.SPACING_FRONT),
-                    at(r, ToeBox.SPACING_REAR),
-                    at(r, ToeBox.STATION_DISTANCE),
+                    at(r, ToeBox.SPACING_FRONT.name()),
+                    at(r, ToeBox.SPACING_REAR.name()),
+                    at(r, ToeBox.STATION_DISTANCE.name()),
                     geometry.wheelbase(),
                     PerWheel.of(wheel -> at(r, ToeBox.hubGap(wheel))),
                     wheels,
                     OptionalDouble.empty());
             double u = standardUncertainty();
-            return ToeBox.evaluate(readings, Optional.of(new ToeBox.ReadingUncertainty(u, u, u)))
+            return ToeBox.evaluate(readings, new ToeBox.ReadingUncertainty(u, u, u))
                     .map(result -> new ToeFigures(
                             result.totalFront().orElseThrow(),
                             Optional.ofNullable(result.toes().get(Wheel.FRONT_LEFT)),

@@ -1,5 +1,6 @@
 package app.galdrin.core.uncertainty;
 
+import java.util.Arrays;
 import org.hipparchus.analysis.differentiation.Gradient;
 
 /**
@@ -10,35 +11,35 @@ import org.hipparchus.analysis.differentiation.Gradient;
 public final class Propagation {
 
     private final double[] standardUncertainties;
+    private final String[] names;
     private int used;
 
     private Propagation(int readings) {
         this.standardUncertainties = new double[readings];
+        this.names = new String[readings];
     }
 
     /**
-     * For a calculation whose uncertainties are wanted.
+     * For a calculation with at most so many readings. Where none of the reading classes has any doubt, no derivatives are
+     * carried along.
      *
-     * @param readings how many independent readings it has at the most
+     * @param classes the standard uncertainties of the reading classes, 0 or more
      */
-    public static Propagation of(int readings) {
-        return new Propagation(readings);
-    }
-
-    /** For a calculation whose uncertainties are not wanted; nothing is carried along. */
-    public static Propagation none() {
-        return new Propagation(0);
+    public static Propagation of(int readings, double... classes) {
+        return new Propagation(Arrays.stream(classes).allMatch(u -> u == 0) ? 0 : readings);
     }
 
     /**
      * One independent reading.
      *
+     * @param name its place on the sketch, which is its name in the record
      * @param standardUncertainty in the reading's unit, 0 or more
      */
-    public Gradient reading(double value, double standardUncertainty) {
+    public Gradient reading(String name, double value, double standardUncertainty) {
         if (standardUncertainties.length == 0) {
             return exact(value);
         }
+        names[used] = name;
         standardUncertainties[used] = standardUncertainty;
         return Gradient.variable(standardUncertainties.length, used++, value);
     }
@@ -48,13 +49,15 @@ public final class Propagation {
         return Gradient.constant(standardUncertainties.length, value);
     }
 
-    /** The figure with its combined standard uncertainty. */
+    /** The figure with its combined standard uncertainty and the budget of it. */
     public Estimate estimate(Gradient figure) {
-        double sum = 0;
-        for (int i = 0; i < used; i++) {
-            double part = figure.getPartialDerivative(i) * standardUncertainties[i];
-            sum += part * part;
+        if (used == 0) {
+            return new Estimate(figure.getValue(), 0);
         }
-        return new Estimate(figure.getValue(), Math.sqrt(sum));
+        double[] parts = new double[used];
+        for (int i = 0; i < used; i++) {
+            parts[i] = Math.abs(figure.getPartialDerivative(i) * standardUncertainties[i]);
+        }
+        return new Estimate(figure.getValue(), Budget.of(parts, i -> names[i]));
     }
 }

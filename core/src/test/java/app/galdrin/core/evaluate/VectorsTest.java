@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.JsonText;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -12,6 +13,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -25,8 +27,9 @@ class VectorsTest {
 
     private static final double TOLERANCE = 1e-9;
     private static final double U_TOLERANCE = 1e-4;
-    private static final List<String> FILES =
-            List.of("quantity.parse", "toe.across", "toe.line", "toe.box", "toe.gauges", "judge", "records");
+    private static final List<String> FILES = Stream.concat(
+                    RecordKinds.all().stream().map(kind -> kind.contract().name()), Stream.of("records"))
+            .toList();
 
     record Case(String id, byte[] line, Map<String, @Nullable Object> given, Map<String, @Nullable Object> expected) {
         @Override
@@ -75,6 +78,12 @@ class VectorsTest {
             var gotMap = assertInstanceOf(Map.class, got, path);
             assertEquals(map.keySet(), gotMap.keySet(), path);
             map.forEach((name, value) -> same(value, gotMap.get(name), path + "." + name, inU || "u".equals(name)));
+        } else if (wanted instanceof List<?> list) {
+            var gotList = assertInstanceOf(List.class, got, path);
+            assertEquals(list.size(), gotList.size(), path);
+            for (int i = 0; i < list.size(); i++) {
+                same(list.get(i), gotList.get(i), path + "." + i, inU);
+            }
         } else {
             assertEquals(wanted, got, path);
         }
@@ -105,7 +114,24 @@ class VectorsTest {
 
     private static Map<String, @Nullable Object> parse(byte[] json) {
         int length = json.length > 0 && json[json.length - 1] == '\n' ? json.length - 1 : json.length;
-        return JsonText.object(json, length).orElseThrow();
+        return asMap(JsonText.object(json, 0, length).orElseThrow());
+    }
+
+    private static Map<String, @Nullable Object> asMap(JsonObject object) {
+        Map<String, @Nullable Object> map = new LinkedHashMap<>();
+        for (int i = 0; i < object.size(); i++) {
+            map.put(object.name(i), plain(object.value(i)));
+        }
+        return map;
+    }
+
+    private static @Nullable Object plain(@Nullable Object value) {
+        if (value instanceof JsonObject inner) {
+            return asMap(inner);
+        }
+        return value instanceof List<?> list
+                ? list.stream().map(VectorsTest::plain).toList()
+                : value;
     }
 
     private static String read(String file) {

@@ -3,6 +3,7 @@ package app.galdrin.core.quantity;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Seeds;
 import app.galdrin.core.quantity.QuantityText.Read;
@@ -109,9 +110,16 @@ class QuantityTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"30.1625,16,1 3/16″", "-25.4,16,−1″", "12.7,32,1/2″", "0.1,16,0″", "50.7,16,2″"})
-    void inches_areReducedFractions(double mm, int parts, String text) {
-        assertEquals(text, QuantityFormat.inches(mm, parts));
+    @CsvSource({
+        "30.1625,16,1 3/16″",
+        "-25.4,16,−1″",
+        "12.7,32,1/2″",
+        "0.1,16,0″ +0.10 mm",
+        "50.7,16,2″ −0.10 mm",
+        "-50.7,32,−2″ +0.10 mm"
+    })
+    void inches_areReducedFractions_andShowWhatIsLeftOver(double mm, int parts, String text) {
+        assertEquals(text, QuantityFormat.inches(mm, parts).withResidue());
     }
 
     static LongStream seeds() {
@@ -126,7 +134,15 @@ class QuantityTest {
         assertEquals(length, readBack(QuantityFormat.length(length), Quantity.LENGTH, Unit.MM), 1e-9);
         assertEquals(length, readBack(QuantityFormat.decimal(length, 2, true), Quantity.LENGTH, Unit.MM), 1e-9);
         double sixteenths = Math.rint(length) * 25.4 / 16;
-        assertEquals(sixteenths, readBack(QuantityFormat.inches(sixteenths, 16), Quantity.LENGTH, Unit.MM), 1e-9);
+        assertEquals(
+                sixteenths, readBack(QuantityFormat.inches(sixteenths, 16).fraction(), Quantity.LENGTH, Unit.MM), 1e-9);
+        double any = Seeds.between(random, -3000, 3000);
+        for (int parts : new int[] {16, 32}) {
+            var inches = QuantityFormat.inches(any, parts);
+            double shown = readBack(inches.fraction(), Quantity.LENGTH, Unit.MM);
+            assertEquals(any, shown + inches.residue(), 1e-9);
+            assertTrue(Math.abs(inches.residue()) <= 25.4 / parts / 2 + 1e-9);
+        }
         double minutes = Math.rint(length) / 60;
         assertEquals(minutes, readBack(QuantityFormat.degreesMinutes(minutes, true), Quantity.ANGLE, Unit.DEG), 1e-9);
     }

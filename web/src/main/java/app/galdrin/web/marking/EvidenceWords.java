@@ -87,7 +87,14 @@ public class EvidenceWords {
     private String way(ToeTask task, Asked asked, Map<String, Double> repeat, ToeFigures figures) {
         String result = words.angle(figures.figure(asked).orElseThrow().value());
         if (task.method() == ToeMethod.PLATES) {
-            return way("way.plates", repeat, ToeAcross.REAR_DISTANCE, ToeAcross.FRONT_DISTANCE, task, "", result);
+            return way(
+                    "way.plates",
+                    repeat,
+                    ToeAcross.REAR_DISTANCE.name(),
+                    ToeAcross.FRONT_DISTANCE.name(),
+                    task,
+                    "",
+                    result);
         }
         if (asked == Asked.TOTAL) {
             String left = words.angle(figures.left().orElseThrow().value());

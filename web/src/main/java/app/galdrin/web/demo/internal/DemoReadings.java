@@ -54,6 +54,7 @@ final class DemoReadings {
         double between = geometry.frontTrack() + 240;
         var r = ToeAcross.forward(
                 Math.toRadians(total), between, ToeMethod.PLATE_SLOT_DISTANCE, ToeAcross.Reading.SPAN, RULE, random);
-        return Map.of(ToeAcross.FRONT_DISTANCE, r.frontDistance(), ToeAcross.REAR_DISTANCE, r.rearDistance());
+        return Map.of(
+                ToeAcross.FRONT_DISTANCE.name(), r.frontDistance(), ToeAcross.REAR_DISTANCE.name(), r.rearDistance());
     }
 }

@@ -45,8 +45,10 @@ final class PlatesLayout {
                 height,
                 plan.shapes(),
                 Map.of(
-                        ToeAcross.FRONT_DISTANCE, field(plan, -half, upright ? 0 : -STAGGER, fieldWidth, fieldHeight),
-                        ToeAcross.REAR_DISTANCE, field(plan, half, upright ? 0 : STAGGER, fieldWidth, fieldHeight)));
+                        ToeAcross.FRONT_DISTANCE.name(),
+                                field(plan, -half, upright ? 0 : -STAGGER, fieldWidth, fieldHeight),
+                        ToeAcross.REAR_DISTANCE.name(),
+                                field(plan, half, upright ? 0 : STAGGER, fieldWidth, fieldHeight)));
     }
 
     private static Box field(Plan plan, double along, double left, double width, double height) {

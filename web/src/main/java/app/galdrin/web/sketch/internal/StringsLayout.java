@@ -92,8 +92,8 @@ final class StringsLayout {
         for (int side : new int[] {1, -1}) {
             plan.line("string", front + 6, side * string, rear - 6, side * string);
         }
-        spacing(ToeBox.SPACING_FRONT, front + STATION);
-        spacing(ToeBox.SPACING_REAR, rear - STATION);
+        spacing(ToeBox.SPACING_FRONT.name(), front + STATION);
+        spacing(ToeBox.SPACING_REAR.name(), rear - STATION);
         stations(front + STATION, rear - STATION);
         notes();
     }
@@ -164,7 +164,7 @@ final class StringsLayout {
         plan.dimension(front, left, rear, left);
         double w = upright ? 84 : 72;
         fields.put(
-                ToeBox.STATION_DISTANCE,
+                ToeBox.STATION_DISTANCE.name(),
                 new Box(plan.x(middle, left) - w / 2, plan.y(middle, left) - fieldHeight / 2, w, fieldHeight));
     }
 

@@ -1,0 +1,20 @@
+package app.galdrin.core.measure;
+
+import java.util.Set;
+
+/**
+ * What a method can see and what it takes for granted.
+ *
+ * @param sees what it tells; it is blind to all else
+ * @param assumes what must hold for its figures to be true
+ */
+public record Sight(Set<Seen> sees, Set<Assumption> assumes) {
+
+    public static Sight of(Seen... seen) {
+        return new Sight(Set.of(seen), Set.of());
+    }
+
+    public Sight assuming(Assumption... assumptions) {
+        return new Sight(sees, Set.of(assumptions));
+    }
+}

@@ -1,0 +1,16 @@
+package app.galdrin.core.record;
+
+/**
+ * What a kind of record promises.
+ *
+ * @param name the name in the record's {@code kind}
+ * @param input the fields of the input, in the order in which they are checked
+ * @param result the figures of the result; those that carry doubt come again under {@code u} where the input has one
+ */
+public record Contract(String name, Shape input, Shape result) {
+
+    /** Whether uncertainties can be asked for. */
+    public boolean hasU() {
+        return input.field(GroupField.U).filter(GroupField.class::isInstance).isPresent();
+    }
+}

@@ -1,0 +1,44 @@
+package app.galdrin.core.record;
+
+import app.galdrin.core.quantity.Quantity;
+
+/** What a number in a record is a number of. Records carry degrees, the core works in radians; this is where they turn. */
+public enum FieldUnit {
+    LENGTH("mm", Quantity.LENGTH, false),
+    ANGLE("deg", Quantity.ANGLE, true),
+    ANGLE_PER_TURN("deg a turn", Quantity.COUNT, true),
+    ANGLE_PER_LENGTH("deg/mm", Quantity.COUNT, true),
+    SIDESLIP("mm/m", Quantity.COUNT, false),
+    TURNS("turns", Quantity.COUNT, false),
+    PERCENT("%", Quantity.COUNT, false),
+    NUMBER("", Quantity.COUNT, false);
+
+    private final String symbol;
+    private final Quantity quantity;
+    private final boolean angular;
+
+    FieldUnit(String symbol, Quantity quantity, boolean angular) {
+        this.symbol = symbol;
+        this.quantity = quantity;
+        this.angular = angular;
+    }
+
+    /** As it is written in documents; empty for a bare number. */
+    public String symbol() {
+        return symbol;
+    }
+
+    /** How a person writes it: a length or an angle may carry a unit, all else is a bare figure. */
+    public Quantity quantity() {
+        return quantity;
+    }
+
+    double toCore(double inRecord) {
+        return angular ? Math.toRadians(inRecord) : inRecord;
+    }
+
+    /** A number of the core in the unit of records. */
+    public double toRecord(double inCoreUnit) {
+        return angular ? Math.toDegrees(inCoreUnit) : inCoreUnit;
+    }
+}

@@ -1,0 +1,62 @@
+package app.galdrin.core.record;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * One step of a calculation: the formula, the numbers that go in and the number that comes out.
+ *
+ * @param formula key of the formula, which has its words on the pages and its line in the documentation
+ * @param in in the order in which the formula names them
+ */
+public record Step(String formula, List<Term> in, Term out) {
+
+    /**
+     * A number with its name.
+     *
+     * @param name a record's field, or the symbol of an intermediate figure
+     * @param value in the core's unit: mm, rad
+     */
+    public record Term(String name, double value, FieldUnit unit) {
+
+        /** The number as records have it: mm, degrees. */
+        public double inRecord() {
+            return unit.toRecord(value);
+        }
+    }
+
+    public Step {
+        in = List.copyOf(in);
+    }
+
+    public static Builder of(String formula) {
+        return new Builder(formula);
+    }
+
+    /** The numbers that go into a step, one after another. */
+    public static final class Builder {
+        private final String formula;
+        private final List<Term> in = new ArrayList<>();
+
+        private Builder(String formula) {
+            this.formula = formula;
+        }
+
+        public Builder with(NumberField field, double value) {
+            return with(field.name(), field.unit(), value);
+        }
+
+        public Builder with(String name, FieldUnit unit, double value) {
+            in.add(new Term(name, value, unit));
+            return this;
+        }
+
+        public Step gives(NumberField field, double value) {
+            return gives(field.name(), field.unit(), value);
+        }
+
+        public Step gives(String name, FieldUnit unit, double value) {
+            return new Step(formula, in, new Term(name, value, unit));
+        }
+    }
+}

@@ -1,0 +1,157 @@
+package app.galdrin.core.steering;
+
+import app.galdrin.core.Fault;
+import app.galdrin.core.FaultCode;
+import app.galdrin.core.Outcome;
+import app.galdrin.core.record.Answer;
+import app.galdrin.core.record.Contract;
+import app.galdrin.core.record.Field;
+import app.galdrin.core.record.FieldUnit;
+import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.FlagField;
+import app.galdrin.core.record.Input;
+import app.galdrin.core.record.NumberField;
+import app.galdrin.core.record.Range;
+import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.Shape;
+import app.galdrin.core.record.Step;
+import app.galdrin.core.record.WordField;
+import app.galdrin.core.spec.Linkage;
+import com.google.auto.service.AutoService;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How far to turn a track rod, from its thread and the steering arm or from what an earlier turn did (record kind
+ * {@code adjust.turns}); the forward model is {@link TrackRod#toeAfter}.
+ *
+ * <pre>
+ * lead = pitch, or 2 pitch for a sleeve with opposite threads   mm a turn
+ * rate = + atan(lead / arm) with the linkage behind the axle, − ahead; learned: (after − before) / turns   rad of toe-in a turn
+ * turns = (target − current) / rate   positive: lengthen
+ * </pre>
+ */
+@AutoService(RecordKind.class)
+public final class AdjustTurns implements RecordKind {
+
+    private static final NumberField CURRENT = NumberField.angle("current", Range.TOE);
+    private static final NumberField TARGET = NumberField.angle("target", Range.TOE);
+    private static final NumberField PITCH =
+            NumberField.length("pitch", Range.LENGTH).optional();
+    private static final NumberField ARM_LENGTH =
+            NumberField.length("armLength", Range.LENGTH).optional();
+    private static final FlagField DOUBLE_THREAD = FlagField.of("doubleThread").optional();
+    private static final WordField<Linkage> LINKAGE =
+            WordField.of("linkage", Linkage::key, Linkage.values()).optional();
+    private static final NumberField BEFORE =
+            NumberField.angle("before", Range.TOE).optional();
+    private static final NumberField AFTER =
+            NumberField.angle("after", Range.TOE).optional();
+    private static final NumberField LEARNED_TURNS =
+            NumberField.of("turns", FieldUnit.TURNS, Range.sized(1e-6, 1000)).optional();
+
+    private static final NumberField RATE = NumberField.of("ratePerTurn", FieldUnit.ANGLE_PER_TURN, Range.ALL);
+    private static final NumberField TURNS = NumberField.of("turns", FieldUnit.TURNS, Range.ALL);
+    private static final WordField<Action> ACTION = WordField.of("action", Action::key, Action.values());
+
+    private static final Contract CONTRACT = new Contract(
+            "adjust.turns",
+            Shape.of(CURRENT, TARGET, PITCH, ARM_LENGTH, DOUBLE_THREAD, LINKAGE, BEFORE, AFTER, LEARNED_TURNS),
+            Shape.of(RATE, TURNS, ACTION));
+
+    private static final List<Field> THREAD_WAY = List.of(PITCH, ARM_LENGTH, DOUBLE_THREAD, LINKAGE);
+    private static final List<Field> THREAD_WAY_NEEDS = List.of(PITCH, ARM_LENGTH, LINKAGE);
+    private static final List<Field> LEARNED_WAY = List.of(BEFORE, AFTER, LEARNED_TURNS);
+
+    /** Turns smaller than this are none. */
+    private static final double NONE = 1e-9;
+
+    /** What to do with the rod. */
+    public enum Action {
+        LENGTHEN("lengthen"),
+        SHORTEN("shorten"),
+        NONE("none");
+
+        private final String key;
+
+        Action(String key) {
+            this.key = key;
+        }
+
+        public String key() {
+            return key;
+        }
+
+        /** Of turns that lengthen where positive. */
+        public static Action of(double turns) {
+            if (Math.abs(turns) < AdjustTurns.NONE) {
+                return NONE;
+            }
+            return turns > 0 ? LENGTHEN : SHORTEN;
+        }
+    }
+
+    @Override
+    public Contract contract() {
+        return CONTRACT;
+    }
+
+    @Override
+    public Outcome<Answer> evaluate(Input in) {
+        Optional<Fault> broken = brokenRule(in);
+        if (broken.isPresent()) {
+            return new Outcome.Failed<>(broken.get());
+        }
+        TrackRod rod = rod(in);
+        double turns = rod.turns(in.number(CURRENT), in.number(TARGET));
+        return Outcome.of(new Answer(
+                new Figures().set(RATE, rod.ratePerTurn()).set(TURNS, turns).set(ACTION, Action.of(turns)),
+                () -> working(in, rod, turns)));
+    }
+
+    private static Optional<Fault> brokenRule(Input in) {
+        Optional<Field> learned = LEARNED_WAY.stream().filter(in::has).findFirst();
+        boolean thread = THREAD_WAY.stream().anyMatch(in::has);
+        if (thread && learned.isPresent()) {
+            return Optional.of(Fault.at(FaultCode.INCONSISTENT, learned.get().name()));
+        }
+        Optional<Field> lacking = (learned.isPresent() ? LEARNED_WAY : THREAD_WAY_NEEDS)
+                .stream().filter(field -> !in.has(field)).findFirst();
+        if (lacking.isPresent()) {
+            return Optional.of(Fault.at(FaultCode.MISSING, lacking.get().name()));
+        }
+        return learned.isPresent() && in.asWritten(BEFORE) == in.asWritten(AFTER)
+                ? Optional.of(Fault.at(FaultCode.INSUFFICIENT, AFTER.name()))
+                : Optional.empty();
+    }
+
+    private static TrackRod rod(Input in) {
+        return in.has(PITCH)
+                ? TrackRod.of(lead(in), in.number(ARM_LENGTH), in.word(LINKAGE))
+                : TrackRod.learned(in.number(BEFORE), in.number(AFTER), in.number(LEARNED_TURNS));
+    }
+
+    private static double lead(Input in) {
+        return in.number(PITCH) * (in.optional(DOUBLE_THREAD).orElse(false) ? 2 : 1);
+    }
+
+    private static List<Step> working(Input in, TrackRod rod, double turns) {
+        Step rate = in.has(PITCH)
+                ? Step.of("adjust.turns.rate." + in.word(LINKAGE).key())
+                        .with("lead", FieldUnit.LENGTH, lead(in))
+                        .with(ARM_LENGTH, in.number(ARM_LENGTH))
+                        .gives(RATE, rod.ratePerTurn())
+                : Step.of("adjust.turns.rate.learned")
+                        .with(BEFORE, in.number(BEFORE))
+                        .with(AFTER, in.number(AFTER))
+                        .with(LEARNED_TURNS, in.number(LEARNED_TURNS))
+                        .gives(RATE, rod.ratePerTurn());
+        return List.of(
+                rate,
+                Step.of("adjust.turns.turns")
+                        .with(CURRENT, in.number(CURRENT))
+                        .with(TARGET, in.number(TARGET))
+                        .with(RATE, rod.ratePerTurn())
+                        .gives(TURNS, turns));
+    }
+}
