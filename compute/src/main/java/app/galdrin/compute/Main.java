@@ -1,51 +1,174 @@
 package app.galdrin.compute;
 
-import app.galdrin.core.Fault;
+import app.galdrin.core.evaluate.CsvStream;
+import app.galdrin.core.evaluate.RecordKinds;
 import app.galdrin.core.evaluate.RecordStream;
+import app.galdrin.core.evaluate.RecordStream.Progress;
+import app.galdrin.core.record.CsvColumns;
+import app.galdrin.core.record.JsonSchema;
+import app.galdrin.core.record.RecordKind;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.text.MessageFormat;
-import java.util.Optional;
-import java.util.ResourceBundle;
-import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Model.ArgGroupSpec;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.OptionSpec;
+import picocli.CommandLine.Model.PositionalParamSpec;
+import picocli.CommandLine.ParseResult;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.ObjectWriteContext;
+import tools.jackson.core.PrettyPrinter;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.core.util.DefaultPrettyPrinter;
 
-/** {@code galdrin compute}: measurement records in, results out. */
-@Command(name = "galdrin compute", mixinStandardHelpOptions = true, resourceBundle = "app.galdrin.compute.messages")
-public final class Main implements Callable<Integer> {
+/**
+ * {@code galdrin compute}: measurement records in, results out. The options are built by hand, since looking for annotations
+ * takes longer than a record does.
+ */
+public final class Main {
 
     private static final int ALL_COMPUTED = 0;
     private static final int SOME_FAULTY = 1;
     private static final int COULD_NOT_RUN = 2;
-    private static final ResourceBundle WORDS = ResourceBundle.getBundle("app.galdrin.compute.messages");
 
-    @Parameters(arity = "0..1", paramLabel = "FILE", descriptionKey = "file")
-    private @Nullable Path file;
+    private static final String EXPLAIN = "--explain";
+    private static final String CSV = "--csv";
+    private static final String CSV_HEADER = "--csv-header";
+    private static final String SCHEMA = "--schema";
+    private static final String KINDS = "--kinds";
 
-    public static void main(String[] args) {
-        System.exit(new CommandLine(new Main()).execute(args));
+    /** For the script that starts the command, which knows whether someone looks at the terminal. */
+    private static final String PROGRESS = "--progress";
+
+    /** Elements shown in the header of a kind with a list. */
+    private static final int ELEMENTS_SHOWN = 3;
+
+    private final ParseResult given;
+
+    private Main(ParseResult given) {
+        this.given = given;
     }
 
-    @Override
-    public Integer call() {
-        try (var in = file == null ? System.in : Files.newInputStream(file);
-                var out = new FileOutputStream(FileDescriptor.out)) {
-            return RecordStream.run(in, out, Main::words) ? ALL_COMPUTED : SOME_FAULTY;
+    public static void main(String[] args) {
+        System.exit(new CommandLine(command())
+                .setExecutionStrategy(given -> {
+                    Integer help = CommandLine.executeHelpRequest(given);
+                    return help == null ? new Main(given).run() : help;
+                })
+                .execute(args));
+    }
+
+    private static CommandSpec command() {
+        var spec = CommandSpec.create().name("galdrin compute").resourceBundle(Words.MESSAGES);
+        spec.usageMessage().width(100);
+        spec.version(Words.of("programVersion"));
+        spec.mixinStandardHelpOptions(true);
+        spec.addPositional(PositionalParamSpec.builder()
+                .arity("0..1")
+                .paramLabel("FILE")
+                .descriptionKey("file")
+                .type(Path.class)
+                .build());
+        spec.addArgGroup(ArgGroupSpec.builder()
+                .exclusive(true)
+                .addArg(flag(EXPLAIN, "explain"))
+                .addArg(flag(CSV, "csv"))
+                .addArg(OptionSpec.builder(CSV_HEADER)
+                        .paramLabel("KIND")
+                        .type(String.class)
+                        .descriptionKey("csvHeader")
+                        .build())
+                .addArg(flag(SCHEMA, "schema"))
+                .addArg(flag(KINDS, "kinds"))
+                .build());
+        spec.addOption(OptionSpec.builder(PROGRESS).hidden(true).build());
+        return spec;
+    }
+
+    private static OptionSpec flag(String name, String descriptionKey) {
+        return OptionSpec.builder(name).descriptionKey(descriptionKey).build();
+    }
+
+    private int run() {
+        try (var out = new FileOutputStream(FileDescriptor.out)) {
+            if (given.hasMatchedOption(CSV_HEADER)) {
+                return header(given.matchedOptionValue(CSV_HEADER, ""), out);
+            }
+            if (given.hasMatchedOption(SCHEMA)) {
+                return schema(out);
+            }
+            if (given.hasMatchedOption(KINDS)) {
+                return print(names("\n"), out);
+            }
+            Path file = given.matchedPositionalValue(0, null);
+            try (InputStream in = file == null ? System.in : Files.newInputStream(file)) {
+                return records(in, out, file) ? ALL_COMPUTED : SOME_FAULTY;
+            }
+        } catch (NoSuchFileException e) {
+            return refused("noSuchFile", String.valueOf(e.getMessage()));
         } catch (IOException e) {
-            System.err.println(MessageFormat.format(WORDS.getString("cannotRun"), e.getMessage()));
-            return COULD_NOT_RUN;
+            return refused("cannotRun", String.valueOf(e.getMessage()));
         }
     }
 
-    private static String words(Fault fault) {
-        return MessageFormat.format(
-                WORDS.getString(fault.code().key()),
-                Optional.of(fault).flatMap(Fault::field).orElse(""));
+    private boolean records(InputStream in, OutputStream out, @Nullable Path file) throws IOException {
+        if (given.hasMatchedOption(CSV)) {
+            return CsvStream.run(in, out, Words::ofFault);
+        }
+        boolean progress = given.hasMatchedOption(PROGRESS);
+        try (var shown = ProgressLine.start(progress, file)) {
+            int workers = Runtime.getRuntime().availableProcessors();
+            Progress listener = progress ? shown : Progress.NONE;
+            return new RecordStream(Words::ofFault, given.hasMatchedOption(EXPLAIN), workers, listener).run(in, out);
+        }
+    }
+
+    private static int header(String kind, OutputStream out) throws IOException {
+        var known = RecordKinds.named(kind);
+        return known.isPresent()
+                ? print(String.join(",", CsvColumns.header(known.get().contract(), ELEMENTS_SHOWN)), out)
+                : refused("noSuchKind", kind, names(" "));
+    }
+
+    private static int schema(OutputStream out) throws IOException {
+        try (JsonGenerator json = new JsonFactory().createGenerator(new Pretty(), out)) {
+            JsonSchema.write(json, RecordKinds.all());
+            json.writeRaw('\n');
+        }
+        return ALL_COMPUTED;
+    }
+
+    /** One property a line. */
+    private static final class Pretty extends ObjectWriteContext.Base {
+        @Override
+        public PrettyPrinter getPrettyPrinter() {
+            return new DefaultPrettyPrinter();
+        }
+    }
+
+    private static String names(String between) {
+        return RecordKinds.all().stream()
+                .map(RecordKind::contract)
+                .map(contract -> contract.name())
+                .collect(Collectors.joining(between));
+    }
+
+    private static int print(String text, OutputStream out) throws IOException {
+        out.write((text + "\n").getBytes(StandardCharsets.UTF_8));
+        return ALL_COMPUTED;
+    }
+
+    private static int refused(String key, Object... arguments) {
+        System.err.println(Words.of(key, arguments));
+        return COULD_NOT_RUN;
     }
 }

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -68,8 +69,41 @@ class MainTest {
 
     @Test
     void help_saysWhatGoesInAndOut_andAnUnknownOptionEndsWithTwo() throws Exception {
-        assertTrue(run("", "--help").out().contains("Exit status"));
+        String help = run("", "--help").out();
+        for (String heading : List.of("NAME", "SYNOPSIS", "DESCRIPTION", "OPTIONS", "EXIT STATUS", "EXAMPLES")) {
+            assertTrue(help.contains(heading + "\n"), help);
+        }
         assertEquals(2, run("", "--frobnicate").status());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "--csv-header axle.setback|0|id,kind,wheelbaseLeft,wheelbaseRight,track",
+                "--csv-header axle.offset|2|",
+                "--kinds|0|steer.wheelOffset",
+                "--schema|0|https://json-schema.org/draft/2020-12/schema",
+                "--version|0|record format 1",
+                "--explain|0|\"formula\":\"axis.included.angle\"",
+                "--explain --progress|0|\"formula\":\"axis.included.angle\"",
+                "--csv --explain|2|",
+            })
+    void everyOption_doesWhatTheHelpSays(String options, int status, @Nullable String part) throws Exception {
+        String record = "{\"id\":\"a\",\"kind\":\"axis.included\",\"input\":{\"camber\":1,\"kpi\":12}}\n";
+        var ended = run(record, options.split(" "));
+        assertEquals(status, ended.status(), ended.err());
+        assertTrue(ended.out().contains(part == null ? "" : part), ended.out());
+        assertEquals(status == 0, ended.err().isEmpty());
+    }
+
+    @Test
+    void rows_areAnsweredAsRows() throws Exception {
+        var ended = run("id,kind,camber,kpi\na,axis.included,1,12\n", "--csv");
+        assertEquals(0, ended.status());
+        assertTrue(
+                ended.out().startsWith("id,kind,includedAngle,error.code,error.field,error.message\r\na,axis"),
+                ended.out());
     }
 
     @Test

@@ -1,108 +1,106 @@
 package app.galdrin.core.evaluate;
 
 import app.galdrin.core.Fault;
-import app.galdrin.core.Outcome;
-import app.galdrin.core.record.JsonText;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.function.Function;
 
 /**
- * Records in, results out, a line each, in order and in constant memory: one line of at most
- * {@link JsonText#LONGEST_LINE} bytes is held at a time, longer ones are read past and answered with an error.
+ * Records in, results out, a line each, in order and in constant memory: lines are worked in batches, several at a time where
+ * there are several processors, and no more batches are held than keep those busy.
+ *
+ * @param message words for a fault; called from several threads
+ * @param explain whether each result comes with the steps of its working
+ * @param workers how many batches are worked at the same time, 1 or more
+ * @param progress told after every batch
  */
-public final class RecordStream {
+public record RecordStream(Function<Fault, String> message, boolean explain, int workers, Progress progress) {
 
-    private static final int CHUNK = 1 << 16;
+    /** Batches held for each worker, so that none waits while results are written. */
+    private static final int BATCHES_A_WORKER = 2;
 
-    private final InputStream in;
-    private final ResultWriter out;
-    private final byte[] chunk = new byte[CHUNK];
-    private byte[] line = new byte[CHUNK];
-    private int length;
-    private boolean tooLong;
-    private boolean firstLine = true;
-    private boolean allComputed = true;
+    /** Hears how far a stream has come. */
+    public interface Progress {
 
-    private RecordStream(InputStream in, ResultWriter out) {
-        this.in = in;
-        this.out = out;
+        /** Nobody listens. */
+        Progress NONE = (records, bytes) -> {};
+
+        /** So many records are answered, and so many bytes of the input taken in. */
+        void reached(long records, long bytes);
+    }
+
+    /** Results only, on as many workers as there are processors. */
+    public static RecordStream of(Function<Fault, String> message) {
+        return new RecordStream(message, false, Runtime.getRuntime().availableProcessors(), Progress.NONE);
     }
 
     /**
      * Works a whole stream.
      *
-     * @param message words for a fault
      * @return whether every record was computed
      * @throws IOException if the streams can't be read or written
      */
-    public static boolean run(InputStream in, OutputStream out, Function<Fault, String> message) throws IOException {
-        var writer = new ResultWriter(out, message);
-        var stream = new RecordStream(in, writer);
-        stream.run();
-        writer.flush();
-        return stream.allComputed;
+    public boolean run(InputStream in, OutputStream out) throws IOException {
+        if (workers == 1) {
+            return run(new LineReader(in), out, Runnable::run);
+        }
+        ExecutorService pool = Executors.newFixedThreadPool(workers, work -> {
+            Thread thread = new Thread(work, "records");
+            thread.setDaemon(true);
+            return thread;
+        });
+        try {
+            return run(new LineReader(in), out, pool);
+        } finally {
+            pool.shutdownNow();
+        }
     }
 
-    private void run() throws IOException {
-        for (int read = in.read(chunk); read >= 0; read = in.read(chunk)) {
-            int from = 0;
-            for (int i = 0; i < read; i++) {
-                if (chunk[i] == '\n') {
-                    keep(from, i);
-                    finishLine();
-                    from = i + 1;
-                }
+    private boolean run(LineReader reader, OutputStream out, Executor executor) throws IOException {
+        var writer = new ResultWriter(message, explain);
+        var answers = new Answers(reader, out);
+        for (Optional<LineBatch> next = reader.next(); next.isPresent(); next = reader.next()) {
+            LineBatch batch = next.get();
+            answers.pending.add(CompletableFuture.supplyAsync(() -> writer.write(batch), executor));
+            answers.write(reader.mustWait() ? 0 : BATCHES_A_WORKER * workers);
+        }
+        answers.write(0);
+        return answers.allComputed;
+    }
+
+    /** The answers that are under way, in the order of their records. */
+    private final class Answers {
+        private final Deque<CompletableFuture<ResultLines>> pending = new ArrayDeque<>();
+        private final LineReader reader;
+        private final OutputStream out;
+        private boolean allComputed = true;
+        private long records;
+
+        Answers(LineReader reader, OutputStream out) {
+            this.reader = reader;
+            this.out = out;
+        }
+
+        /** Writes the oldest until no more than {@code left} are under way. */
+        void write(int left) throws IOException {
+            while (pending.size() > left) {
+                ResultLines lines = pending.remove().join();
+                lines.writeTo(out);
+                allComputed &= lines.allComputed();
+                records += lines.count();
+                progress.reached(records, reader.bytesRead());
             }
-            keep(from, read);
-            if (in.available() == 0) {
-                out.flush(); // someone may be typing records and waiting for each answer
+            if (left == 0) {
+                out.flush();
             }
-        }
-        dropMark();
-        if (length > 0 || tooLong) {
-            finishLine();
-        }
-    }
-
-    private void keep(int from, int to) {
-        int count = to - from;
-        // a carriage return and a byte order mark may stand beyond the limit without being part of the line
-        if (tooLong || length + count > JsonText.LONGEST_LINE + 4) {
-            tooLong = true;
-            return;
-        }
-        if (length + count > line.length) {
-            byte[] larger = new byte[Math.max(length + count, 2 * line.length)];
-            System.arraycopy(line, 0, larger, 0, length);
-            line = larger;
-        }
-        System.arraycopy(chunk, from, line, length, count);
-        length += count;
-    }
-
-    private void finishLine() throws IOException {
-        dropMark();
-        if (length > 0 && line[length - 1] == '\r') {
-            length--;
-        }
-        RecordLine result = tooLong ? RecordLine.broken() : RecordLine.evaluate(line, 0, length);
-        allComputed &= result.outcome() instanceof Outcome.Value;
-        out.write(result);
-        length = 0;
-        tooLong = false;
-    }
-
-    /** A byte order mark before the first line is not part of it. */
-    private void dropMark() {
-        if (!firstLine) {
-            return;
-        }
-        firstLine = false;
-        if (length >= 3 && line[0] == (byte) 0xEF && line[1] == (byte) 0xBB && line[2] == (byte) 0xBF) {
-            length -= 3;
-            System.arraycopy(line, 3, line, 0, length);
         }
     }
 }

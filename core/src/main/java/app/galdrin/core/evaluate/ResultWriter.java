@@ -5,9 +5,9 @@ import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Figures;
 import app.galdrin.core.record.JsonObject;
-import java.io.BufferedOutputStream;
-import java.io.IOException;
-import java.io.OutputStream;
+import app.galdrin.core.record.Step;
+import app.galdrin.core.uncertainty.Budget;
+import java.io.ByteArrayOutputStream;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -15,72 +15,102 @@ import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.ObjectWriteContext;
 import tools.jackson.core.StreamWriteFeature;
+import tools.jackson.core.io.SerializedString;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.core.json.JsonWriteFeature;
+import tools.jackson.core.util.JsonRecyclerPools;
 
-/** Writes result lines. */
+/** Writes result lines; may be used by several threads. */
 final class ResultWriter {
 
     private static final JsonFactory FACTORY = JsonFactory.builder()
             .enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER)
             .disable(StreamWriteFeature.AUTO_CLOSE_TARGET)
             .disable(StreamWriteFeature.FLUSH_PASSED_TO_STREAM)
+            .recyclerPool(JsonRecyclerPools.threadLocalPool())
+            .rootValueSeparator("")
             .build();
 
     /** For the rare line with half a surrogate pair in a text: JSON may carry it escaped, UTF-8 can't. */
     private static final JsonFactory ESCAPING =
             FACTORY.rebuild().enable(JsonWriteFeature.ESCAPE_NON_ASCII).build();
 
-    private final OutputStream out;
+    // names that every line has, encoded once
+    private static final SerializedString ID = new SerializedString("id");
+    private static final SerializedString KIND = new SerializedString("kind");
+    private static final SerializedString RESULT = new SerializedString("result");
+    private static final SerializedString ERROR = new SerializedString("error");
+    private static final SerializedString CODE = new SerializedString("code");
+    private static final SerializedString FIELD = new SerializedString("field");
+    private static final SerializedString MESSAGE = new SerializedString("message");
+
+    /** Readings named in a budget, the largest first; a sweep may have very many. */
+    private static final int NAMED_IN_A_BUDGET = 12;
+
     private final Function<Fault, String> message;
+    private final boolean explain;
 
-    ResultWriter(OutputStream out, Function<Fault, String> message) {
-        this.out = new BufferedOutputStream(out, 1 << 16);
+    ResultWriter(Function<Fault, String> message, boolean explain) {
         this.message = message;
+        this.explain = explain;
     }
 
-    void write(RecordLine line) throws IOException {
-        boolean escape = halfPair(line.id())
-                || halfPair(line.kind())
-                || (line.outcome() instanceof Outcome.Failed<Answer> f
-                        && halfPair(f.fault().field()));
-        try (JsonGenerator json = (escape ? ESCAPING : FACTORY).createGenerator(ObjectWriteContext.empty(), out)) {
-            json.writeStartObject();
-            text(json, "id", line.id());
-            text(json, "kind", line.kind());
-            if (line.outcome() instanceof Outcome.Value<Answer> value) {
-                json.writeName("result");
-                result(json, value.value().figures());
-            } else if (line.outcome() instanceof Outcome.Failed<Answer> failed) {
-                json.writeName("error");
-                error(json, failed.fault());
+    ResultLines write(LineBatch batch) {
+        var out = new ByteArrayOutputStream(1 << 16);
+        boolean allComputed = true;
+        try (JsonGenerator json = FACTORY.createGenerator(ObjectWriteContext.empty(), out)) {
+            for (int i = 0; i < batch.count(); i++) {
+                RecordLine line = batch.evaluate(i);
+                allComputed &= line.outcome() instanceof Outcome.Value;
+                if (batch.hasEscapes(i) && hasHalfPair(line)) {
+                    json.flush();
+                    try (JsonGenerator escaping = ESCAPING.createGenerator(ObjectWriteContext.empty(), out)) {
+                        write(escaping, line);
+                    }
+                } else {
+                    write(json, line);
+                }
             }
-            json.writeEndObject();
         }
-        out.write('\n');
+        return new ResultLines(out, batch.count(), allComputed);
     }
 
-    void flush() throws IOException {
-        out.flush();
+    private void write(JsonGenerator json, RecordLine line) {
+        json.writeStartObject();
+        text(json, ID, line.id());
+        text(json, KIND, line.kind());
+        if (line.outcome() instanceof Outcome.Value<Answer> value) {
+            answer(json, value.value());
+        } else if (line.outcome() instanceof Outcome.Failed<Answer> failed) {
+            error(json, failed.fault());
+        }
+        json.writeEndObject();
+        json.writeRaw('\n');
+    }
+
+    private static void text(JsonGenerator json, SerializedString name, Optional<String> value) {
+        json.writeName(name);
+        if (value.isPresent()) {
+            json.writeString(value.get());
+        } else {
+            json.writeNull();
+        }
     }
 
     private void error(JsonGenerator json, Fault fault) {
+        json.writeName(ERROR);
         json.writeStartObject();
-        json.writeStringProperty("code", fault.code().key());
-        fault.field().ifPresent(field -> json.writeStringProperty("field", field));
-        json.writeStringProperty("message", message.apply(fault));
+        text(json, CODE, Optional.of(fault.code().key()));
+        if (fault.field().isPresent()) {
+            text(json, FIELD, fault.field());
+        }
+        text(json, MESSAGE, Optional.of(message.apply(fault)));
         json.writeEndObject();
     }
 
-    private static void text(JsonGenerator json, String name, Optional<String> value) {
-        if (value.isPresent()) {
-            json.writeStringProperty(name, value.get());
-        } else {
-            json.writeNullProperty(name);
-        }
-    }
-
-    private static void result(JsonGenerator json, Figures figures) {
+    private void answer(JsonGenerator json, Answer answer) {
+        Figures figures = answer.figures();
+        json.writeName(RESULT);
         json.writeStartObject();
         members(json, figures.values());
         if (figures.wantsDoubt()) {
@@ -88,6 +118,16 @@ final class ResultWriter {
             value(json, figures.doubts());
         }
         json.writeEndObject();
+        if (explain) {
+            json.writeArrayPropertyStart("working");
+            answer.working().get().forEach(step -> step(json, step));
+            json.writeEndArray();
+            if (figures.wantsDoubt()) {
+                json.writeObjectPropertyStart("budget");
+                budgets(json, "", figures.doubts());
+                json.writeEndObject();
+            }
+        }
     }
 
     private static void members(JsonGenerator json, JsonObject object) {
@@ -117,7 +157,50 @@ final class ResultWriter {
         }
     }
 
-    private static boolean halfPair(Optional<String> text) {
+    private static void step(JsonGenerator json, Step step) {
+        json.writeStartObject();
+        json.writeStringProperty("formula", step.formula());
+        json.writeObjectPropertyStart("in");
+        step.in().forEach(term -> json.writeNumberProperty(term.name(), term.inRecord()));
+        json.writeEndObject();
+        json.writeObjectPropertyStart("out");
+        json.writeNumberProperty(step.out().name(), step.out().inRecord());
+        json.writeEndObject();
+        json.writeEndObject();
+    }
+
+    /** Every figure's budget under its path, in the figure's unit. */
+    private static void budgets(JsonGenerator json, String path, JsonObject doubts) {
+        for (int i = 0; i < doubts.size(); i++) {
+            String name = path + doubts.name(i);
+            if (doubts.value(i) instanceof JsonObject inner) {
+                budgets(json, name + ".", inner);
+            } else if (doubts.value(i) instanceof Figures.Doubt doubt) {
+                json.writeArrayPropertyStart(name);
+                doubt.estimate().budget().contributions().stream()
+                        .limit(NAMED_IN_A_BUDGET)
+                        .forEach(part -> contribution(json, doubt, part));
+                json.writeEndArray();
+            }
+        }
+    }
+
+    private static void contribution(JsonGenerator json, Figures.Doubt doubt, Budget.Contribution part) {
+        json.writeStartObject();
+        json.writeStringProperty("reading", part.reading());
+        json.writeNumberProperty("part", doubt.field().unit().toRecord(part.part()));
+        json.writeNumberProperty("share", part.share());
+        json.writeEndObject();
+    }
+
+    private static boolean hasHalfPair(RecordLine line) {
+        return hasHalfPair(line.id())
+                || hasHalfPair(line.kind())
+                || (line.outcome() instanceof Outcome.Failed<Answer> f
+                        && hasHalfPair(f.fault().field()));
+    }
+
+    private static boolean hasHalfPair(Optional<String> text) {
         if (text.isEmpty()) {
             return false;
         }

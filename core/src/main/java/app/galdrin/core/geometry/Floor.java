@@ -1,7 +1,5 @@
 package app.galdrin.core.geometry;
 
-import org.hipparchus.CalculusFieldElement;
-
 /**
  * The slope of the plane the wheels stand on, as a level laid along the vehicle and across it shows it.
  *
@@ -15,29 +13,48 @@ public record Floor(double pitch, double roll) {
     public static final Floor LEVEL = new Floor(0, 0);
 
     /**
-     * The camber of a wheel whose inclinometer, sensing along the spin axis, reads γ_read against gravity:
-     * γ = asin(sin γ_read / √(A² + u_z²)) + atan2(A, u_z) with A = sin p sin t + s sin r cos t.
+     * A camber freed from the floor.
      *
-     * @param reading γ_read, top outward positive
+     * @param camber γ, rad
+     * @param byReading ∂γ/∂γ_read, and likewise by toe, pitch and roll
+     */
+    public record Corrected(double camber, double byReading, double byToe, double byPitch, double byRoll) {}
+
+    /**
+     * The camber of a wheel whose inclinometer, sensing along the spin axis, reads γ_read against gravity:
+     * γ = asin(sin γ_read / √(A² + u_z²)) + atan2(A, u_z) with A = sin p sin t + s sin r cos t. With q = √(A² + u_z² − sin² γ_read),
+     *
+     * <pre>
+     * ∂γ/∂γ_read = cos γ_read / q
+     * ∂γ/∂A      = (u_z − A sin γ_read / q) / (A² + u_z²)
+     * ∂γ/∂u_z    = −(A + u_z sin γ_read / q) / (A² + u_z²)
+     * </pre>
+     *
+     * @param reading γ_read, top outward positive, −20° to 20°
      * @param toe t of the wheel as it stands, −steer on the left and steer on the right
      */
-    public static <T extends CalculusFieldElement<T>> T camber(T reading, T toe, Side side, T pitch, T roll) {
-        T sinPitch = pitch.sin();
-        T sinRoll = roll.sin();
-        T up = upright(sinPitch, sinRoll);
-        T lean = lean(toe, side, sinPitch, sinRoll);
-        return reading.sin()
-                .divide(lean.square().add(up.square()).sqrt())
-                .asin()
-                .add(lean.atan2(up));
-    }
-
-    private static <T extends CalculusFieldElement<T>> T upright(T sinPitch, T sinRoll) {
-        return sinPitch.square().add(sinRoll.square()).negate().add(1).sqrt();
-    }
-
-    private static <T extends CalculusFieldElement<T>> T lean(T toe, Side side, T sinPitch, T sinRoll) {
-        return sinPitch.multiply(toe.sin()).add(sinRoll.multiply(toe.cos()).multiply(side.sign()));
+    public Corrected camber(double reading, double toe, Side side) {
+        int s = side.sign();
+        double sinPitch = Math.sin(pitch);
+        double sinRoll = Math.sin(roll);
+        double sinToe = Math.sin(toe);
+        double cosToe = Math.cos(toe);
+        double sine = Math.sin(reading);
+        double up = Math.sqrt(1 - sinPitch * sinPitch - sinRoll * sinRoll);
+        double lean = sinPitch * sinToe + s * sinRoll * cosToe;
+        double size = lean * lean + up * up;
+        double camber = Math.asin(sine / Math.sqrt(size)) + Math.atan2(lean, up);
+        double q = Math.sqrt(size - sine * sine);
+        double byLean = (up - lean * sine / q) / size;
+        double byUp = -(lean + up * sine / q) / size;
+        double cosPitch = Math.cos(pitch);
+        double cosRoll = Math.cos(roll);
+        return new Corrected(
+                camber,
+                Math.cos(reading) / q,
+                byLean * (sinPitch * cosToe - s * sinRoll * sinToe),
+                byLean * cosPitch * sinToe - byUp * sinPitch * cosPitch / up,
+                byLean * s * cosRoll * cosToe - byUp * sinRoll * cosRoll / up);
     }
 
     /**

@@ -1,7 +1,9 @@
 package app.galdrin.core.geometry;
 
+import app.galdrin.core.Keyed;
+
 /** A side of the vehicle, as the driver sees it. */
-public enum Side {
+public enum Side implements Keyed {
     LEFT("left", 1),
     RIGHT("right", -1);
 
@@ -13,6 +15,7 @@ public enum Side {
         this.sign = sign;
     }
 
+    @Override
     public String key() {
         return key;
     }

@@ -2,6 +2,7 @@ package app.galdrin.core.measure;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
+import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.geometry.Floor;
 import app.galdrin.core.geometry.Side;
@@ -16,8 +17,8 @@ import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.record.WordField;
+import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
-import app.galdrin.core.uncertainty.Propagation;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,14 +40,14 @@ import java.util.random.RandomGenerator;
 @AutoService(RecordKind.class)
 public final class CamberInclinometer implements MeasuringMethod {
 
-    private static final WordField<Side> SIDE = WordField.of("side", Side::key, Side.values());
+    private static final WordField<Side> SIDE = WordField.of("side", Side.values());
 
     /** Place on the sketch, which is the field of the record. */
     public static final NumberField READING = NumberField.angle("reading", Range.NUMBER);
 
-    private static final WordField<Reference> REFERENCE = WordField.of("reference", Reference::key, Reference.values());
+    private static final WordField<Reference> REFERENCE = WordField.of("reference", Reference.values());
     private static final WordField<Lean> LEAN =
-            WordField.of("lean", Lean::key, Lean.values()).optional();
+            WordField.of("lean", Lean.values()).optional();
     private static final NumberField FLOOR_ROLL =
             NumberField.angle("floorRoll", Range.FLOOR).optional();
     private static final NumberField STEER =
@@ -67,10 +68,12 @@ public final class CamberInclinometer implements MeasuringMethod {
             Shape.of(CAMBER));
     private static final Sight SIGHT = Sight.of(Seen.CAMBER).assuming(Assumption.RUN_OUT_REMOVED);
 
+    private static final List<String> PLACES = List.of(READING.name(), FLOOR_PITCH.name(), FLOOR_ROLL.name());
+
     private static final double RIGHT_ANGLE = Math.PI / 2;
 
     /** What the gauge counts from. */
-    public enum Reference {
+    public enum Reference implements Keyed {
         /** 0 at plumb, top outward positive. */
         GRAVITY("gravity", -20, 20),
         /** 90 at plumb, the same on both sides: which way the top leans must be said. */
@@ -86,13 +89,14 @@ public final class CamberInclinometer implements MeasuringMethod {
             this.readings = Range.closed(least, most);
         }
 
-        String key() {
+        @Override
+        public String key() {
             return key;
         }
     }
 
     /** Which way the top of the wheel leans. */
-    public enum Lean {
+    public enum Lean implements Keyed {
         IN("in", -1),
         OUT("out", 1);
 
@@ -104,7 +108,8 @@ public final class CamberInclinometer implements MeasuringMethod {
             this.sign = sign;
         }
 
-        String key() {
+        @Override
+        public String key() {
             return key;
         }
     }
@@ -128,17 +133,13 @@ public final class CamberInclinometer implements MeasuringMethod {
      * @param uFloor standard uncertainty of pitch and of roll, rad
      */
     public static Result evaluate(Readings r, double uAngle, double uFloor) {
-        var propagation = Propagation.of(3, uAngle, uFloor);
-        var reading = propagation.reading(READING.name(), r.reading(), uAngle);
-        var pitch = propagation.reading(FLOOR_PITCH.name(), r.floor().pitch(), uFloor);
-        var roll = propagation.reading(FLOOR_ROLL.name(), r.floor().roll(), uFloor);
-        var toe = propagation.exact(SteeringAxis.toe(r.steer(), r.side()));
-        if (r.reference() == Reference.PLUMB_90) {
-            // one of the two branches of |90 − reading|, so that at 90 its slope is 1 and not undefined
-            int branch = r.reading() > RIGHT_ANGLE ? 1 : -1;
-            reading = reading.subtract(RIGHT_ANGLE).multiply(branch * r.lean().orElseThrow().sign);
+        var corrected = r.floor().camber(againstPlumb(r), SteeringAxis.toe(r.steer(), r.side()), r.side());
+        if (uAngle == 0 && uFloor == 0) {
+            return new Result(new Estimate(corrected.camber(), 0));
         }
-        return new Result(propagation.estimate(Floor.camber(reading, toe, r.side(), pitch, roll)));
+        // |90° − reading| has the slope 1 either way, and by convention at 90° too
+        double[] parts = {corrected.byReading() * uAngle, corrected.byPitch() * uFloor, corrected.byRoll() * uFloor};
+        return new Result(new Estimate(corrected.camber(), Budget.of(parts, PLACES::get)));
     }
 
     private static double againstPlumb(Readings r) {

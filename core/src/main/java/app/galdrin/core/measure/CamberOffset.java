@@ -56,7 +56,7 @@ public final class CamberOffset implements MeasuringMethod {
         var top = propagation.reading(TOP_GAP.name(), r.topGap(), uGap);
         var bottom = propagation.reading(BOTTOM_GAP.name(), r.bottomGap(), uGap);
         var difference = bottom.subtract(top);
-        if (!(Math.abs(difference.getValue()) < r.length())) {
+        if (!(Math.abs(difference.value()) < r.length())) {
             return Outcome.fault(FaultCode.OUT_OF_RANGE, LENGTH.name());
         }
         return Outcome.of(

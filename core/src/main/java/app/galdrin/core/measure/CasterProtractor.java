@@ -11,6 +11,7 @@ import app.galdrin.core.record.Range;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
+import app.galdrin.core.uncertainty.Dual;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
 import com.google.auto.service.AutoService;
@@ -71,16 +72,19 @@ public final class CasterProtractor implements MeasuringMethod {
         }
         var propagation = Propagation.of(3, uAngle);
         var frame = propagation.reading(FRAME_ANGLE.name(), r.frameAngle(), uAngle);
-        var pad = r.pad().stream()
-                .mapToObj(angle -> propagation.reading(PAD.name(), angle, uAngle))
-                .findFirst();
-        var knuckle = r.knuckle().stream()
-                .mapToObj(angle -> propagation.reading(KNUCKLE.name(), angle, uAngle))
-                .findFirst();
+        Optional<Dual> pad = reading(propagation, PAD, r.pad(), uAngle);
+        Optional<Dual> knuckle = reading(propagation, KNUCKLE, r.knuckle(), uAngle);
         return Outcome.of(new Result(
                 pad.map(p -> propagation.estimate(p.subtract(frame))),
                 knuckle.map(k -> propagation.estimate(k.subtract(frame))),
                 knuckle.flatMap(k -> pad.map(k::subtract)).map(propagation::estimate)));
+    }
+
+    private static Optional<Dual> reading(
+            Propagation propagation, NumberField place, OptionalDouble angle, double uAngle) {
+        return angle.isPresent()
+                ? Optional.of(propagation.reading(place.name(), angle.getAsDouble(), uAngle))
+                : Optional.empty();
     }
 
     /** The steps from the readings to both casters and how far they disagree. */

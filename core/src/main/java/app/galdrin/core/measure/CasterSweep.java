@@ -42,7 +42,7 @@ import java.util.random.RandomGenerator;
 @AutoService(RecordKind.class)
 public final class CasterSweep implements MeasuringMethod {
 
-    private static final WordField<Side> SIDE = WordField.of("side", Side::key, Side.values());
+    private static final WordField<Side> SIDE = WordField.of("side", Side.values());
     private static final NumberField STEER = NumberField.angle("steer", Range.STEER);
     private static final NumberField CAMBER = NumberField.angle("camber", Range.CAMBER);
 
@@ -135,18 +135,24 @@ public final class CasterSweep implements MeasuringMethod {
 
     /** Works the readings; {@code insufficient} where they do not determine the axis. */
     public static Outcome<Result> evaluate(Readings r, ReadingUncertainty u) {
-        double[] steers =
-                r.readings().stream().mapToDouble(Reading::steer).sorted().toArray();
+        double[] steers = new double[r.readings().size()];
+        for (int i = 0; i < steers.length; i++) {
+            steers[i] = r.readings().get(i).steer();
+        }
+        Arrays.sort(steers);
         if (steers.length < 2 || steers[steers.length - 1] - steers[0] < LEAST_SPAN - ROUNDING) {
             return Outcome.fault(FaultCode.INSUFFICIENT, READINGS.name());
         }
         boolean solvesKpi = distinct(steers) >= ENOUGH_FOR_KPI;
         var fit = new SweepFit(r, u, solvesKpi);
-        if (!(fit.conditionNumber() <= WORST_CONDITION)) {
+        if (fit.isConditionAbove(WORST_CONDITION)) {
             return Outcome.fault(FaultCode.INSUFFICIENT, READINGS.name());
         }
         fit.solve();
-        return Outcome.of(new Result(fit.caster(), solvesKpi ? Optional.of(fit.kpi()) : Optional.empty(), shortcut(r)));
+        return Outcome.of(new Result(
+                fit.caster(),
+                solvesKpi ? Optional.of(fit.kpi()) : Optional.empty(),
+                shortcut(r, steers[0], steers[steers.length - 1])));
     }
 
     /** How many steer angles count: going up in order, each is compared with the last one that counted. */
@@ -162,33 +168,35 @@ public final class CasterSweep implements MeasuringMethod {
         return count;
     }
 
-    private static Shortcut shortcut(Readings r) {
-        int s = r.side().sign();
-        double farthestOut =
-                r.readings().stream().mapToDouble(x -> s * x.steer()).max().orElseThrow();
-        double farthestIn =
-                r.readings().stream().mapToDouble(x -> s * x.steer()).min().orElseThrow();
-        double out = cambersAt(r, farthestOut);
-        double in = cambersAt(r, farthestIn);
-        double theta = (farthestOut - farthestIn) / 2;
+    private static Shortcut shortcut(Readings r, double rightmost, double leftmost) {
+        boolean left = r.side() == Side.LEFT;
+        double out = camberAt(r, left ? leftmost : rightmost);
+        double in = camberAt(r, left ? rightmost : leftmost);
+        double theta = (leftmost - rightmost) / 2;
         double factor = 1 / (2 * Math.sin(theta));
         return new Shortcut(
                 out, in, theta, factor, (out - in) * factor - r.floor().pitch());
     }
 
-    /** Readings at exactly one angle are averaged. */
-    private static double cambersAt(Readings r, double outwardSteer) {
-        return r.readings().stream()
-                .filter(x -> r.side().sign() * x.steer() == outwardSteer)
-                .mapToDouble(Reading::camber)
-                .average()
-                .orElseThrow();
+    /** The camber as read at a steer angle; readings at exactly that angle are averaged. */
+    private static double camberAt(Readings r, double steer) {
+        double sum = 0;
+        int count = 0;
+        for (Reading reading : r.readings()) {
+            if (reading.steer() == steer) {
+                sum += reading.camber();
+                count++;
+            }
+        }
+        return sum / count;
     }
 
     /** The steps: every camber freed from the floor, the solution, and beside it the shortcut and how wrong it was. */
     public static List<Step> working(Readings r, Result result) {
         List<Step> steps = new ArrayList<>();
-        double[] cambers = new SweepFit(r, ReadingUncertainty.NONE, result.kpi().isPresent()).cambers();
+        var fit = new SweepFit(r, ReadingUncertainty.NONE, result.kpi().isPresent());
+        double[] cambers = new double[r.readings().size()];
+        Arrays.setAll(cambers, fit::camber);
         for (int i = 0; i < cambers.length; i++) {
             Reading reading = r.readings().get(i);
             steps.add(Step.of("caster.sweep.camber")

@@ -2,7 +2,6 @@ package app.galdrin.core.measure;
 
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.stream.IntStream;
 
 /**
  * Which rotations of a wheel count as the same position. Rotations are taken to one turn; going up in order, each belongs to
@@ -30,12 +29,13 @@ final class Rotations {
 
     /** Groups rotations (rad, any size); there must be one at least. */
     static Rotations of(double[] rotations) {
-        double[] inTurn = Arrays.stream(rotations).map(Rotations::inTurn).toArray();
-        int[] order = IntStream.range(0, inTurn.length)
-                .boxed()
-                .sorted(Comparator.comparingDouble(i -> inTurn[i]))
-                .mapToInt(i -> i)
-                .toArray();
+        double[] inTurn = new double[rotations.length];
+        Integer[] order = new Integer[rotations.length];
+        for (int i = 0; i < order.length; i++) {
+            inTurn[i] = inTurn(rotations[i]);
+            order[i] = i;
+        }
+        Arrays.sort(order, Comparator.comparingDouble(i -> inTurn[i]));
         int[] groups = new int[inTurn.length];
         double[] counted = new double[inTurn.length];
         int last = 0;

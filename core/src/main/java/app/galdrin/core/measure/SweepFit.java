@@ -1,33 +1,35 @@
 package app.galdrin.core.measure;
 
 import app.galdrin.core.geometry.Floor;
+import app.galdrin.core.geometry.SteeringAxis;
 import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.LeastSquares;
-import org.hipparchus.analysis.differentiation.Gradient;
 
 /**
- * The least-squares solution of a caster sweep and how every reading moves it. A sweep may have very many readings, so each
- * row carries derivatives by its own camber and steer and by what all rows share, not by every reading.
+ * The least-squares solution of a caster sweep and how every reading moves it. With γ the camber freed from the floor, a row is
+ * [sin t cos γ, cos t cos γ, −1] with − sin γ on its right, or without its middle and with − sin γ − cos t cos γ tan σ. A row depends
+ * on its own camber and steer, and on the floor and the assumed KPI that all rows share.
  */
 final class SweepFit {
 
-    // what a row may depend on
-    private static final int CAMBER = 0;
-    private static final int STEER = 1;
-    private static final int PITCH = 2;
-    private static final int ROLL = 3;
-    private static final int KPI = 4;
-    private static final int SHARED_FROM = PITCH;
-    private static final int VARIABLES = 5;
+    /** What moves a row, in the order of a budget. */
+    private enum By {
+        CAMBER,
+        STEER,
+        PITCH,
+        ROLL,
+        KPI
+    }
+
+    private static final By[] SHARED = {By.PITCH, By.ROLL, By.KPI};
 
     private final CasterSweep.Readings readings;
     private final CasterSweep.ReadingUncertainty u;
     private final boolean solvesKpi;
-    private final int carried;
-    private final Gradient[] cambers;
-    private final Gradient[][] rows;
-    private final Gradient[] right;
+    private final double tanKpi;
+    private final double[] toes;
+    private final Floor.Corrected[] cambers;
     private final LeastSquares leastSquares;
     private double[] solution = {};
 
@@ -35,62 +37,34 @@ final class SweepFit {
         this.readings = readings;
         this.u = u;
         this.solvesKpi = solvesKpi;
-        this.carried = u.equals(CasterSweep.ReadingUncertainty.NONE) ? 0 : VARIABLES;
+        this.tanKpi = Math.tan(readings.kpi());
         int n = readings.readings().size();
-        this.cambers = new Gradient[n];
-        this.rows = new Gradient[n][];
-        this.right = new Gradient[n];
-        double[][] a = new double[n][];
-        double[] b = new double[n];
+        this.toes = new double[n];
+        this.cambers = new Floor.Corrected[n];
+        double[][] rows = new double[n][];
+        double[] right = new double[n];
         for (int i = 0; i < n; i++) {
-            row(i);
-            a[i] = values(rows[i]);
-            b[i] = right[i].getValue();
+            CasterSweep.Reading reading = readings.readings().get(i);
+            toes[i] = SteeringAxis.toe(reading.steer(), readings.side());
+            cambers[i] = readings.floor().camber(reading.camber(), toes[i], readings.side());
+            double cos = Math.cos(cambers[i].camber());
+            rows[i] = row(Math.sin(toes[i]) * cos, Math.cos(toes[i]) * cos, -1);
+            right[i] = -Math.sin(cambers[i].camber()) - (solvesKpi ? 0 : Math.cos(toes[i]) * cos * tanKpi);
         }
-        this.leastSquares = LeastSquares.of(a, b);
+        this.leastSquares = LeastSquares.of(rows, right);
     }
 
-    private void row(int i) {
-        CasterSweep.Reading reading = readings.readings().get(i);
-        int s = readings.side().sign();
-        Gradient pitch = variable(PITCH, readings.floor().pitch());
-        Gradient roll = variable(ROLL, readings.floor().roll());
-        Gradient toe = variable(STEER, reading.steer()).multiply(-s);
-        Gradient camber = Floor.camber(variable(CAMBER, reading.camber()), toe, readings.side(), pitch, roll);
-        Gradient cos = camber.cos();
-        Gradient byCaster = toe.sin().multiply(cos);
-        Gradient byKpi = toe.cos().multiply(cos);
-        Gradient constant = Gradient.constant(carried, -1);
-        cambers[i] = camber;
-        if (solvesKpi) {
-            rows[i] = new Gradient[] {byCaster, byKpi, constant};
-            right[i] = camber.sin().negate();
-        } else {
-            rows[i] = new Gradient[] {byCaster, constant};
-            Gradient kpi = variable(KPI, readings.kpi());
-            right[i] = camber.sin().negate().subtract(byKpi.multiply(kpi.tan()));
-        }
+    private double[] row(double byCaster, double byKpi, double constant) {
+        return solvesKpi ? new double[] {byCaster, byKpi, constant} : new double[] {byCaster, constant};
     }
 
-    private Gradient variable(int index, double value) {
-        return carried == 0 ? Gradient.constant(0, value) : Gradient.variable(carried, index, value);
+    /** The camber of a reading freed from the floor, rad. */
+    double camber(int reading) {
+        return cambers[reading].camber();
     }
 
-    private static double[] values(Gradient[] row) {
-        double[] values = new double[row.length];
-        for (int j = 0; j < values.length; j++) {
-            values[j] = row[j].getValue();
-        }
-        return values;
-    }
-
-    /** The cambers freed from the floor, rad. */
-    double[] cambers() {
-        return values(cambers);
-    }
-
-    double conditionNumber() {
-        return leastSquares.conditionNumber();
+    boolean isConditionAbove(double limit) {
+        return leastSquares.isConditionAbove(limit);
     }
 
     /** Solves for the axis; the condition number must be finite. */
@@ -110,42 +84,59 @@ final class SweepFit {
     private Estimate angle(int unknown) {
         double tangent = solution[unknown];
         double angle = Math.atan(tangent);
-        return carried == 0
+        return u.equals(CasterSweep.ReadingUncertainty.NONE)
                 ? new Estimate(angle, 0)
                 : new Estimate(angle, budget(unknown, 1 / (1 + tangent * tangent)));
     }
 
-    /** First the cambers, then the steers, then pitch, roll and the assumed KPI. */
+    /** First the cambers, then the steers, then what all rows share. */
     private Budget budget(int unknown, double slope) {
-        int n = rows.length;
-        double[] parts = new double[2 * n + VARIABLES - SHARED_FROM];
+        int n = toes.length;
+        double[] parts = new double[2 * n + SHARED.length];
         for (int i = 0; i < n; i++) {
-            parts[i] = shift(i, CAMBER)[unknown] * slope * u.angle();
-            parts[n + i] = shift(i, STEER)[unknown] * slope * u.steer();
-            for (int shared = SHARED_FROM; shared < VARIABLES; shared++) {
-                parts[2 * n + shared - SHARED_FROM] += shift(i, shared)[unknown] * slope * ofShared(shared);
+            parts[i] = shift(i, By.CAMBER, unknown) * slope * u.angle();
+            parts[n + i] = shift(i, By.STEER, unknown) * slope * u.steer();
+            for (int shared = 0; shared < SHARED.length; shared++) {
+                double of = SHARED[shared] == By.KPI ? u.kpi() : u.floor();
+                parts[2 * n + shared] += shift(i, SHARED[shared], unknown) * slope * of;
             }
         }
         return Budget.of(parts, i -> name(i, n));
     }
 
-    private double[] shift(int i, int variable) {
-        double[] da = new double[solution.length];
-        for (int j = 0; j < da.length; j++) {
-            da[j] = rows[i][j].getPartialDerivative(variable);
+    /** How an unknown moves with one row. */
+    private double shift(int i, By by, int unknown) {
+        double sinToe = Math.sin(toes[i]);
+        double cosToe = Math.cos(toes[i]);
+        double sin = Math.sin(cambers[i].camber());
+        double cos = Math.cos(cambers[i].camber());
+        double camber = camberBy(i, by);
+        double toe = by == By.STEER ? -readings.side().sign() : 0;
+        double byCaster = cosToe * cos * toe - sinToe * sin * camber;
+        double byKpi = -sinToe * cos * toe - cosToe * sin * camber;
+        double right = -cos * camber;
+        if (!solvesKpi) {
+            right -= byKpi * tanKpi + (by == By.KPI ? cosToe * cos * (1 + tanKpi * tanKpi) : 0);
         }
-        return leastSquares.shift(solution, i, da, right[i].getPartialDerivative(variable));
+        return leastSquares.shift(solution, i, row(byCaster, byKpi, 0), right)[unknown];
     }
 
-    private double ofShared(int variable) {
-        return variable == KPI ? u.kpi() : u.floor();
+    private double camberBy(int i, By by) {
+        Floor.Corrected camber = cambers[i];
+        return switch (by) {
+            case CAMBER -> camber.byReading();
+            case STEER -> -readings.side().sign() * camber.byToe();
+            case PITCH -> camber.byPitch();
+            case ROLL -> camber.byRoll();
+            case KPI -> 0;
+        };
     }
 
     private static String name(int part, int n) {
         if (part < 2 * n) {
             return part < n ? CasterSweep.camberPlace(part) : CasterSweep.steerPlace(part - n);
         }
-        return switch (part - 2 * n + SHARED_FROM) {
+        return switch (SHARED[part - 2 * n]) {
             case PITCH -> "floorPitch";
             case ROLL -> "floorRoll";
             default -> "kpi";

@@ -2,6 +2,7 @@ package app.galdrin.core.measure;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
+import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
@@ -51,7 +52,7 @@ public final class ToeAcross implements MeasuringMethod {
     private static final NumberField HEIGHT_OFFSET =
             NumberField.length("heightOffset", Range.OFFSET).optional();
     private static final WordField<Reading> READING =
-            WordField.of("reading", Reading::key, Reading.values()).optional();
+            WordField.of("reading", Reading.values()).optional();
     private static final NumberField U_DISTANCE =
             NumberField.length("distance", Range.UNCERTAINTY).optional();
 
@@ -68,7 +69,7 @@ public final class ToeAcross implements MeasuringMethod {
     private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE).assuming(Assumption.SAME_POINTS);
 
     /** What was read across the axle. */
-    public enum Reading {
+    public enum Reading implements Keyed {
         /** The tape runs from wheel to wheel. */
         SPAN("span"),
         /** A jig hooked behind the far wheel leaves a gap at the near wheel's outer face. */
@@ -80,7 +81,8 @@ public final class ToeAcross implements MeasuringMethod {
             this.key = key;
         }
 
-        String key() {
+        @Override
+        public String key() {
             return key;
         }
     }
@@ -138,12 +140,12 @@ public final class ToeAcross implements MeasuringMethod {
         var front = propagation.reading(FRONT_DISTANCE.name(), r.frontDistance(), uDistance);
         var rear = propagation.reading(REAR_DISTANCE.name(), r.rearDistance(), uDistance);
         var difference = r.reading() == Reading.SPAN ? rear.subtract(front) : front.subtract(rear);
-        if (!(Math.abs(difference.getValue()) < 2 * baseline)) {
+        if (!(Math.abs(difference.value()) < 2 * baseline)) {
             var dividedBy = r.baseline().isPresent() ? BASELINE : TYRE_RADIUS;
             return Outcome.fault(FaultCode.OUT_OF_RANGE, dividedBy.name());
         }
         var toe = difference.divide(2 * baseline).asin().multiply(2);
-        return Outcome.of(new Result(difference.getValue(), propagation.estimate(toe), baseline));
+        return Outcome.of(new Result(difference.value(), propagation.estimate(toe), baseline));
     }
 
     private static Optional<Fault> brokenRule(Readings r) {

@@ -14,6 +14,7 @@ import app.galdrin.core.record.Range;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
+import app.galdrin.core.uncertainty.Dual;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
 import com.google.auto.service.AutoService;
@@ -28,7 +29,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.random.RandomGenerator;
-import org.hipparchus.analysis.differentiation.Gradient;
 
 /**
  * Toe of every wheel from two strings along the vehicle, set up roughly and corrected by calculation (record kind
@@ -240,18 +240,18 @@ public final class ToeBox implements MeasuringMethod {
     private static final class Calculation {
         private final Readings readings;
         private final Propagation propagation;
-        private final Gradient skewLeft;
-        private final Gradient skewRight;
-        private final Map<Wheel, Gradient> toes = new EnumMap<>(Wheel.class);
+        private final Dual skewLeft;
+        private final Dual skewRight;
+        private final Map<Wheel, Dual> toes = new EnumMap<>(Wheel.class);
 
         Calculation(Readings r, ReadingUncertainty u) {
             this.readings = r;
             this.propagation = Propagation.of(READINGS, u.spacing(), u.hubGap(), u.gap());
-            Gradient opening = propagation
+            Dual opening = propagation
                     .reading(SPACING_FRONT.name(), r.spacingFront(), u.spacing())
                     .subtract(propagation.reading(SPACING_REAR.name(), r.spacingRear(), u.spacing()))
                     .divide(r.stationDistance());
-            Gradient leaning = acrossHubs(Wheel.FRONT_LEFT, u.hubGap())
+            Dual leaning = acrossHubs(Wheel.FRONT_LEFT, u.hubGap())
                     .subtract(acrossHubs(Wheel.REAR_LEFT, u.hubGap()))
                     .divide(r.wheelbase());
             this.skewLeft = opening.add(leaning).divide(2).atan();
@@ -259,15 +259,15 @@ public final class ToeBox implements MeasuringMethod {
             new EnumMap<>(r.wheels()).forEach((wheel, gaps) -> toes.put(wheel, toe(wheel, gaps, u.gap())));
         }
 
-        private Gradient acrossHubs(Wheel left, double uHub) {
+        private Dual acrossHubs(Wheel left, double uHub) {
             return hub(left, uHub).subtract(hub(left.opposite(), uHub));
         }
 
-        private Gradient hub(Wheel wheel, double uHub) {
+        private Dual hub(Wheel wheel, double uHub) {
             return propagation.reading(ToeBox.hubGap(wheel), readings.hubGaps().at(wheel), uHub);
         }
 
-        private Gradient toe(Wheel wheel, RimGaps gaps, double uGap) {
+        private Dual toe(Wheel wheel, RimGaps gaps, double uGap) {
             return propagation
                     .reading(ToeBox.frontGap(wheel), gaps.frontGap(), uGap)
                     .subtract(propagation.reading(ToeBox.rearGap(wheel), gaps.rearGap(), uGap))
@@ -279,12 +279,12 @@ public final class ToeBox implements MeasuringMethod {
         Result result(Optional<Tracks> tracks) {
             Map<Wheel, Estimate> estimates = new EnumMap<>(Wheel.class);
             toes.forEach((wheel, toe) -> estimates.put(wheel, propagation.estimate(toe)));
-            Optional<Gradient> thrust = halfDifference(Wheel.REAR_LEFT);
-            Optional<Gradient> ahead = halfDifference(Wheel.FRONT_LEFT)
+            Optional<Dual> thrust = halfDifference(Wheel.REAR_LEFT);
+            Optional<Dual> ahead = halfDifference(Wheel.FRONT_LEFT)
                     .map(t -> thrust.map(t::subtract).orElse(t));
             return new Result(
-                    skewLeft.getValue(),
-                    skewRight.getValue(),
+                    skewLeft.value(),
+                    skewRight.value(),
                     estimates,
                     total(Wheel.FRONT_LEFT),
                     total(Wheel.REAR_LEFT),
@@ -298,13 +298,13 @@ public final class ToeBox implements MeasuringMethod {
             return toe(left).flatMap(l -> toe(left.opposite()).map(l::add)).map(propagation::estimate);
         }
 
-        private Optional<Gradient> halfDifference(Wheel left) {
+        private Optional<Dual> halfDifference(Wheel left) {
             return toe(left)
                     .flatMap(l -> toe(left.opposite()).map(l::subtract))
                     .map(difference -> difference.divide(2));
         }
 
-        private Optional<Gradient> toe(Wheel wheel) {
+        private Optional<Dual> toe(Wheel wheel) {
             return Optional.ofNullable(toes.get(wheel));
         }
 

@@ -2,6 +2,7 @@ package app.galdrin.core.measure;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
+import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
@@ -14,6 +15,7 @@ import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.record.WordField;
+import app.galdrin.core.uncertainty.Dual;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
 import com.google.auto.service.AutoService;
@@ -22,7 +24,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
-import org.hipparchus.analysis.differentiation.Gradient;
 
 /**
  * Toe of both wheels of an axle from a pair of gauges that sight each other (record kind {@code toe.gauges}).
@@ -41,7 +42,7 @@ public final class ToeGauges implements MeasuringMethod {
     public static final NumberField LEFT = NumberField.number("left", Range.NUMBER);
 
     public static final NumberField RIGHT = NumberField.number("right", Range.NUMBER);
-    private static final WordField<Scale> UNIT = WordField.of("unit", Scale::key, Scale.values());
+    private static final WordField<Scale> UNIT = WordField.of("unit", Scale.values());
     private static final NumberField BASELINE =
             NumberField.length("baseline", Range.LENGTH).optional();
     private static final NumberField U_READING =
@@ -64,7 +65,7 @@ public final class ToeGauges implements MeasuringMethod {
     private static final double GREATEST_DEGREES = 30;
 
     /** What the gauges show. */
-    public enum Scale {
+    public enum Scale implements Keyed {
         ANGLE("deg"),
         LENGTH("mm");
 
@@ -74,7 +75,8 @@ public final class ToeGauges implements MeasuringMethod {
             this.key = key;
         }
 
-        String key() {
+        @Override
+        public String key() {
             return key;
         }
 
@@ -104,8 +106,8 @@ public final class ToeGauges implements MeasuringMethod {
         var left = toe(propagation.reading(LEFT.name(), r.left(), uReading), r);
         var right = toe(propagation.reading(RIGHT.name(), r.right(), uReading), r);
         return Outcome.of(new Result(
-                left.getValue(),
-                right.getValue(),
+                left.value(),
+                right.value(),
                 propagation.estimate(left.add(right)),
                 propagation.estimate(left.subtract(right))));
     }
@@ -119,7 +121,7 @@ public final class ToeGauges implements MeasuringMethod {
         return reaches ? Optional.empty() : Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, BASELINE.name()));
     }
 
-    private static Gradient toe(Gradient reading, Readings r) {
+    private static Dual toe(Dual reading, Readings r) {
         return r.scale() == Scale.ANGLE
                 ? reading
                 : reading.divide(r.baseline().getAsDouble()).asin();

@@ -1,6 +1,7 @@
 package app.galdrin.core.measure;
 
 import app.galdrin.core.FaultCode;
+import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
@@ -43,7 +44,7 @@ public final class ToeLine implements MeasuringMethod {
     static final NumberField U_GAP =
             NumberField.length("gap", Range.UNCERTAINTY).optional();
 
-    private static final WordField<LineSide> LINE_SIDE = WordField.of("lineSide", LineSide::key, LineSide.values());
+    private static final WordField<LineSide> LINE_SIDE = WordField.of("lineSide", LineSide.values());
     private static final NumberField LINE_SKEW =
             NumberField.angle("lineSkew", Range.TOE).optional();
     private static final NumberField U_SKEW =
@@ -57,7 +58,7 @@ public final class ToeLine implements MeasuringMethod {
     private static final Sight SIGHT = Sight.of(Seen.EACH_TOE).assuming(Assumption.LINE_SKEW_KNOWN);
 
     /** Where the line runs, seen from the wheel. */
-    public enum LineSide {
+    public enum LineSide implements Keyed {
         OUTBOARD("outboard", 1),
         INBOARD("inboard", -1);
 
@@ -69,7 +70,8 @@ public final class ToeLine implements MeasuringMethod {
             this.sign = sign;
         }
 
-        String key() {
+        @Override
+        public String key() {
             return key;
         }
     }
@@ -93,11 +95,11 @@ public final class ToeLine implements MeasuringMethod {
         var skew = propagation.reading(LINE_SKEW.name(), r.lineSkew(), uSkew);
         var difference = front.subtract(rear).multiply(r.side().sign);
         double baseline = r.gaps().baseline();
-        if (!(Math.abs(difference.getValue()) < baseline)) {
+        if (!(Math.abs(difference.value()) < baseline)) {
             return Outcome.fault(FaultCode.OUT_OF_RANGE, BASELINE.name());
         }
         var toe = difference.divide(baseline).asin().subtract(skew);
-        return Outcome.of(new Result(difference.getValue(), propagation.estimate(toe), baseline));
+        return Outcome.of(new Result(difference.value(), propagation.estimate(toe), baseline));
     }
 
     /** The steps from the gaps to the toe. */

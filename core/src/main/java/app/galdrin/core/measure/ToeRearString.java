@@ -63,11 +63,11 @@ public final class ToeRearString implements MeasuringMethod {
         var rear = propagation.reading(ToeLine.REAR_GAP.name(), r.gaps().rearGap(), uGap);
         var rearToe = propagation.reading(REAR_TOE.name(), r.rearToe(), uRearToe);
         var difference = front.subtract(rear);
-        if (!(Math.abs(difference.getValue()) < r.gaps().baseline())) {
+        if (!(Math.abs(difference.value()) < r.gaps().baseline())) {
             return Outcome.fault(FaultCode.OUT_OF_RANGE, ToeLine.BASELINE.name());
         }
         var toe = difference.divide(r.gaps().baseline()).asin().add(rearToe);
-        return Outcome.of(new Result(difference.getValue(), propagation.estimate(toe)));
+        return Outcome.of(new Result(difference.value(), propagation.estimate(toe)));
     }
 
     /** The steps from the gaps to the toe. */

@@ -92,7 +92,7 @@ public final class WheelRunout implements MeasuringMethod {
             angles[i] = positions.get(i).angle();
         }
         var leastSquares = LeastSquares.of(rows, angles);
-        if (!(leastSquares.conditionNumber() <= WORST_CONDITION)) {
+        if (leastSquares.isConditionAbove(WORST_CONDITION)) {
             return insufficient();
         }
         double[] x = leastSquares.solution();

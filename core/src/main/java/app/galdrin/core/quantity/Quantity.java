@@ -1,7 +1,9 @@
 package app.galdrin.core.quantity;
 
+import app.galdrin.core.Keyed;
+
 /** What a text stands for. */
-public enum Quantity {
+public enum Quantity implements Keyed {
     LENGTH("length"),
     ANGLE("angle"),
     /** Turns of a rod; written without a unit. */
@@ -14,6 +16,7 @@ public enum Quantity {
     }
 
     /** The name in records. */
+    @Override
     public String key() {
         return key;
     }

@@ -1,7 +1,9 @@
 package app.galdrin.core.quantity;
 
+import app.galdrin.core.Keyed;
+
 /** Units of torque. 1 lbf = 4.4482216152605 N, 1 in = 25.4 mm, 1 kgf = 9.80665 N, all exact [SP811]. */
-public enum Torque {
+public enum Torque implements Keyed {
     NEWTON_METRE("N\u00b7m", 1),
     POUND_FOOT("lbf\u00b7ft", 4.4482216152605 * 0.3048),
     POUND_INCH("lbf\u00b7in", 4.4482216152605 * 0.0254),
@@ -16,7 +18,8 @@ public enum Torque {
     }
 
     /** As it is written, with a middle dot. */
-    public String symbol() {
+    @Override
+    public String key() {
         return symbol;
     }
 

@@ -1,10 +1,11 @@
 package app.galdrin.core.quantity;
 
+import app.galdrin.core.Keyed;
 import java.util.Arrays;
 import java.util.Optional;
 
 /** Units people write; {@link #factor()} brings a figure to millimetres or degrees. 1 in = 25.4 mm, 1 ft = 12 in. */
-public enum Unit {
+public enum Unit implements Keyed {
     MM("mm", Quantity.LENGTH, 1),
     IN("in", Quantity.LENGTH, 25.4),
     FT("ft", Quantity.LENGTH, 304.8),
@@ -24,6 +25,7 @@ public enum Unit {
     }
 
     /** The name in records and message keys. */
+    @Override
     public String key() {
         return key;
     }

@@ -11,6 +11,6 @@ public record Contract(String name, Shape input, Shape result) {
 
     /** Whether uncertainties can be asked for. */
     public boolean hasU() {
-        return input.field(GroupField.U).filter(GroupField.class::isInstance).isPresent();
+        return input.hasU();
     }
 }

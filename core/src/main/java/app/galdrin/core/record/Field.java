@@ -1,7 +1,6 @@
 package app.galdrin.core.record;
 
 import app.galdrin.core.Fault;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,9 +14,10 @@ public sealed interface Field permits NumberField, WordField, TextField, FlagFie
     boolean required();
 
     /**
-     * What is wrong with a value that is there: its type, then its range.
+     * What an {@link Input} keeps of a value that is there, after checking its type and then its range.
      *
-     * @return a fault whose path begins with this field's name
+     * @param value as {@link JsonText} reads it
+     * @return the legal value, or a {@link Fault} whose path begins with this field's name
      */
-    Optional<Fault> fault(@Nullable Object value);
+    Object legal(@Nullable Object value);
 }

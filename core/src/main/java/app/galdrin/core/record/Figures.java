@@ -1,5 +1,6 @@
 package app.galdrin.core.record;
 
+import app.galdrin.core.Keyed;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.List;
 import java.util.Optional;
@@ -49,8 +50,8 @@ public final class Figures {
         return this;
     }
 
-    public <T> Figures set(WordField<T> field, T meaning) {
-        values.add(field.name(), field.key().apply(meaning));
+    public <T extends Keyed> Figures set(WordField<T> field, T meaning) {
+        values.add(field.name(), meaning.key());
         return this;
     }
 

@@ -2,7 +2,6 @@ package app.galdrin.core.record;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** True or false. */
@@ -18,7 +17,7 @@ public record FlagField(String name, boolean required) implements Field {
     }
 
     @Override
-    public Optional<Fault> fault(@Nullable Object value) {
-        return value instanceof Boolean ? Optional.empty() : Optional.of(Fault.at(FaultCode.MALFORMED, name));
+    public Object legal(@Nullable Object value) {
+        return value instanceof Boolean flag ? flag : Fault.at(FaultCode.MALFORMED, name);
     }
 }

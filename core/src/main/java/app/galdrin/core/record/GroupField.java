@@ -2,7 +2,6 @@ package app.galdrin.core.record;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** An object with fields of its own. */
@@ -26,9 +25,11 @@ public record GroupField(String name, Shape shape, boolean required) implements 
     }
 
     @Override
-    public Optional<Fault> fault(@Nullable Object value) {
-        return value instanceof JsonObject object
-                ? shape.fault(object).map(fault -> fault.under(name))
-                : Optional.of(Fault.at(FaultCode.MALFORMED, name));
+    public Object legal(@Nullable Object value) {
+        if (!(value instanceof JsonObject object)) {
+            return Fault.at(FaultCode.MALFORMED, name);
+        }
+        Object inside = shape.legal(object);
+        return inside instanceof Fault fault ? fault.under(name) : inside;
     }
 }

@@ -1,22 +1,38 @@
 package app.galdrin.core.record;
 
-import java.util.ArrayList;
+import app.galdrin.core.Keyed;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 
 /** An input whose every field is legal by its {@link Shape}. Numbers leave it in the core's units: angles in radians. */
 public final class Input {
 
-    private final JsonObject object;
+    private final Shape shape;
+    private final @Nullable Object[] values;
 
-    Input(JsonObject object) {
-        this.object = object;
+    /** {@code values} stand as the shape's fields do; null where a field is absent. */
+    Input(Shape shape, @Nullable Object[] values) {
+        this.shape = shape;
+        this.values = values;
+    }
+
+    private @Nullable Object value(Field field) {
+        int index = shape.indexOf(field);
+        if (index < 0) {
+            throw new IllegalArgumentException(field.name() + " is a field of another shape");
+        }
+        return values[index];
+    }
+
+    private Object needed(Field field) {
+        return Objects.requireNonNull(value(field), field.name());
     }
 
     public boolean has(Field field) {
-        return object.has(field.name());
+        return value(field) != null;
     }
 
     /** Of a number that must be there. */
@@ -26,7 +42,7 @@ public final class Input {
 
     /** A number that must be there in the record's unit, for limits that are exact in it. */
     public double asWritten(NumberField field) {
-        return (Double) Objects.requireNonNull(object.get(field.name()), field.name());
+        return (Double) needed(field);
     }
 
     public OptionalDouble optional(NumberField field) {
@@ -34,55 +50,56 @@ public final class Input {
     }
 
     public double number(NumberField field, double otherwise) {
-        return has(field) ? number(field) : otherwise;
+        return value(field) instanceof Double written ? field.unit().toCore(written) : otherwise;
     }
 
     /** The meaning of a word that must be there. */
-    public <T> T word(WordField<T> field) {
-        return optional(field).orElseThrow();
+    @SuppressWarnings("unchecked") // a word field's legal values are its meanings
+    public <T extends Keyed> T word(WordField<T> field) {
+        return (T) needed(field);
     }
 
-    public <T> Optional<T> optional(WordField<T> field) {
-        return object.get(field.name()) instanceof String word
-                ? Optional.ofNullable(field.words().get(word))
-                : Optional.empty();
+    public <T extends Keyed> Optional<T> optional(WordField<T> field) {
+        return has(field) ? Optional.of(word(field)) : Optional.empty();
     }
 
     /** Of a text that must be there. */
     public String text(TextField field) {
-        return (String) Objects.requireNonNull(object.get(field.name()), field.name());
+        return (String) needed(field);
     }
 
-    public Optional<Boolean> optional(FlagField field) {
-        return object.get(field.name()) instanceof Boolean flag ? Optional.of(flag) : Optional.empty();
+    public boolean flag(FlagField field, boolean otherwise) {
+        return value(field) instanceof Boolean flag ? flag : otherwise;
     }
 
     /** A group that must be there. */
     public Input group(GroupField field) {
-        return optional(field).orElseThrow();
+        return (Input) needed(field);
     }
 
     public Optional<Input> optional(GroupField field) {
-        return object.get(field.name()) instanceof JsonObject inner ? Optional.of(new Input(inner)) : Optional.empty();
+        return has(field) ? Optional.of(group(field)) : Optional.empty();
     }
 
     /** The elements of a list that must be there. */
+    @SuppressWarnings("unchecked") // a list field's legal values are lists of inputs
     public List<Input> list(ListField field) {
-        List<?> elements = (List<?>) Objects.requireNonNull(object.get(field.name()), field.name());
-        List<Input> inputs = new ArrayList<>(elements.size());
-        for (Object element : elements) {
-            inputs.add(new Input((JsonObject) element));
-        }
-        return inputs;
-    }
-
-    /** Whether the record asked for uncertainties: it has a {@code u}, empty or not. */
-    boolean wantsDoubt() {
-        return object.has(GroupField.U);
+        return (List<Input>) needed(field);
     }
 
     /** Standard uncertainty of a reading class, in the core's unit; 0 where the class was left out. */
     public double u(NumberField readingClass) {
-        return object.get(GroupField.U) instanceof JsonObject u ? new Input(u).number(readingClass, 0) : 0;
+        Input u = uncertainties();
+        return u == null ? 0 : u.number(readingClass, 0);
+    }
+
+    /** Whether the record asked for uncertainties: it has a {@code u}, empty or not. */
+    boolean wantsDoubt() {
+        return uncertainties() != null;
+    }
+
+    /** The group u is the last field of a kind that has it. */
+    private @Nullable Input uncertainties() {
+        return values[values.length - 1] instanceof Input u ? u : null;
     }
 }

@@ -1,6 +1,7 @@
 package app.galdrin.core.record;
 
 import java.nio.ByteBuffer;
+import java.nio.CharBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -12,7 +13,10 @@ import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.ObjectReadContext;
 import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.TokenStreamFactory;
 import tools.jackson.core.json.JsonFactory;
+import tools.jackson.core.util.JsonRecyclerPools;
 
 /**
  * Reads one line of JSON into {@link JsonObject}, lists, texts, doubles and booleans. Stricter than the library by itself: the bytes
@@ -33,17 +37,35 @@ public final class JsonText {
                     .maxNameLength(LONGEST_LINE)
                     .maxDocumentLength(LONGEST_LINE)
                     .build())
+            .recyclerPool(JsonRecyclerPools.threadLocalPool())
+            .enable(TokenStreamFactory.Feature.INTERN_PROPERTY_NAMES)
+            .enable(StreamReadFeature.USE_FAST_DOUBLE_PARSER)
             .build();
+
+    /** Longest number left to the library: it makes big integers and decimals of those that fit nothing smaller. */
+    private static final int LONGEST_PLAIN_NUMBER = 18;
 
     private JsonText() {}
 
     /** The object on the line; empty where the line is no JSON object. */
     public static Optional<JsonObject> object(byte[] line, int offset, int length) {
-        if (plain(line, offset, length)) {
-            return object(FACTORY.createParser(ObjectReadContext.empty(), line, offset, length));
+        return decode(line, offset, length).flatMap(text -> {
+            int from = text.arrayOffset() + text.position();
+            return object(FACTORY.createParser(ObjectReadContext.empty(), text.array(), from, text.remaining()));
+        });
+    }
+
+    /** Most lines are ASCII, which is widened here and now; the others are decoded strictly. */
+    private static Optional<CharBuffer> decode(byte[] line, int offset, int length) {
+        char[] text = new char[length];
+        for (int i = 0; i < length; i++) {
+            byte b = line[offset + i];
+            if (b < 0) {
+                return decodeStrictly(line, offset, length);
+            }
+            text[i] = (char) b;
         }
-        return decodeStrictly(line, offset, length)
-                .flatMap(text -> object(FACTORY.createParser(ObjectReadContext.empty(), text)));
+        return Optional.of(CharBuffer.wrap(text));
     }
 
     private static Optional<JsonObject> object(JsonParser newParser) {
@@ -58,22 +80,9 @@ public final class JsonText {
         }
     }
 
-    /** Whether the library can be given the bytes: it takes zero bytes for another encoding and is lenient about UTF-8. */
-    private static boolean plain(byte[] line, int offset, int length) {
-        for (int i = offset; i < offset + length; i++) {
-            if (line[i] <= 0) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private static Optional<String> decodeStrictly(byte[] line, int offset, int length) {
+    private static Optional<CharBuffer> decodeStrictly(byte[] line, int offset, int length) {
         try {
-            return Optional.of(StandardCharsets.UTF_8
-                    .newDecoder()
-                    .decode(ByteBuffer.wrap(line, offset, length))
-                    .toString());
+            return Optional.of(StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(line, offset, length)));
         } catch (CharacterCodingException e) {
             return Optional.empty();
         }
@@ -92,12 +101,18 @@ public final class JsonText {
             case START_OBJECT -> members(parser);
             case START_ARRAY -> list(parser);
             case VALUE_STRING -> parser.getString();
-            // the text, not the library's own number: whole figures of thousands of digits would become big integers
-            case VALUE_NUMBER_INT, VALUE_NUMBER_FLOAT -> Double.parseDouble(parser.getString());
+            case VALUE_NUMBER_INT, VALUE_NUMBER_FLOAT -> number(parser, token);
             case VALUE_TRUE -> Boolean.TRUE;
             case VALUE_FALSE -> Boolean.FALSE;
             default -> null;
         };
+    }
+
+    private static Double number(JsonParser parser, JsonToken token) {
+        if (parser.getStringLength() > LONGEST_PLAIN_NUMBER) {
+            return Double.parseDouble(parser.getString());
+        }
+        return token == JsonToken.VALUE_NUMBER_INT ? (double) parser.getLongValue() : parser.getDoubleValue();
     }
 
     private static List<@Nullable Object> list(JsonParser parser) {

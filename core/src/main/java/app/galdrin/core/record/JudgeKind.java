@@ -31,8 +31,8 @@ public final class JudgeKind implements RecordKind {
     private static final NumberField K =
             NumberField.number("k", Range.openBelow(0, 1e9)).optional();
     private static final WordField<DecisionRule> RULE =
-            WordField.of("rule", DecisionRule::key, DecisionRule.values()).optional();
-    private static final WordField<Zone> ZONE = WordField.of("zone", Zone::key, Zone.values());
+            WordField.of("rule", DecisionRule.values()).optional();
+    private static final WordField<Zone> ZONE = WordField.of("zone", Zone.values());
     private static final NumberField EXCESS = NumberField.number("excess", Range.ALL);
     private static final FlagField ACCEPTED = FlagField.of("accepted");
     private static final NumberField DEVIATION =

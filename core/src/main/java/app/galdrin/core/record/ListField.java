@@ -2,8 +2,8 @@ package app.galdrin.core.record;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** A list of objects of one shape. Elements are counted from 0 in paths. */
@@ -14,23 +14,21 @@ public record ListField(String name, Shape element, boolean required) implements
     }
 
     @Override
-    public Optional<Fault> fault(@Nullable Object value) {
+    public Object legal(@Nullable Object value) {
         if (!(value instanceof List<?> list)) {
-            return Optional.of(Fault.at(FaultCode.MALFORMED, name));
+            return Fault.at(FaultCode.MALFORMED, name);
         }
+        List<Input> elements = new ArrayList<>(list.size());
         for (int i = 0; i < list.size(); i++) {
-            Optional<Fault> fault = list.get(i) instanceof JsonObject object
-                    ? element.fault(object)
-                    : Optional.of(new Fault(FaultCode.MALFORMED, Optional.empty()));
-            if (fault.isPresent()) {
-                return Optional.of(at(i, fault.get()));
+            if (!(list.get(i) instanceof JsonObject object)) {
+                return Fault.at(FaultCode.MALFORMED, name + "." + i);
             }
+            Object inside = element.legal(object);
+            if (inside instanceof Fault fault) {
+                return fault.under(name + "." + i);
+            }
+            elements.add((Input) inside);
         }
-        return Optional.empty();
-    }
-
-    private Fault at(int index, Fault inside) {
-        String here = name + "." + index;
-        return inside.field().isPresent() ? inside.under(here) : Fault.at(inside.code(), here);
+        return elements;
     }
 }

@@ -2,7 +2,6 @@ package app.galdrin.core.record;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -41,10 +40,10 @@ public record NumberField(String name, FieldUnit unit, Range range, boolean requ
     }
 
     @Override
-    public Optional<Fault> fault(@Nullable Object value) {
+    public Object legal(@Nullable Object value) {
         if (!(value instanceof Double number) || !Double.isFinite(number)) {
-            return Optional.of(Fault.at(FaultCode.NOT_A_NUMBER, name));
+            return Fault.at(FaultCode.NOT_A_NUMBER, name);
         }
-        return range.contains(number) ? Optional.empty() : Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, name));
+        return range.contains(number) ? number : Fault.at(FaultCode.OUT_OF_RANGE, name);
     }
 }

@@ -15,13 +15,11 @@ import java.util.List;
 public final class QuantityParseKind implements RecordKind {
 
     private static final TextField TEXT = TextField.of("text");
-    private static final WordField<Quantity> QUANTITY =
-            WordField.of("quantity", Quantity::key, Quantity.LENGTH, Quantity.ANGLE);
+    private static final WordField<Quantity> QUANTITY = WordField.of("quantity", Quantity.LENGTH, Quantity.ANGLE);
     private static final WordField<Unit> DEFAULT_UNIT =
-            WordField.of("defaultUnit", Unit::key, Unit.MM, Unit.IN, Unit.DEG, Unit.ARCMIN);
+            WordField.of("defaultUnit", Unit.MM, Unit.IN, Unit.DEG, Unit.ARCMIN);
     private static final NumberField VALUE = NumberField.number("value", Range.ALL);
-    private static final WordField<Unit> UNIT =
-            WordField.of("unit", Unit::key, Unit.MM, Unit.IN, Unit.FT, Unit.DEG, Unit.ARCMIN);
+    private static final WordField<Unit> UNIT = WordField.of("unit", Unit.MM, Unit.IN, Unit.FT, Unit.DEG, Unit.ARCMIN);
 
     private static final Contract CONTRACT =
             new Contract("quantity.parse", Shape.of(TEXT, QUANTITY, DEFAULT_UNIT), Shape.of(VALUE, UNIT));

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The fields of an object, in the order in which they are checked. The first fault counts: a name that does not belong
@@ -17,70 +18,105 @@ import java.util.stream.Stream;
  */
 public final class Shape {
 
-    private final List<Field> fields;
+    /** Stands for a null of the record, which is not an absent field. */
+    private static final Object NULL = new Object();
 
-    private Shape(List<Field> fields) {
+    private final Field[] fields;
+
+    private Shape(Field[] fields) {
         this.fields = fields;
     }
 
     public static Shape of(Field... fields) {
-        return new Shape(List.of(fields));
+        return new Shape(fields.clone());
     }
 
     /** This shape with the optional group {@code u} of standard uncertainties by reading class at its end. */
     public Shape withU(NumberField... classes) {
         Field u = GroupField.uncertainties(classes);
-        return new Shape(Stream.concat(fields.stream(), Stream.of(u)).toList());
+        return new Shape(Stream.concat(Arrays.stream(fields), Stream.of(u)).toArray(Field[]::new));
     }
 
     public List<Field> fields() {
-        return fields;
+        return List.of(fields);
     }
 
     public Optional<Field> field(String name) {
-        for (Field field : fields) {
-            if (field.name().equals(name)) {
-                return Optional.of(field);
-            }
+        int index = indexOf(name, 0);
+        return index < 0 ? Optional.empty() : Optional.of(fields[index]);
+    }
+
+    boolean hasU() {
+        return fields.length > 0
+                && fields[fields.length - 1] instanceof GroupField group
+                && group.name().equals(GroupField.U);
+    }
+
+    /** Where a field stands; −1 for a field of another shape. */
+    int indexOf(Field field) {
+        int index = fields.length - 1;
+        while (index >= 0 && fields[index] != field) {
+            index--;
         }
-        return Optional.empty();
+        return index;
     }
 
     /** The object's values, if all of them are legal. */
     public Outcome<Input> read(JsonObject object) {
-        Optional<Fault> fault = fault(object);
-        return fault.isPresent() ? new Outcome.Failed<>(fault.get()) : Outcome.of(new Input(object));
+        Object legal = legal(object);
+        return legal instanceof Input input ? Outcome.of(input) : new Outcome.Failed<>((Fault) legal);
     }
 
-    Optional<Fault> fault(JsonObject object) {
-        Optional<Fault> unknown = unknown(object);
-        if (unknown.isPresent()) {
-            return unknown;
-        }
-        for (Field field : fields) {
-            Optional<Fault> fault = object.has(field.name()) ? field.fault(object.get(field.name())) : absent(field);
-            if (fault.isPresent()) {
-                return fault;
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static Optional<Fault> absent(Field field) {
-        return field.required() ? Optional.of(Fault.at(FaultCode.MISSING, field.name())) : Optional.empty();
-    }
-
-    private Optional<Fault> unknown(JsonObject object) {
+    /** An {@link Input}, or the first {@link Fault}. */
+    Object legal(JsonObject object) {
+        @Nullable Object[] values = new Object[fields.length];
+        int next = 0;
         for (int i = 0; i < object.size(); i++) {
-            if (field(object.name(i)).isEmpty()) {
-                return IntStream.range(i, object.size())
-                        .mapToObj(object::name)
-                        .filter(name -> field(name).isEmpty())
-                        .min(BY_CODE_POINT)
-                        .map(name -> Fault.at(FaultCode.UNKNOWN_FIELD, name));
+            int index = indexOf(object.name(i), next);
+            if (index < 0) {
+                return unknown(object);
+            }
+            Object value = object.value(i);
+            values[index] = value == null ? NULL : value;
+            next = index + 1;
+        }
+        for (int i = 0; i < values.length; i++) {
+            Object value = values[i];
+            if (value != null) {
+                Object legal = fields[i].legal(value == NULL ? null : value);
+                if (legal instanceof Fault) {
+                    return legal;
+                }
+                values[i] = legal;
+            } else if (fields[i].required()) {
+                return Fault.at(FaultCode.MISSING, fields[i].name());
             }
         }
-        return Optional.empty();
+        return new Input(this, values);
+    }
+
+    /** Looks from {@code start} on and round, since records mostly keep the order of the documentation. */
+    private int indexOf(String name, int start) {
+        for (int i = start; i < fields.length; i++) {
+            if (fields[i].name().equals(name)) {
+                return i;
+            }
+        }
+        for (int i = 0; i < Math.min(start, fields.length); i++) {
+            if (fields[i].name().equals(name)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private Fault unknown(JsonObject object) {
+        return IntStream.range(0, object.size())
+                .mapToObj(object::name)
+                .filter(name -> indexOf(name, 0) < 0)
+                .min(BY_CODE_POINT)
+                .map(name -> Fault.at(FaultCode.UNKNOWN_FIELD, name))
+                .orElseThrow();
     }
 
     /** UTF-16 order and code-point order differ above U+FFFF. */

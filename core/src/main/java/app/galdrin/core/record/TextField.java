@@ -2,7 +2,6 @@ package app.galdrin.core.record;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Any text. */
@@ -18,7 +17,7 @@ public record TextField(String name, boolean required) implements Field {
     }
 
     @Override
-    public Optional<Fault> fault(@Nullable Object value) {
-        return value instanceof String ? Optional.empty() : Optional.of(Fault.at(FaultCode.MALFORMED, name));
+    public Object legal(@Nullable Object value) {
+        return value instanceof String text ? text : Fault.at(FaultCode.MALFORMED, name);
     }
 }

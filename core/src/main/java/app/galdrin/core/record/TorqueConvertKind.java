@@ -12,8 +12,8 @@ import java.util.List;
 public final class TorqueConvertKind implements RecordKind {
 
     private static final NumberField VALUE = NumberField.number("value", Range.NUMBER);
-    private static final WordField<Torque> FROM = WordField.of("from", Torque::symbol, Torque.values());
-    private static final WordField<Torque> TO = WordField.of("to", Torque::symbol, Torque.values());
+    private static final WordField<Torque> FROM = WordField.of("from", Torque.values());
+    private static final WordField<Torque> TO = WordField.of("to", Torque.values());
     private static final NumberField CONVERTED = NumberField.number("value", Range.ALL);
 
     private static final Contract CONTRACT =

@@ -1,7 +1,9 @@
 package app.galdrin.core.spec;
 
+import app.galdrin.core.Keyed;
+
 /** When a value counts as meeting its limits [14253-1]. */
-public enum DecisionRule {
+public enum DecisionRule implements Keyed {
     /** Inside is inside; the doubt is shown. */
     SIMPLE("simple"),
     /** Inside by at least the expanded uncertainty. */
@@ -13,6 +15,7 @@ public enum DecisionRule {
         this.key = key;
     }
 
+    @Override
     public String key() {
         return key;
     }

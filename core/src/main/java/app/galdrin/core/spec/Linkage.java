@@ -1,7 +1,9 @@
 package app.galdrin.core.spec;
 
+import app.galdrin.core.Keyed;
+
 /** Where the steering linkage lies, seen from the front axle. It decides which way a longer rod turns the wheel. */
-public enum Linkage {
+public enum Linkage implements Keyed {
     BEHIND("behind", 1),
     AHEAD("ahead", -1);
 
@@ -13,6 +15,7 @@ public enum Linkage {
         this.sign = sign;
     }
 
+    @Override
     public String key() {
         return key;
     }

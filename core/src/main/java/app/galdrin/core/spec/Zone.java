@@ -1,7 +1,9 @@
 package app.galdrin.core.spec;
 
+import app.galdrin.core.Keyed;
+
 /** Where a value lies against its limits when its doubt is counted. */
-public enum Zone {
+public enum Zone implements Keyed {
     INSIDE("inside"),
     DOUBT_INSIDE("doubtInside"),
     DOUBT_OUTSIDE("doubtOutside"),
@@ -13,6 +15,7 @@ public enum Zone {
         this.key = key;
     }
 
+    @Override
     public String key() {
         return key;
     }

@@ -2,6 +2,7 @@ package app.galdrin.core.steering;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
+import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
@@ -42,7 +43,7 @@ public final class AdjustTurns implements RecordKind {
             NumberField.length("armLength", Range.LENGTH).optional();
     private static final FlagField DOUBLE_THREAD = FlagField.of("doubleThread").optional();
     private static final WordField<Linkage> LINKAGE =
-            WordField.of("linkage", Linkage::key, Linkage.values()).optional();
+            WordField.of("linkage", Linkage.values()).optional();
     private static final NumberField BEFORE =
             NumberField.angle("before", Range.TOE).optional();
     private static final NumberField AFTER =
@@ -52,7 +53,7 @@ public final class AdjustTurns implements RecordKind {
 
     private static final NumberField RATE = NumberField.of("ratePerTurn", FieldUnit.ANGLE_PER_TURN, Range.ALL);
     private static final NumberField TURNS = NumberField.of("turns", FieldUnit.TURNS, Range.ALL);
-    private static final WordField<Action> ACTION = WordField.of("action", Action::key, Action.values());
+    private static final WordField<Action> ACTION = WordField.of("action", Action.values());
 
     private static final Contract CONTRACT = new Contract(
             "adjust.turns",
@@ -67,7 +68,7 @@ public final class AdjustTurns implements RecordKind {
     private static final double NONE = 1e-9;
 
     /** What to do with the rod. */
-    public enum Action {
+    public enum Action implements Keyed {
         LENGTHEN("lengthen"),
         SHORTEN("shorten"),
         NONE("none");
@@ -78,6 +79,7 @@ public final class AdjustTurns implements RecordKind {
             this.key = key;
         }
 
+        @Override
         public String key() {
             return key;
         }
@@ -110,19 +112,27 @@ public final class AdjustTurns implements RecordKind {
     }
 
     private static Optional<Fault> brokenRule(Input in) {
-        Optional<Field> learned = LEARNED_WAY.stream().filter(in::has).findFirst();
-        boolean thread = THREAD_WAY.stream().anyMatch(in::has);
-        if (thread && learned.isPresent()) {
+        Optional<Field> learned = first(LEARNED_WAY, in, true);
+        if (learned.isPresent() && first(THREAD_WAY, in, true).isPresent()) {
             return Optional.of(Fault.at(FaultCode.INCONSISTENT, learned.get().name()));
         }
-        Optional<Field> lacking = (learned.isPresent() ? LEARNED_WAY : THREAD_WAY_NEEDS)
-                .stream().filter(field -> !in.has(field)).findFirst();
+        Optional<Field> lacking = first(learned.isPresent() ? LEARNED_WAY : THREAD_WAY_NEEDS, in, false);
         if (lacking.isPresent()) {
             return Optional.of(Fault.at(FaultCode.MISSING, lacking.get().name()));
         }
         return learned.isPresent() && in.asWritten(BEFORE) == in.asWritten(AFTER)
                 ? Optional.of(Fault.at(FaultCode.INSUFFICIENT, AFTER.name()))
                 : Optional.empty();
+    }
+
+    /** The first of these fields that is there, or the first that is not. */
+    private static Optional<Field> first(List<Field> fields, Input in, boolean there) {
+        for (Field field : fields) {
+            if (in.has(field) == there) {
+                return Optional.of(field);
+            }
+        }
+        return Optional.empty();
     }
 
     private static TrackRod rod(Input in) {
@@ -132,7 +142,7 @@ public final class AdjustTurns implements RecordKind {
     }
 
     private static double lead(Input in) {
-        return in.number(PITCH) * (in.optional(DOUBLE_THREAD).orElse(false) ? 2 : 1);
+        return in.number(PITCH) * (in.flag(DOUBLE_THREAD, false) ? 2 : 1);
     }
 
     private static List<Step> working(Input in, TrackRod rod, double turns) {

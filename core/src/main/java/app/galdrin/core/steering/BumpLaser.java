@@ -1,6 +1,7 @@
 package app.galdrin.core.steering;
 
 import app.galdrin.core.FaultCode;
+import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.Instrument;
@@ -63,7 +64,7 @@ public final class BumpLaser implements MeasuringMethod {
     private static final ListField CURVE = ListField.of("curve", CURVE_TRAVEL, TOE_CHANGE);
     private static final NumberField SLOPE =
             NumberField.of("slope", FieldUnit.ANGLE_PER_LENGTH, Range.ALL).withDoubt();
-    private static final WordField<Tendency> TENDENCY = WordField.of("tendency", Tendency::key, Tendency.values());
+    private static final WordField<Tendency> TENDENCY = WordField.of("tendency", Tendency.values());
 
     private static final Contract CONTRACT = new Contract(
             "bump.laser",
@@ -75,7 +76,7 @@ public final class BumpLaser implements MeasuringMethod {
     private static final double LEAST_TRAVEL = 1e-6;
 
     /** What the wheel does as it rises. */
-    public enum Tendency {
+    public enum Tendency implements Keyed {
         STEERS_IN("steersInOnBump"),
         STEERS_OUT("steersOutOnBump"),
         NONE("none");
@@ -89,6 +90,7 @@ public final class BumpLaser implements MeasuringMethod {
             this.key = key;
         }
 
+        @Override
         public String key() {
             return key;
         }
@@ -119,53 +121,75 @@ public final class BumpLaser implements MeasuringMethod {
      * @param uSpot standard uncertainty of every spot, mm
      */
     public static Outcome<Result> evaluate(Readings r, double uSpot) {
-        OptionalDouble atRideHeight = r.readings().stream()
-                .filter(x -> x.travel() == 0)
-                .mapToDouble(Reading::spot)
-                .average();
-        boolean moved = r.readings().stream().anyMatch(x -> Math.abs(x.travel()) > LEAST_TRAVEL);
-        if (atRideHeight.isEmpty() || !moved) {
+        double zero = atRideHeight(r);
+        double farthest = 0;
+        for (Reading reading : r.readings()) {
+            farthest = Math.max(farthest, Math.abs(reading.travel()));
+        }
+        if (Double.isNaN(zero) || farthest <= LEAST_TRAVEL) {
             return Outcome.fault(FaultCode.INSUFFICIENT, READINGS.name());
         }
         double beam = 2 * r.mirrorDistance();
-        double zero = atRideHeight.getAsDouble();
-        List<Point> curve = r.readings().stream()
-                .map(x -> new Point(x.travel(), Math.atan((x.spot() - zero) / beam)))
-                .toList();
+        List<Point> curve = new ArrayList<>(r.readings().size());
+        for (Reading reading : r.readings()) {
+            curve.add(new Point(reading.travel(), Math.atan((reading.spot() - zero) / beam)));
+        }
         Estimate slope = slope(r, curve, zero, uSpot);
+        curve.sort(Comparator.comparingDouble(Point::travel));
         return Outcome.of(new Result(
                 r.wheelRadius().isPresent()
                         ? OptionalDouble.of(beam / r.wheelRadius().getAsDouble())
                         : OptionalDouble.empty(),
-                curve.stream().sorted(Comparator.comparingDouble(Point::travel)).toList(),
+                curve,
                 slope,
                 Tendency.of(slope.value())));
     }
 
-    private static Estimate slope(Readings r, List<Point> curve, double zero, double uSpot) {
-        double squares =
-                curve.stream().mapToDouble(p -> p.travel() * p.travel()).sum();
-        double value =
-                curve.stream().mapToDouble(p -> p.travel() * p.toeChange()).sum() / squares;
-        if (uSpot == 0) {
-            return new Estimate(value, 0);
+    /** The mean spot at travel 0; not a number where there is none. */
+    private static double atRideHeight(Readings r) {
+        double sum = 0;
+        int count = 0;
+        for (Reading reading : r.readings()) {
+            if (reading.travel() == 0) {
+                sum += reading.spot();
+                count++;
+            }
         }
-        // a spot moves its own point, and every spot at travel 0 moves all points the other way
-        double[] parts = new double[curve.size()];
+        return sum / count;
+    }
+
+    private static Estimate slope(Readings r, List<Point> curve, double zero, double uSpot) {
+        double squares = 0;
+        double products = 0;
+        for (Point point : curve) {
+            squares += point.travel() * point.travel();
+            products += point.travel() * point.toeChange();
+        }
+        double value = products / squares;
+        return uSpot == 0
+                ? new Estimate(value, 0)
+                : new Estimate(value, Budget.of(slopeParts(r, zero, squares, uSpot), BumpLaser::spotPlace));
+    }
+
+    /** A spot moves its own point, and every spot at travel 0 moves all points the other way. */
+    private static double[] slopeParts(Readings r, double zero, double squares, double uSpot) {
+        double[] parts = new double[r.readings().size()];
         double beam = 2 * r.mirrorDistance();
         double all = 0;
+        int zeros = 0;
         for (int i = 0; i < parts.length; i++) {
-            double q = (r.readings().get(i).spot() - zero) / beam;
-            parts[i] = uSpot * curve.get(i).travel() / (beam * (1 + q * q)) / squares;
+            Reading reading = r.readings().get(i);
+            double q = (reading.spot() - zero) / beam;
+            parts[i] = uSpot * reading.travel() / (beam * (1 + q * q)) / squares;
             all += parts[i];
+            zeros += reading.travel() == 0 ? 1 : 0;
         }
-        long zeros = curve.stream().filter(p -> p.travel() == 0).count();
         for (int i = 0; i < parts.length; i++) {
-            if (curve.get(i).travel() == 0) {
+            if (r.readings().get(i).travel() == 0) {
                 parts[i] -= all / zeros;
             }
         }
-        return new Estimate(value, Budget.of(parts, BumpLaser::spotPlace));
+        return parts;
     }
 
     private static String spotPlace(int index) {
@@ -180,11 +204,7 @@ public final class BumpLaser implements MeasuringMethod {
                         .with(MIRROR_DISTANCE, r.mirrorDistance())
                         .with(WHEEL_RADIUS, radius)
                         .gives(MAGNIFICATION, result.magnification().orElseThrow())));
-        double zero = r.readings().stream()
-                .filter(x -> x.travel() == 0)
-                .mapToDouble(Reading::spot)
-                .average()
-                .orElseThrow();
+        double zero = atRideHeight(r);
         var slope = Step.of("bump.laser.slope");
         for (int i = 0; i < r.readings().size(); i++) {
             Reading reading = r.readings().get(i);

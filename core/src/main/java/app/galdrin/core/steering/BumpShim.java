@@ -58,24 +58,34 @@ public final class BumpShim implements RecordKind {
 
     /** Works the trials; {@code insufficient} where they determine no crossing. */
     public static Outcome<Result> evaluate(List<Trial> trials) {
-        var shims = trials.stream().mapToDouble(Trial::shim).summaryStatistics();
-        if (trials.size() < 2 || shims.getMax() - shims.getMin() <= SAME_SHIM) {
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        double shims = 0;
+        double slopes = 0;
+        for (Trial trial : trials) {
+            least = Math.min(least, trial.shim());
+            most = Math.max(most, trial.shim());
+            shims += trial.shim();
+            slopes += trial.slope();
+        }
+        if (trials.size() < 2 || most - least <= SAME_SHIM) {
             return Outcome.fault(FaultCode.INSUFFICIENT, TRIALS.name());
         }
-        double meanShim = shims.getAverage();
-        double meanSlope = trials.stream().mapToDouble(Trial::slope).average().orElseThrow();
-        double squares = trials.stream()
-                .mapToDouble(t -> (t.shim() - meanShim) * (t.shim() - meanShim))
-                .sum();
-        double products = trials.stream()
-                .mapToDouble(t -> (t.shim() - meanShim) * (t.slope() - meanSlope))
-                .sum();
+        double meanShim = shims / trials.size();
+        double meanSlope = slopes / trials.size();
+        double squares = 0;
+        double products = 0;
+        for (Trial trial : trials) {
+            double off = trial.shim() - meanShim;
+            squares += off * off;
+            products += off * (trial.slope() - meanSlope);
+        }
         double rise = products / squares;
         if (!(Math.abs(rise) >= FLAT_LINE)) {
             return Outcome.fault(FaultCode.INSUFFICIENT, TRIALS.name());
         }
         double shim = meanShim - meanSlope / rise;
-        boolean extrapolated = shim < shims.getMin() - SAME_SHIM || shim > shims.getMax() + SAME_SHIM;
+        boolean extrapolated = shim < least - SAME_SHIM || shim > most + SAME_SHIM;
         return Outcome.of(new Result(shim, extrapolated, rise));
     }
 

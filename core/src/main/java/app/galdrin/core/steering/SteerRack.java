@@ -63,7 +63,16 @@ public final class SteerRack implements MeasuringMethod {
     }
 
     /** Steering-wheel turns from centre to each lock. */
-    public record Locks(double left, double right) {}
+    public record Locks(double left, double right) {
+
+        double imbalance() {
+            return (left - right) / 2;
+        }
+
+        double lockToLock() {
+            return left + right;
+        }
+    }
 
     /** From the housing face to the inner joint, mm; travel of the rack in one turn of the steering wheel, mm. */
     public record Readings(double left, double right, OptionalDouble travelPerTurn, Optional<Locks> locks) {}
@@ -79,8 +88,8 @@ public final class SteerRack implements MeasuringMethod {
                 r.travelPerTurn().isPresent()
                         ? OptionalDouble.of(Math.abs(offset) / r.travelPerTurn().getAsDouble())
                         : OptionalDouble.empty(),
-                r.locks().stream().mapToDouble(l -> (l.left() - l.right()) / 2).findFirst(),
-                r.locks().stream().mapToDouble(l -> l.left() + l.right()).findFirst());
+                r.locks().isPresent() ? OptionalDouble.of(r.locks().get().imbalance()) : OptionalDouble.empty(),
+                r.locks().isPresent() ? OptionalDouble.of(r.locks().get().lockToLock()) : OptionalDouble.empty());
     }
 
     /** The forward model: what a rack that stands {@code offset} mm to the left shows, {@code mean} mm where it is centred. */

@@ -1,5 +1,6 @@
 package app.galdrin.core.steering;
 
+import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.measure.Assumption;
@@ -50,8 +51,8 @@ public final class SteerThreads implements MeasuringMethod {
             NumberField.length("limit", Range.GAP).optional();
     private static final NumberField DIFFERENCE = NumberField.length("difference", Range.ALL);
     private static final NumberField MOVE_EACH = NumberField.length("moveEach", Range.ALL);
-    private static final WordField<String> LONGER = WordField.ofTexts("longer", "left", "right", "none");
-    private static final WordField<String> SHORTER = WordField.ofTexts("shorter", "left", "right", "none");
+    private static final WordField<Move> LONGER = WordField.of("longer", Move.values());
+    private static final WordField<Move> SHORTER = WordField.of("shorter", Move.values());
     private static final NumberField TURNS_EACH =
             NumberField.of("turnsEach", FieldUnit.TURNS, Range.ALL).optional();
     private static final FlagField SUSPECT_PART = FlagField.of("suspectPart").optional();
@@ -64,6 +65,28 @@ public final class SteerThreads implements MeasuringMethod {
 
     /** Allowed for binary rounding, mm. */
     private static final double ROUNDING = 1e-9;
+
+    /** A side to move, or none. */
+    private enum Move implements Keyed {
+        LEFT("left"),
+        RIGHT("right"),
+        NONE("none");
+
+        private final String key;
+
+        Move(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+
+        static Move of(Optional<Side> side) {
+            return side.map(s -> s == Side.LEFT ? LEFT : RIGHT).orElse(NONE);
+        }
+    }
 
     /** All mm. */
     public record Readings(double left, double right, OptionalDouble pitch, OptionalDouble limit) {}
@@ -136,8 +159,8 @@ public final class SteerThreads implements MeasuringMethod {
         var figures = new Figures()
                 .set(DIFFERENCE, result.difference())
                 .set(MOVE_EACH, result.moveEach())
-                .set(LONGER, result.longerNow().map(Side::other).map(Side::key).orElse("none"))
-                .set(SHORTER, result.longerNow().map(Side::key).orElse("none"))
+                .set(LONGER, Move.of(result.longerNow().map(Side::other)))
+                .set(SHORTER, Move.of(result.longerNow()))
                 .set(TURNS_EACH, result.turnsEach());
         result.suspectPart().ifPresent(suspect -> figures.set(SUSPECT_PART, suspect));
         return Outcome.of(new Answer(figures, () -> working(readings, result)));

@@ -35,11 +35,32 @@ public final class LeastSquares {
         return new LeastSquares(rows, right);
     }
 
-    /** Greatest by smallest singular value of A; infinite where the rows do not determine x. */
-    public double conditionNumber() {
+    /**
+     * Whether the condition number of A, its greatest by its smallest singular value, is above a limit; it is infinite where the
+     * rows do not determine x.
+     */
+    public boolean isConditionAbove(double limit) {
+        // ‖R‖ ‖R⁻¹‖ by Frobenius is never below the condition number, and costs a tenth of the singular values
+        return !(frobeniusBound() <= limit) && !(conditionNumber() <= limit);
+    }
+
+    private double conditionNumber() {
         RealMatrix triangle = new Array2DRowRealMatrix(r, false);
         double[] singular = new SingularValueDecomposition(triangle).getSingularValues(); // those of A are those of R
         return singular[0] / singular[singular.length - 1];
+    }
+
+    private double frobeniusBound() {
+        double size = 0;
+        double inverseSize = 0;
+        for (int i = 0; i < r.length; i++) {
+            size += dot(r[i], r[i]);
+            double[] unit = new double[r.length];
+            unit[i] = 1;
+            double[] column = backward(unit);
+            inverseSize += dot(column, column);
+        }
+        return Math.sqrt(size * inverseSize);
     }
 
     /**

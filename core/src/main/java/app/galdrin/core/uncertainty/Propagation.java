@@ -1,8 +1,5 @@
 package app.galdrin.core.uncertainty;
 
-import java.util.Arrays;
-import org.hipparchus.analysis.differentiation.Gradient;
-
 /**
  * Carries the independent readings of one calculation and their standard uncertainties through it, so that the same
  * formula gives the value and, by its exact first derivatives, the combined standard uncertainty
@@ -26,7 +23,16 @@ public final class Propagation {
      * @param classes the standard uncertainties of the reading classes, 0 or more
      */
     public static Propagation of(int readings, double... classes) {
-        return new Propagation(Arrays.stream(classes).allMatch(u -> u == 0) ? 0 : readings);
+        return new Propagation(anyDoubt(classes) ? readings : 0);
+    }
+
+    private static boolean anyDoubt(double[] classes) {
+        for (double u : classes) {
+            if (u > 0) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /**
@@ -35,29 +41,29 @@ public final class Propagation {
      * @param name its place on the sketch, which is its name in the record
      * @param standardUncertainty in the reading's unit, 0 or more
      */
-    public Gradient reading(String name, double value, double standardUncertainty) {
+    public Dual reading(String name, double value, double standardUncertainty) {
         if (standardUncertainties.length == 0) {
             return exact(value);
         }
         names[used] = name;
         standardUncertainties[used] = standardUncertainty;
-        return Gradient.variable(standardUncertainties.length, used++, value);
+        return Dual.reading(value, used++, standardUncertainties.length);
     }
 
     /** A figure without uncertainty. */
-    public Gradient exact(double value) {
-        return Gradient.constant(standardUncertainties.length, value);
+    public Dual exact(double value) {
+        return Dual.constant(value);
     }
 
     /** The figure with its combined standard uncertainty and the budget of it. */
-    public Estimate estimate(Gradient figure) {
+    public Estimate estimate(Dual figure) {
         if (used == 0) {
-            return new Estimate(figure.getValue(), 0);
+            return new Estimate(figure.value(), 0);
         }
         double[] parts = new double[used];
         for (int i = 0; i < used; i++) {
-            parts[i] = Math.abs(figure.getPartialDerivative(i) * standardUncertainties[i]);
+            parts[i] = Math.abs(figure.slope(i) * standardUncertainties[i]);
         }
-        return new Estimate(figure.getValue(), Budget.of(parts, i -> names[i]));
+        return new Estimate(figure.value(), Budget.of(parts, i -> names[i]));
     }
 }

@@ -5,6 +5,9 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.record.JsonText;
+import app.galdrin.core.record.Records;
+import app.galdrin.core.record.Records.Given;
+import app.galdrin.core.record.Step;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -13,8 +16,14 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What concerns the stream and not one record. */
 class RecordStreamTest {
@@ -23,8 +32,7 @@ class RecordStreamTest {
 
     private static List<String> run(byte[] input) throws IOException {
         var out = new ByteArrayOutputStream();
-        RecordStream.run(
-                new ByteArrayInputStream(input), out, fault -> fault.code().key());
+        RecordStream.of(fault -> fault.code().key()).run(new ByteArrayInputStream(input), out);
         return out.toString(StandardCharsets.UTF_8).lines().toList();
     }
 
@@ -83,8 +91,71 @@ class RecordStreamTest {
             }
         };
         var out = new ByteArrayOutputStream();
-        assertTrue(RecordStream.run(trickle, out, fault -> ""));
+        assertTrue(RecordStream.of(fault -> "").run(trickle, out));
         assertEquals(3000, out.toString(StandardCharsets.UTF_8).lines().count());
-        assertFalse(RecordStream.run(new ByteArrayInputStream(Arrays.copyOf(bytes, 100)), out, fault -> ""));
+        assertFalse(RecordStream.of(fault -> "").run(new ByteArrayInputStream(Arrays.copyOf(bytes, 100)), out));
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 4})
+    void manyBatchesOnSeveralWorkers_keepTheirOrder_andSayHowFarTheyAre(int workers) throws IOException {
+        int records = 20_000;
+        String input = IntStream.range(0, records)
+                .mapToObj(i -> GOOD.replace("\"r\"", "\"r" + i + "\""))
+                .collect(Collectors.joining("\n"));
+        var out = new ByteArrayOutputStream();
+        long[] reached = new long[2];
+        var stream = new RecordStream(fault -> "", false, workers, (done, bytes) -> {
+            reached[0] = done;
+            reached[1] = bytes;
+        });
+        assertTrue(stream.run(new ByteArrayInputStream(input.getBytes(StandardCharsets.UTF_8)), out));
+        List<String> results = out.toString(StandardCharsets.UTF_8).lines().toList();
+        for (int i = 0; i < records; i++) {
+            assertTrue(results.get(i).startsWith("{\"id\":\"r" + i + "\""), results.get(i));
+        }
+        assertEquals(List.of((long) records, (long) input.length()), List.of(reached[0], reached[1]));
+    }
+
+    static Stream<Given> worked() {
+        return Records.worked();
+    }
+
+    /** Every explained figure is the out of a step, with the number the result has, and every step names what goes in. */
+    @ParameterizedTest
+    @MethodSource("worked")
+    void working_leadsToTheFigures(Given given) {
+        var answer = given.kind().evaluate(given.input()).orElseThrow();
+        Map<String, Object> figures = Records.flat(answer.figures().values());
+        for (Step step : answer.working().get()) {
+            assertFalse(step.in().isEmpty(), step.formula());
+            String name = step.out().name();
+            if (figures.get(name) instanceof Double figure) {
+                assertEquals(figure, step.out().inRecord(), 1e-12, step.formula());
+            }
+        }
+        // a figure with doubt is always worked through
+        Records.doubts(answer.figures())
+                .keySet()
+                .forEach(path -> assertTrue(
+                        answer.working().get().stream()
+                                .anyMatch(step -> step.out().name().equals(path)),
+                        path));
+    }
+
+    @Test
+    void explained_aResultCarriesItsStepsAndItsBudget() throws IOException {
+        String line = "{\"id\":\"r\",\"kind\":\"toe.line\",\"input\":{\"frontGap\":83.4,\"rearGap\":81.9,"
+                + "\"baseline\":437,\"lineSide\":\"outboard\",\"u\":{\"gap\":0.3}}}";
+        var out = new ByteArrayOutputStream();
+        new RecordStream(fault -> "", true, 1, RecordStream.Progress.NONE)
+                .run(new ByteArrayInputStream(line.getBytes(StandardCharsets.UTF_8)), out);
+        var result = Records.parse(out.toString(StandardCharsets.UTF_8).strip());
+        var flat = Records.flat(result);
+        assertEquals("toe.line.difference.outboard", flat.get("working.0.formula"));
+        assertEquals(81.9, flat.get("working.0.in.rearGap"));
+        assertEquals(flat.get("result.toe"), flat.get("working.1.out.toe"));
+        assertEquals("frontGap", flat.get("budget.toe.0.reading"));
+        assertEquals(0.5, (Double) flat.get("budget.toe.1.share"), 1e-12);
     }
 }

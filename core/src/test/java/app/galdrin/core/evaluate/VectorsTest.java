@@ -48,8 +48,7 @@ class VectorsTest {
         var out = new ByteArrayOutputStream();
         byte[] input =
                 (new String(vector.line(), StandardCharsets.ISO_8859_1) + "\n").getBytes(StandardCharsets.ISO_8859_1);
-        boolean allComputed = RecordStream.run(
-                new ByteArrayInputStream(input), out, fault -> fault.code().key());
+        boolean allComputed = RecordStream.of(fault -> fault.code().key()).run(new ByteArrayInputStream(input), out);
         var result = parse(out.toByteArray());
         assertEquals(vector.expected().containsKey("result"), allComputed);
         for (String name : List.of("id", "kind")) {

@@ -1,6 +1,7 @@
 package app.galdrin.core.record;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.evaluate.RecordKinds;
@@ -198,11 +199,12 @@ class RecordPropertiesTest {
     @ParameterizedTest
     @MethodSource("worked")
     void result_hasTheShapeItsKindPromises(Given given) {
-        assertTrue(given.kind()
-                .contract()
-                .result()
-                .fault(given.figures().orElseThrow().values())
-                .isEmpty());
+        assertInstanceOf(
+                Input.class,
+                given.kind()
+                        .contract()
+                        .result()
+                        .legal(given.figures().orElseThrow().values()));
     }
 
     @Test

@@ -1,0 +1,89 @@
+package app.galdrin.benchmarks;
+
+import app.galdrin.core.Outcome;
+import app.galdrin.core.evaluate.RecordKinds;
+import app.galdrin.core.record.Answer;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.record.JsonText;
+import app.galdrin.core.record.RecordKind;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** One evaluation of a record of each kind, checked and worked, without and with the doubt of its figures; no JSON. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.NANOSECONDS)
+@Fork(1)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 3, time = 1)
+public class KindsBenchmark {
+
+    @Param({
+        "adjust.turns",
+        "axis.included",
+        "axle.setback",
+        "bump.laser",
+        "bump.shim",
+        "camber.inclinometer",
+        "camber.offset",
+        "caster.protractor",
+        "caster.sweep",
+        "judge",
+        "quantity.parse",
+        "steer.rack",
+        "steer.threads",
+        "steer.turnOut",
+        "steer.wheelOffset",
+        "toe.across",
+        "toe.box",
+        "toe.gauges",
+        "toe.line",
+        "toe.rearString",
+        "toe.slipPlate",
+        "torque.convert",
+        "vin.check",
+        "wheel.runout"
+    })
+    private String kind = "";
+
+    @Param({"false", "true"})
+    private boolean doubt;
+
+    private RecordKind worker = RecordKinds.all().get(0);
+    private JsonObject input = new JsonObject();
+
+    /** The kind's first good record among the warm-up records, or the first that asks for uncertainties. */
+    @Setup
+    public void read() throws IOException {
+        worker = RecordKinds.named(kind).orElseThrow();
+        input = Files.readAllLines(Path.of("compute/src/main/warm-up.ndjson")).stream()
+                .map(line -> line.getBytes(StandardCharsets.UTF_8))
+                .flatMap(line -> JsonText.object(line, 0, line.length).stream())
+                .filter(line -> kind.equals(line.get("kind")))
+                .flatMap(line -> Optional.ofNullable((JsonObject) line.get("input")).stream())
+                .filter(in -> worker.evaluate(in) instanceof Outcome.Value)
+                .filter(in -> in.has("u") == doubt)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no record of " + kind + ", doubt " + doubt));
+    }
+
+    @Benchmark
+    public Outcome<Answer> evaluate() {
+        return worker.evaluate(input);
+    }
+}

@@ -1,0 +1,88 @@
+package app.galdrin.core.uncertainty;
+
+/**
+ * A number that carries its exact first derivatives by the readings it comes from through a calculation, so that a formula is
+ * written once and gives the value and its slopes: for f(x), f′(x) · ∂x. Angles are radians.
+ *
+ * <p>Where no doubt is asked no slopes are carried, and it is little more than the number.
+ */
+public final class Dual {
+
+    private static final double[] NO_SLOPES = {};
+
+    private final double value;
+    private final double[] slopes;
+
+    private Dual(double value, double[] slopes) {
+        this.value = value;
+        this.slopes = slopes;
+    }
+
+    /** A figure that depends on no reading. */
+    static Dual constant(double value) {
+        return new Dual(value, NO_SLOPES);
+    }
+
+    /** Reading {@code index} of so many. */
+    static Dual reading(double value, int index, int readings) {
+        double[] slopes = new double[readings];
+        slopes[index] = 1;
+        return new Dual(value, slopes);
+    }
+
+    public double value() {
+        return value;
+    }
+
+    /** The derivative by a reading; 0 where it does not depend on it. */
+    double slope(int index) {
+        return slopes.length == 0 ? 0 : slopes[index];
+    }
+
+    public Dual add(Dual other) {
+        return new Dual(value + other.value, sum(slopes, other.slopes, 1));
+    }
+
+    public Dual subtract(Dual other) {
+        return new Dual(value - other.value, sum(slopes, other.slopes, -1));
+    }
+
+    public Dual multiply(double factor) {
+        return new Dual(value * factor, scaled(factor));
+    }
+
+    public Dual divide(double divisor) {
+        return new Dual(value / divisor, scaled(1 / divisor));
+    }
+
+    /** In size below 1. */
+    public Dual asin() {
+        return new Dual(Math.asin(value), scaled(1 / Math.sqrt((1 - value) * (1 + value))));
+    }
+
+    public Dual atan() {
+        return new Dual(Math.atan(value), scaled(1 / (1 + value * value)));
+    }
+
+    private double[] scaled(double factor) {
+        if (slopes.length == 0) {
+            return NO_SLOPES;
+        }
+        double[] scaled = new double[slopes.length];
+        for (int i = 0; i < scaled.length; i++) {
+            scaled[i] = slopes[i] * factor;
+        }
+        return scaled;
+    }
+
+    private static double[] sum(double[] a, double[] b, int sign) {
+        if (a.length == 0 && b.length == 0) {
+            return NO_SLOPES;
+        }
+        double[] sum = new double[Math.max(a.length, b.length)];
+        for (int i = 0; i < sum.length; i++) {
+            sum[i] = (a.length == 0 ? 0 : a[i]) + (b.length == 0 ? 0 : sign * b[i]);
+        }
+        return sum;
+    }
+}
