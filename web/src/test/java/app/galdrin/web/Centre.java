@@ -1,10 +1,11 @@
 package app.galdrin.web;
 
+import app.galdrin.core.measure.ToeMethod;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.AnswerUnit;
 import app.galdrin.core.task.MarkingScheme;
 import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
@@ -35,7 +36,7 @@ public record Centre(UUID id, SignedIn instructor, SignedIn apprentice, SignedIn
         UUID group = people.makeClass(centre, "Class", List.of(first, second));
         UUID sheet = library.addVehicle(centre, vehicle);
         var scheme = MarkingScheme.defaults(method, vehicle.sheet().geometry(), 2);
-        var asked = method == ToeMethod.STRINGS ? ToeAsked.TOTAL_AND_EACH : ToeAsked.TOTAL;
+        var asked = method == ToeMethods.of("strings") ? ToeAsked.TOTAL_AND_EACH : ToeAsked.TOTAL;
         var toe = new ToeTask(
                 vehicle.sheet(),
                 asked,

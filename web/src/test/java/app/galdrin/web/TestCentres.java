@@ -1,6 +1,6 @@
 package app.galdrin.web;
 
-import app.galdrin.core.task.ToeMethod;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.web.account.People;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.library.Library;
@@ -32,6 +32,6 @@ public class TestCentres {
         var sheet = library.newestSheets(demo).get(0);
         String registration = "T " + Ids.next().toString().substring(26);
         var vehicle = new NewVehicle(sheet.make(), sheet.model(), sheet.body(), registration, "front", sheet.sheet());
-        return Centre.make(people, library, tasks, vehicle, ToeMethod.PLATES);
+        return Centre.make(people, library, tasks, vehicle, ToeMethods.of("plates"));
     }
 }

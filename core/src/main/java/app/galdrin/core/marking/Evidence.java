@@ -1,8 +1,8 @@
 package app.galdrin.core.marking;
 
+import app.galdrin.core.measure.Asked;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Zone;
-import app.galdrin.core.task.Asked;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.List;

@@ -1,14 +1,14 @@
 package app.galdrin.core.marking;
 
+import app.galdrin.core.measure.Asked;
+import app.galdrin.core.measure.ToeFigures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.QuantityLimits;
 import app.galdrin.core.spec.Zone;
-import app.galdrin.core.task.Asked;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.ChecklistStep;
 import app.galdrin.core.task.Criterion;
-import app.galdrin.core.task.ToeFigures;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.core.uncertainty.Estimate;
 import java.math.BigDecimal;

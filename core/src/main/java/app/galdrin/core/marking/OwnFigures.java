@@ -1,10 +1,10 @@
 package app.galdrin.core.marking;
 
+import app.galdrin.core.measure.Asked;
+import app.galdrin.core.measure.ToeFigures;
 import app.galdrin.core.spec.Axle;
 import app.galdrin.core.spec.QuantityLimits;
 import app.galdrin.core.spec.SheetQuantity;
-import app.galdrin.core.task.Asked;
-import app.galdrin.core.task.ToeFigures;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.List;

@@ -1,11 +1,11 @@
 package app.galdrin.core.marking;
 
+import app.galdrin.core.measure.Asked;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.QuantityLimits;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.steering.TrackRod;
-import app.galdrin.core.task.Asked;
 import app.galdrin.core.task.ToeTask;
 import java.util.List;
 import java.util.Optional;
@@ -84,7 +84,7 @@ final class PlanMarker {
     }
 
     private boolean splitAssumed() {
-        return !task.method().sees().contains(Asked.LEFT)
+        return !task.method().answers().contains(Asked.LEFT)
                 || own.worked(Asked.LEFT).isEmpty();
     }
 

@@ -1,6 +1,6 @@
 package app.galdrin.core.marking;
 
-import app.galdrin.core.task.Asked;
+import app.galdrin.core.measure.Asked;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

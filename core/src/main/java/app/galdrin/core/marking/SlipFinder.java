@@ -1,11 +1,11 @@
 package app.galdrin.core.marking;
 
+import app.galdrin.core.measure.Asked;
+import app.galdrin.core.measure.Place;
+import app.galdrin.core.measure.ToeFigures;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.task.AnswerUnit;
-import app.galdrin.core.task.Asked;
-import app.galdrin.core.task.Place;
-import app.galdrin.core.task.ToeFigures;
 import app.galdrin.core.task.ToeTask;
 import java.util.ArrayList;
 import java.util.EnumMap;

@@ -14,6 +14,7 @@ import app.galdrin.core.record.Range;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
+import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.uncertainty.Dual;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
@@ -44,7 +45,7 @@ import java.util.random.RandomGenerator;
  * below the baseline. The first two say that a string's offset from the centreline changes evenly along the vehicle.
  */
 @AutoService(RecordKind.class)
-public final class ToeBox implements MeasuringMethod {
+public final class ToeBox implements ToeMethod {
 
     public static final String NAME = "toe.box";
 
@@ -454,6 +455,86 @@ public final class ToeBox implements MeasuringMethod {
     @Override
     public Sight sight() {
         return SIGHT;
+    }
+
+    @Override
+    public String key() {
+        return "strings";
+    }
+
+    @Override
+    public List<Place> places() {
+        List<Place> places = new ArrayList<>(alongSide(Wheel.FRONT_LEFT));
+        places.addAll(alongSide(Wheel.REAR_LEFT));
+        places.add(new Place(SPACING_REAR.name(), U_SPACING.name(), true, 500, 4000));
+        places.addAll(alongSide(Wheel.REAR_RIGHT));
+        places.addAll(alongSide(Wheel.FRONT_RIGHT));
+        places.add(new Place(SPACING_FRONT.name(), U_SPACING.name(), true, 500, 4000));
+        places.add(new Place(STATION_DISTANCE.name(), STATION_DISTANCE.name(), false, 500, 12000));
+        return places;
+    }
+
+    /** Down the left side the front of a rim is met first, up the right side its rear. */
+    private static List<Place> alongSide(Wheel wheel) {
+        Place front = Place.gap(frontGap(wheel), ToeLine.U_GAP.name());
+        Place hub = Place.gap(hubGap(wheel), U_HUB_GAP.name());
+        Place rear = Place.gap(rearGap(wheel), ToeLine.U_GAP.name());
+        return wheel.left() ? List.of(front, hub, rear) : List.of(rear, hub, front);
+    }
+
+    @Override
+    public double baseline(VehicleGeometry geometry) {
+        return geometry.rimDiameter();
+    }
+
+    @Override
+    public CatalogueInstrument instrument() {
+        return CatalogueInstrument.RULE_MILLIMETRES;
+    }
+
+    @Override
+    public CatalogueInstrument.Surface surface() {
+        return CatalogueInstrument.Surface.RIM;
+    }
+
+    @Override
+    public Outcome<ToeFigures> workComplete(Map<String, Double> readings, VehicleGeometry geometry) {
+        double u = standardUncertainty();
+        return evaluate(box(readings, geometry), new ReadingUncertainty(u, u, u))
+                .map(result -> new ToeFigures(
+                        result.totalFront().orElseThrow(),
+                        Optional.ofNullable(result.toes().get(Wheel.FRONT_LEFT)),
+                        Optional.ofNullable(result.toes().get(Wheel.FRONT_RIGHT)),
+                        Optional.of(new ToeFigures.Skews(result.skewLeft(), result.skewRight()))));
+    }
+
+    @Override
+    public List<Step> working(Map<String, Double> readings, VehicleGeometry geometry, Asked asked) {
+        Readings box = box(readings, geometry);
+        String figure = switch (asked) {
+            case TOTAL -> "totalToe.front";
+            case LEFT -> "toe.fl";
+            case RIGHT -> "toe.fr";
+        };
+        return Step.leadingTo(
+                figure, working(box, evaluate(box, ReadingUncertainty.NONE).orElseThrow()));
+    }
+
+    private Readings box(Map<String, Double> readings, VehicleGeometry geometry) {
+        Map<Wheel, RimGaps> wheels = new EnumMap<>(Wheel.class);
+        for (Wheel wheel : Wheel.values()) {
+            double front = ToeMethod.at(readings, frontGap(wheel));
+            double rear = ToeMethod.at(readings, rearGap(wheel));
+            wheels.put(wheel, new RimGaps(front, rear, baseline(geometry)));
+        }
+        return new Readings(
+                ToeMethod.at(readings, SPACING_FRONT.name()),
+                ToeMethod.at(readings, SPACING_REAR.name()),
+                ToeMethod.at(readings, STATION_DISTANCE.name()),
+                geometry.wheelbase(),
+                PerWheel.of(wheel -> ToeMethod.at(readings, hubGap(wheel))),
+                wheels,
+                OptionalDouble.empty());
     }
 
     @Override

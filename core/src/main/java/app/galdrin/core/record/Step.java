@@ -1,7 +1,11 @@
 package app.galdrin.core.record;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * One step of a calculation: the formula, the numbers that go in and the number that comes out.
@@ -27,6 +31,24 @@ public record Step(String formula, List<Term> in, Term out) {
 
     public Step {
         in = List.copyOf(in);
+    }
+
+    /**
+     * The steps of a working that a figure rests on, in their order.
+     *
+     * @param figure the name of a step's out
+     */
+    public static List<Step> leadingTo(String figure, List<Step> working) {
+        Set<String> wanted = new HashSet<>(Set.of(figure));
+        Deque<Step> steps = new ArrayDeque<>();
+        for (int i = working.size() - 1; i >= 0; i--) {
+            Step step = working.get(i);
+            if (wanted.contains(step.out().name())) {
+                steps.addFirst(step);
+                step.in().forEach(term -> wanted.add(term.name()));
+            }
+        }
+        return List.copyOf(steps);
     }
 
     public static Builder of(String formula) {

@@ -1,5 +1,6 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.measure.Asked;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 

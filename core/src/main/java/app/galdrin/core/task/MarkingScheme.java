@@ -1,6 +1,8 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.measure.ToeMethod;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.uncertainty.Estimate;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -66,8 +68,13 @@ public record MarkingScheme(
 
     /** Of one measurement of total toe with this method on a wheel set straight, rad. */
     public static double standardUncertaintyOfTotal(ToeMethod method, VehicleGeometry geometry) {
+        return oneMeasurement(method, geometry).standardUncertainty();
+    }
+
+    /** One measurement of total toe with this method on wheels set straight: its doubt, and what that comes from. */
+    public static Estimate oneMeasurement(ToeMethod method, VehicleGeometry geometry) {
         Map<String, Double> straight = new HashMap<>();
         method.places().forEach(place -> straight.put(place.id(), geometry.wheelbase()));
-        return method.work(straight, geometry).orElseThrow().total().standardUncertainty();
+        return method.work(straight, geometry).orElseThrow().total();
     }
 }

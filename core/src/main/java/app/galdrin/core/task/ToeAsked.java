@@ -1,5 +1,7 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.measure.Asked;
+import app.galdrin.core.measure.ToeMethod;
 import java.util.List;
 
 /** What a toe task wants to know. */
@@ -21,5 +23,10 @@ public enum ToeAsked {
 
     public List<Asked> figures() {
         return figures;
+    }
+
+    /** Whether a method can tell everything that is asked. */
+    public boolean answeredBy(ToeMethod method) {
+        return method.answers().containsAll(figures);
     }
 }

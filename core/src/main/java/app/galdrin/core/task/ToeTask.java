@@ -1,6 +1,8 @@
 package app.galdrin.core.task;
 
 import app.galdrin.core.Outcome;
+import app.galdrin.core.measure.ToeFigures;
+import app.galdrin.core.measure.ToeMethod;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.ArrayList;
@@ -37,8 +39,8 @@ public record ToeTask(
         if (repeats < 1) {
             throw new IllegalArgumentException("repeats (" + repeats + ") must be 1 or more");
         }
-        if (!method.canAnswer(asked)) {
-            throw new IllegalArgumentException(method + " can't see " + asked);
+        if (!asked.answeredBy(method)) {
+            throw new IllegalArgumentException(method.key() + " can't see " + asked);
         }
     }
 

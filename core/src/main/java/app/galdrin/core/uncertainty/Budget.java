@@ -3,9 +3,11 @@ package app.galdrin.core.uncertainty;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.IntFunction;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
 /**
@@ -65,6 +67,17 @@ public final class Budget {
                 .mapToObj(i -> new Contribution(readings.apply(i), Math.abs(parts[i]), parts[i] * parts[i] / variance))
                 .sorted(Comparator.comparingDouble(Contribution::part).reversed())
                 .toList();
+    }
+
+    /** The shares of readings taken together, as this names them; those with the largest share first. */
+    public Map<String, Double> sharesBy(UnaryOperator<String> group) {
+        Map<String, Double> shares = new HashMap<>();
+        contributions().forEach(c -> shares.merge(group.apply(c.reading()), c.share(), Double::sum));
+        Map<String, Double> sorted = new LinkedHashMap<>();
+        shares.entrySet().stream()
+                .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+                .forEach(e -> sorted.put(e.getKey(), e.getValue()));
+        return sorted;
     }
 
     /** The budget of the mean of independent figures, reading by reading. */

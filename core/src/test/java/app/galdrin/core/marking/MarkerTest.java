@@ -6,12 +6,12 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Seeds;
+import app.galdrin.core.measure.Asked;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.steering.TrackRod;
 import app.galdrin.core.task.AnswerUnit;
-import app.galdrin.core.task.Asked;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.ToeAsked;
 import app.galdrin.core.task.ToeTask;

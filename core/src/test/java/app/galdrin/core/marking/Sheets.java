@@ -2,6 +2,7 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.ToeBox;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.measure.Wheel;
 import app.galdrin.core.spec.Axle;
 import app.galdrin.core.spec.DecisionRule;
@@ -14,7 +15,6 @@ import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.task.AnswerUnit;
 import app.galdrin.core.task.MarkingScheme;
 import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.task.ToeTask;
 import java.util.EnumMap;
 import java.util.List;
@@ -38,16 +38,17 @@ final class Sheets {
     }
 
     static ToeTask strings(AnswerUnit unit, DecisionRule rule) {
-        var scheme = MarkingScheme.defaults(ToeMethod.STRINGS, VAN.geometry(), 2);
-        return new ToeTask(VAN, ToeAsked.TOTAL_AND_EACH, ToeMethod.STRINGS, 2, unit, rule, ToeTask.PREPARATION, scheme);
+        var scheme = MarkingScheme.defaults(ToeMethods.of("strings"), VAN.geometry(), 2);
+        return new ToeTask(
+                VAN, ToeAsked.TOTAL_AND_EACH, ToeMethods.of("strings"), 2, unit, rule, ToeTask.PREPARATION, scheme);
     }
 
     static ToeTask plates() {
-        var scheme = MarkingScheme.defaults(ToeMethod.PLATES, VAN.geometry(), 2);
+        var scheme = MarkingScheme.defaults(ToeMethods.of("plates"), VAN.geometry(), 2);
         return new ToeTask(
                 VAN,
                 ToeAsked.TOTAL,
-                ToeMethod.PLATES,
+                ToeMethods.of("plates"),
                 2,
                 AnswerUnit.DEGREES,
                 DecisionRule.SIMPLE,

@@ -4,11 +4,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Seeds;
+import app.galdrin.core.measure.Asked;
 import app.galdrin.core.measure.Instrument;
+import app.galdrin.core.measure.ToeFigures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.AnswerUnit;
-import app.galdrin.core.task.Asked;
-import app.galdrin.core.task.ToeFigures;
 import app.galdrin.core.task.ToeTask;
 import java.util.HashMap;
 import java.util.List;

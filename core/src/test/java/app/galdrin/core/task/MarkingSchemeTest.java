@@ -6,6 +6,10 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Outcome;
+import app.galdrin.core.measure.Asked;
+import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.measure.ToeFigures;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.steering.TrackRod;
@@ -38,15 +42,17 @@ class MarkingSchemeTest {
     @Test
     void defaultBands_followTheMethodsOwnDoubt() {
         var geometry = van(Linkage.BEHIND, false);
-        var twice = MarkingScheme.defaults(ToeMethod.PLATES, geometry, 2);
-        double single = Math.sqrt(2) * 0.5 / 500; // two tapes of 0.5 mm over the slots
-        assertEquals(single, MarkingScheme.standardUncertaintyOfTotal(ToeMethod.PLATES, geometry), 1e-9);
+        var twice = MarkingScheme.defaults(ToeMethods.of("plates"), geometry, 2);
+        double tape = CatalogueInstrument.TAPE.standardUncertainty(CatalogueInstrument.Surface.RIM);
+        double single = Math.sqrt(2) * tape / 500; // two tapes over the slots
+        assertEquals(single, MarkingScheme.standardUncertaintyOfTotal(ToeMethods.of("plates"), geometry), 1e-9);
         assertEquals(2 * single, twice.reading().full(), 1e-9);
         assertEquals(2.8 * single, twice.repeatability().full(), 1e-9);
-        assertTrue(
-                MarkingScheme.defaults(ToeMethod.PLATES, geometry, 4).reading().full()
-                        < twice.reading().full());
-        assertFalse(MarkingScheme.defaults(ToeMethod.PLATES, geometry, 1).isMarked(Criterion.REPEATABILITY));
+        assertTrue(MarkingScheme.defaults(ToeMethods.of("plates"), geometry, 4)
+                        .reading()
+                        .full()
+                < twice.reading().full());
+        assertFalse(MarkingScheme.defaults(ToeMethods.of("plates"), geometry, 1).isMarked(Criterion.REPEATABILITY));
         assertEquals(100, twice.marks().values().stream().mapToInt(m -> m).sum());
     }
 
@@ -71,7 +77,7 @@ class MarkingSchemeTest {
     @Test
     void aPlaceWithoutAReading_isNamed_theFirstInWalkingOrder() {
         var missing = (Outcome.Failed<ToeFigures>)
-                ToeMethod.STRINGS.work(Map.of("wheels.fl.frontGap", 60.0), van(Linkage.BEHIND, false));
+                ToeMethods.of("strings").work(Map.of("wheels.fl.frontGap", 60.0), van(Linkage.BEHIND, false));
         assertEquals("hubGap.fl", missing.fault().field().orElseThrow());
         assertThrows(IllegalStateException.class, missing::orElseThrow);
     }

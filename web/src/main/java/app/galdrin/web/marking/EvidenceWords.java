@@ -4,20 +4,17 @@ import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.RodMove;
 import app.galdrin.core.marking.Slip;
 import app.galdrin.core.marking.VerdictChoice;
-import app.galdrin.core.measure.ToeAcross;
-import app.galdrin.core.measure.ToeBox;
-import app.galdrin.core.measure.Wheel;
+import app.galdrin.core.measure.Asked;
+import app.galdrin.core.record.Step;
 import app.galdrin.core.spec.Axle;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.QuantityLimits;
 import app.galdrin.core.spec.SheetQuantity;
-import app.galdrin.core.task.Asked;
-import app.galdrin.core.task.ToeFigures;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.layout.Words;
+import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,9 +29,11 @@ import org.springframework.stereotype.Component;
 public class EvidenceWords {
 
     private final Words words;
+    private final WorkingWords working;
 
-    EvidenceWords(Words words) {
+    EvidenceWords(Words words, WorkingWords working) {
         this.words = words;
+        this.working = working;
     }
 
     /**
@@ -79,52 +78,19 @@ public class EvidenceWords {
     private List<String> workedThrough(ToeTask task, Asked asked, List<Map<String, Double>> asFound) {
         List<String> lines = new ArrayList<>();
         for (Map<String, Double> repeat : asFound) {
-            task.work(List.of(repeat)).forEach(figures -> lines.add(way(task, asked, repeat, figures)));
+            task.work(List.of(repeat)).forEach(figures -> lines.add(way(task, asked, repeat)));
         }
         return lines;
     }
 
-    private String way(ToeTask task, Asked asked, Map<String, Double> repeat, ToeFigures figures) {
-        String result = words.angle(figures.figure(asked).orElseThrow().value());
-        if (task.method() == ToeMethod.PLATES) {
-            return way(
-                    "way.plates",
-                    repeat,
-                    ToeAcross.REAR_DISTANCE.name(),
-                    ToeAcross.FRONT_DISTANCE.name(),
-                    task,
-                    "",
-                    result);
-        }
-        if (asked == Asked.TOTAL) {
-            String left = words.angle(figures.left().orElseThrow().value());
-            String right = words.angle(figures.right().orElseThrow().value());
-            return say("way.sum", left, right, result);
-        }
-        Wheel wheel = asked == Asked.LEFT ? Wheel.FRONT_LEFT : Wheel.FRONT_RIGHT;
-        var skews = figures.skews().orElseThrow();
-        String skew = words.angle(asked == Asked.LEFT ? skews.left() : skews.right());
-        return way("way.strings", repeat, ToeBox.frontGap(wheel), ToeBox.rearGap(wheel), task, skew, result);
-    }
-
-    private String way(
-            String key,
-            Map<String, Double> repeat,
-            String more,
-            String less,
-            ToeTask task,
-            String skew,
-            String result) {
-        double from = repeat.getOrDefault(more, 0.0);
-        double taken = repeat.getOrDefault(less, 0.0);
-        return say(
-                key,
-                words.length(from),
-                words.length(taken),
-                words.length(from - taken),
-                words.length(task.baseline()),
-                skew,
-                result);
+    /** The steps to a figure; of a total that stands beside its two wheels, the last one only. */
+    private String way(ToeTask task, Asked asked, Map<String, Double> repeat) {
+        List<Step> steps = task.method().working(repeat, task.sheet().geometry(), asked);
+        boolean wheelsStandBeside =
+                asked == Asked.TOTAL && task.asked().figures().size() > 1;
+        return steps.subList(wheelsStandBeside ? steps.size() - 1 : 0, steps.size()).stream()
+                .map(working::step)
+                .collect(Collectors.joining(" "));
     }
 
     private Told tell(ToeTask task, Evidence evidence) {
@@ -136,7 +102,7 @@ public class EvidenceWords {
                     "step." + e.step(), Optional.of(e.done()), List.of(say(e.done() ? "step.done" : "step.notDone")));
         }
         if (evidence instanceof Evidence.Reading e) {
-            return reading(e);
+            return reading(task, e);
         }
         if (evidence instanceof Evidence.Repeats e) {
             String totals = e.totals().stream().map(words::angle).collect(Collectors.joining(", "));
@@ -177,18 +143,22 @@ public class EvidenceWords {
                 Optional.of(ToleranceRule.of(e.reference(), limits.limits(), e.judgement())));
     }
 
-    private Told reading(Evidence.Reading e) {
-        String line = say(
+    private Told reading(ToeTask task, Evidence.Reading e) {
+        List<String> lines = new ArrayList<>();
+        lines.add(say(
                 "evidence.reading",
                 words.angle(e.own().value()),
                 words.angle(e.reference().value()),
                 words.doubt(Math.abs(e.difference())),
                 words.doubt(e.band().full()),
-                words.doubt(e.band().none()));
+                words.doubt(e.band().none())));
+        working.doubt(task.method(), e.own())
+                .ifPresent(source -> lines.add(
+                        say("evidence.reading.doubt", words.doubt(e.own().standardUncertainty()), source)));
         return new Told(
                 say("asked." + e.asked().key()),
                 Optional.of(e.credit() == 1),
-                List.of(line),
+                lines,
                 slips(e.slips()),
                 Optional.empty());
     }

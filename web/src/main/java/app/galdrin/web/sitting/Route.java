@@ -1,8 +1,8 @@
 package app.galdrin.web.sitting;
 
-import app.galdrin.core.task.Asked;
+import app.galdrin.core.measure.Asked;
+import app.galdrin.core.measure.Place;
 import app.galdrin.core.task.ChecklistStep;
-import app.galdrin.core.task.Place;
 import app.galdrin.core.task.ToeTask;
 import java.util.ArrayList;
 import java.util.List;

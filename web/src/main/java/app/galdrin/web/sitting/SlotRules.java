@@ -1,14 +1,14 @@
 package app.galdrin.web.sitting;
 
 import app.galdrin.core.marking.VerdictChoice;
+import app.galdrin.core.measure.Asked;
+import app.galdrin.core.measure.Place;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.Unit;
-import app.galdrin.core.task.Asked;
 import app.galdrin.core.task.ChecklistStep;
-import app.galdrin.core.task.Place;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.Words;

@@ -8,7 +8,7 @@ import app.galdrin.core.marking.RodMove;
 import app.galdrin.core.marking.SittingWork;
 import app.galdrin.core.marking.VerdictChoice;
 import app.galdrin.core.marking.Written;
-import app.galdrin.core.task.Asked;
+import app.galdrin.core.measure.Asked;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.web.layout.Keys;

@@ -1,8 +1,8 @@
 package app.galdrin.web.sketch;
 
+import app.galdrin.core.measure.Place;
+import app.galdrin.core.measure.ToeMethod;
 import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.core.task.Place;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.web.sketch.Sketch.SketchPlace;
 import app.galdrin.web.sketch.internal.Layouts;
 import java.util.ArrayList;
@@ -21,8 +21,8 @@ public final class Sketches {
         return new Sketch(
                 "sk-" + sheetId + "-" + method.key(),
                 places(method),
-                Layouts.draw(geometry, method, false),
-                Layouts.draw(geometry, method, true));
+                Layouts.of(method).draw(geometry, false),
+                Layouts.of(method).draw(geometry, true));
     }
 
     private static List<SketchPlace> places(ToeMethod method) {

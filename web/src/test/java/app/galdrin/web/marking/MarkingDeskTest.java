@@ -99,8 +99,10 @@ class MarkingDeskTest {
     void withoutAReference_theSheetSaysWhatIsMissing() {
         assertTrue(desk().contains("reference as found has not been taken"));
         assertTrue(desk().contains("has not read the vehicle as it was left"));
-        assertTrue(desk().replace('\u00a0', ' ')
-                .contains("Rear 1908 mm less front 1904.5 mm is 3.5 mm; over the slots of 500 mm: +0.40°"));
+        assertTrue(
+                desk().replace('\u00a0', ' ')
+                        .contains(
+                                "Rear 1908 mm less front 1904.5 mm is 3.5 mm. Twice the angle whose sine is 3.5 mm by twice 500 mm: +0.40°"));
     }
 
     @ParameterizedTest

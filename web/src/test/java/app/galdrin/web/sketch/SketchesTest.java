@@ -3,12 +3,13 @@ package app.galdrin.web.sketch;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.measure.ToeMethod;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,7 +36,7 @@ class SketchesTest {
         "2500,1750,1300,400",
     })
     void fields_lieOnTheDrawing_andNeverOnOneAnother(double wheelbase, double front, double rear, double rim) {
-        for (ToeMethod method : ToeMethod.values()) {
+        for (ToeMethod method : ToeMethods.all()) {
             Sketch sketch = Sketches.of(new UUID(1, 2), vehicle(wheelbase, front, rear, rim), method);
             for (Drawing drawing : List.of(sketch.lying(), sketch.upright())) {
                 assertEquals(method.places().size(), drawing.fields().size());

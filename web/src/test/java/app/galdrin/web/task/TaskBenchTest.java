@@ -4,11 +4,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.AnswerUnit;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
@@ -56,7 +56,7 @@ class TaskBenchTest {
     @Test
     void anEmptyForm_setsTheMethodsDefaults() {
         var task = set(Map.of());
-        assertEquals(ToeMethod.STRINGS, task.toe().method());
+        assertEquals(ToeMethods.of("strings"), task.toe().method());
         assertEquals(ToeAsked.TOTAL_AND_EACH, task.toe().asked());
         assertEquals("Front toe: Two parallel strings", task.title());
         assertTrue(task.toe().scheme().mustPass().contains(Criterion.CRITICAL_STEPS));

@@ -1,6 +1,6 @@
 package app.galdrin.web.baysheet.internal;
 
-import app.galdrin.core.task.ToeFigures;
+import app.galdrin.core.measure.ToeFigures;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Log;

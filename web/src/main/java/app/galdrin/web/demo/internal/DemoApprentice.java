@@ -1,13 +1,13 @@
 package app.galdrin.web.demo.internal;
 
 import app.galdrin.core.marking.VerdictChoice;
+import app.galdrin.core.measure.Asked;
+import app.galdrin.core.measure.ToeFigures;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.spec.Axle;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.SheetQuantity;
 import app.galdrin.core.steering.TrackRod;
-import app.galdrin.core.task.Asked;
-import app.galdrin.core.task.ToeFigures;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.account.SignedIn;

@@ -1,12 +1,13 @@
 package app.galdrin.web.demo.internal;
 
+import app.galdrin.core.measure.ToeMethod;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.AnswerUnit;
 import app.galdrin.core.task.MarkingScheme;
 import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
@@ -96,7 +97,7 @@ public class DemoData implements ApplicationRunner {
                 van,
                 DemoVehicles.PARCEL_VAN,
                 classOne,
-                ToeMethod.STRINGS,
+                ToeMethods.of("strings"),
                 Mode.ASSESSMENT);
         runStrings(instructor, strings, first);
         UUID plates = set(
@@ -105,7 +106,7 @@ public class DemoData implements ApplicationRunner {
                 bus,
                 DemoVehicles.MINIBUS,
                 classTwo,
-                ToeMethod.PLATES,
+                ToeMethods.of("plates"),
                 Mode.PRACTICE);
         tasks.open(centre, aldous, plates);
         reference(instructor, plates, DemoVehicles.MINIBUS, 0.46, 0.02);
@@ -115,7 +116,7 @@ public class DemoData implements ApplicationRunner {
                 van,
                 DemoVehicles.PARCEL_VAN,
                 classTwo,
-                ToeMethod.STRINGS,
+                ToeMethods.of("strings"),
                 Mode.PRACTICE);
         runHalfway(instructor, practice, second.get(0));
         return centre;
@@ -135,7 +136,7 @@ public class DemoData implements ApplicationRunner {
             SignedIn me, String title, UUID sheet, NewVehicle vehicle, UUID classId, ToeMethod method, Mode mode) {
         SpecificationSheet spec = vehicle.sheet();
         var scheme = MarkingScheme.defaults(method, spec.geometry(), REPEATS);
-        ToeAsked asked = method == ToeMethod.STRINGS ? ToeAsked.TOTAL_AND_EACH : ToeAsked.TOTAL;
+        ToeAsked asked = method == ToeMethods.of("strings") ? ToeAsked.TOTAL_AND_EACH : ToeAsked.TOTAL;
         var toe = new ToeTask(
                 spec, asked, method, REPEATS, AnswerUnit.DEGREES, DecisionRule.SIMPLE, ToeTask.PREPARATION, scheme);
         return tasks.set(

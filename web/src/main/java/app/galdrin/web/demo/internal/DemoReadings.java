@@ -3,9 +3,10 @@ package app.galdrin.web.demo.internal;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.ToeAcross;
 import app.galdrin.core.measure.ToeBox;
+import app.galdrin.core.measure.ToeMethod;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.measure.Wheel;
 import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.core.task.ToeMethod;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.random.RandomGenerator;
@@ -36,7 +37,7 @@ final class DemoReadings {
 
     /** One repeat, mm by place; toes of the front wheels in degrees. */
     Map<String, Double> read(ToeMethod method, double left, double right) {
-        return method == ToeMethod.STRINGS ? strings(left, right) : plates(left + right);
+        return method == ToeMethods.of("strings") ? strings(left, right) : plates(left + right);
     }
 
     private Map<String, Double> strings(double left, double right) {
@@ -53,7 +54,7 @@ final class DemoReadings {
     private Map<String, Double> plates(double total) {
         double between = geometry.frontTrack() + 240;
         var r = ToeAcross.forward(
-                Math.toRadians(total), between, ToeMethod.PLATE_SLOT_DISTANCE, ToeAcross.Reading.SPAN, RULE, random);
+                Math.toRadians(total), between, ToeAcross.PLATE_SLOT_DISTANCE, ToeAcross.Reading.SPAN, RULE, random);
         return Map.of(
                 ToeAcross.FRONT_DISTANCE.name(), r.frontDistance(), ToeAcross.REAR_DISTANCE.name(), r.rearDistance());
     }

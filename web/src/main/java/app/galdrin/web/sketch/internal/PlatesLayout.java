@@ -2,20 +2,25 @@ package app.galdrin.web.sketch.internal;
 
 import app.galdrin.core.measure.ToeAcross;
 import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
+import com.google.auto.service.AutoService;
 import java.util.Map;
 
 /** Plates against both front tyres and two tapes between them: the front of the vehicle to its proportions. */
-final class PlatesLayout {
+@AutoService(Layout.class)
+public final class PlatesLayout implements Layout {
 
     /** Lying, the tapes are nearer than their fields are wide: the fields stand apart along them. */
     private static final double STAGGER = 44;
 
-    private PlatesLayout() {}
+    @Override
+    public String method() {
+        return "plates";
+    }
 
-    static Drawing draw(VehicleGeometry geometry, boolean upright) {
+    @Override
+    public Drawing draw(VehicleGeometry geometry, boolean upright) {
         double width = upright ? 390 : 840;
         double height = upright ? 420 : 440;
         double span = upright ? 300 : 330;
@@ -23,7 +28,7 @@ final class PlatesLayout {
         double along = upright ? 190 : 330;
         Plan plan = new Plan(upright, upright ? width / 2 : along, upright ? along : height / 2);
         double halfTrack = scale * geometry.frontTrack() / 2;
-        double half = scale * ToeMethod.PLATE_SLOT_DISTANCE / 2;
+        double half = scale * ToeAcross.PLATE_SLOT_DISTANCE / 2;
         double halfWidth = Math.max(9, scale * 95);
         double reach = upright ? 190 : 470;
         outlineOfBody(plan, halfTrack, scale, reach, along);

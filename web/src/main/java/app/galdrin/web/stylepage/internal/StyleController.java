@@ -1,9 +1,10 @@
 package app.galdrin.web.stylepage.internal;
 
+import app.galdrin.core.measure.ToeMethod;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.library.Library;
@@ -42,7 +43,7 @@ class StyleController {
                         .toList());
         List<SketchView> sketches = library.newestSheets(me.centreId()).stream()
                 .limit(2)
-                .flatMap(sheet -> List.of(ToeMethod.values()).stream()
+                .flatMap(sheet -> ToeMethods.all().stream()
                         .map(method -> new SketchView(
                                 sheet,
                                 method,

@@ -1,5 +1,7 @@
 package app.galdrin.web.task.internal;
 
+import app.galdrin.core.measure.ToeMethod;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.QuantityParser;
@@ -11,7 +13,6 @@ import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.MarkingScheme;
 import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.layout.Keys;
@@ -61,15 +62,16 @@ final class BenchForm {
         this.sheet = chosen(sheets, s -> s.id().toString(), "sheet");
         this.classGroup = chosen(classes, c -> c.id().toString(), "class");
         this.asked = key("asked", ToeAsked.values(), ToeAsked::key, ToeAsked.TOTAL_AND_EACH);
-        this.method = key("method", ToeMethod.values(), ToeMethod::key, ToeMethod.STRINGS);
+        this.method =
+                key("method", ToeMethods.all().toArray(ToeMethod[]::new), ToeMethod::key, ToeMethods.seeingMost());
         this.repeats = whole("repeats", 1, MOST_REPEATS, 2);
         this.answerUnit = key("unit", AnswerUnit.values(), AnswerUnit::key, AnswerUnit.DEGREES_MINUTES);
         this.rule = key("rule", DecisionRule.values(), DecisionRule::key, DecisionRule.SIMPLE);
         this.mode = key("mode", Mode.values(), Mode::key, Mode.ASSESSMENT);
         this.outcome = key("outcome", OutcomeSchool.values(), OutcomeSchool::key, OutcomeSchool.COMPETENCE);
         this.defaults = MarkingScheme.defaults(method, sheet.sheet().geometry(), repeats);
-        if (!method.canAnswer(asked)) {
-            faults.put("method", Said.of("bench.blind." + method.key()));
+        if (!asked.answeredBy(method)) {
+            faults.put("method", Said.of("method." + method.key() + ".blind"));
         }
         if (text("title").length() > LONGEST_TITLE) {
             faults.put("title", Said.of("bench.title.long", LONGEST_TITLE));

@@ -1,8 +1,7 @@
 package app.galdrin.web.task.internal;
 
-import app.galdrin.core.task.ToeMethod;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.Keys;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.sketch.Sketches;
@@ -32,7 +31,7 @@ class SketchController {
     @GetMapping("/sketches/{sheetId}/{method}.css")
     ResponseEntity<String> positions(
             @AuthenticationPrincipal SignedIn me, @PathVariable UUID sheetId, @PathVariable String method) {
-        var wanted = Keys.find(ToeMethod.values(), ToeMethod::key, method).orElseThrow(() -> new NotThere("method"));
+        var wanted = ToeMethods.named(method).orElseThrow(() -> new NotThere("method"));
         var geometry = library.sheet(me.centreId(), sheetId).sheet().geometry();
         return ResponseEntity.ok()
                 .contentType(MediaType.valueOf("text/css"))

@@ -1,13 +1,15 @@
 package app.galdrin.web.task.internal;
 
+import app.galdrin.core.measure.ToeMethod;
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.AnswerUnit;
 import app.galdrin.core.task.ChecklistStep;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.MarkingScheme;
 import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.task.ToeTask;
+import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
@@ -117,12 +119,12 @@ class TaskController {
             Sketch sketch,
             Criterion[] criteria,
             ToeAsked[] askeds,
-            ToeMethod[] methods,
+            List<ToeMethod> methods,
             AnswerUnit[] units,
             DecisionRule[] rules,
             Mode[] modes,
             OutcomeSchool[] outcomes,
-            double uTotal) {
+            Estimate oneMeasurement) {
 
         static BenchView of(BenchForm form, Optional<TaskDraft> draft, String title) {
             var geometry = form.sheet.sheet().geometry();
@@ -133,12 +135,12 @@ class TaskController {
                     Sketches.of(form.sheet.id(), geometry, form.method),
                     Criterion.values(),
                     ToeAsked.values(),
-                    ToeMethod.values(),
+                    ToeMethods.all(),
                     AnswerUnit.values(),
                     DecisionRule.values(),
                     Mode.values(),
                     OutcomeSchool.values(),
-                    MarkingScheme.standardUncertaintyOfTotal(form.method, geometry));
+                    MarkingScheme.oneMeasurement(form.method, geometry));
         }
 
         public String typed(String field) {

@@ -1,12 +1,12 @@
 package app.galdrin.web.task.internal;
 
+import app.galdrin.core.measure.ToeMethods;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.AnswerUnit;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.MarkingScheme;
 import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeMethod;
 import app.galdrin.core.task.ToeTask;
 import app.galdrin.web.layout.Keys;
 import app.galdrin.web.library.SheetVersion;
@@ -108,7 +108,7 @@ public record TaskRow(
         return new ToeTask(
                 sheet.sheet(),
                 Keys.of(ToeAsked.values(), ToeAsked::key, asked),
-                Keys.of(ToeMethod.values(), ToeMethod::key, method),
+                ToeMethods.of(method),
                 repeats,
                 Keys.of(AnswerUnit.values(), AnswerUnit::key, answerUnit),
                 Keys.of(DecisionRule.values(), DecisionRule::key, decisionRule),

@@ -1,5 +1,6 @@
-package app.galdrin.core.task;
+package app.galdrin.core.measure;
 
+import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.List;
 import java.util.Optional;
@@ -43,11 +44,8 @@ public record ToeFigures(Estimate total, Optional<Estimate> left, Optional<Estim
         if (figures.isEmpty()) {
             return Optional.empty();
         }
-        double n = figures.size();
-        double value = figures.stream().mapToDouble(Estimate::value).sum() / n;
-        double variance = figures.stream()
-                .mapToDouble(e -> e.standardUncertainty() * e.standardUncertainty())
-                .sum();
-        return Optional.of(new Estimate(value, Math.sqrt(variance) / n));
+        double value = figures.stream().mapToDouble(Estimate::value).sum() / figures.size();
+        return Optional.of(new Estimate(
+                value, Budget.ofMean(figures.stream().map(Estimate::budget).toList())));
     }
 }

@@ -1,0 +1,53 @@
+package app.galdrin.web.layout;
+
+import app.galdrin.core.measure.ToeMethod;
+import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.record.Step;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** The steps of a working and the sources of a doubt, as sentences; templates reach it as {@code @working}. */
+@Component("working")
+public class WorkingWords {
+
+    /** From this share on a class of readings is all there is to say about. */
+    private static final double NEARLY_ALL = 0.995;
+
+    private final Words words;
+
+    WorkingWords(Words words) {
+        this.words = words;
+    }
+
+    /** One step: its formula's sentence with the numbers that go in, in their order, and the number that comes out. */
+    public String step(Step step) {
+        List<Object> numbers = new ArrayList<>();
+        step.in().forEach(term -> numbers.add(number(term)));
+        numbers.add(number(step.out()));
+        return words.text("working." + step.formula(), numbers.toArray());
+    }
+
+    private String number(Step.Term term) {
+        return switch (term.unit()) {
+            case LENGTH -> words.length(term.value());
+            case ANGLE -> words.angle(term.value());
+            default -> QuantityFormat.decimal(term.inRecord(), 3, false);
+        };
+    }
+
+    /** What most of a figure's doubt comes from; empty where nothing is known of it. */
+    public Optional<String> doubt(ToeMethod method, Estimate figure) {
+        return method.doubtByClass(figure).entrySet().stream().findFirst().map(this::source);
+    }
+
+    private String source(Map.Entry<String, Double> greatest) {
+        String readings = words.text("doubt." + greatest.getKey());
+        return greatest.getValue() >= NEARLY_ALL
+                ? words.text("doubt.all", readings)
+                : words.text("doubt.most", readings, Math.round(100 * greatest.getValue()));
+    }
+}
