@@ -132,6 +132,16 @@ class RoundTripTest {
 
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
+    void rearString_givesBackTheToe_whateverTheRearWheelDoes(long seed) {
+        var random = Seeds.generator(seed);
+        double toe = toe(random);
+        var readings = ToeRearString.forward(toe, toe(random), 120, between(random, 350, 600), PERFECT, random);
+        assertEquals(
+                toe, ToeRearString.evaluate(readings, 0, 0).orElseThrow().toe().value(), TOLERANCE);
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
     void slipPlate_givesBackTheSlip(long seed) {
         var random = Seeds.generator(seed);
         double sideslip = between(random, -20, 20);

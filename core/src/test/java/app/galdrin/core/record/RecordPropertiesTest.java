@@ -141,6 +141,8 @@ class RecordPropertiesTest {
         "toe.box,wheels.fl.frontGap,toe.fl,1",
         "toe.box,wheels.rr.rearGap,toe.rr,-1",
         "toe.box,stringSpacingFront,skew.left,1",
+        "toe.rearString,frontGap,toe,1",
+        "toe.rearString,rearToe,toe,1",
         "toe.gauges,left,totalToe,1",
         "toe.gauges,right,imbalance,-1",
         "toe.slipPlate,displacement,sideslip,1",

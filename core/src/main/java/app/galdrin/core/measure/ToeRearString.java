@@ -1,0 +1,224 @@
+package app.galdrin.core.measure;
+
+import app.galdrin.core.FaultCode;
+import app.galdrin.core.Outcome;
+import app.galdrin.core.record.Answer;
+import app.galdrin.core.record.Contract;
+import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Input;
+import app.galdrin.core.record.NumberField;
+import app.galdrin.core.record.Range;
+import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.Shape;
+import app.galdrin.core.record.Step;
+import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.uncertainty.Dual;
+import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.uncertainty.Propagation;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.random.RandomGenerator;
+import java.util.stream.Stream;
+
+/**
+ * Toe of a front wheel against a string drawn tight along the outer face of the rear tyre on its side and on past the front
+ * wheel (record kind {@code toe.rearString}). The string leans as the rear wheel does.
+ *
+ * <pre>
+ * difference d = front gap − rear gap   mm, toe-in positive
+ * toe t = asin(d / b) + toe of the rear wheel   rad, |d| &lt; baseline b
+ * </pre>
+ *
+ * <p>A rear toe of 0 stands for a solid axle; what the rear wheel really does goes straight into the front figure.
+ */
+@AutoService(RecordKind.class)
+public final class ToeRearString implements ToeMethod {
+
+    public static final String NAME = "toe.rearString";
+
+    private static final NumberField REAR_TOE =
+            NumberField.angle("rearToe", Range.TOE).optional();
+    private static final NumberField U_REAR_TOE =
+            NumberField.angle("rearToe", Range.UNCERTAINTY).optional();
+
+    private static final Contract CONTRACT = new Contract(
+            NAME,
+            Shape.of(ToeLine.FRONT_GAP, ToeLine.REAR_GAP, ToeLine.BASELINE, REAR_TOE)
+                    .withU(ToeLine.U_GAP, U_REAR_TOE),
+            Shape.of(ToeLine.TOE, ToeLine.LENGTH_DIFFERENCE));
+    private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE, Seen.EACH_TOE).assuming(Assumption.REAR_TOE_KNOWN);
+
+    /** The rule read at the front and the rear of both front rims. */
+    private static final int READINGS_OF_AN_AXLE = 4;
+
+    private static final List<Wheel> FRONT = List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT);
+
+    /** Readings of one front wheel; {@code rearToe} rad, toe-in positive, 0 for a solid axle. */
+    public record Readings(RimGaps gaps, double rearToe) {}
+
+    /** {@code lengthDifference} mm and {@code toe} rad, toe-in positive. */
+    public record Result(double lengthDifference, Estimate toe) {}
+
+    /**
+     * Works the readings.
+     *
+     * @param uGap standard uncertainty of each gap, mm
+     * @param uRearToe standard uncertainty of the rear wheel's toe, rad
+     */
+    public static Outcome<Result> evaluate(Readings r, double uGap, double uRearToe) {
+        var propagation = Propagation.of(3, uGap, uRearToe);
+        var front = propagation.reading(ToeLine.FRONT_GAP.name(), r.gaps().frontGap(), uGap);
+        var rear = propagation.reading(ToeLine.REAR_GAP.name(), r.gaps().rearGap(), uGap);
+        var rearToe = propagation.reading(REAR_TOE.name(), r.rearToe(), uRearToe);
+        var difference = front.subtract(rear);
+        if (!(Math.abs(difference.value()) < r.gaps().baseline())) {
+            return Outcome.fault(FaultCode.OUT_OF_RANGE, ToeLine.BASELINE.name());
+        }
+        var toe = difference.divide(r.gaps().baseline()).asin().add(rearToe);
+        return Outcome.of(new Result(difference.value(), propagation.estimate(toe)));
+    }
+
+    /** The steps from the gaps to the toe. */
+    public static List<Step> working(Readings r, Result result) {
+        return List.of(
+                Step.of("toe.line.difference.outboard")
+                        .with(ToeLine.FRONT_GAP, r.gaps().frontGap())
+                        .with(ToeLine.REAR_GAP, r.gaps().rearGap())
+                        .gives(ToeLine.LENGTH_DIFFERENCE, result.lengthDifference()),
+                Step.of("toe.rearString.toe")
+                        .with(ToeLine.LENGTH_DIFFERENCE, result.lengthDifference())
+                        .with(ToeLine.BASELINE, r.gaps().baseline())
+                        .with(REAR_TOE, r.rearToe())
+                        .gives(ToeLine.TOE, result.toe().value()));
+    }
+
+    /**
+     * The forward model: the gaps of a front wheel to a string that leans with the rear wheel.
+     *
+     * @param toe of the front wheel, rad
+     * @param rearToe of the rear wheel the string is drawn along, rad: its front end then runs inboard by as much
+     * @param gapAtHub mm, square to the string, large enough that both gaps are positive
+     */
+    public static Readings forward(
+            double toe, double rearToe, double gapAtHub, double baseline, Instrument rule, RandomGenerator noise) {
+        var line = ToeLine.forward(toe, gapAtHub, baseline, ToeLine.LineSide.OUTBOARD, -rearToe, rule, noise);
+        return new Readings(line.gaps(), rearToe);
+    }
+
+    @Override
+    public Contract contract() {
+        return CONTRACT;
+    }
+
+    @Override
+    public Sight sight() {
+        return SIGHT;
+    }
+
+    @Override
+    public String key() {
+        return "rearString";
+    }
+
+    /** Down the left side the front of a rim is met first, up the right side its rear. */
+    @Override
+    public List<Place> places() {
+        return Stream.of(
+                        ToeBox.frontGap(Wheel.FRONT_LEFT),
+                        ToeBox.rearGap(Wheel.FRONT_LEFT),
+                        ToeBox.rearGap(Wheel.FRONT_RIGHT),
+                        ToeBox.frontGap(Wheel.FRONT_RIGHT))
+                .map(id -> Place.gap(id, ToeLine.U_GAP.name()))
+                .toList();
+    }
+
+    @Override
+    public double baseline(VehicleGeometry geometry) {
+        return geometry.rimDiameter();
+    }
+
+    @Override
+    public CatalogueInstrument instrument() {
+        return CatalogueInstrument.RULE_MILLIMETRES;
+    }
+
+    @Override
+    public CatalogueInstrument.Surface surface() {
+        return CatalogueInstrument.Surface.RIM;
+    }
+
+    /** Both front wheels, each against the string along its own side; the rear wheels are taken as straight. */
+    @Override
+    public Outcome<ToeFigures> workComplete(Map<String, Double> readings, VehicleGeometry geometry) {
+        for (Wheel wheel : FRONT) {
+            Outcome<Result> one = evaluate(at(readings, wheel, geometry), 0, 0);
+            if (one instanceof Outcome.Failed<Result> failed) {
+                return new Outcome.Failed<>(failed.fault());
+            }
+        }
+        var propagation = Propagation.of(READINGS_OF_AN_AXLE, standardUncertainty());
+        Dual left = toe(
+                propagation,
+                Wheel.FRONT_LEFT,
+                at(readings, Wheel.FRONT_LEFT, geometry).gaps());
+        Dual right = toe(
+                propagation,
+                Wheel.FRONT_RIGHT,
+                at(readings, Wheel.FRONT_RIGHT, geometry).gaps());
+        return Outcome.of(new ToeFigures(
+                propagation.estimate(left.add(right)),
+                Optional.of(propagation.estimate(left)),
+                Optional.of(propagation.estimate(right)),
+                Optional.empty()));
+    }
+
+    private Dual toe(Propagation propagation, Wheel wheel, RimGaps gaps) {
+        double u = standardUncertainty();
+        return propagation
+                .reading(ToeBox.frontGap(wheel), gaps.frontGap(), u)
+                .subtract(propagation.reading(ToeBox.rearGap(wheel), gaps.rearGap(), u))
+                .divide(gaps.baseline())
+                .asin();
+    }
+
+    private Readings at(Map<String, Double> readings, Wheel wheel, VehicleGeometry geometry) {
+        double front = ToeMethod.at(readings, ToeBox.frontGap(wheel));
+        double rear = ToeMethod.at(readings, ToeBox.rearGap(wheel));
+        return new Readings(new RimGaps(front, rear, baseline(geometry)), 0);
+    }
+
+    @Override
+    public List<Step> working(Map<String, Double> readings, VehicleGeometry geometry, Asked asked) {
+        List<Step> steps = new ArrayList<>();
+        double total = 0;
+        var sum = Step.of("toe.total");
+        for (Wheel wheel : FRONT) {
+            Readings one = at(readings, wheel, geometry);
+            Result result = evaluate(one, 0, 0).orElseThrow();
+            if (asked == Asked.TOTAL || (asked == Asked.LEFT) == wheel.left()) {
+                steps.addAll(working(one, result));
+            }
+            sum.with("toe." + wheel.key(), ToeLine.TOE.unit(), result.toe().value());
+            total += result.toe().value();
+        }
+        if (asked == Asked.TOTAL) {
+            steps.add(sum.gives("totalToe.front", ToeLine.TOE.unit(), total));
+        }
+        return steps;
+    }
+
+    @Override
+    public Outcome<Answer> evaluate(Input in) {
+        var gaps = new RimGaps(in.number(ToeLine.FRONT_GAP), in.number(ToeLine.REAR_GAP), in.number(ToeLine.BASELINE));
+        var readings = new Readings(gaps, in.number(REAR_TOE, 0));
+        return evaluate(readings, in.u(ToeLine.U_GAP), in.u(U_REAR_TOE))
+                .map(result -> new Answer(
+                        new Figures()
+                                .set(ToeLine.TOE, result.toe())
+                                .set(ToeLine.LENGTH_DIFFERENCE, result.lengthDifference()),
+                        () -> working(readings, result)));
+    }
+}
