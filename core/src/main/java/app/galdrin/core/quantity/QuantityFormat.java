@@ -44,7 +44,7 @@ public final class QuantityFormat {
         /** The fraction, and the residue where it shows in hundredths of a millimetre: 1 3/16″ +0.14 mm. */
         public String withResidue() {
             String rest = decimal(residue, 2, true);
-            return rest.equals("0.00") ? fraction : fraction + " " + rest + " mm";
+            return rest.equals("0.00") ? fraction : fraction + " " + rest + "\u00a0mm";
         }
     }
 

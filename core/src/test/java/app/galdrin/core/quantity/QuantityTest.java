@@ -116,10 +116,14 @@ class QuantityTest {
         "12.7,32,1/2″",
         "0.1,16,0″ +0.10 mm",
         "50.7,16,2″ −0.10 mm",
-        "-50.7,32,−2″ +0.10 mm"
+        "-50.7,32,−2″ +0.10 mm",
+        "30.166,1,30.17 mm",
     })
-    void inches_areReducedFractions_andShowWhatIsLeftOver(double mm, int parts, String text) {
-        assertEquals(text, QuantityFormat.inches(mm, parts).withResidue());
+    void lengths_areShownAsTheCentreWants_withWhatAFractionLeavesOver(double mm, int parts, String text) {
+        String key = parts == 1 ? "mm" : "in" + parts;
+        String shown = LengthDisplay.ofKey(key).orElseThrow().show(mm);
+        assertEquals(text, shown.replace('\u00a0', ' '));
+        assertTrue(LengthDisplay.ofKey("cubit").isEmpty());
     }
 
     static LongStream seeds() {

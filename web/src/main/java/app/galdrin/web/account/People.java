@@ -1,5 +1,6 @@
 package app.galdrin.web.account;
 
+import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.web.account.internal.PersonMapper;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
@@ -62,6 +63,12 @@ public class People {
         UUID id = Ids.next();
         mapper.insertCentre(id, name, zone);
         return id;
+    }
+
+    /** How everyone of the centre sees lengths from the next sign-in on. */
+    @Transactional
+    public void showLengths(UUID centreId, LengthDisplay lengths) {
+        mapper.showLengths(centreId, lengths.key());
     }
 
     @Transactional

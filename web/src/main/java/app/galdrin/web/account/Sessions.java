@@ -7,7 +7,7 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.stereotype.Service;
 
-/** Starts a session for a person who came in another way than by password. */
+/** Starts a session for a person who came in another way than by password, or whose session changes. */
 @Service
 public class Sessions {
 

@@ -1,5 +1,7 @@
 package app.galdrin.web.account;
 
+import app.galdrin.core.quantity.LengthDisplay;
+import app.galdrin.web.layout.Reader;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -12,6 +14,7 @@ import org.springframework.security.core.userdetails.UserDetails;
 /**
  * The person behind a session; kept in the session, so only what seldom changes.
  *
+ * @param lengthDisplay key of how the centre wants lengths shown; null in a session older than the choice
  * @param limitedTo the opening a person joined by code; such a session sees nothing but the sitting there
  */
 public record SignedIn(
@@ -23,13 +26,25 @@ public record SignedIn(
         String passwordHash,
         boolean active,
         String zone,
+        @Nullable String lengthDisplay,
         @Nullable UUID limitedTo)
-        implements UserDetails {
+        implements UserDetails, Reader {
 
     private static final long serialVersionUID = 1L;
 
     public ZoneId zoneId() {
         return ZoneId.of(zone);
+    }
+
+    @Override
+    public LengthDisplay lengths() {
+        return LengthDisplay.ofKey(lengthDisplay == null ? "" : lengthDisplay).orElse(LengthDisplay.MILLIMETRES);
+    }
+
+    /** The same person, who now sees lengths like this. */
+    public SignedIn seeing(LengthDisplay lengths) {
+        return new SignedIn(
+                personId, centreId, role, displayName, signIn, passwordHash, active, zone, lengths.key(), limitedTo);
     }
 
     public boolean is(Role wanted) {
@@ -42,7 +57,7 @@ public record SignedIn(
 
     /** The same person, let in by a code to one opening; the password does not travel with it. */
     public SignedIn joined(UUID opening) {
-        return new SignedIn(personId, centreId, role, displayName, signIn, "", active, zone, opening);
+        return new SignedIn(personId, centreId, role, displayName, signIn, "", active, zone, lengthDisplay, opening);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package app.galdrin.web.layout;
 
+import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.task.AnswerUnit;
@@ -8,6 +9,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import org.springframework.context.MessageSource;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 
 /** Words and figures as people read them; templates reach it as {@code @words}. */
@@ -39,9 +41,16 @@ public class Words {
         return one.length() <= LONGEST_QUOTE ? one : one.substring(0, LONGEST_QUOTE - 1) + "…";
     }
 
-    /** Millimetres. */
+    /** A length as the reader's centre wants it shown. */
     public String length(double millimetres) {
-        return QuantityFormat.length(millimetres) + "\u00a0mm";
+        return lengths().show(millimetres);
+    }
+
+    private static LengthDisplay lengths() {
+        var session = SecurityContextHolder.getContext().getAuthentication();
+        return session != null && session.getPrincipal() instanceof Reader reader
+                ? reader.lengths()
+                : LengthDisplay.MILLIMETRES;
     }
 
     /** A toe in rad, in degrees to two places. */

@@ -97,6 +97,42 @@ class AccessTest {
     }
 
     @Test
+    void theSchemaOfRecords_isOpenToOtherPrograms() {
+        var response = visitor().get("/formats/measurement-record.schema.json");
+        assertEquals(200, response.statusCode());
+        assertEquals(
+                "application/schema+json",
+                response.headers().firstValue("Content-Type").orElse("").replaceFirst(";.*", ""));
+        assertTrue(response.body().contains("\"toe.box.input\""));
+    }
+
+    /** The one who chooses sees it at once, others from the next sign-in, and nobody else's choice is touched. */
+    @Test
+    void lengths_areShownAsTheCentreChooses() {
+        var maud = visitor().signIn("m.aldous", PASSWORD);
+        var office = visitor().signIn("office", PASSWORD);
+        assertEquals(
+                404, maud.post("/people/lengths", Map.of("lengths", "cubits")).statusCode());
+        assertEquals(
+                403,
+                visitor()
+                        .signIn("b.lindqvist", PASSWORD)
+                        .post("/people/lengths", Map.of("lengths", "in16"))
+                        .statusCode());
+        try {
+            assertEquals(
+                    302, maud.post("/people/lengths", Map.of("lengths", "in16")).statusCode());
+            assertTrue(maud.get("/people").body().contains("1 3/16″ +0.14 mm"));
+            assertTrue(office.get("/people").body().contains("reads 30.3 mm"));
+            assertTrue(
+                    visitor().signIn("office", PASSWORD).get("/people").body().contains("1 3/16″"));
+        } finally {
+            maud.post("/people/lengths", Map.of("lengths", "mm"));
+        }
+        assertTrue(maud.get("/people").body().contains("reads 30.3 mm"));
+    }
+
+    @Test
     void aVerifier_reads_butWritesNothing() {
         String sitting = jdbc.queryForObject(
                 "select i.id from sitting i join person p on p.id = i.person_id where p.sign_in = 'r.haywood'",

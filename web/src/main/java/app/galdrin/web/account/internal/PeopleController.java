@@ -1,8 +1,13 @@
 package app.galdrin.web.account.internal;
 
+import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
+import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.NotThere;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
@@ -23,9 +28,11 @@ class PeopleController {
     private static final int LONGEST_CLASS_NAME = 80;
 
     private final People people;
+    private final Sessions sessions;
 
-    PeopleController(People people) {
+    PeopleController(People people, Sessions sessions) {
         this.people = people;
+        this.sessions = sessions;
     }
 
     @GetMapping("/people")
@@ -70,10 +77,27 @@ class PeopleController {
         return "redirect:/people";
     }
 
+    /** The one who chooses sees it at once, everyone else of the centre from the next sign-in. */
+    @PostMapping("/people/lengths")
+    String showLengths(
+            @AuthenticationPrincipal SignedIn me,
+            @RequestParam String lengths,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            RedirectAttributes flash) {
+        LengthDisplay chosen = LengthDisplay.ofKey(lengths).orElseThrow(() -> new NotThere("lengths"));
+        people.showLengths(me.centreId(), chosen);
+        sessions.start(me.seeing(chosen), request, response);
+        flash.addFlashAttribute("lengthsChosen", chosen.key());
+        return "redirect:/people";
+    }
+
     private String page(SignedIn me, Model model) {
         model.addAttribute("people", people.all(me.centreId()));
         model.addAttribute("classes", people.classes(me.centreId()));
         model.addAttribute("roles", Role.values());
+        model.addAttribute("lengths", me.lengths());
+        model.addAttribute("lengthDisplays", LengthDisplay.values());
         return "account/people";
     }
 }

@@ -29,6 +29,8 @@ public interface PersonMapper {
 
     void insertCentre(UUID id, String name, String zone);
 
+    void showLengths(UUID centreId, String lengths);
+
     void insert(UUID id, UUID centreId, Role role, String displayName, String signIn, @Nullable String passwordHash);
 
     void insertClass(UUID id, UUID centreId, String name);

@@ -37,7 +37,14 @@ class SecurityConfiguration {
         var csrf = new CookieCsrfTokenRepository(); // HttpOnly: pages carry the token themselves
         csrf.setCookieName("galdrin-form");
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/assets/**", "/webjars/**", "/sign-in", "/join", "/join/**", "/first-run", "/error")
+                                "/assets/**",
+                                "/webjars/**",
+                                "/sign-in",
+                                "/join",
+                                "/join/**",
+                                "/first-run",
+                                "/error",
+                                "/formats/**")
                         .permitAll()
                         .requestMatchers("/tasks/**", "/style")
                         .hasRole(INSTRUCTOR)

@@ -1,0 +1,39 @@
+package app.galdrin.web.formats.internal;
+
+import app.galdrin.core.evaluate.RecordKinds;
+import app.galdrin.core.record.JsonSchema;
+import java.io.StringWriter;
+import java.time.Duration;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.ObjectWriteContext;
+import tools.jackson.core.json.JsonFactory;
+
+/** Publishes the schemas; open to everyone. */
+@Controller
+class FormatController {
+
+    private static final MediaType SCHEMA = MediaType.valueOf("application/schema+json");
+
+    private final String measurementRecords = measurementRecords();
+
+    private static String measurementRecords() {
+        var text = new StringWriter();
+        try (JsonGenerator json = new JsonFactory().createGenerator(ObjectWriteContext.empty(), text)) {
+            JsonSchema.write(json, RecordKinds.all());
+        }
+        return text.toString();
+    }
+
+    @GetMapping("/formats/measurement-record.schema.json")
+    ResponseEntity<String> measurementRecordSchema() {
+        return ResponseEntity.ok()
+                .contentType(SCHEMA)
+                .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePublic())
+                .body(measurementRecords);
+    }
+}

@@ -1,0 +1,4 @@
+@NullMarked
+package app.galdrin.web.formats.internal;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,10 @@
+package app.galdrin.web.layout;
+
+import app.galdrin.core.quantity.LengthDisplay;
+
+/** Whoever a page is made for; the principal of a session is one. */
+public interface Reader {
+
+    /** How the reader's centre wants lengths shown. */
+    LengthDisplay lengths();
+}
