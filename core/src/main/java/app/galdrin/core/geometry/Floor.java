@@ -5,6 +5,8 @@ package app.galdrin.core.geometry;
  *
  * <p>Up by gravity is u = (sin p, sin r, u_z) with u_z = √(1 − sin²p − sin²r).
  *
+ * <p>Source: [PLANE], in {@code docs/conventions.md}.
+ *
  * @param pitch p, rad, −10° to 10°: the front of the bay is higher
  * @param roll r, rad, −10° to 10°: the left side of the bay is higher
  */

@@ -4,6 +4,8 @@ package app.galdrin.core.geometry;
  * The axis a front wheel is steered about. Steering turns the wheel's spin axis a about it, so that a·k stays the same:
  * sin t cos γ tan τ + cos t cos γ tan σ + sin γ = K at every steer angle, with t = −s ψ.
  *
+ * <p>Source: [ISO8855] for the angles, [PLANE] for the invariant.
+ *
  * @param caster τ, rad: the top leans rearward
  * @param kpi σ, rad: the top leans inward
  */

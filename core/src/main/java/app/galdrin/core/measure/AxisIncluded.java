@@ -20,6 +20,8 @@ import java.util.List;
  * <pre>
  * included angle = camber + KPI   rad
  * </pre>
+ *
+ * <p>Source: [PLANE].
  */
 @AutoService(RecordKind.class)
 public final class AxisIncluded implements RecordKind {

@@ -21,6 +21,8 @@ import java.util.random.RandomGenerator;
  * setback = wheelbase left − wheelbase right   mm, positive: the right front wheel stands back
  * angle = atan(setback / track)   rad
  * </pre>
+ *
+ * <p>Source: [PLANE].
  */
 @AutoService(RecordKind.class)
 public final class AxleSetback implements MeasuringMethod {

@@ -36,6 +36,8 @@ import java.util.random.RandomGenerator;
  * </pre>
  *
  * <p>A gauge zeroed across the floor has the roll in its zero, so that r = 0; meant for a wheel standing straight.
+ *
+ * <p>Source: [ISO8855] for camber, [PLANE] for the floor.
  */
 @AutoService(RecordKind.class)
 public final class CamberInclinometer implements MeasuringMethod {

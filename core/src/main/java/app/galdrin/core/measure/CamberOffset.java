@@ -23,6 +23,8 @@ import java.util.random.RandomGenerator;
  * <pre>
  * camber γ = asin((bottom gap − top gap) / length)   rad, top outward positive; gaps and length mm, |difference| &lt; length
  * </pre>
+ *
+ * <p>Source: [ISO8855] for camber, [PLANE].
  */
 @AutoService(RecordKind.class)
 public final class CamberOffset implements MeasuringMethod {

@@ -29,6 +29,8 @@ import java.util.random.RandomGenerator;
  * caster = reading − frame angle   rad, rearward lean positive; a frame that drops toward the rear is positive
  * disagreement = knuckle − pad   rad
  * </pre>
+ *
+ * <p>Source: [ISO8855] for caster, [PLANE].
  */
 @AutoService(RecordKind.class)
 public final class CasterProtractor implements MeasuringMethod {

@@ -38,6 +38,8 @@ import java.util.random.RandomGenerator;
  * <p>solved for tan τ, tan σ and K by least squares ({@link SweepFit}), or with σ given for tan τ and K. Beside it stands the
  * workshop's shortcut: caster ≈ (camber out − camber in) / (2 sin θ) − pitch, with θ half the steer between the two farthest
  * readings; the factor 1/(2 sin θ) is 1.46 at 20° and 1 at 30°. Angles rad.
+ *
+ * <p>Source: [ISO8855] for caster and KPI, [PLANE] for the invariant a·k, [HIGHAM] for the solution, [GUM] for its doubt.
  */
 @AutoService(RecordKind.class)
 public final class CasterSweep implements MeasuringMethod {

@@ -36,6 +36,8 @@ import java.util.random.RandomGenerator;
  * </pre>
  *
  * <p>Plane geometry of two equal toes: each wheel's chord b leans by T/2, so that its ends differ by b sin(T/2).
+ *
+ * <p>Source: [ISO8855] for toe, [PLANE] for the chord.
  */
 @AutoService(RecordKind.class)
 public final class ToeAcross implements ToeMethod {
@@ -259,12 +261,6 @@ public final class ToeAcross implements ToeMethod {
     @Override
     public CatalogueInstrument instrument() {
         return CatalogueInstrument.TAPE;
-    }
-
-    /** The slots are cut in metal. */
-    @Override
-    public CatalogueInstrument.Surface surface() {
-        return CatalogueInstrument.Surface.RIM;
     }
 
     @Override

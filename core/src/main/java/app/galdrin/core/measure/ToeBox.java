@@ -15,9 +15,7 @@ import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.core.uncertainty.Dual;
 import app.galdrin.core.uncertainty.Estimate;
-import app.galdrin.core.uncertainty.Propagation;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -43,6 +41,8 @@ import java.util.random.RandomGenerator;
  *
  * <p>Spacings and hub gaps are square to the vehicle, rim gaps square to the string; lengths mm, angles rad, |front − rear|
  * below the baseline. The first two say that a string's offset from the centreline changes evenly along the vehicle.
+ *
+ * <p>Source: [ISO8855] for toe and thrust, [PLANE] for the box.
  */
 @AutoService(RecordKind.class)
 public final class ToeBox implements ToeMethod {
@@ -95,9 +95,6 @@ public final class ToeBox implements ToeMethod {
     private static final String[] HUB_GAP_PLACES = places("hubGap.", "");
     private static final String[] FRONT_GAP_PLACES = places("wheels.", ".frontGap");
     private static final String[] REAR_GAP_PLACES = places("wheels.", ".rearGap");
-
-    /** Most independent readings: two spacings, four hub gaps, eight rim gaps. */
-    private static final int READINGS = 14;
 
     private static Field[] eachWheel(Function<Wheel, Field> field) {
         return Arrays.stream(Wheel.values()).map(field).toArray(Field[]::new);
@@ -217,7 +214,7 @@ public final class ToeBox implements ToeMethod {
                 return Outcome.fault(FaultCode.OUT_OF_RANGE, "wheels." + wheel.key() + ".baseline");
             }
         }
-        return Outcome.of(new Calculation(r, u).result(tracks));
+        return Outcome.of(new BoxCalculation(r, u).result(tracks));
     }
 
     /** Tracks at the axles, with the spacing on the straight line through the two that were read. */
@@ -233,88 +230,8 @@ public final class ToeBox implements ToeMethod {
                 spacingAtFrontAxle - hubs(r, Wheel.FRONT_LEFT), spacingAtRearAxle - hubs(r, Wheel.REAR_LEFT)));
     }
 
-    private static double hubs(Readings r, Wheel wheel) {
+    static double hubs(Readings r, Wheel wheel) {
         return r.hubGaps().at(wheel) + r.hubGaps().at(wheel.opposite());
-    }
-
-    /** One run through the formulas, with every reading known to the propagation once. */
-    private static final class Calculation {
-        private final Readings readings;
-        private final Propagation propagation;
-        private final Dual skewLeft;
-        private final Dual skewRight;
-        private final Map<Wheel, Dual> toes = new EnumMap<>(Wheel.class);
-
-        Calculation(Readings r, ReadingUncertainty u) {
-            this.readings = r;
-            this.propagation = Propagation.of(READINGS, u.spacing(), u.hubGap(), u.gap());
-            Dual opening = propagation
-                    .reading(SPACING_FRONT.name(), r.spacingFront(), u.spacing())
-                    .subtract(propagation.reading(SPACING_REAR.name(), r.spacingRear(), u.spacing()))
-                    .divide(r.stationDistance());
-            Dual leaning = acrossHubs(Wheel.FRONT_LEFT, u.hubGap())
-                    .subtract(acrossHubs(Wheel.REAR_LEFT, u.hubGap()))
-                    .divide(r.wheelbase());
-            this.skewLeft = opening.add(leaning).divide(2).atan();
-            this.skewRight = opening.subtract(leaning).divide(2).atan();
-            new EnumMap<>(r.wheels()).forEach((wheel, gaps) -> toes.put(wheel, toe(wheel, gaps, u.gap())));
-        }
-
-        private Dual acrossHubs(Wheel left, double uHub) {
-            return hub(left, uHub).subtract(hub(left.opposite(), uHub));
-        }
-
-        private Dual hub(Wheel wheel, double uHub) {
-            return propagation.reading(ToeBox.hubGap(wheel), readings.hubGaps().at(wheel), uHub);
-        }
-
-        private Dual toe(Wheel wheel, RimGaps gaps, double uGap) {
-            return propagation
-                    .reading(ToeBox.frontGap(wheel), gaps.frontGap(), uGap)
-                    .subtract(propagation.reading(ToeBox.rearGap(wheel), gaps.rearGap(), uGap))
-                    .divide(gaps.baseline())
-                    .asin()
-                    .subtract(wheel.left() ? skewLeft : skewRight);
-        }
-
-        Result result(Optional<Tracks> tracks) {
-            Map<Wheel, Estimate> estimates = new EnumMap<>(Wheel.class);
-            toes.forEach((wheel, toe) -> estimates.put(wheel, propagation.estimate(toe)));
-            Optional<Dual> thrust = halfDifference(Wheel.REAR_LEFT);
-            Optional<Dual> ahead = halfDifference(Wheel.FRONT_LEFT)
-                    .map(t -> thrust.map(t::subtract).orElse(t));
-            return new Result(
-                    skewLeft.value(),
-                    skewRight.value(),
-                    estimates,
-                    total(Wheel.FRONT_LEFT),
-                    total(Wheel.REAR_LEFT),
-                    thrust.map(propagation::estimate),
-                    ahead.map(propagation::estimate),
-                    trackDifference(),
-                    tracks);
-        }
-
-        private Optional<Estimate> total(Wheel left) {
-            return toe(left).flatMap(l -> toe(left.opposite()).map(l::add)).map(propagation::estimate);
-        }
-
-        private Optional<Dual> halfDifference(Wheel left) {
-            return toe(left)
-                    .flatMap(l -> toe(left.opposite()).map(l::subtract))
-                    .map(difference -> difference.divide(2));
-        }
-
-        private Optional<Dual> toe(Wheel wheel) {
-            return Optional.ofNullable(toes.get(wheel));
-        }
-
-        private double trackDifference() {
-            double opening = (readings.spacingFront() - readings.spacingRear())
-                    * readings.wheelbase()
-                    / readings.stationDistance();
-            return opening - hubs(readings, Wheel.FRONT_LEFT) + hubs(readings, Wheel.REAR_LEFT);
-        }
     }
 
     /**
@@ -490,11 +407,6 @@ public final class ToeBox implements ToeMethod {
     @Override
     public CatalogueInstrument instrument() {
         return CatalogueInstrument.RULE_MILLIMETRES;
-    }
-
-    @Override
-    public CatalogueInstrument.Surface surface() {
-        return CatalogueInstrument.Surface.RIM;
     }
 
     @Override

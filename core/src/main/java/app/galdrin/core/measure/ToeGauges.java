@@ -32,6 +32,8 @@ import java.util.random.RandomGenerator;
  * toe t of a wheel as shown (rad), or t = asin(x / b) for a scale in mm over the baseline b, |x| &lt; b
  * total = t left + t right, imbalance = t left − t right   rad, toe-in positive
  * </pre>
+ *
+ * <p>Source: [ISO8855] for toe, [PLANE] for the scale.
  */
 @AutoService(RecordKind.class)
 public final class ToeGauges implements MeasuringMethod {

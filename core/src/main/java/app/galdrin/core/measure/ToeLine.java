@@ -28,6 +28,8 @@ import java.util.random.RandomGenerator;
  * </pre>
  *
  * <p>Gaps are square to the line. The same skew β (front end farther outboard, rad) counts for a line on either side.
+ *
+ * <p>Source: [ISO8855] for toe, [PLANE] for the chord.
  */
 @AutoService(RecordKind.class)
 public final class ToeLine implements MeasuringMethod {

@@ -30,8 +30,10 @@ public interface ToeMethod extends MeasuringMethod {
     /** What its readings are taken with. */
     CatalogueInstrument instrument();
 
-    /** What they are taken from. */
-    CatalogueInstrument.Surface surface();
+    /** What they are taken from: metal, unless a method reads at the tread. */
+    default CatalogueInstrument.Surface surface() {
+        return CatalogueInstrument.Surface.RIM;
+    }
 
     /** Works readings of which none is missing. */
     Outcome<ToeFigures> workComplete(Map<String, Double> readings, VehicleGeometry geometry);

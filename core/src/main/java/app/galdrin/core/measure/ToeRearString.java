@@ -33,6 +33,8 @@ import java.util.stream.Stream;
  * </pre>
  *
  * <p>A rear toe of 0 stands for a solid axle; what the rear wheel really does goes straight into the front figure.
+ *
+ * <p>Source: [ISO8855] for toe, [PLANE] for the chord.
  */
 @AutoService(RecordKind.class)
 public final class ToeRearString implements ToeMethod {
@@ -143,11 +145,6 @@ public final class ToeRearString implements ToeMethod {
     @Override
     public CatalogueInstrument instrument() {
         return CatalogueInstrument.RULE_MILLIMETRES;
-    }
-
-    @Override
-    public CatalogueInstrument.Surface surface() {
-        return CatalogueInstrument.Surface.RIM;
     }
 
     /** Both front wheels, each against the string along its own side; the rear wheels are taken as straight. */

@@ -22,6 +22,8 @@ import java.util.random.RandomGenerator;
  * <pre>
  * side slip = displacement / (plate length / 1000)   mm per m, outward positive: toe-in pushes the plate outward
  * </pre>
+ *
+ * <p>Source: [PLANE].
  */
 @AutoService(RecordKind.class)
 public final class ToeSlipPlate implements MeasuringMethod {

@@ -33,6 +33,8 @@ import java.util.random.RandomGenerator;
  * </pre>
  *
  * <p>Rotations and angles rad; u(mean) by [GUM, 5.1.2] from every angle.
+ *
+ * <p>Source: [PLANE] for a wheel that wobbles about a fixed axis, [HIGHAM], [GUM].
  */
 @AutoService(RecordKind.class)
 public final class WheelRunout implements MeasuringMethod {

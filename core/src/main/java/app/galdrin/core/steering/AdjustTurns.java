@@ -31,6 +31,8 @@ import java.util.Optional;
  * rate = + atan(lead / arm) with the linkage behind the axle, − ahead; learned: (after − before) / turns   rad of toe-in a turn
  * turns = (target − current) / rate   positive: lengthen
  * </pre>
+ *
+ * <p>Source: [PLANE].
  */
 @AutoService(RecordKind.class)
 public final class AdjustTurns implements RecordKind {

@@ -42,6 +42,8 @@ import java.util.random.RandomGenerator;
  *
  * <p>Spots at travel 0 are averaged. The target is taken to stay parallel to the mirror; one that turns with the wheel makes a
  * change δ read too large by 1.5 δ².
+ *
+ * <p>Source: [PLANE] for the reflected beam, [GUM].
  */
 @AutoService(RecordKind.class)
 public final class BumpLaser implements MeasuringMethod {

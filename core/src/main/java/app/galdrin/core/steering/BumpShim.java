@@ -28,6 +28,8 @@ import java.util.List;
  * </pre>
  *
  * <p>Sums about the means are the QR solution of this line. A shim outside those tried is extrapolated.
+ *
+ * <p>Source: [HIGHAM].
  */
 @AutoService(RecordKind.class)
 public final class BumpShim implements RecordKind {

@@ -31,6 +31,8 @@ import java.util.random.RandomGenerator;
  * steering-wheel turns to centre it = |offset| / travel a turn
  * lock imbalance = (locks left − locks right) / 2; lock to lock = their sum   turns
  * </pre>
+ *
+ * <p>Source: [PLANE].
  */
 @AutoService(RecordKind.class)
 public final class SteerRack implements MeasuringMethod {

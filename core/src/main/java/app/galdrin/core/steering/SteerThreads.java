@@ -37,6 +37,8 @@ import java.util.random.RandomGenerator;
  * </pre>
  *
  * <p>The side with more thread showing stands longer now and is made shorter, the other longer by as much.
+ *
+ * <p>Source: [PLANE].
  */
 @AutoService(RecordKind.class)
 public final class SteerThreads implements MeasuringMethod {

@@ -31,6 +31,8 @@ import java.util.random.RandomGenerator;
  * </pre>
  *
  * <p>The ideal difference is taken as atan(k / (1 + x (x + k))), x = cot δi, k = w / l, which keeps its digits where it is small.
+ *
+ * <p>Source: [JAZAR].
  */
 @AutoService(RecordKind.class)
 public final class SteerTurnOut implements MeasuringMethod {

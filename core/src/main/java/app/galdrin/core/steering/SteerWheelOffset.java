@@ -21,6 +21,8 @@ import java.util.List;
  * road wheel = thrust angle − (front left − front right) / 2   rad
  * steering wheel = ratio · road wheel   rad, positive: sits turned to the right
  * </pre>
+ *
+ * <p>Source: [PLANE].
  */
 @AutoService(RecordKind.class)
 public final class SteerWheelOffset implements RecordKind {

@@ -7,7 +7,7 @@ import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.SingularValueDecomposition;
 
 /**
- * The x that makes ‖A x − b‖ least, by QR; squaring the matrix would lose half the digits. Beside the solution: how it moves
+ * The x that makes ‖A x − b‖ least, by QR; squaring the matrix would lose half the digits [HIGHAM]. Beside the solution: how it moves
  * when a reading moves its row, which is what propagating doubt needs.
  */
 public final class LeastSquares {
