@@ -1,11 +1,11 @@
 package app.galdrin.benchmarks;
 
 import app.galdrin.core.Outcome;
-import app.galdrin.core.evaluate.RecordKinds;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.JsonText;
 import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.RecordKinds;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

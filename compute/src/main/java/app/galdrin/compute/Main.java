@@ -1,12 +1,12 @@
 package app.galdrin.compute;
 
 import app.galdrin.core.evaluate.CsvStream;
-import app.galdrin.core.evaluate.RecordKinds;
 import app.galdrin.core.evaluate.RecordStream;
 import app.galdrin.core.evaluate.RecordStream.Progress;
 import app.galdrin.core.record.CsvColumns;
 import app.galdrin.core.record.JsonSchema;
 import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.RecordKinds;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
 import java.io.IOException;

@@ -8,6 +8,7 @@ import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.CsvColumns;
 import app.galdrin.core.record.JsonText;
 import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.RecordKinds;
 import java.io.BufferedWriter;
 import java.io.FilterReader;
 import java.io.IOException;

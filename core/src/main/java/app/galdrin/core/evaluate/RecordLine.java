@@ -7,6 +7,7 @@ import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.JsonText;
 import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.RecordKinds;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 

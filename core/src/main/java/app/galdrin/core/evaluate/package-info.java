@@ -1,5 +1,5 @@
 /**
- * A line of JSON in, a line of JSON out: the kinds of record there are and the streaming of records.
+ * A line of JSON in, a line of JSON out, or a row of a table: the streaming of records.
  */
 @NullMarked
 package app.galdrin.core.evaluate;

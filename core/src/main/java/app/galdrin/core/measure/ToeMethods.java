@@ -1,21 +1,18 @@
 package app.galdrin.core.measure;
 
-import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.RecordKinds;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.ServiceLoader;
 
-/** The ways of measuring toe that a task can set: every registered kind of record that is a {@link ToeMethod}. */
+/** The ways of measuring toe that a task can set: every kind of record that is a {@link ToeMethod}. */
 public final class ToeMethods {
 
-    private static final List<ToeMethod> ALL =
-            ServiceLoader.load(RecordKind.class, RecordKind.class.getClassLoader()).stream()
-                    .map(ServiceLoader.Provider::get)
-                    .filter(ToeMethod.class::isInstance)
-                    .map(ToeMethod.class::cast)
-                    .sorted(Comparator.comparing(ToeMethod::key))
-                    .toList();
+    private static final List<ToeMethod> ALL = RecordKinds.all().stream()
+            .filter(ToeMethod.class::isInstance)
+            .map(ToeMethod.class::cast)
+            .sorted(Comparator.comparing(ToeMethod::key))
+            .toList();
 
     private ToeMethods() {}
 

@@ -74,6 +74,9 @@ public final class BumpLaser implements MeasuringMethod {
             Shape.of(MAGNIFICATION, CURVE, SLOPE, TENDENCY));
     private static final Sight SIGHT = Sight.of(Seen.BUMP_STEER).assuming(Assumption.TARGET_PARALLEL);
 
+    /** By size alone: −0 and 0 are the same travel and keep the order given. */
+    private static final Comparator<Point> BY_TRAVEL = (a, b) -> (int) Math.signum(a.travel() - b.travel());
+
     /** Travels nearer to ride height than this say nothing of the slope, mm. */
     private static final double LEAST_TRAVEL = 1e-6;
 
@@ -137,7 +140,7 @@ public final class BumpLaser implements MeasuringMethod {
             curve.add(new Point(reading.travel(), Math.atan((reading.spot() - zero) / beam)));
         }
         Estimate slope = slope(r, curve, zero, uSpot);
-        curve.sort(Comparator.comparingDouble(Point::travel));
+        curve.sort(BY_TRAVEL);
         return Outcome.of(new Result(
                 r.wheelRadius().isPresent()
                         ? OptionalDouble.of(beam / r.wheelRadius().getAsDouble())

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.record.CsvColumns;
 import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.RecordKinds;
 import app.galdrin.core.record.Records;
 import app.galdrin.core.record.Records.Given;
 import java.io.ByteArrayInputStream;

@@ -12,6 +12,7 @@ import app.galdrin.core.record.ListField;
 import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
 import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.RecordKinds;
 import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.WordField;
 import java.io.IOException;

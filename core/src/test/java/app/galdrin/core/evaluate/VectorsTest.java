@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.JsonText;
+import app.galdrin.core.record.RecordKinds;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

@@ -3,7 +3,6 @@ package app.galdrin.core.record;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import app.galdrin.core.Outcome;
-import app.galdrin.core.evaluate.RecordKinds;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;

@@ -4,7 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import app.galdrin.core.evaluate.RecordKinds;
 import app.galdrin.core.record.Records.Given;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -1,7 +1,6 @@
 package app.galdrin.core.record;
 
 import app.galdrin.core.Outcome;
-import app.galdrin.core.evaluate.RecordKinds;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;

@@ -1,7 +1,7 @@
 package app.galdrin.web.formats.internal;
 
-import app.galdrin.core.evaluate.RecordKinds;
 import app.galdrin.core.record.JsonSchema;
+import app.galdrin.core.record.RecordKinds;
 import java.io.StringWriter;
 import java.time.Duration;
 import org.springframework.http.CacheControl;

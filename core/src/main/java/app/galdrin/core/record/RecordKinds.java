@@ -1,6 +1,5 @@
-package app.galdrin.core.evaluate;
+package app.galdrin.core.record;
 
-import app.galdrin.core.record.RecordKind;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
