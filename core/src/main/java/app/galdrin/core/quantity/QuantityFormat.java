@@ -55,7 +55,8 @@ public final class QuantityFormat {
         long rest = count % parts;
         long divisor = gcd(rest, parts);
         String fraction = rest == 0 ? "" : rest / divisor + "/" + parts / divisor;
-        String both = whole == 0 && rest != 0 ? fraction : (whole + " " + fraction).strip();
+        String both =
+                whole == 0 && rest != 0 ? fraction : rest == 0 ? Long.toString(whole) : whole + "\u00a0" + fraction;
         int signum = count == 0 ? 0 : (int) Math.signum(millimetres);
         double shown = signum * count * Unit.IN.factor() / parts;
         return new Inches(sign(signum, false) + both + "\u2033", millimetres - shown);

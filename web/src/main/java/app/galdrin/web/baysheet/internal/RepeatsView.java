@@ -12,16 +12,25 @@ public record RepeatsView(SketchPlace place, List<Cell> cells, List<Entry> struc
 
         /** The figure before its decimal sign; with {@link #part()} it is set so that decimal signs stand in a line. */
         public String whole() {
-            return figure().replaceFirst("\\..*", "");
+            return hasDecimals() ? figure().replaceFirst("\\..*", "") : figure();
         }
 
         /** The decimal sign and what follows it. */
         public String part() {
-            return figure().contains(".") ? figure().replaceFirst("[^.]*", "") : "";
+            return hasDecimals() ? figure().replaceFirst("[^.]*", "") : "";
+        }
+
+        /** Whether it is an inch fraction, which has no decimal sign of its own to line up. */
+        public boolean fraction() {
+            return field.echo().contains("\u2033");
+        }
+
+        private boolean hasDecimals() {
+            return figure().contains(".") && !fraction();
         }
 
         private String figure() {
-            return field.echo().replace("\u00a0mm", "");
+            return fraction() ? field.echo() : field.echo().replace("\u00a0mm", "");
         }
     }
 }
