@@ -122,10 +122,10 @@ class AccessTest {
         try {
             assertEquals(
                     302, maud.post("/people/lengths", Map.of("lengths", "in16")).statusCode());
-            assertTrue(maud.get("/people").body().contains("1 3/16″ +0.14 mm"));
+            assertTrue(maud.get("/people").body().contains("1\u00a03/16″ +0.14 mm"));
             assertTrue(office.get("/people").body().contains("reads 30.3 mm"));
             assertTrue(
-                    visitor().signIn("office", PASSWORD).get("/people").body().contains("1 3/16″"));
+                    visitor().signIn("office", PASSWORD).get("/people").body().contains("1\u00a03/16″"));
         } finally {
             maud.post("/people/lengths", Map.of("lengths", "mm"));
         }
