@@ -35,17 +35,6 @@ final class LineBatch {
         return count;
     }
 
-    /** Whether a text in the line may hold half a surrogate pair: UTF-8 can't, only an escape can. */
-    boolean hasEscapes(int line) {
-        int end = starts[line] + lengths[line];
-        for (int i = starts[line]; i < end; i++) {
-            if (bytes[i] == '\\') {
-                return true;
-            }
-        }
-        return false;
-    }
-
     RecordLine evaluate(int line) {
         return lengths[line] == NOT_KEPT
                 ? RecordLine.broken()

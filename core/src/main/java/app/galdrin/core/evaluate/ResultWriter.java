@@ -9,12 +9,15 @@ import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Budget;
 import java.io.ByteArrayOutputStream;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.ObjectWriteContext;
 import tools.jackson.core.StreamWriteFeature;
+import tools.jackson.core.exc.StreamWriteException;
 import tools.jackson.core.io.SerializedString;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.core.json.JsonWriteFeature;
@@ -31,7 +34,7 @@ final class ResultWriter {
             .rootValueSeparator("")
             .build();
 
-    /** For the rare line with half a surrogate pair in a text: JSON may carry it escaped, UTF-8 can't. */
+    /** For the rare lines with half a surrogate pair in a text: JSON may carry it escaped, UTF-8 can't. */
     private static final JsonFactory ESCAPING =
             FACTORY.rebuild().enable(JsonWriteFeature.ESCAPE_NON_ASCII).build();
 
@@ -47,6 +50,9 @@ final class ResultWriter {
     /** Readings named in a budget, the largest first; a sweep may have very many. */
     private static final int NAMED_IN_A_BUDGET = 12;
 
+    /** Names of figures encoded once; they are those of the declared fields, and so not many. */
+    private final Map<String, SerializedString> names = new ConcurrentHashMap<>();
+
     private final Function<Fault, String> message;
     private final boolean explain;
 
@@ -56,20 +62,21 @@ final class ResultWriter {
     }
 
     ResultLines write(LineBatch batch) {
+        try {
+            return write(batch, FACTORY);
+        } catch (StreamWriteException e) {
+            return write(batch, ESCAPING); // some text in it holds half a surrogate pair
+        }
+    }
+
+    private ResultLines write(LineBatch batch, JsonFactory factory) {
         var out = new ByteArrayOutputStream(1 << 16);
         boolean allComputed = true;
-        try (JsonGenerator json = FACTORY.createGenerator(ObjectWriteContext.empty(), out)) {
+        try (JsonGenerator json = factory.createGenerator(ObjectWriteContext.empty(), out)) {
             for (int i = 0; i < batch.count(); i++) {
                 RecordLine line = batch.evaluate(i);
                 allComputed &= line.outcome() instanceof Outcome.Value;
-                if (batch.hasEscapes(i) && hasHalfPair(line)) {
-                    json.flush();
-                    try (JsonGenerator escaping = ESCAPING.createGenerator(ObjectWriteContext.empty(), out)) {
-                        write(escaping, line);
-                    }
-                } else {
-                    write(json, line);
-                }
+                write(json, line);
             }
         }
         return new ResultLines(out, batch.count(), allComputed);
@@ -130,14 +137,14 @@ final class ResultWriter {
         }
     }
 
-    private static void members(JsonGenerator json, JsonObject object) {
+    private void members(JsonGenerator json, JsonObject object) {
         for (int i = 0; i < object.size(); i++) {
-            json.writeName(object.name(i));
+            json.writeName(names.computeIfAbsent(object.name(i), SerializedString::new));
             value(json, object.value(i));
         }
     }
 
-    private static void value(JsonGenerator json, @Nullable Object value) {
+    private void value(JsonGenerator json, @Nullable Object value) {
         if (value instanceof Double number) {
             json.writeNumber(number);
         } else if (value instanceof Figures.Doubt doubt) {
@@ -191,29 +198,5 @@ final class ResultWriter {
         json.writeNumberProperty("part", doubt.field().unit().toRecord(part.part()));
         json.writeNumberProperty("share", part.share());
         json.writeEndObject();
-    }
-
-    private static boolean hasHalfPair(RecordLine line) {
-        return hasHalfPair(line.id())
-                || hasHalfPair(line.kind())
-                || (line.outcome() instanceof Outcome.Failed<Answer> f
-                        && hasHalfPair(f.fault().field()));
-    }
-
-    private static boolean hasHalfPair(Optional<String> text) {
-        if (text.isEmpty()) {
-            return false;
-        }
-        String s = text.get();
-        for (int i = 0; i < s.length(); i++) {
-            if (Character.isHighSurrogate(s.charAt(i))
-                    && i + 1 < s.length()
-                    && Character.isLowSurrogate(s.charAt(i + 1))) {
-                i++;
-            } else if (Character.isSurrogate(s.charAt(i))) {
-                return true;
-            }
-        }
-        return false;
     }
 }
