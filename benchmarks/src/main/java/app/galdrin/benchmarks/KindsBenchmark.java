@@ -3,7 +3,7 @@ package app.galdrin.benchmarks;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.JsonObject;
-import app.galdrin.core.record.JsonText;
+import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.RecordKinds;
 import java.io.IOException;
@@ -50,7 +50,7 @@ public class KindsBenchmark {
         worker = RecordKinds.named(kind).orElseThrow();
         List<JsonObject> good = Files.readAllLines(Path.of("compute/src/main/warm-up.ndjson")).stream()
                 .map(line -> line.getBytes(StandardCharsets.UTF_8))
-                .flatMap(line -> JsonText.object(line, 0, line.length).stream())
+                .flatMap(line -> JsonLines.object(line).stream())
                 .filter(line -> kind.equals(line.get("kind")))
                 .flatMap(line -> Optional.ofNullable((JsonObject) line.get("input")).stream())
                 .filter(in -> worker.evaluate(in) instanceof Outcome.Value)

@@ -6,7 +6,7 @@ import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.CsvColumns;
-import app.galdrin.core.record.JsonText;
+import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.RecordKinds;
 import java.io.BufferedWriter;
@@ -178,7 +178,7 @@ public final class CsvStream {
         public int read(char[] into, int offset, int length) throws IOException {
             int read = super.read(into, offset, length);
             inRow += Math.max(read, 0);
-            if (inRow > JsonText.LONGEST_LINE) {
+            if (inRow > JsonLines.LONGEST_LINE) {
                 throw new RowTooLong();
             }
             return read;
@@ -189,7 +189,7 @@ public final class CsvStream {
         private static final long serialVersionUID = 1;
 
         RowTooLong() {
-            super("a row of more than " + JsonText.LONGEST_LINE + " characters; is a quotation mark not closed?");
+            super("a row of more than " + JsonLines.LONGEST_LINE + " characters; is a quotation mark not closed?");
         }
     }
 }

@@ -5,7 +5,6 @@ import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.JsonObject;
-import app.galdrin.core.record.JsonText;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.RecordKinds;
 import java.util.Optional;
@@ -19,21 +18,17 @@ import org.jspecify.annotations.Nullable;
  */
 public record RecordLine(Optional<String> id, Optional<String> kind, Outcome<Answer> outcome) {
 
-    /** Works a line of bytes; the line end is not part of it. */
-    public static RecordLine evaluate(byte[] bytes, int offset, int length) {
-        if (length > JsonText.LONGEST_LINE) {
-            return broken();
-        }
-        return JsonText.object(bytes, offset, length).map(RecordLine::evaluate).orElseGet(RecordLine::broken);
-    }
-
     /** What comes back for a line that is no record. */
-    public static RecordLine broken() {
+    static RecordLine broken() {
         return new RecordLine(Optional.empty(), Optional.empty(), new Outcome.Failed<>(Fault.ofLine()));
     }
 
-    /** Works a record that is already an object. */
-    public static RecordLine evaluate(JsonObject line) {
+    /** Works the object on a line; empty where there is none. */
+    public static RecordLine evaluate(Optional<JsonObject> line) {
+        return line.map(RecordLine::evaluate).orElseGet(RecordLine::broken);
+    }
+
+    private static RecordLine evaluate(JsonObject line) {
         return new RecordLine(text(line.get("id")), text(line.get("kind")), outcome(line));
     }
 

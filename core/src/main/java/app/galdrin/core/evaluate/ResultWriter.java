@@ -4,6 +4,7 @@ import app.galdrin.core.Fault;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Budget;
@@ -50,7 +51,7 @@ final class ResultWriter {
     /** Readings named in a budget, the largest first; a sweep may have very many. */
     private static final int NAMED_IN_A_BUDGET = 12;
 
-    /** Names of figures encoded once; they are those of the declared fields, and so not many. */
+    /** Names of kinds and figures encoded once; they are declared, and so not many. */
     private final Map<String, SerializedString> names = new ConcurrentHashMap<>();
 
     private final Function<Fault, String> message;
@@ -72,27 +73,42 @@ final class ResultWriter {
     private ResultLines write(LineBatch batch, JsonFactory factory) {
         var out = new ByteArrayOutputStream(1 << 16);
         boolean allComputed = true;
-        try (JsonGenerator json = factory.createGenerator(ObjectWriteContext.empty(), out)) {
-            for (int i = 0; i < batch.count(); i++) {
-                RecordLine line = batch.evaluate(i);
-                allComputed &= line.outcome() instanceof Outcome.Value;
+        int count = 0;
+        try (JsonGenerator json = factory.createGenerator(ObjectWriteContext.empty(), out);
+                JsonLines lines = batch.lines()) {
+            if (batch.afterTooLong()) {
+                lines.skip();
+                write(json, RecordLine.broken());
+                allComputed = false;
+                count++;
+            }
+            while (lines.hasNext()) {
+                RecordLine line = RecordLine.evaluate(lines.next());
                 write(json, line);
+                allComputed &= line.outcome() instanceof Outcome.Value;
+                count++;
             }
         }
-        return new ResultLines(out, batch.count(), allComputed);
+        return new ResultLines(out, count, allComputed);
     }
 
     private void write(JsonGenerator json, RecordLine line) {
         json.writeStartObject();
         text(json, ID, line.id());
-        text(json, KIND, line.kind());
         if (line.outcome() instanceof Outcome.Value<Answer> value) {
+            json.writeName(KIND);
+            json.writeString(encoded(line.kind().orElseThrow()));
             answer(json, value.value());
         } else if (line.outcome() instanceof Outcome.Failed<Answer> failed) {
+            text(json, KIND, line.kind());
             error(json, failed.fault());
         }
         json.writeEndObject();
         json.writeRaw('\n');
+    }
+
+    private SerializedString encoded(String name) {
+        return names.computeIfAbsent(name, SerializedString::new);
     }
 
     private static void text(JsonGenerator json, SerializedString name, Optional<String> value) {
@@ -139,7 +155,7 @@ final class ResultWriter {
 
     private void members(JsonGenerator json, JsonObject object) {
         for (int i = 0; i < object.size(); i++) {
-            json.writeName(names.computeIfAbsent(object.name(i), SerializedString::new));
+            json.writeName(encoded(object.name(i)));
             value(json, object.value(i));
         }
     }

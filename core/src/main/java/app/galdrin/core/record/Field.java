@@ -16,7 +16,7 @@ public sealed interface Field permits NumberField, WordField, TextField, FlagFie
     /**
      * What an {@link Input} keeps of a value that is there, after checking its type and then its range.
      *
-     * @param value as {@link JsonText} reads it
+     * @param value as {@link JsonLines} reads it
      * @return the legal value, or a {@link Fault} whose path begins with this field's name
      */
     Object legal(@Nullable Object value);

@@ -4,7 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import app.galdrin.core.record.JsonText;
+import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.Records;
 import app.galdrin.core.record.Records.Given;
 import app.galdrin.core.record.Step;
@@ -57,9 +57,9 @@ class RecordStreamTest {
 
     @Test
     void aLineOfExactlyTheLimit_isARecord_andOneByteMoreIsNot_andTheNextIsStillWorked() throws IOException {
-        String limit = padded(JsonText.LONGEST_LINE);
+        String limit = padded(JsonLines.LONGEST_LINE);
         var results =
-                run(limit + "\r\n" + padded(JsonText.LONGEST_LINE + 1) + "\n" + "y".repeat(10_000_000) + "\n" + GOOD);
+                run(limit + "\r\n" + padded(JsonLines.LONGEST_LINE + 1) + "\n" + "y".repeat(10_000_000) + "\n" + GOOD);
         assertEquals(
                 List.of(true, false, false, true),
                 results.stream().map(r -> r.contains("\"inside\"")).toList());

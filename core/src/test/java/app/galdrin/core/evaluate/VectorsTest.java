@@ -5,8 +5,8 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
-import app.galdrin.core.record.JsonText;
 import app.galdrin.core.record.RecordKinds;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -113,8 +113,7 @@ class VectorsTest {
     }
 
     private static Map<String, @Nullable Object> parse(byte[] json) {
-        int length = json.length > 0 && json[json.length - 1] == '\n' ? json.length - 1 : json.length;
-        return asMap(JsonText.object(json, 0, length).orElseThrow());
+        return asMap(JsonLines.object(json).orElseThrow());
     }
 
     private static Map<String, @Nullable Object> asMap(JsonObject object) {

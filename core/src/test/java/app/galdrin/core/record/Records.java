@@ -43,8 +43,7 @@ public final class Records {
     }
 
     public static JsonObject parse(String json) {
-        byte[] bytes = json.getBytes(StandardCharsets.UTF_8);
-        return JsonText.object(bytes, 0, bytes.length).orElseThrow();
+        return JsonLines.object(json.getBytes(StandardCharsets.UTF_8)).orElseThrow();
     }
 
     public static Given given(String kind, String input) {
