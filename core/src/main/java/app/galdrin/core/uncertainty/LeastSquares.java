@@ -40,8 +40,13 @@ public final class LeastSquares {
      * rows do not determine x.
      */
     public boolean isConditionAbove(double limit) {
-        // ‖R‖ ‖R⁻¹‖ by Frobenius is never below the condition number, and costs a tenth of the singular values
-        return !(frobeniusBound() <= limit) && !(conditionNumber() <= limit);
+        // ‖R‖ ‖R⁻¹‖ by Frobenius costs a tenth of the singular values and lies between the condition number and
+        // unknowns times it
+        double bound = frobeniusBound();
+        if (bound <= limit) {
+            return false;
+        }
+        return !(bound <= r.length * limit) || conditionNumber() > limit;
     }
 
     private double conditionNumber() {
@@ -50,6 +55,7 @@ public final class LeastSquares {
         return singular[0] / singular[singular.length - 1];
     }
 
+    /** Infinite or not a number where the condition number is infinite. */
     private double frobeniusBound() {
         double size = 0;
         double inverseSize = 0;
