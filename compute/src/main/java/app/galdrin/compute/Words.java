@@ -12,14 +12,12 @@ final class Words {
 
     static final ResourceBundle MESSAGES = ResourceBundle.getBundle("app.galdrin.compute.messages");
 
-    /** Stands for the field in a sentence that is made once and used for a million records. */
-    private static final String FIELD = "\0";
-
-    private static final Map<FaultCode, String> OF_FAULTS = new EnumMap<>(FaultCode.class);
+    /** The sentences on faults, made once and used for a million records: the pieces between which the field stands. */
+    private static final Map<FaultCode, String[]> OF_FAULTS = new EnumMap<>(FaultCode.class);
 
     static {
         for (FaultCode code : FaultCode.values()) {
-            OF_FAULTS.put(code, of(code.key(), FIELD));
+            OF_FAULTS.put(code, of(code.key(), "\0").split("\0", -1));
         }
     }
 
@@ -30,8 +28,6 @@ final class Words {
     }
 
     static String ofFault(Fault fault) {
-        return OF_FAULTS
-                .getOrDefault(fault.code(), "")
-                .replace(FIELD, fault.field().orElse(""));
+        return String.join(fault.field().orElse(""), OF_FAULTS.get(fault.code()));
     }
 }

@@ -18,6 +18,10 @@ import org.jspecify.annotations.Nullable;
  */
 public record RecordLine(Optional<String> id, Optional<String> kind, Outcome<Answer> outcome) {
 
+    private static final String ID = "id";
+    private static final String KIND = "kind";
+    private static final String INPUT = "input";
+
     /** What comes back for a line that is no record. */
     static RecordLine broken() {
         return new RecordLine(Optional.empty(), Optional.empty(), new Outcome.Failed<>(Fault.ofLine()));
@@ -29,33 +33,29 @@ public record RecordLine(Optional<String> id, Optional<String> kind, Outcome<Ans
     }
 
     private static RecordLine evaluate(JsonObject line) {
-        return new RecordLine(text(line.get("id")), text(line.get("kind")), outcome(line));
+        Object id = line.get(ID);
+        Object kind = line.get(KIND);
+        return new RecordLine(text(id), text(kind), outcome(line, id, kind));
     }
 
     private static Optional<String> text(@Nullable Object value) {
         return value instanceof String s ? Optional.of(s) : Optional.empty();
     }
 
-    private static Outcome<Answer> outcome(JsonObject line) {
-        if (!line.has("id")) {
-            return Outcome.fault(FaultCode.MISSING, "id");
+    private static Outcome<Answer> outcome(JsonObject line, @Nullable Object id, @Nullable Object kind) {
+        if (!(id instanceof String)) {
+            return Outcome.fault(line.has(ID) ? FaultCode.MALFORMED : FaultCode.MISSING, ID);
         }
-        if (!(line.get("id") instanceof String)) {
-            return Outcome.fault(FaultCode.MALFORMED, "id");
+        if (kind == null && !line.has(KIND)) {
+            return Outcome.fault(FaultCode.MISSING, KIND);
         }
-        if (!line.has("kind")) {
-            return Outcome.fault(FaultCode.MISSING, "kind");
+        Optional<RecordKind> known = kind instanceof String name ? RecordKinds.named(name) : Optional.empty();
+        if (known.isEmpty()) {
+            return Outcome.fault(FaultCode.UNKNOWN_KIND, KIND);
         }
-        Optional<RecordKind> kind = text(line.get("kind")).flatMap(RecordKinds::named);
-        if (kind.isEmpty()) {
-            return Outcome.fault(FaultCode.UNKNOWN_KIND, "kind");
+        if (line.get(INPUT) instanceof JsonObject input) {
+            return known.get().evaluate(input);
         }
-        if (!line.has("input")) {
-            return Outcome.fault(FaultCode.MISSING, "input");
-        }
-        if (line.get("input") instanceof JsonObject input) {
-            return kind.get().evaluate(input);
-        }
-        return Outcome.fault(FaultCode.MALFORMED, "input");
+        return Outcome.fault(line.has(INPUT) ? FaultCode.MALFORMED : FaultCode.MISSING, INPUT);
     }
 }

@@ -71,7 +71,7 @@ final class ResultWriter {
     }
 
     private ResultLines write(LineBatch batch, JsonFactory factory) {
-        var out = new ByteArrayOutputStream(1 << 16);
+        var out = new ByteArrayOutputStream(2 * (batch.end() - batch.start()));
         boolean allComputed = true;
         int count = 0;
         try (JsonGenerator json = factory.createGenerator(ObjectWriteContext.empty(), out);

@@ -146,6 +146,7 @@ class RecordPropertiesTest {
         "toe.gauges,right,imbalance,-1",
         "toe.slipPlate,displacement,sideslip,1",
         "camber.offset,topGap,camber,-1",
+        "wheel.runout,positions.0.angle,mean,1",
         "caster.protractor,frameAngle,casterPad,-1",
         "axis.included,kpi,includedAngle,1",
         "steer.turnOut,outer,turnRadius,-1",
