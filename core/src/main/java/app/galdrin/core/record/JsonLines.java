@@ -61,6 +61,9 @@ public final class JsonLines implements AutoCloseable {
     /** Stands where the last object ended; null where the next line needs a new one. */
     private @Nullable JsonParser parser;
 
+    /** Where the parser's text begins, since it counts from there. */
+    private int parserStart;
+
     /** The lines from {@code start} (inclusive) to {@code end} (exclusive); the last one may go without its end. */
     public JsonLines(byte[] bytes, int start, int end) {
         this.bytes = bytes;
@@ -151,6 +154,7 @@ public final class JsonLines implements AutoCloseable {
 
     private @Nullable JsonObject object(int from, int to) {
         if (parser == null) {
+            parserStart = from;
             parser = FACTORY.createParser(ObjectReadContext.empty(), text, from, text.length - from);
         }
         try {
@@ -158,7 +162,8 @@ public final class JsonLines implements AutoCloseable {
                 return null;
             }
             JsonObject object = members(parser);
-            return isBlank((int) parser.currentLocation().getCharOffset(), to) ? object : null;
+            int behind = parserStart + (int) parser.currentLocation().getCharOffset();
+            return isBlank(behind, to) ? object : null;
         } catch (JacksonException e) {
             return null; // the format has one answer for every kind of broken line
         }

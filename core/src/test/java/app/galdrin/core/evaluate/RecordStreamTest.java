@@ -55,6 +55,39 @@ class RecordStreamTest {
         assertTrue(run(GOOD + "\n\ufeff" + GOOD).get(1).contains("malformed"));
     }
 
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                " \t",
+                "null",
+                "17",
+                "x",
+                "}",
+                "{",
+                "{\"id\":\"r\",",
+                "{\"id\":\"r",
+                "{\"id\":\"r\",\"kind\":\"judge\",\"input\":{\"value\":1,\"min\":0}",
+                GOOD + "x",
+                GOOD + GOOD,
+                GOOD + " {",
+                "[" + GOOD + "]",
+                "\0",
+                "{\"id\":\"\0\"}",
+                "\ufeff" + GOOD,
+                "{\"ä\":"
+            })
+    void aBrokenLine_spoilsNoOther(String broken) throws IOException {
+        String good = GOOD.replace("\"r\"", "\"ä\"");
+        var results = run(String.join("\n", " " + GOOD, broken, broken, good + " ", GOOD, broken, GOOD, ""));
+        assertEquals(
+                "true false false true true false true",
+                results.stream()
+                        .map(r -> String.valueOf(r.contains("\"inside\"")))
+                        .collect(Collectors.joining(" ")));
+        assertTrue(results.get(1).startsWith("{\"id\":null,\"kind\":null,\"error\":{\"code\":\"malformed\""));
+    }
+
     @Test
     void aLineOfExactlyTheLimit_isARecord_andOneByteMoreIsNot_andTheNextIsStillWorked() throws IOException {
         String limit = padded(JsonLines.LONGEST_LINE);
