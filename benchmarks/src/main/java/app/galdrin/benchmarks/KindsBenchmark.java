@@ -2,8 +2,8 @@ package app.galdrin.benchmarks;
 
 import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
-import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.JsonLines;
+import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.RecordKinds;
 import java.io.IOException;
