@@ -129,8 +129,11 @@
         this.holder(field)?.classList.add('unsent');
       },
 
-      // of several waiting texts for one slot only the last was meant; one under way is left alone
+      // of several waiting texts for one slot only the last was meant; one under way is left alone, and leaving the field
+      // that Enter has just written says the same again
       enqueue(line) {
+        const last = this.queue.filter(waiting => waiting.slot === line.slot).pop();
+        if (last && last.text === line.text && last.strike === line.strike) { this.flush(); return; }
         this.queue = this.queue.filter((waiting, i) => (i === 0 && this.sending) || waiting.slot !== line.slot);
         this.queue.push(line);
         store.set(this.queueKey, this.queue);

@@ -78,8 +78,9 @@ class TroubleTest {
         browser.waitForText("#status", "all written");
         browser.offline(true);
         write(REAR, "1908");
-        browser.waitForText("#status", "kept on this device");
+        browser.waitForText("#status", "1 kept on this device");
         write(FRONT, "1905"); // changed his mind while away
+        browser.waitForText("#status", "2 kept on this device");
         browser.offline(false);
         browser.script("window.dispatchEvent(new Event('online'))");
         browser.waitForText("#status", "all written");
