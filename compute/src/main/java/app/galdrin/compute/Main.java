@@ -8,13 +8,13 @@ import app.galdrin.core.record.JsonSchema;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.RecordKinds;
 import java.io.FileDescriptor;
+import java.io.FileInputStream;
 import java.io.FileOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -110,11 +110,13 @@ public final class Main {
                 return print(names("\n"), out);
             }
             Path file = given.matchedPositionalValue(0, null);
-            try (InputStream in = file == null ? System.in : Files.newInputStream(file)) {
+            if (file != null && Files.notExists(file)) {
+                return refused("noSuchFile", file.toString());
+            }
+            // a file stream and no channel, which would seek: a pipe may have a name too
+            try (InputStream in = file == null ? System.in : new FileInputStream(file.toFile())) {
                 return records(in, out, file) ? ALL_COMPUTED : SOME_FAULTY;
             }
-        } catch (NoSuchFileException e) {
-            return refused("noSuchFile", String.valueOf(e.getMessage()));
         } catch (IOException e) {
             return refused("cannotRun", String.valueOf(e.getMessage()));
         }

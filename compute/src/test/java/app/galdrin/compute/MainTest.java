@@ -1,5 +1,6 @@
 package app.galdrin.compute;
 
+import static org.junit.jupiter.api.Assertions.assertDoesNotThrow;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -65,6 +66,17 @@ class MainTest {
         var ended = run("", "nowhere.ndjson");
         assertEquals(2, ended.status());
         assertTrue(ended.err().contains("nowhere.ndjson") && !ended.err().contains("\tat "), ended.err());
+    }
+
+    @Test
+    void aPipeWithAName_isReadLikeAFile() throws Exception {
+        Path pipe = folder.resolve("pipe");
+        assertEquals(0, new ProcessBuilder("mkfifo", pipe.toString()).start().waitFor());
+        String record = "{\"id\":\"a\",\"kind\":\"judge\",\"input\":{\"value\":1,\"min\":0}}\n";
+        var writer = new Thread(() -> assertDoesNotThrow(() -> Files.writeString(pipe, record)));
+        writer.setDaemon(true);
+        writer.start();
+        assertTrue(run("", pipe.toString()).out().contains("inside"));
     }
 
     @Test
