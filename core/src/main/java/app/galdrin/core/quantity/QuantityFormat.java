@@ -54,12 +54,12 @@ public final class QuantityFormat {
         long whole = count / parts;
         long rest = count % parts;
         long divisor = gcd(rest, parts);
-        String fraction = rest == 0 ? "" : rest / divisor + "/" + parts / divisor;
-        String both =
-                whole == 0 && rest != 0 ? fraction : rest == 0 ? Long.toString(whole) : whole + "\u00a0" + fraction;
+        String fraction = rest / divisor + "/" + parts / divisor;
+        String both = whole == 0 ? fraction : whole + "\u00a0" + fraction;
+        String written = rest == 0 ? Long.toString(whole) : both;
         int signum = count == 0 ? 0 : (int) Math.signum(millimetres);
         double shown = signum * count * Unit.IN.factor() / parts;
-        return new Inches(sign(signum, false) + both + "\u2033", millimetres - shown);
+        return new Inches(sign(signum, false) + written + "\u2033", millimetres - shown);
     }
 
     private static String sign(int signum, boolean plus) {
