@@ -126,7 +126,7 @@ public final class LoadRun {
             throw new IllegalStateException("the class was not made");
         }
         String task = instructor
-                .post("/tasks/new", "class=" + group.group(1) + "&title=Load&method=strings")
+                .post("/tasks/new", "class=" + group.group(1) + "&title=Load")
                 .headers()
                 .firstValue("Location")
                 .orElseThrow();
@@ -142,6 +142,7 @@ public final class LoadRun {
     private final class Apprentice {
         private final Client client = new Client();
         private final String sheet;
+        private String last = "";
 
         Apprentice(String code) throws Exception {
             Matcher name = Pattern.compile("name=\"person\" value=\"([0-9a-f-]{36})\"")
@@ -156,7 +157,7 @@ public final class LoadRun {
         }
 
         String page() throws Exception {
-            return client.get(sheet + "/as-found");
+            return client.get(sheet + "?step=toe");
         }
 
         void act(String what, int round, int size) throws Exception {
@@ -164,9 +165,11 @@ public final class LoadRun {
                 case "page", "warm-up" -> page();
                 case "entry" -> {
                     String text = (60 + round % 9) + "." + (round % 2) * 5;
+                    String key = UUID.randomUUID().toString();
                     var answer = client.post(
                             sheet + "/entries",
-                            "slot=" + encode("asFound/hubGap.fl/1") + "&text=" + text + "&key=" + UUID.randomUUID());
+                            "line=" + encode("toe/hubGap.fl/1/0") + "&text=" + text + "&key=" + key + "&saw=" + last);
+                    last = key;
                     if (answer.statusCode() != 200 || !answer.body().contains("\"ok\":true")) {
                         throw new IllegalStateException(answer.statusCode() + " " + answer.body());
                     }

@@ -1,8 +1,24 @@
 package app.galdrin.core;
 
-/** A constant with a name of its own in records and message keys. */
-public interface Keyed {
+import java.util.Arrays;
+import java.util.Optional;
 
+/** A constant with a name of its own in records, documents, the database and message keys. */
+public interface Keyed {
     /** The name in records and message keys. */
     String key();
+
+    /** The constant of this name among these. */
+    static <T extends Keyed> Optional<T> find(T[] constants, String key) {
+        return Arrays.stream(constants).filter(c -> c.key().equals(key)).findFirst();
+    }
+
+    /**
+     * For names that were written by this program.
+     *
+     * @throws IllegalStateException if there is none of this name
+     */
+    static <T extends Keyed> T of(T[] constants, String key) {
+        return find(constants, key).orElseThrow(() -> new IllegalStateException("no constant with key " + key));
+    }
 }

@@ -48,6 +48,7 @@ public final class Browser implements AutoCloseable {
                     "--disable-sync",
                     "--disable-dev-shm-usage",
                     "--window-size=1400,3000", // larger than any page size set below, or clicks miss
+                    "--host-resolver-rules=MAP bay.test 127.0.0.1",
                     "--force-device-scale-factor=1",
                     "--hide-scrollbars",
                     "--user-data-dir=" + profile);
@@ -58,7 +59,8 @@ public final class Browser implements AutoCloseable {
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
-        this.base = "http://localhost:" + port;
+        // as a workshop's phones reach it: by a name and without TLS, which is no secure context
+        this.base = "http://bay.test:" + port;
         size(width, height);
     }
 
@@ -153,6 +155,14 @@ public final class Browser implements AutoCloseable {
 
     public Object script(String code, Object... arguments) {
         return driver.executeScript(code, arguments);
+    }
+
+    /** What a script that takes its time comes to. */
+    public Object scriptLater(String code, Object... arguments) {
+        return driver.executeAsyncScript(
+                "const done = arguments[arguments.length - 1]; (async () => {" + code
+                        + "})().then(done, e => done('' + e))",
+                arguments);
     }
 
     public void waitFor(BooleanSupplier condition) {

@@ -37,7 +37,9 @@ class ModulesTest {
     @Test
     void wordsThatTemplatesName_areThere() throws IOException {
         var words = new Properties();
-        words.load(Files.newBufferedReader(Path.of("src/main/resources/messages.properties"), StandardCharsets.UTF_8));
+        for (Path file : files("messages", ".properties")) {
+            words.load(Files.newBufferedReader(file, StandardCharsets.UTF_8));
+        }
         var named = Pattern.compile("#\\{([a-zA-Z][a-zA-Z0-9.-]*)[}(]");
         var missing = new TreeSet<String>();
         templates()
@@ -50,8 +52,13 @@ class ModulesTest {
     }
 
     private static Stream<Path> templates() throws IOException {
-        return Files.walk(Path.of("src/main/resources/templates"))
-                .filter(p -> p.toString().endsWith(".html"));
+        return files("templates", ".html").stream();
+    }
+
+    private static List<Path> files(String folder, String ending) throws IOException {
+        try (var all = Files.walk(Path.of("src/main/resources", folder))) {
+            return all.filter(p -> p.toString().endsWith(ending)).toList();
+        }
     }
 
     private static String read(Path path) {

@@ -20,14 +20,13 @@ class Screenshots {
         folder.toFile().mkdirs();
         String code = instructor();
         apprenticeAtTheStrings();
-        apprenticeAtThePlates(code);
+        apprenticeAtTheFullFront(code);
     }
 
     private String instructor() throws Exception {
         try (var maud = new Browser(port, 1280, 800).signIn("m.aldous", PASSWORD)) {
-            String plates = taskPath(maud, "plates");
-            maud.go("/tasks/new?method=plates&asked=totalAndEach").picture(folder.resolve("task-bench.png"));
-            maud.go(taskPath(maud, "first try")).picture(folder.resolve("task.png"));
+            maud.go("/tasks/new?begin=fullFront").picture(folder.resolve("task-bench.png"));
+            maud.go(taskPath(maud, "full front")).picture(folder.resolve("task.png"));
             maud.go("/marking");
             var rhea = maud.all("td a").stream()
                     .filter(a -> a.getText().startsWith("Rhea"))
@@ -42,8 +41,9 @@ class Screenshots {
             maud.waitForText(".bay-head", "released");
             maud.size(1280, 1500);
             maud.go(feedback).picture(folder.resolve("feedback.png"));
+            maud.size(1280, 800);
             maud.go("/style").picture(folder.resolve("style.png"));
-            return maud.go(plates).text(".code-large");
+            return maud.go(taskPath(maud, "full front")).text(".code-large");
         }
     }
 
@@ -59,30 +59,41 @@ class Screenshots {
     private void apprenticeAtTheStrings() throws Exception {
         try (var piet = new Browser(port, 1280, 800).signIn("p.marlow", PASSWORD)) {
             String sheet = String.valueOf(piet.find(".list a").getDomAttribute("href"));
-            piet.go(sheet + "/as-found?repeat=2").picture(folder.resolve("bay-sheet.png"));
+            piet.go(sheet + "?step=toe").picture(folder.resolve("bay-sheet.png"));
             piet.click("[data-theme-switch]");
             piet.picture(folder.resolve("bay-sheet-night.png"));
             piet.click("[data-theme-switch]");
-            piet.go(sheet + "/work").picture(folder.resolve("work.png"));
-            piet.go(sheet + "/judge").picture(folder.resolve("judge.png"));
             piet.size(390, 844);
-            piet.go(sheet + "/as-found?repeat=2").picture(folder.resolve("bay-sheet-390.png"));
+            piet.go(sheet + "?step=toe").picture(folder.resolve("bay-sheet-390.png"));
         }
     }
 
-    private void apprenticeAtThePlates(String code) throws Exception {
+    /** Caster, camber and what follows, at both widths. */
+    private void apprenticeAtTheFullFront(String code) throws Exception {
         try (var lena = new Browser(port, 390, 844)) {
             lena.go("/join?code=" + code);
-            lena.click(".names input");
+            lena.all(".names label").stream()
+                    .filter(l -> l.getText().contains("Lena Fosse"))
+                    .findFirst()
+                    .orElseThrow()
+                    .click();
             lena.type("#bay", "1");
             lena.click("main .btn-ink");
-            lena.waitFor(() -> lena.path().endsWith("/prepare"));
+            lena.waitFor(() -> lena.path().startsWith("/sittings/"));
             lena.picture(folder.resolve("prepare-390.png"));
-            lena.go(lena.path().replace("/prepare", "/as-found"));
-            lena.focusOn("asFound/frontDistance/1");
-            lena.enter("1904.5");
-            lena.waitForText("#status", "all written");
-            lena.picture(folder.resolve("bay-plates-390.png"));
+            String sheet = lena.path().replaceFirst("\\?.*", "");
+            for (String step : new String[] {"caster", "camber", "toe"}) {
+                lena.go(sheet + "?step=" + step);
+                MainJobTest.walk(lena, "#step-" + step + " .measure");
+                lena.waitForText("#status", "all written");
+            }
+            for (String step : new String[] {"caster", "camber"}) {
+                lena.go(sheet + "?step=" + step).picture(folder.resolve(step + "-390.png"));
+            }
+            lena.size(1280, 800);
+            for (String step : new String[] {"caster", "camber", "work", "judge", "plan"}) {
+                lena.go(sheet + "?step=" + step).picture(folder.resolve(step + ".png"));
+            }
         }
     }
 }

@@ -1,16 +1,40 @@
 package app.galdrin.web;
 
-import app.galdrin.core.measure.ToeMethods;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.OutcomeSchool;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.TaskStart;
+import app.galdrin.core.task.Work;
 import app.galdrin.web.account.People;
+import app.galdrin.web.account.Role;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.NewVehicle;
 import app.galdrin.web.task.Tasks;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.boot.test.context.TestComponent;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** Makes centres for tests, with a vehicle like the first of the demo's. */
+/** Makes centres for tests, with a vehicle like the demo's van. */
 @TestComponent
 public class TestCentres {
 
@@ -28,10 +52,59 @@ public class TestCentres {
 
     /** A centre with one task, front toe by plates, open to its class of two. */
     public Centre plates() {
+        return with(TestCentres::byPlates);
+    }
+
+    /** A centre with caster, camber and toe to do. */
+    public Centre fullFront() {
+        return with(sheet -> TaskStart.FULL_FRONT.on(sheet, "All of it", OrderSchool.A, AnswerUnit.DEGREES));
+    }
+
+    public Centre with(Function<SpecificationSheet, Practical> practical) {
         UUID demo = jdbc.queryForObject("select centre_id from person where sign_in = 'm.aldous'", UUID.class);
-        var sheet = library.newestSheets(demo).get(0);
-        String registration = "T " + Ids.next().toString().substring(26);
-        var vehicle = new NewVehicle(sheet.make(), sheet.model(), sheet.body(), registration, "front", sheet.sheet());
-        return Centre.make(people, library, tasks, vehicle, ToeMethods.of("plates"));
+        var sheet = library.newestSheets(demo).stream()
+                .filter(s -> s.model().startsWith("Parcel"))
+                .findFirst()
+                .orElseThrow();
+        String tag = Ids.next().toString().substring(24);
+        UUID centre = people.makeCentre("Centre " + tag, "Europe/London");
+        UUID teacher = people.add(centre, Role.INSTRUCTOR, "Teacher " + tag, "t." + tag, Centre.PASSWORD);
+        UUID first = people.add(centre, Role.APPRENTICE, "First " + tag, "a." + tag, Centre.PASSWORD);
+        UUID second = people.add(centre, Role.APPRENTICE, "Second " + tag, "b." + tag, Centre.PASSWORD);
+        UUID group = people.makeClass(centre, "Class", List.of(first, second));
+        UUID vehicle = library.addVehicle(
+                centre,
+                new NewVehicle(
+                        sheet.make(), sheet.model(), sheet.body(), "T " + tag, Axle.FRONT, Side.RIGHT, sheet.sheet()));
+        UUID task = tasks.set(centre, teacher, practical.apply(sheet.sheet()), List.of(vehicle), group);
+        return new Centre(
+                centre,
+                people.session(centre, teacher),
+                people.session(centre, first),
+                people.session(centre, second),
+                task,
+                tasks.open(centre, teacher, task).code());
+    }
+
+    private static Practical byPlates(SpecificationSheet sheet) {
+        var plates = Procedures.of("plates");
+        var total = List.of(FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT));
+        var bare = new Practical(
+                "Plates",
+                OrderSchool.A,
+                DecisionRule.SIMPLE,
+                Mode.ASSESSMENT,
+                OutcomeSchool.GRADED,
+                Optional.empty(),
+                List.of(
+                        new Checklist("prepare", Checklist.PREPARATION),
+                        Measure.of("found", plates, total, 2),
+                        new Work("work", List.of(new Work.Item(total.get(0), "found", AnswerUnit.DEGREES))),
+                        new Judge("judge", total),
+                        new Plan("plan", total),
+                        new Round("adjust", List.of(Measure.of("left", plates, total, 2)), 1),
+                        new HandIn("handIn")),
+                new Scheme(List.of(), 0));
+        return TaskStart.withDefaults(bare, sheet);
     }
 }

@@ -1,13 +1,13 @@
 package app.galdrin.web;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.sitting.LineKey;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Slot;
-import app.galdrin.web.sitting.Stage;
 import app.galdrin.web.task.Tasks;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
@@ -22,8 +22,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 @GaldrinTest
 class TroubleTest {
 
-    private static final Slot FRONT = new Slot(Stage.AS_FOUND, "frontDistance", 1);
-    private static final Slot REAR = new Slot(Stage.AS_FOUND, "rearDistance", 1);
+    private static final String FRONT = "found/frontDistance/1/0";
+    private static final String REAR = "found/rearDistance/1/0";
 
     @LocalServerPort
     private int port;
@@ -49,7 +49,7 @@ class TroubleTest {
         centre = centres.plates();
         sitting = centre.sitting(tasks, sittings);
         browser = new Browser(port, 1280, 800).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
-        browser.go(path("as-found"));
+        browser.go(path("found"));
     }
 
     @AfterEach
@@ -57,12 +57,12 @@ class TroubleTest {
         browser.close();
     }
 
-    private String path(String stage) {
-        return "/sittings/" + sitting.id() + "/" + stage;
+    private String path(String step) {
+        return "/sittings/" + sitting.id() + "?step=" + step;
     }
 
-    private void write(Slot slot, String text) {
-        browser.focusOn(slot.key());
+    private void write(String line, String text) {
+        browser.focusOn(line);
         browser.enter(text);
     }
 
@@ -78,9 +78,9 @@ class TroubleTest {
         browser.waitForText("#status", "all written");
         browser.offline(true);
         write(REAR, "1908");
-        browser.waitForText("#status", "1 kept on this device");
+        browser.waitForText("#status", "1 kept here");
         write(FRONT, "1905"); // changed his mind while away
-        browser.waitForText("#status", "2 kept on this device");
+        browser.waitForText("#status", "2 kept here");
         browser.offline(false);
         browser.script("window.dispatchEvent(new Event('online'))");
         browser.waitForText("#status", "all written");
@@ -94,25 +94,25 @@ class TroubleTest {
                 centre.apprentice().signIn());
         write(FRONT, "1904.5");
         browser.waitForText("#status", "Your sign-in has run out");
-        assertEquals("1904.5", browser.value("input[name='" + FRONT.key() + "']"));
-        browser.signIn(centre.apprentice().signIn(), Centre.PASSWORD).go(path("as-found"));
+        assertEquals("1904.5", browser.value("input[name='" + FRONT + "']"));
+        browser.signIn(centre.apprentice().signIn(), Centre.PASSWORD).go(path("found"));
         browser.waitFor(() -> written().equals(List.of("1904.5")));
-        browser.waitForText("#panel", "1904");
+        browser.waitForText("#panel-found", "1904");
     }
 
     @Test
     void aTextThatWasNotUnderstood_isStillThere_afterAReload() {
         write(FRONT, "nineteen hundred");
         browser.waitForText(".at.bad .says", "it is no figure");
-        browser.go(path("as-found"));
-        assertEquals("nineteen hundred", browser.value("input[name='" + FRONT.key() + "']"));
+        browser.go(path("found"));
+        assertEquals("nineteen hundred", browser.value("input[name='" + FRONT + "']"));
         assertEquals(List.of(), written());
         browser.script(
                 "const f = document.querySelector('input[name=\"' + arguments[0] + '\"]'); f.value = '7'.repeat(1 << 20);"
                         + "f.dispatchEvent(new Event('change', { bubbles: true }))",
-                FRONT.key());
+                FRONT);
         browser.waitForText(".at.bad .says", "far too long");
-        assertEquals(1 << 20, browser.value("input[name='" + FRONT.key() + "']").length());
+        assertEquals(1 << 20, browser.value("input[name='" + FRONT + "']").length());
     }
 
     @Test
@@ -120,15 +120,21 @@ class TroubleTest {
         String first = browser.driver().getWindowHandle();
         browser.driver().switchTo().newWindow(WindowType.TAB);
         browser.size(1280, 800);
-        browser.go(path("as-found"));
+        browser.go(path("found"));
         write(FRONT, "1904.5");
         browser.waitForText("#status", "all written");
         browser.driver().switchTo().window(first);
         write(FRONT, "1905");
         browser.waitFor(() -> written().size() == 2);
-        browser.waitForText("#status", "also being written on another device or in another tab");
-        browser.waitForText("#panel s", "1904.5");
+        browser.waitForText("#status", "Someone else wrote there without seeing yours");
+        browser.go(path("found"));
+        browser.waitForText("[role=alert]", "Two");
+        browser.waitForText("#panel-found .disputed", "1904.5");
         assertEquals(List.of("1904.5", "1905"), written());
+        write(FRONT, "1905.5"); // whoever sees both settles it
+        browser.waitForText("#panel-found s", "1904.5");
+        browser.go(path("found"));
+        assertFalse(browser.has("#panel-found .disputed"));
     }
 
     @Test
@@ -136,23 +142,24 @@ class TroubleTest {
         write(FRONT, "1904.5");
         browser.waitForText("#status", "all written");
         browser.click("#next");
-        browser.waitFor(() -> browser.path().endsWith("/work"));
+        browser.waitFor(() -> browser.path().endsWith("?step=work"));
         browser.driver().navigate().back();
-        browser.waitFor(() -> browser.has("input[name='" + FRONT.key() + "']"));
-        assertEquals("1904.5", browser.value("input[name='" + FRONT.key() + "']"));
+        browser.waitFor(() -> browser.has("input[name='" + FRONT + "']"));
+        assertEquals("1904.5", browser.value("input[name='" + FRONT + "']"));
         assertEquals(List.of("1904.5"), written());
     }
 
     @Test
     void handedInTwice_isHandedInOnce_andTheOldPageSaysItIsClosed() {
-        browser.go(path("hand-in"));
-        browser.script("const f = document.querySelector('#sheet'); const b = f.querySelector('button');"
-                + "f.requestSubmit(b); f.requestSubmit(b)");
-        browser.waitForText("main", "Handed in");
+        browser.go(path("handIn"));
+        browser.script(
+                "const f = document.querySelector('#step-handIn form'); const b = f.querySelector('[data-hand-in]');"
+                        + "f.requestSubmit(b); f.requestSubmit(b)");
+        browser.waitForText("main", "Handed in. Nothing more");
         assertEquals(List.of("done"), written());
         browser.driver().navigate().back();
-        browser.go(path("as-found"));
-        assertTrue(browser.text("main").contains("Nothing more can be written here"));
+        browser.go(path("found"));
+        assertTrue(browser.text("main").contains("Handed in. Nothing more"));
         assertEquals(List.of("done"), written());
     }
 
@@ -166,18 +173,35 @@ class TroubleTest {
         write(REAR, "1908");
         assertEquals(0, restarting.waitFor());
         browser.waitFor(() -> written().equals(List.of("1904.5", "1908")));
-        browser.go(path("as-found"));
-        assertEquals("1908", browser.value("input[name='" + REAR.key() + "']"));
+        browser.go(path("found"));
+        assertEquals("1908", browser.value("input[name='" + REAR + "']"));
     }
 
     @Test
     void aStrikeOut_takesTheFigureOut_andKeepsItOnTheSheet() {
         write(FRONT, "1904.5");
-        browser.waitForText("#panel", "1904");
-        browser.focusOn(FRONT.key());
+        browser.waitForText("#panel-found", "1904");
+        browser.focusOn(FRONT);
         browser.click("#strike");
-        browser.waitForText("#panel s", "1904.5");
-        assertEquals("", browser.value("input[name='" + FRONT.key() + "']"));
-        assertTrue(sittings.log(centre.id(), sitting.id()).at(FRONT).isEmpty());
+        browser.waitForText("#panel-found s", "1904.5");
+        assertEquals("", browser.value("input[name='" + FRONT + "']"));
+        assertTrue(sittings.log(centre.id(), sitting.id())
+                .at(LineKey.parse(FRONT).orElseThrow())
+                .isEmpty());
+    }
+
+    /** One entry that can never be written stands aside with its sentence; what comes behind it is written. */
+    @Test
+    void whatCanNeverBeWritten_holdsNothingUp() {
+        browser.script(
+                "localStorage.setItem('galdrin.queue.' + arguments[0], JSON.stringify([{ line: 'found/gone/1/0', text: '7',"
+                        + " strike: false, saw: [], key: 'a-key-of-a-line-gone', deviceSeq: 1, writtenAt: Date.now() }]))",
+                sitting.id().toString());
+        browser.go(path("found"));
+        write(FRONT, "1904.5");
+        browser.waitFor(() -> written().equals(List.of("1904.5")));
+        browser.waitForText("[data-aside]", "7");
+        browser.click("[data-aside-done]");
+        browser.waitFor(() -> !browser.find("[data-aside]").isDisplayed());
     }
 }

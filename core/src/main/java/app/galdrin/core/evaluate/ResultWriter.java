@@ -210,8 +210,8 @@ final class ResultWriter {
 
     private static void contribution(JsonGenerator json, Figures.Doubt doubt, Budget.Contribution part) {
         json.writeStartObject();
-        json.writeStringProperty("reading", part.reading());
-        json.writeNumberProperty("part", doubt.field().unit().toRecord(part.part()));
+        json.writeStringProperty("reading", part.source());
+        json.writeNumberProperty("part", Math.abs(doubt.field().unit().toRecord(part.part())));
         json.writeNumberProperty("share", part.share());
         json.writeEndObject();
     }

@@ -1,55 +1,114 @@
 package app.galdrin.core.marking;
 
-import app.galdrin.core.measure.Asked;
-import app.galdrin.core.spec.Judgement;
+import app.galdrin.core.Keyed;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.Way;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Band;
-import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.task.Judge.Verdict;
+import app.galdrin.core.task.Plan.Instead;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
-/** What a mark rests on. Toes are rad unless said; {@code credit} is 0 to 1. */
+/** What a mark rests on. Figures are rad or mm unless said; {@code credit} is 0 to 1. */
 public sealed interface Evidence {
 
     double credit();
 
-    /** Something needed is not there: a key that names it. */
-    record Missing(String what) implements Evidence {
+    /** A figure and its standard uncertainty. */
+    record Figure(double value, double doubt) {}
+
+    /** What can be missing; each has a sentence of its own. */
+    enum Lack implements Keyed {
+        READINGS("readings"),
+        REFERENCE("reference"),
+        AS_LEFT_REFERENCE("asLeftReference"),
+        REPEATS("repeats"),
+        WORKING("working"),
+        VERDICT("verdict"),
+        ADJUSTABLE("adjustable"),
+        PLAN("plan"),
+        AS_LEFT_LIMITS("asLeftLimits");
+
+        private final String key;
+
+        Lack(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+    }
+
+    /**
+     * Something needed is not there.
+     *
+     * @param of key of the figure, adjustment or part it is missing for; empty where it is missing altogether
+     */
+    record Missing(Lack what, String of) implements Evidence {
         @Override
         public double credit() {
             return 0;
         }
     }
 
-    /** A preparation step. */
-    record Step(String step, boolean done) implements Evidence {
+    /** A line of a checklist. */
+    record Item(String item, boolean done) implements Evidence {
         @Override
         public double credit() {
             return done ? 1 : 0;
         }
     }
 
-    /** A figure from the apprentice's own readings against the reference; slips in writing the readings down. */
+    /**
+     * A figure from the apprentice's own readings against the reference's.
+     *
+     * @param doubtFrom what most of the doubt comes from, by key, with its share of the variance
+     * @param slips that explain it: sets of one slip, or of two where no single one fits
+     */
     record Reading(
-            Asked asked,
-            Estimate own,
-            Estimate reference,
-            double difference,
+            FigureId figure,
+            Figure own,
+            Figure reference,
             Band band,
             double credit,
-            List<Set<Slip>> slips)
-            implements Evidence {}
+            Optional<DoubtFrom> doubtFrom,
+            List<Set<String>> slips)
+            implements Evidence {
+        public double difference() {
+            return own.value() - reference.value();
+        }
+    }
 
-    /** The apprentice's own repeats of total toe. */
-    record Repeats(List<Double> totals, double range, Band band, double credit) implements Evidence {}
+    /** What most of a doubt comes from. */
+    record DoubtFrom(String group, double share) {}
+
+    /** The apprentice's own repeats of a figure. */
+    record Repeats(FigureId figure, List<Double> each, double range, Band band, double credit) implements Evidence {}
 
     /**
-     * A worked figure against the engine's from the same readings, both in the answer's unit.
+     * A worked figure against what the taught working gives from the same readings, both in the answer's unit.
      *
-     * @param tolerance half a unit of the place it was written to
+     * @param taught key of the working
+     * @param tolerance how far it may be off as it was written
      */
-    record Working(Asked asked, double engine, double written, double tolerance, double credit, List<Set<Slip>> slips)
+    record Working(
+            FigureId figure,
+            String from,
+            AnswerUnit unit,
+            String taught,
+            double honest,
+            double written,
+            double tolerance,
+            double credit,
+            List<Set<String>> slips)
             implements Evidence {
         public boolean right() {
             return slips.isEmpty() && credit == 1;
@@ -57,12 +116,12 @@ public sealed interface Evidence {
     }
 
     /**
-     * A verdict against the one that follows from the apprentice's own worked figure.
+     * A verdict against the one that follows from the apprentice's own figure.
      *
-     * @param value the worked figure with the method's uncertainty
      * @param right every verdict that counts as right
      */
-    record Verdict(Asked asked, Estimate value, Zone zone, VerdictChoice said, Set<VerdictChoice> right)
+    record Judged(
+            FigureId figure, Figure own, Limits limits, DecisionRule rule, Zone zone, Verdict said, Set<Verdict> right)
             implements Evidence {
         @Override
         public double credit() {
@@ -70,8 +129,8 @@ public sealed interface Evidence {
         }
     }
 
-    /** Whether toe can be adjusted on this vehicle. */
-    record Adjustable(boolean said, boolean actual) implements Evidence {
+    /** Whether figures can be adjusted on this vehicle, by key of the adjustment. */
+    record CanBeAdjusted(String adjustment, Adjustable said, Adjustable actual) implements Evidence {
         @Override
         public double credit() {
             return said == actual ? 1 : 0;
@@ -79,27 +138,41 @@ public sealed interface Evidence {
     }
 
     /**
-     * The plan for one rod.
+     * The plan for one part, in its unit.
      *
-     * @param needed what the apprentice's own figures ask for; turns
-     * @param allowance how far the turns may be off
-     * @param splitAssumed whether only the total is known, so that an equal split was assumed
+     * @param planned amount, 0 or more
+     * @param needed what the apprentice's own figures ask for; empty where only the way is known
+     * @param allowance how far the amount may be off
+     * @param splitAssumed whether only a total is known, so that an equal split was assumed
      */
-    record Rod(
-            boolean left,
-            RodMove planned,
-            RodMove needed,
+    record Move(
+            String adjuster,
+            String part,
+            String unit,
+            Way way,
+            double planned,
+            Way neededWay,
+            Optional<Double> needed,
             double allowance,
             boolean splitAssumed,
             double credit,
-            Optional<Slip> slip)
+            Optional<String> slip)
             implements Evidence {}
 
-    /** The instructor's own as-left figure judged against the sheet. */
-    record AsLeft(Asked asked, Estimate reference, Judgement judgement) implements Evidence {
+    /** What was planned where nothing can be moved. */
+    record NoMove(String adjustment, Instead planned, Set<Instead> right) implements Evidence {
         @Override
         public double credit() {
-            return judgement.accepted() ? 1 : 0;
+            return right.contains(planned) ? 1 : 0;
+        }
+    }
+
+    /** The instructor's own as-left figure judged against the sheet. */
+    record AsLeft(FigureId figure, Figure reference, Limits limits, DecisionRule rule, Zone zone, boolean accepted)
+            implements Evidence {
+        @Override
+        public double credit() {
+            return accepted ? 1 : 0;
         }
     }
 }

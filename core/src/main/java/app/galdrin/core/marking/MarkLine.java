@@ -1,5 +1,7 @@
 package app.galdrin.core.marking;
 
+import app.galdrin.core.Keyed;
+import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.task.Criterion;
 import java.math.BigDecimal;
 import java.util.List;
@@ -8,12 +10,13 @@ import java.util.Optional;
 /**
  * One criterion of a mark sheet.
  *
- * @param available marks there are
+ * @param available marks there are, 0 or more
+ * @param credit share of them by the evidence, 0 to 1
  * @param computed marks from the evidence, one place
  * @param override what the instructor gave instead
  */
 public record MarkLine(
-        Criterion criterion,
+        Criterion.Id criterion,
         int available,
         boolean mustPass,
         double credit,
@@ -25,11 +28,22 @@ public record MarkLine(
     public record Override(BigDecimal marks, String reason) {}
 
     /** How a line stands. */
-    public enum Status {
-        FULL,
-        PART,
-        NONE,
-        WAITING
+    public enum Status implements Keyed {
+        FULL("full"),
+        PART("part"),
+        NONE("none"),
+        WAITING("waiting");
+
+        private final String key;
+
+        Status(String key) {
+            this.key = key;
+        }
+
+        @java.lang.Override
+        public String key() {
+            return key;
+        }
     }
 
     public BigDecimal marks() {
@@ -38,8 +52,8 @@ public record MarkLine(
 
     /** Whether the marks given reach what the criterion needs to count as met. */
     public boolean met() {
-        double share = override.isPresent() ? marks().doubleValue() / available : credit;
-        return share >= criterion.creditToMeet() - 1e-9;
+        double share = override.isPresent() && available > 0 ? marks().doubleValue() / available : credit;
+        return Tolerance.ROUNDING.atLeast(share, criterion.aspect().creditToMeet());
     }
 
     public boolean waiting() {
@@ -49,6 +63,9 @@ public record MarkLine(
     public Status status() {
         if (waiting()) {
             return Status.WAITING;
+        }
+        if (available == 0) {
+            return met() ? Status.FULL : Status.NONE;
         }
         if (marks().signum() == 0) {
             return Status.NONE;

@@ -40,12 +40,12 @@ public record MarkSheet(List<MarkLine> lines) {
     }
 
     /** Criteria to do again. */
-    public List<Criterion> redo() {
+    public List<Criterion.Id> redo() {
         return lines.stream().filter(l -> !l.met()).map(MarkLine::criterion).toList();
     }
 
     /** The same sheet with the instructor's marks in place. */
-    public MarkSheet with(Map<Criterion, MarkLine.Override> overrides) {
+    public MarkSheet with(Map<Criterion.Id, MarkLine.Override> overrides) {
         return new MarkSheet(lines.stream()
                 .map(line -> {
                     MarkLine.Override override = overrides.get(line.criterion());

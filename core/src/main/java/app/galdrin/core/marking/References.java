@@ -1,18 +1,16 @@
 package app.galdrin.core.marking;
 
-import java.util.List;
-import java.util.Map;
+import app.galdrin.core.sitting.Answers;
 
 /**
- * The instructor's own readings of the same vehicle in the same states, mm by place, one map a repeat. Empty where they
- * have not been taken.
+ * The instructor's own readings of the same vehicle, each of one of its states. Empty where they have not been taken.
  *
- * @param asFound before anyone adjusted
- * @param asLeft after this apprentice adjusted
+ * @param asFound before anyone adjusted: round 0
+ * @param asLeft after this apprentice adjusted, on the lines of his last round
  */
-public record References(List<Map<String, Double>> asFound, List<Map<String, Double>> asLeft) {
+public record References(Answers asFound, Answers asLeft) {
 
     public static References none() {
-        return new References(List.of(), List.of());
+        return new References(Answers.none(), Answers.none());
     }
 }

@@ -1,6 +1,7 @@
 /**
- * Marks with their evidence: from the entries of a sitting and a reference to a mark sheet, and the slips behind a wrong
- * figure. Pure functions: the same inputs give the same mark sheet.
+ * Marks a sitting: a class an aspect turns the practical, what was written and the instructor's own readings into evidence. Every
+ * criterion is marked on the apprentice's own figures before it, so that no mistake costs twice. Evidence is keys and numbers: mm
+ * and rad, answers in the unit they were asked for.
  */
 @NullMarked
 package app.galdrin.core.marking;

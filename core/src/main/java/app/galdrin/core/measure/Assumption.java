@@ -12,6 +12,8 @@ public enum Assumption {
     FLAGS_EQUAL("flagsEqual"),
     /** The floor is level, or its slope is known and corrected for. */
     FLOOR_SLOPE_KNOWN("floorSlopeKnown"),
+    /** A gauge that was zeroed on the floor keeps its direction: turned end for end it doubles the slope. */
+    GAUGE_NOT_TURNED("gaugeNotTurned"),
     /** The wheel runs true, or its run-out has been taken out. */
     RUN_OUT_REMOVED("runOutRemoved"),
     /** The brake holds the wheels while they are steered, so that they do not roll. */

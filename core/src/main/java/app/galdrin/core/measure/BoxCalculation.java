@@ -1,5 +1,6 @@
 package app.galdrin.core.measure;
 
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.uncertainty.Dual;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;

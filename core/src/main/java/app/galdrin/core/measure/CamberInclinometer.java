@@ -42,6 +42,8 @@ import java.util.random.RandomGenerator;
 @AutoService(RecordKind.class)
 public final class CamberInclinometer implements MeasuringMethod {
 
+    public static final String NAME = "camber.inclinometer";
+
     private static final WordField<Side> SIDE = WordField.of("side", Side.values());
 
     /** Place on the sketch, which is the field of the record. */
@@ -64,7 +66,7 @@ public final class CamberInclinometer implements MeasuringMethod {
             NumberField.angle("camber", Range.ALL).withDoubt();
 
     private static final Contract CONTRACT = new Contract(
-            "camber.inclinometer",
+            NAME,
             Shape.of(SIDE, READING, REFERENCE, LEAN, FLOOR_ROLL, STEER, FLOOR_PITCH)
                     .withU(U_ANGLE, U_FLOOR),
             Shape.of(CAMBER));
@@ -140,8 +142,17 @@ public final class CamberInclinometer implements MeasuringMethod {
             return new Result(new Estimate(corrected.camber(), 0));
         }
         // |90° − reading| has the slope 1 either way, and by convention at 90° too
-        double[] parts = {corrected.byReading() * uAngle, corrected.byPitch() * uFloor, corrected.byRoll() * uFloor};
+        double[] parts = {
+            corrected.byReading() * slope(r) * uAngle, corrected.byPitch() * uFloor, corrected.byRoll() * uFloor
+        };
         return new Result(new Estimate(corrected.camber(), Budget.of(parts, PLACES::get)));
+    }
+
+    /** Of what stands against plumb by the reading as shown. */
+    private static int slope(Readings r) {
+        return r.reference() == Reference.PLUMB_90
+                ? (r.reading() > RIGHT_ANGLE ? 1 : -1) * r.lean().orElseThrow().sign
+                : 1;
     }
 
     private static double againstPlumb(Readings r) {

@@ -44,6 +44,8 @@ import java.util.random.RandomGenerator;
 @AutoService(RecordKind.class)
 public final class CasterSweep implements MeasuringMethod {
 
+    public static final String NAME = "caster.sweep";
+
     private static final WordField<Side> SIDE = WordField.of("side", Side.values());
     private static final NumberField STEER = NumberField.angle("steer", Range.STEER);
     private static final NumberField CAMBER = NumberField.angle("camber", Range.CAMBER);
@@ -74,7 +76,7 @@ public final class CasterSweep implements MeasuringMethod {
     private static final NumberField FACTOR = NumberField.number("factor", Range.ALL);
 
     private static final Contract CONTRACT = new Contract(
-            "caster.sweep",
+            NAME,
             Shape.of(SIDE, READINGS, FLOOR_PITCH, FLOOR_ROLL, KPI).withU(U_ANGLE, U_STEER, U_FLOOR, U_KPI),
             Shape.of(CASTER, SOLVED_KPI, KPI_SOLVED, SHORTCUT, FACTOR));
     private static final Sight SIGHT = Sight.of(Seen.CASTER, Seen.KPI)

@@ -91,6 +91,14 @@ public enum CatalogueInstrument {
         return quantity == Quantity.LENGTH ? Math.hypot(handling, surface.standardUncertainty()) : handling;
     }
 
+    /**
+     * For a forward model: trained hands on metal with so many times their usual scatter, which round as they read; 0 reads
+     * without scatter and rounds nothing.
+     */
+    public Instrument inHands(double handlingFactor) {
+        return handlingFactor == 0 ? Instrument.PERFECT : new Instrument(resolution, handlingFactor * handling);
+    }
+
     /** For a forward model: scatters by handling and surface, then rounds to the resolution. */
     public Instrument on(Surface surface) {
         return new Instrument(resolution, scatter(surface));

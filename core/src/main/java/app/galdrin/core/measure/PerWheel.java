@@ -1,5 +1,6 @@
 package app.galdrin.core.measure;
 
+import app.galdrin.core.geometry.Wheel;
 import java.util.function.ToDoubleFunction;
 
 /** One figure for each of the four wheels. */

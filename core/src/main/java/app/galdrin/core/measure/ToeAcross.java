@@ -14,13 +14,11 @@ import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.record.WordField;
-import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
@@ -40,7 +38,7 @@ import java.util.random.RandomGenerator;
  * <p>Source: [ISO8855] for toe, [PLANE] for the chord.
  */
 @AutoService(RecordKind.class)
-public final class ToeAcross implements ToeMethod {
+public final class ToeAcross implements MeasuringMethod {
 
     public static final String NAME = "toe.across";
 
@@ -71,9 +69,6 @@ public final class ToeAcross implements ToeMethod {
                     .withU(U_DISTANCE),
             Shape.of(LENGTH_DIFFERENCE, TOTAL_TOE, USED_BASELINE));
     private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE).assuming(Assumption.SAME_POINTS);
-
-    /** Between the two tape slots of the college's plates, mm. */
-    public static final double PLATE_SLOT_DISTANCE = 500;
 
     /** What was read across the axle. */
     public enum Reading implements Keyed {
@@ -238,48 +233,6 @@ public final class ToeAcross implements ToeMethod {
     @Override
     public Sight sight() {
         return SIGHT;
-    }
-
-    /** On the bench it is plates hard against both tyres and two tapes between them. */
-    @Override
-    public String key() {
-        return "plates";
-    }
-
-    @Override
-    public List<Place> places() {
-        return List.of(
-                new Place(FRONT_DISTANCE.name(), U_DISTANCE.name(), true, 500, 3500),
-                new Place(REAR_DISTANCE.name(), U_DISTANCE.name(), true, 500, 3500));
-    }
-
-    @Override
-    public double baseline(VehicleGeometry geometry) {
-        return PLATE_SLOT_DISTANCE;
-    }
-
-    @Override
-    public CatalogueInstrument instrument() {
-        return CatalogueInstrument.TAPE;
-    }
-
-    @Override
-    public Outcome<ToeFigures> workComplete(Map<String, Double> readings, VehicleGeometry geometry) {
-        return evaluate(spans(readings, geometry), standardUncertainty())
-                .map(result -> new ToeFigures(result.totalToe(), Optional.empty(), Optional.empty(), Optional.empty()));
-    }
-
-    @Override
-    public List<Step> working(Map<String, Double> readings, VehicleGeometry geometry, Asked asked) {
-        Readings spans = spans(readings, geometry);
-        return working(spans, evaluate(spans, 0).orElseThrow());
-    }
-
-    private Readings spans(Map<String, Double> readings, VehicleGeometry geometry) {
-        return Readings.spans(
-                ToeMethod.at(readings, FRONT_DISTANCE.name()),
-                ToeMethod.at(readings, REAR_DISTANCE.name()),
-                baseline(geometry));
     }
 
     @Override

@@ -2,6 +2,7 @@ package app.galdrin.core.measure;
 
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Field;
@@ -14,20 +15,17 @@ import app.galdrin.core.record.Range;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
-import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
-import java.util.random.RandomGenerator;
 
 /**
  * Toe of every wheel from two strings along the vehicle, set up roughly and corrected by calculation (record kind
@@ -45,7 +43,7 @@ import java.util.random.RandomGenerator;
  * <p>Source: [ISO8855] for toe and thrust, [PLANE] for the box.
  */
 @AutoService(RecordKind.class)
-public final class ToeBox implements ToeMethod {
+public final class ToeBox implements MeasuringMethod {
 
     public static final String NAME = "toe.box";
 
@@ -147,24 +145,7 @@ public final class ToeBox implements ToeMethod {
             double wheelbase,
             PerWheel hubGaps,
             Map<Wheel, RimGaps> wheels,
-            OptionalDouble frontAxleToFrontStation) {
-
-        /** What a person reads, by place on the sketch; what the sheet of the vehicle gives is left out. */
-        public Map<String, Double> byPlace() {
-            Map<String, Double> places = new HashMap<>();
-            places.put(SPACING_FRONT.name(), spacingFront);
-            places.put(SPACING_REAR.name(), spacingRear);
-            places.put(STATION_DISTANCE.name(), stationDistance);
-            for (Wheel wheel : Wheel.values()) {
-                places.put(hubGap(wheel), hubGaps.at(wheel));
-            }
-            wheels.forEach((wheel, gaps) -> {
-                places.put(frontGap(wheel), gaps.frontGap());
-                places.put(rearGap(wheel), gaps.rearGap());
-            });
-            return places;
-        }
-    }
+            OptionalDouble frontAxleToFrontStation) {}
 
     /** Standard uncertainties of each spacing, hub gap and rim gap, mm. */
     public record ReadingUncertainty(double spacing, double hubGap, double gap) {
@@ -232,67 +213,6 @@ public final class ToeBox implements ToeMethod {
 
     static double hubs(Readings r, Wheel wheel) {
         return r.hubGaps().at(wheel) + r.hubGaps().at(wheel.opposite());
-    }
-
-    /**
-     * How a box was set up round a vehicle, mm.
-     *
-     * @param frontAxleToFrontStation how far the front station lies ahead of the front axle
-     * @param leftOffsetFront from the centreline to the left string at the front station; the others likewise
-     */
-    public record SetUp(
-            double frontAxleToFrontStation,
-            double stationDistance,
-            double leftOffsetFront,
-            double leftOffsetRear,
-            double rightOffsetFront,
-            double rightOffsetRear) {
-
-        private double skew(boolean left) {
-            double rise = left ? leftOffsetFront - leftOffsetRear : rightOffsetFront - rightOffsetRear;
-            return Math.atan(rise / stationDistance);
-        }
-
-        /** Offset of a string from the centreline, {@code back} behind the front axle. */
-        private double offset(boolean left, double back) {
-            double front = left ? leftOffsetFront : rightOffsetFront;
-            return front - Math.tan(skew(left)) * (frontAxleToFrontStation + back);
-        }
-    }
-
-    /**
-     * The true state of a vehicle in plan.
-     *
-     * @param toes rad, of the wheels that are to be read
-     * @param tracks at the hub faces, mm
-     */
-    public record Truth(double wheelbase, Tracks tracks, double rimDiameter, Map<Wheel, Double> toes) {}
-
-    /** The forward model: what is read from a box set up like this round such a vehicle, the tape for the spacings. */
-    public static Readings forward(Truth truth, SetUp setUp, Instrument tape, Instrument rule, RandomGenerator noise) {
-        PerWheel trueHubGaps = PerWheel.of(wheel -> {
-            double back = wheel.front() ? 0 : truth.wheelbase();
-            double track =
-                    wheel.front() ? truth.tracks().front() : truth.tracks().rear();
-            return setUp.offset(wheel.left(), back) - track / 2;
-        });
-        PerWheel hubGaps = PerWheel.of(wheel -> rule.read(trueHubGaps.at(wheel), noise));
-        Map<Wheel, RimGaps> wheels = new EnumMap<>(Wheel.class);
-        new EnumMap<>(truth.toes()).forEach((wheel, toe) -> {
-            double skew = setUp.skew(wheel.left());
-            double squareToString = trueHubGaps.at(wheel) * Math.cos(skew);
-            var line = ToeLine.forward(
-                    toe, squareToString, truth.rimDiameter(), ToeLine.LineSide.OUTBOARD, skew, rule, noise);
-            wheels.put(wheel, line.gaps());
-        });
-        return new Readings(
-                tape.read(setUp.leftOffsetFront() + setUp.rightOffsetFront(), noise),
-                tape.read(setUp.leftOffsetRear() + setUp.rightOffsetRear(), noise),
-                setUp.stationDistance(),
-                truth.wheelbase(),
-                hubGaps,
-                wheels,
-                OptionalDouble.of(setUp.frontAxleToFrontStation()));
     }
 
     /** The steps from the readings to the toe of every wheel and what follows from them. */
@@ -372,81 +292,6 @@ public final class ToeBox implements ToeMethod {
     @Override
     public Sight sight() {
         return SIGHT;
-    }
-
-    @Override
-    public String key() {
-        return "strings";
-    }
-
-    @Override
-    public List<Place> places() {
-        List<Place> places = new ArrayList<>(alongSide(Wheel.FRONT_LEFT));
-        places.addAll(alongSide(Wheel.REAR_LEFT));
-        places.add(new Place(SPACING_REAR.name(), U_SPACING.name(), true, 500, 4000));
-        places.addAll(alongSide(Wheel.REAR_RIGHT));
-        places.addAll(alongSide(Wheel.FRONT_RIGHT));
-        places.add(new Place(SPACING_FRONT.name(), U_SPACING.name(), true, 500, 4000));
-        places.add(new Place(STATION_DISTANCE.name(), STATION_DISTANCE.name(), false, 500, 12000));
-        return places;
-    }
-
-    /** Down the left side the front of a rim is met first, up the right side its rear. */
-    private static List<Place> alongSide(Wheel wheel) {
-        Place front = Place.gap(frontGap(wheel), ToeLine.U_GAP.name());
-        Place hub = Place.gap(hubGap(wheel), U_HUB_GAP.name());
-        Place rear = Place.gap(rearGap(wheel), ToeLine.U_GAP.name());
-        return wheel.left() ? List.of(front, hub, rear) : List.of(rear, hub, front);
-    }
-
-    @Override
-    public double baseline(VehicleGeometry geometry) {
-        return geometry.rimDiameter();
-    }
-
-    @Override
-    public CatalogueInstrument instrument() {
-        return CatalogueInstrument.RULE_MILLIMETRES;
-    }
-
-    @Override
-    public Outcome<ToeFigures> workComplete(Map<String, Double> readings, VehicleGeometry geometry) {
-        double u = standardUncertainty();
-        return evaluate(box(readings, geometry), new ReadingUncertainty(u, u, u))
-                .map(result -> new ToeFigures(
-                        result.totalFront().orElseThrow(),
-                        Optional.ofNullable(result.toes().get(Wheel.FRONT_LEFT)),
-                        Optional.ofNullable(result.toes().get(Wheel.FRONT_RIGHT)),
-                        Optional.of(new ToeFigures.Skews(result.skewLeft(), result.skewRight()))));
-    }
-
-    @Override
-    public List<Step> working(Map<String, Double> readings, VehicleGeometry geometry, Asked asked) {
-        Readings box = box(readings, geometry);
-        String figure = switch (asked) {
-            case TOTAL -> "totalToe.front";
-            case LEFT -> "toe.fl";
-            case RIGHT -> "toe.fr";
-        };
-        return Step.leadingTo(
-                figure, working(box, evaluate(box, ReadingUncertainty.NONE).orElseThrow()));
-    }
-
-    private Readings box(Map<String, Double> readings, VehicleGeometry geometry) {
-        Map<Wheel, RimGaps> wheels = new EnumMap<>(Wheel.class);
-        for (Wheel wheel : Wheel.values()) {
-            double front = ToeMethod.at(readings, frontGap(wheel));
-            double rear = ToeMethod.at(readings, rearGap(wheel));
-            wheels.put(wheel, new RimGaps(front, rear, baseline(geometry)));
-        }
-        return new Readings(
-                ToeMethod.at(readings, SPACING_FRONT.name()),
-                ToeMethod.at(readings, SPACING_REAR.name()),
-                ToeMethod.at(readings, STATION_DISTANCE.name()),
-                geometry.wheelbase(),
-                PerWheel.of(wheel -> ToeMethod.at(readings, hubGap(wheel))),
-                wheels,
-                OptionalDouble.empty());
     }
 
     @Override

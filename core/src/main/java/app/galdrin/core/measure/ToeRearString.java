@@ -11,17 +11,11 @@ import app.galdrin.core.record.Range;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
-import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.core.uncertainty.Dual;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Propagation;
 import com.google.auto.service.AutoService;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.random.RandomGenerator;
-import java.util.stream.Stream;
 
 /**
  * Toe of a front wheel against a string drawn tight along the outer face of the rear tyre on its side and on past the front
@@ -37,7 +31,7 @@ import java.util.stream.Stream;
  * <p>Source: [ISO8855] for toe, [PLANE] for the chord.
  */
 @AutoService(RecordKind.class)
-public final class ToeRearString implements ToeMethod {
+public final class ToeRearString implements MeasuringMethod {
 
     public static final String NAME = "toe.rearString";
 
@@ -52,11 +46,6 @@ public final class ToeRearString implements ToeMethod {
                     .withU(ToeLine.U_GAP, U_REAR_TOE),
             Shape.of(ToeLine.TOE, ToeLine.LENGTH_DIFFERENCE));
     private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE, Seen.EACH_TOE).assuming(Assumption.REAR_TOE_KNOWN);
-
-    /** The rule read at the front and the rear of both front rims. */
-    private static final int READINGS_OF_AN_AXLE = 4;
-
-    private static final List<Wheel> FRONT = List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT);
 
     /** Readings of one front wheel; {@code rearToe} rad, toe-in positive, 0 for a solid axle. */
     public record Readings(RimGaps gaps, double rearToe) {}
@@ -118,93 +107,6 @@ public final class ToeRearString implements ToeMethod {
     @Override
     public Sight sight() {
         return SIGHT;
-    }
-
-    @Override
-    public String key() {
-        return "rearString";
-    }
-
-    /** Down the left side the front of a rim is met first, up the right side its rear. */
-    @Override
-    public List<Place> places() {
-        return Stream.of(
-                        ToeBox.frontGap(Wheel.FRONT_LEFT),
-                        ToeBox.rearGap(Wheel.FRONT_LEFT),
-                        ToeBox.rearGap(Wheel.FRONT_RIGHT),
-                        ToeBox.frontGap(Wheel.FRONT_RIGHT))
-                .map(id -> Place.gap(id, ToeLine.U_GAP.name()))
-                .toList();
-    }
-
-    @Override
-    public double baseline(VehicleGeometry geometry) {
-        return geometry.rimDiameter();
-    }
-
-    @Override
-    public CatalogueInstrument instrument() {
-        return CatalogueInstrument.RULE_MILLIMETRES;
-    }
-
-    /** Both front wheels, each against the string along its own side; the rear wheels are taken as straight. */
-    @Override
-    public Outcome<ToeFigures> workComplete(Map<String, Double> readings, VehicleGeometry geometry) {
-        for (Wheel wheel : FRONT) {
-            Outcome<Result> one = evaluate(at(readings, wheel, geometry), 0, 0);
-            if (one instanceof Outcome.Failed<Result> failed) {
-                return new Outcome.Failed<>(failed.fault());
-            }
-        }
-        var propagation = Propagation.of(READINGS_OF_AN_AXLE, standardUncertainty());
-        Dual left = toe(
-                propagation,
-                Wheel.FRONT_LEFT,
-                at(readings, Wheel.FRONT_LEFT, geometry).gaps());
-        Dual right = toe(
-                propagation,
-                Wheel.FRONT_RIGHT,
-                at(readings, Wheel.FRONT_RIGHT, geometry).gaps());
-        return Outcome.of(new ToeFigures(
-                propagation.estimate(left.add(right)),
-                Optional.of(propagation.estimate(left)),
-                Optional.of(propagation.estimate(right)),
-                Optional.empty()));
-    }
-
-    private Dual toe(Propagation propagation, Wheel wheel, RimGaps gaps) {
-        double u = standardUncertainty();
-        return propagation
-                .reading(ToeBox.frontGap(wheel), gaps.frontGap(), u)
-                .subtract(propagation.reading(ToeBox.rearGap(wheel), gaps.rearGap(), u))
-                .divide(gaps.baseline())
-                .asin();
-    }
-
-    private Readings at(Map<String, Double> readings, Wheel wheel, VehicleGeometry geometry) {
-        double front = ToeMethod.at(readings, ToeBox.frontGap(wheel));
-        double rear = ToeMethod.at(readings, ToeBox.rearGap(wheel));
-        return new Readings(new RimGaps(front, rear, baseline(geometry)), 0);
-    }
-
-    @Override
-    public List<Step> working(Map<String, Double> readings, VehicleGeometry geometry, Asked asked) {
-        List<Step> steps = new ArrayList<>();
-        double total = 0;
-        var sum = Step.of("toe.total");
-        for (Wheel wheel : FRONT) {
-            Readings one = at(readings, wheel, geometry);
-            Result result = evaluate(one, 0, 0).orElseThrow();
-            if (asked == Asked.TOTAL || (asked == Asked.LEFT) == wheel.left()) {
-                steps.addAll(working(one, result));
-            }
-            sum.with("toe." + wheel.key(), ToeLine.TOE.unit(), result.toe().value());
-            total += result.toe().value();
-        }
-        if (asked == Asked.TOTAL) {
-            steps.add(sum.gives("totalToe.front", ToeLine.TOE.unit(), total));
-        }
-        return steps;
     }
 
     @Override

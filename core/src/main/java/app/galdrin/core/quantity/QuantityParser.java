@@ -144,7 +144,7 @@ public final class QuantityParser {
             case DEG -> Unit.ARCMIN;
             case ARCMIN -> Unit.ARCSEC;
             // nothing is smaller: the answer is a unit that no sign of the same quantity gives after it
-            case IN, MM, ARCSEC, TURNS -> Unit.MM;
+            case IN, MM, ARCSEC, TURNS, FLATS, CAM_MARKS, SPLINES -> Unit.MM;
         };
     }
 }

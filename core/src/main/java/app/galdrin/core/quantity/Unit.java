@@ -12,7 +12,10 @@ public enum Unit implements Keyed {
     DEG("deg", Quantity.ANGLE, 1),
     ARCMIN("arcmin", Quantity.ANGLE, 1 / 60.0),
     ARCSEC("arcsec", Quantity.ANGLE, 1 / 3600.0),
-    TURNS("turns", Quantity.COUNT, 1);
+    TURNS("turns", Quantity.COUNT, 1),
+    FLATS("flats", Quantity.COUNT, 1),
+    CAM_MARKS("camMarks", Quantity.COUNT, 1),
+    SPLINES("splines", Quantity.COUNT, 1);
 
     private final String key;
     private final Quantity quantity;

@@ -33,7 +33,8 @@ public enum FieldUnit {
         return quantity;
     }
 
-    double toCore(double inRecord) {
+    /** A number of a record in the unit of the core. */
+    public double toCore(double inRecord) {
         return angular ? Math.toRadians(inRecord) : inRecord;
     }
 

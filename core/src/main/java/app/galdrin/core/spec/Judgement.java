@@ -1,5 +1,6 @@
 package app.galdrin.core.spec;
 
+import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.OptionalDouble;
 
@@ -17,16 +18,13 @@ public record Judgement(Zone zone, double excess, boolean accepted, OptionalDoub
     /** Coverage factor of the expanded uncertainty where nothing else is said. */
     public static final double K = 2;
 
-    /** Allowed for binary rounding on a limit. */
-    private static final double ROUNDING = 1e-9;
-
     /** Judges a value; {@code k} is positive. */
     public static Judgement of(Estimate value, Limits limits, double k, DecisionRule rule) {
         double below = limits.min().orElse(Double.NEGATIVE_INFINITY) - value.value();
         double above = value.value() - limits.max().orElse(Double.POSITIVE_INFINITY);
         double excess = Math.max(below, above);
         Zone zone = zone(excess, k * value.standardUncertainty());
-        boolean accepted = rule == DecisionRule.SIMPLE ? excess <= ROUNDING : zone == Zone.INSIDE;
+        boolean accepted = rule == DecisionRule.SIMPLE ? Tolerance.ROUNDING.atMost(excess, 0) : zone == Zone.INSIDE;
         OptionalDouble target = limits.target();
         OptionalDouble deviation =
                 target.isPresent() ? OptionalDouble.of(value.value() - target.getAsDouble()) : target;
@@ -34,12 +32,12 @@ public record Judgement(Zone zone, double excess, boolean accepted, OptionalDoub
     }
 
     private static Zone zone(double excess, double expanded) {
-        if (-excess >= expanded - ROUNDING) {
+        if (Tolerance.ROUNDING.atLeast(-excess, expanded)) {
             return Zone.INSIDE;
         }
-        if (excess >= expanded - ROUNDING) {
+        if (Tolerance.ROUNDING.atLeast(excess, expanded)) {
             return Zone.OUTSIDE;
         }
-        return excess <= ROUNDING ? Zone.DOUBT_INSIDE : Zone.DOUBT_OUTSIDE;
+        return Tolerance.ROUNDING.atMost(excess, 0) ? Zone.DOUBT_INSIDE : Zone.DOUBT_OUTSIDE;
     }
 }

@@ -1,18 +1,57 @@
 package app.galdrin.core.spec;
 
+import app.galdrin.core.figure.At;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Axle;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** One version of a vehicle's specification sheet. Never changed once a task uses it. */
-public record SpecificationSheet(VehicleGeometry geometry, List<QuantityLimits> lines) {
+public record SpecificationSheet(VehicleGeometry geometry, List<SheetLine> lines, List<Adjuster> adjusters) {
 
     public SpecificationSheet {
         lines = List.copyOf(lines);
+        adjusters = List.copyOf(adjusters);
     }
 
-    public Optional<QuantityLimits> line(Axle axle, SheetQuantity quantity) {
+    public Optional<SheetLine> line(Optional<Axle> axle, Measurand measurand) {
         return lines.stream()
-                .filter(l -> l.axle() == axle && l.quantity() == quantity)
+                .filter(l -> l.axle().equals(axle) && l.measurand() == measurand)
                 .findFirst();
+    }
+
+    /** The limits of a figure; of a side difference d it is −d to d. Steered or lifted positions have none here. */
+    public Optional<Limits> limits(FigureId figure) {
+        if (!figure.at().equals(At.AHEAD)) {
+            return Optional.empty();
+        }
+        if (figure.measurand().form() == Measurand.Form.DIFFERENCE) {
+            OptionalDouble most = line(figure.axle(), figure.measurand().base())
+                    .map(SheetLine::sideDifference)
+                    .orElse(OptionalDouble.empty());
+            return most.isPresent()
+                    ? Optional.of(Limits.of(-most.getAsDouble(), 0, most.getAsDouble()))
+                    : Optional.empty();
+        }
+        return line(figure.axle(), figure.measurand()).flatMap(SheetLine::limits);
+    }
+
+    /** Whether what an adjustment holds can be adjusted on this vehicle; a sheet that is silent about it says no. */
+    public Adjustable adjustable(FigureId.Adjustment adjustment) {
+        return lines.stream()
+                .filter(l -> l.axle().equals(adjustment.axle()) && l.measurand().base() == adjustment.measurand())
+                .map(SheetLine::adjustable)
+                .filter(a -> a != Adjustable.NO)
+                .findFirst()
+                .orElse(Adjustable.NO);
+    }
+
+    /** The parts that move figures of an adjustment, in the order of the sheet. */
+    public List<Adjuster> adjusters(FigureId.Adjustment adjustment) {
+        return adjustable(adjustment) == Adjustable.NO
+                ? List.of()
+                : adjusters.stream().filter(a -> a.moves(adjustment)).toList();
     }
 }

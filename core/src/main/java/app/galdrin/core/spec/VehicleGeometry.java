@@ -1,5 +1,7 @@
 package app.galdrin.core.spec;
 
+import app.galdrin.core.geometry.Axle;
+
 /**
  * The dimensions of a vehicle that measuring and adjusting need, mm.
  *

@@ -2,6 +2,7 @@ package app.galdrin.core.steering;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.Instrument;
@@ -65,9 +66,6 @@ public final class SteerThreads implements MeasuringMethod {
             Shape.of(DIFFERENCE, MOVE_EACH, LONGER, SHORTER, TURNS_EACH, SUSPECT_PART));
     private static final Sight SIGHT = Sight.of(Seen.RACK_POSITION).assuming(Assumption.WHEELS_STRAIGHT);
 
-    /** Allowed for binary rounding, mm. */
-    private static final double ROUNDING = 1e-9;
-
     /** A side to move, or none. */
     private enum Move implements Keyed {
         LEFT("left"),
@@ -112,9 +110,13 @@ public final class SteerThreads implements MeasuringMethod {
         return new Result(
                 difference,
                 size / 2,
-                size <= ROUNDING ? Optional.empty() : Optional.of(difference > 0 ? Side.LEFT : Side.RIGHT),
+                Tolerance.ROUNDING.atMost(size, 0)
+                        ? Optional.empty()
+                        : Optional.of(difference > 0 ? Side.LEFT : Side.RIGHT),
                 r.pitch().isPresent() ? OptionalDouble.of(size / 2 / r.pitch().getAsDouble()) : OptionalDouble.empty(),
-                r.limit().isPresent() ? Optional.of(size > r.limit().getAsDouble() + ROUNDING) : Optional.empty());
+                r.limit().isPresent()
+                        ? Optional.of(!Tolerance.ROUNDING.atMost(size, r.limit().getAsDouble()))
+                        : Optional.empty());
     }
 
     /** The forward model: the threads (mm) of rods that show {@code mean} when even and are off by {@code difference}. */

@@ -1,7 +1,15 @@
 package app.galdrin.core.steering;
 
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.Where;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.AdjusterUnit;
 import app.galdrin.core.spec.Linkage;
+import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.VehicleGeometry;
+import java.util.Map;
 
 /**
  * What turning a track rod does: a turn that lengthens it moves its wheel's toe by atan(lead / arm length), toe-in where
@@ -10,6 +18,11 @@ import app.galdrin.core.spec.VehicleGeometry;
  * @param ratePerTurn toe-in gained by one turn that lengthens, rad
  */
 public record TrackRod(double ratePerTurn) {
+
+    /** More turns than anyone gives a rod in one go. */
+    private static final double MOST_TURNS = 20;
+
+    private static final double LEAST_TURN = 0.125;
 
     public static TrackRod of(VehicleGeometry geometry) {
         return of(geometry.lead(), geometry.armLength(), geometry.linkage());
@@ -32,6 +45,20 @@ public record TrackRod(double ratePerTurn) {
      */
     public static TrackRod learned(double before, double after, double turns) {
         return new TrackRod((after - before) / turns);
+    }
+
+    /** A front wheel's rod as a part of the sheet; its effect follows from thread and steering arm. */
+    public static Adjuster adjuster(Wheel wheel, VehicleGeometry geometry) {
+        return new Adjuster(
+                Part.ROD,
+                Where.of(wheel),
+                AdjusterUnit.TURN,
+                MOST_TURNS,
+                LEAST_TURN,
+                Map.of(
+                        FigureId.of(Measurand.TOE, wheel),
+                        Adjuster.Effect.of(of(geometry).ratePerTurn(), 0)),
+                true);
     }
 
     /** Turns that bring a wheel from one toe to another (rad); positive lengthens the rod. */

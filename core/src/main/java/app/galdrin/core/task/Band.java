@@ -22,7 +22,7 @@ public record Band(double full, double none) {
         return new Band(full, NONE_TO_FULL * full);
     }
 
-    /** Share of the marks, 0 to 1. */
+    /** Share of the marks, 0 to 1, of a difference in the band's unit. */
     public double credit(double difference) {
         double d = Math.abs(difference);
         if (d <= full) {

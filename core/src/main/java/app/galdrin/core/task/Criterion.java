@@ -1,30 +1,42 @@
 package app.galdrin.core.task;
 
-/** What a sitting is marked on, in the order of the work. */
-public enum Criterion {
-    CRITICAL_STEPS("criticalSteps", 1),
-    PREPARATION("preparation", 0.5),
-    READING("reading", 0.5),
-    REPEATABILITY("repeatability", 0.5),
-    WORKING("working", 0.5),
-    VERDICT("verdict", 0.5),
-    PLAN("plan", 0.5),
-    AS_LEFT("asLeft", 1);
+import app.galdrin.core.Keyed;
+import app.galdrin.core.figure.FigureId;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
 
-    private final String key;
-    private final double creditToMeet;
+/**
+ * A step under an aspect, and what it is worth.
+ *
+ * @param marks whole marks, 0 to {@link #MOST_MARKS}; a criterion of 0 is shown where it has to be passed
+ * @param mustPass whether nobody is competent without it
+ * @param bands by figure, rad or mm; for the aspects that compare differences
+ */
+public record Criterion(Id id, int marks, boolean mustPass, Map<FigureId, Band> bands) {
 
-    Criterion(String key, double creditToMeet) {
-        this.key = key;
-        this.creditToMeet = creditToMeet;
+    public static final int MOST_MARKS = 100;
+
+    /** Which step under which aspect; its key is {@code step.aspect}. */
+    public record Id(String step, Aspect aspect) {
+        public String key() {
+            return step + "." + aspect.key();
+        }
+
+        public static Optional<Id> parse(String key) {
+            int dot = key.lastIndexOf('.');
+            return dot < 0
+                    ? Optional.empty()
+                    : Keyed.find(Aspect.values(), key.substring(dot + 1))
+                            .map(aspect -> new Id(key.substring(0, dot), aspect));
+        }
     }
 
-    public String key() {
-        return key;
+    public Criterion {
+        bands = new LinkedHashMap<>(bands);
     }
 
-    /** Share of the marks from which the criterion counts as met. Safety and the vehicle's state are all or nothing. */
-    public double creditToMeet() {
-        return creditToMeet;
+    public Optional<Band> band(FigureId figure) {
+        return Optional.ofNullable(bands.get(figure));
     }
 }

@@ -1,6 +1,6 @@
 /**
- * What an apprentice is asked to do: quantity, method, repeats, unit, decision rule and marking scheme; and what each method
- * can see.
+ * A practical as it is set: a list of steps of lines, how they are marked, and the document that carries it. Figures are those of
+ * {@link app.galdrin.core.figure}; bands are in the core's units, rad and mm, and in documents in degrees and mm.
  */
 @NullMarked
 package app.galdrin.core.task;

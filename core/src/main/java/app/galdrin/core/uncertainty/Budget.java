@@ -1,5 +1,6 @@
 package app.galdrin.core.uncertainty;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -11,42 +12,49 @@ import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
 /**
- * Where the doubt of a figure comes from: for every reading the part |∂f/∂x · u(x)| it contributes [GUM, 5.1.2 and H.1]. The parts
- * add up as squares to the square of the figure's standard uncertainty.
+ * Where the doubt of a figure comes from: for every source the signed part ∂f/∂x · u(x) it contributes [GUM, 5.1.2 and H.1]. The
+ * parts add up as squares to the square of the figure's standard uncertainty. A source is a reading, or something that several
+ * figures share; where figures are put together, the parts of one source are added with their signs before anything is squared.
  */
 public final class Budget {
 
-    /** No reading contributes. */
+    /** No source contributes. */
     public static final Budget NONE = new Budget(new double[0], i -> "");
 
     private final double[] parts;
-    private final IntFunction<String> readings;
+    private final IntFunction<String> sources;
 
     /**
-     * What one reading contributes.
+     * What one source contributes.
      *
-     * @param reading its name in the record, which is its place on the sketch
-     * @param part in the figure's unit, positive
+     * @param source its name
+     * @param part in the figure's unit; negative where the figure falls as the source rises
      * @param share of the variance, above 0 and up to 1
      */
-    public record Contribution(String reading, double part, double share) {}
+    public record Contribution(String source, double part, double share) {}
 
-    private Budget(double[] parts, IntFunction<String> readings) {
+    private Budget(double[] parts, IntFunction<String> sources) {
         this.parts = parts;
-        this.readings = readings;
+        this.sources = sources;
     }
 
     /**
-     * A budget by reading.
+     * A budget by source.
      *
-     * @param parts |∂f/∂x · u(x)| of every reading, in the figure's unit
-     * @param readings the name of each, asked for when someone looks
+     * @param parts ∂f/∂x · u(x) of every source with its sign, in the figure's unit
+     * @param sources the name of each, no name twice; asked for when someone looks
      */
-    public static Budget of(double[] parts, IntFunction<String> readings) {
-        return new Budget(parts, readings);
+    public static Budget of(double[] parts, IntFunction<String> sources) {
+        return new Budget(parts, sources);
     }
 
-    /** The square root of the sum of the squared parts. */
+    /** A budget by source; {@code parts} signed, in the figure's unit. */
+    public static Budget of(Map<String, Double> parts) {
+        List<String> names = List.copyOf(parts.keySet());
+        return new Budget(parts.values().stream().mapToDouble(p -> p).toArray(), names::get);
+    }
+
+    /** The square root of the sum of the squared parts, in the figure's unit, 0 or more. */
     public double standardUncertainty() {
         return Math.sqrt(variance());
     }
@@ -59,20 +67,29 @@ public final class Budget {
         return sum;
     }
 
-    /** The readings that contribute, those with the largest parts first. */
+    /** The signed part of every source, in the figure's unit. */
+    public Map<String, Double> parts() {
+        Map<String, Double> all = new LinkedHashMap<>();
+        for (int i = 0; i < parts.length; i++) {
+            all.merge(sources.apply(i), parts[i], Double::sum);
+        }
+        return all;
+    }
+
+    /** The sources that contribute, those with the largest parts first. */
     public List<Contribution> contributions() {
         double variance = variance();
         return IntStream.range(0, parts.length)
                 .filter(i -> parts[i] != 0)
-                .mapToObj(i -> new Contribution(readings.apply(i), Math.abs(parts[i]), parts[i] * parts[i] / variance))
-                .sorted(Comparator.comparingDouble(Contribution::part).reversed())
+                .mapToObj(i -> new Contribution(sources.apply(i), parts[i], parts[i] * parts[i] / variance))
+                .sorted(Comparator.comparingDouble(c -> -Math.abs(c.part())))
                 .toList();
     }
 
-    /** The shares of readings taken together, as this names them; those with the largest share first. */
+    /** The shares of sources taken together, as this names them; those with the largest share first. */
     public Map<String, Double> sharesBy(UnaryOperator<String> group) {
         Map<String, Double> shares = new HashMap<>();
-        contributions().forEach(c -> shares.merge(group.apply(c.reading()), c.share(), Double::sum));
+        contributions().forEach(c -> shares.merge(group.apply(c.source()), c.share(), Double::sum));
         Map<String, Double> sorted = new LinkedHashMap<>();
         shares.entrySet().stream()
                 .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
@@ -80,24 +97,37 @@ public final class Budget {
         return sorted;
     }
 
-    /** The budget of the mean of independent figures, reading by reading. */
-    public static Budget ofMean(List<Budget> budgets) {
-        Map<String, Double> squares = new HashMap<>();
-        for (Budget budget : budgets) {
-            budget.contributions().forEach(c -> squares.merge(c.reading(), c.part() * c.part(), Double::sum));
+    /**
+     * The budget of Σ fᵢ · figureᵢ: parts of one source are added with their signs.
+     *
+     * @param factors as many as budgets
+     */
+    static Budget combined(double[] factors, List<Budget> budgets) {
+        Map<String, Double> sums = new LinkedHashMap<>();
+        for (int i = 0; i < factors.length; i++) {
+            double factor = factors[i];
+            budgets.get(i).parts().forEach((source, part) -> sums.merge(source, factor * part, Double::sum));
         }
-        List<String> names = squares.keySet().stream().sorted().toList();
-        double[] parts = names.stream()
-                .mapToDouble(name -> Math.sqrt(squares.getOrDefault(name, 0.0)) / budgets.size())
-                .toArray();
-        return of(parts, names::get);
+        return of(sums);
+    }
+
+    /** The same budget with every source renamed; sources that get one name are added with their signs. */
+    Budget renamed(UnaryOperator<String> name) {
+        Map<String, Double> renamed = new LinkedHashMap<>();
+        parts().forEach((source, part) -> renamed.merge(name.apply(source), part, Double::sum));
+        return of(renamed);
+    }
+
+    /** The same budget with one source more; one of that name is added to. */
+    Budget with(String source, double part) {
+        Map<String, Double> all = new LinkedHashMap<>(parts());
+        all.merge(source, part, Double::sum);
+        return of(all);
     }
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Budget b
-                && Arrays.equals(parts, b.parts)
-                && contributions().equals(b.contributions());
+        return other instanceof Budget b && parts().equals(b.parts());
     }
 
     @Override
@@ -107,6 +137,6 @@ public final class Budget {
 
     @Override
     public String toString() {
-        return contributions().toString();
+        return new ArrayList<>(contributions()).toString();
     }
 }

@@ -1,11 +1,15 @@
 package app.galdrin.core.uncertainty;
 
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
 /**
  * A figure and how well it is known.
  *
  * @param value in the figure's unit
  * @param standardUncertainty in the same unit, 0 or more; 0 where nothing was said of it
- * @param budget which reading contributes how much of it
+ * @param budget which source contributes how much of it, with its sign
  */
 public record Estimate(double value, double standardUncertainty, Budget budget) {
 
@@ -17,5 +21,58 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
     /** A figure whose doubt is the sum of its budget. */
     public Estimate(double value, Budget budget) {
         this(value, budget.standardUncertainty(), budget);
+    }
+
+    /** A figure without doubt. */
+    public static Estimate exact(double value) {
+        return new Estimate(value, 0);
+    }
+
+    /** This and another figure together, both with budgets; what they share is added with its sign. */
+    public Estimate plus(Estimate other) {
+        return combined(new double[] {1, 1}, List.of(this, other));
+    }
+
+    /** This figure less another, both with budgets; what they share falls out with its sign. */
+    public Estimate minus(Estimate other) {
+        return combined(new double[] {1, -1}, List.of(this, other));
+    }
+
+    public Estimate times(double factor) {
+        return combined(new double[] {factor}, List.of(this));
+    }
+
+    /**
+     * The mean of repeats; readings of each repeat have names of their own, so that they average, and what is common does not.
+     *
+     * @param repeats one or more
+     */
+    public static Estimate mean(List<Estimate> repeats) {
+        double[] factors = new double[repeats.size()];
+        Arrays.fill(factors, 1.0 / repeats.size());
+        double sum = repeats.stream().mapToDouble(Estimate::value).sum();
+        return new Estimate(
+                sum / repeats.size(),
+                Budget.combined(factors, repeats.stream().map(Estimate::budget).toList()));
+    }
+
+    private static Estimate combined(double[] factors, List<Estimate> figures) {
+        double value = 0;
+        for (int i = 0; i < factors.length; i++) {
+            value += factors[i] * figures.get(i).value();
+        }
+        return new Estimate(
+                value,
+                Budget.combined(factors, figures.stream().map(Estimate::budget).toList()));
+    }
+
+    /** The same value with one source of doubt more. */
+    public Estimate with(String source, double part) {
+        return new Estimate(value, budget.with(source, part));
+    }
+
+    /** The same figure with its sources under other names. */
+    public Estimate renamed(UnaryOperator<String> name) {
+        return new Estimate(value, budget.renamed(name));
     }
 }

@@ -62,7 +62,7 @@ public final class Propagation {
         }
         double[] parts = new double[used];
         for (int i = 0; i < used; i++) {
-            parts[i] = Math.abs(figure.slope(i) * standardUncertainties[i]);
+            parts[i] = figure.slope(i) * standardUncertainties[i];
         }
         return new Estimate(figure.value(), Budget.of(parts, i -> names[i]));
     }

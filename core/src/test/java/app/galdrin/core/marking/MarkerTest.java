@@ -1,319 +1,488 @@
 package app.galdrin.core.marking;
 
+import static app.galdrin.core.Vehicles.SLOT;
+import static app.galdrin.core.Vehicles.TURN;
+import static app.galdrin.core.Vehicles.figure;
+import static app.galdrin.core.Vehicles.truth;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
-import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import app.galdrin.core.Seeds;
-import app.galdrin.core.measure.Asked;
-import app.galdrin.core.measure.Instrument;
+import app.galdrin.core.marking.MarkLine.Status;
+import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.Way;
 import app.galdrin.core.spec.Zone;
-import app.galdrin.core.steering.TrackRod;
-import app.galdrin.core.task.AnswerUnit;
+import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
-import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeTask;
+import app.galdrin.core.task.Judge.Verdict;
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.HashMap;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
-import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.MethodSource;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
+/** What earns marks, on a van whose caster can't be adjusted, whose camber slots and rods can. */
 class MarkerTest {
 
-    private static final double LEFT = 0.31;
-    private static final double RIGHT = 0.13;
-    private static final ToeTask TASK = Sheets.strings(AnswerUnit.DEGREES, DecisionRule.SIMPLE);
-    private static final List<Map<String, Double>> AS_FOUND = twice(LEFT, RIGHT);
-    private static final References REFERENCES = new References(AS_FOUND, twice(-0.04, -0.04));
-    private static final Set<String> ALL_STEPS =
-            ToeTask.PREPARATION.stream().map(s -> s.key()).collect(Collectors.toSet());
+    /** Camber 0.4 too far out on the left and 0.2 on the right, toe-in 0.30 and 0.10; caster as it should be. */
+    private static final Truth FOUND = state(3.5, 0.0, -0.2, 0.30, 0.10);
 
-    private static List<Map<String, Double>> twice(double left, double right) {
-        var readings = Sheets.box(left, right, Instrument.PERFECT, Seeds.generator(1));
-        return List.of(readings, readings);
+    private static final Truth GOOD = state(3.5, -0.4, -0.4, -0.04, -0.04);
+
+    private static Truth state(double caster, double camberLeft, double camberRight, double left, double right) {
+        return truth(
+                "caster.front.left", caster,
+                "caster.front.right", caster,
+                "kpi.front.left", 12.5,
+                "kpi.front.right", 12.5,
+                "camber.front.left", camberLeft,
+                "camber.front.right", camberRight,
+                "toe.front.left", left,
+                "toe.front.right", right);
     }
 
-    private static Map<Asked, Written> working(double total, double left, double right) {
-        return new EnumMap<>(Map.of(
-                Asked.TOTAL, new Written(total, 0.01),
-                Asked.LEFT, new Written(left, 0.01),
-                Asked.RIGHT, new Written(right, 0.01)));
+    private static Bench read() {
+        return Bench.fullFront(DecisionRule.SIMPLE).read(FOUND).reference(FOUND);
     }
 
-    private static SittingWork.Plan plan(double left, double right) {
-        return new SittingWork.Plan(new RodMove(left), new RodMove(right));
-    }
-
-    private static double turns(double from) {
-        return TrackRod.of(Sheets.VAN.geometry()).turns(Math.toRadians(from), Math.toRadians(-0.04));
-    }
-
-    private static SittingWork flawless() {
-        return with(working(0.44, 0.31, 0.13), plan(turns(LEFT), turns(RIGHT)), VerdictChoice.OUTSIDE);
-    }
-
-    private static SittingWork with(Map<Asked, Written> working, SittingWork.Plan plan, VerdictChoice all) {
-        Map<Asked, VerdictChoice> verdicts = Map.of(Asked.TOTAL, all, Asked.LEFT, all, Asked.RIGHT, all);
-        return new SittingWork(ALL_STEPS, AS_FOUND, AS_FOUND, working, verdicts, Optional.of(true), Optional.of(plan));
-    }
-
-    private static MarkLine line(MarkSheet sheet, Criterion criterion) {
-        return sheet.lines().stream()
-                .filter(l -> l.criterion() == criterion)
-                .findFirst()
-                .orElseThrow();
-    }
-
-    @Test
-    void flawlessWork_hasEveryMark() {
-        MarkSheet sheet = Marker.mark(TASK, flawless(), REFERENCES);
-        assertEquals(new BigDecimal("100.0"), sheet.total(), sheet.toString());
-        assertTrue(sheet.competent() && sheet.complete());
-        assertEquals(List.of(), sheet.redo());
-        assertEquals(sheet, Marker.mark(TASK, flawless(), REFERENCES));
-    }
-
-    @Test
-    void nothingWritten_givesASheetThatSaysWhatIsMissing() {
-        MarkSheet sheet = Marker.mark(TASK, SittingWork.empty(), References.none());
-        assertEquals(0, sheet.total().signum());
-        assertFalse(sheet.complete() || sheet.competent());
-        assertEquals(MarkLine.Status.WAITING, line(sheet, Criterion.PLAN).status());
-        assertEquals(Criterion.values().length, sheet.lines().size());
-    }
-
-    @Test
-    void aWrongReading_costsTheReadingOnly() {
-        List<Map<String, Double>> misread = new ArrayList<>();
-        for (Map<String, Double> repeat : AS_FOUND) {
-            Map<String, Double> changed = new HashMap<>(repeat);
-            changed.merge("wheels.fl.frontGap", 3.0, Double::sum);
-            misread.add(changed);
+    /** Everything as it should be. */
+    private static Bench flawless() {
+        Bench bench = read().workRight().leftAt(GOOD);
+        for (Checklist list : bench.practical().of(Checklist.class).toList()) {
+            list.items().forEach(i -> bench.write(list.id() + "/" + i.id() + "/0/0", "done"));
         }
-        var own = TASK.work(misread).get(0);
-        double left = Math.toDegrees(own.left().orElseThrow().value());
-        var work = new SittingWork(
-                ALL_STEPS,
-                misread,
-                List.of(),
-                working(left + RIGHT, left, RIGHT),
-                flawless().verdicts(),
-                Optional.of(true),
-                Optional.of(plan(turns(left), turns(RIGHT))));
-        MarkSheet sheet = Marker.mark(TASK, work, REFERENCES);
-        assertTrue(line(sheet, Criterion.READING).computed().doubleValue() < 20);
-        assertEquals(
-                List.of(Criterion.READING),
-                sheet.lines().stream()
-                        .filter(l -> l.status() != MarkLine.Status.FULL)
-                        .map(MarkLine::criterion)
-                        .toList());
+        Map.of("caster.front", "no", "camber.front", "yes", "toe.front", "yes")
+                .forEach((a, said) -> bench.write("judge/adjustable." + a + "/0/0", said));
+        bench.evidence("judge.verdict", Evidence.Missing.class).stream()
+                .map(Evidence.Missing::of)
+                .forEach(f -> bench.write("judge/" + f + "/0/0", "tooClose"));
+        bench.evidence("judge.verdict", Evidence.Judged.class)
+                .forEach(j -> bench.write(
+                        "judge/" + j.figure().key() + "/0/0",
+                        j.right().iterator().next().key()));
+        return plan(bench);
     }
 
-    static List<Object[]> slips() {
-        double toMm = 416;
-        List<Map<String, Double>> inInches = AS_FOUND.stream()
-                .map(r -> r.entrySet().stream()
-                        .collect(Collectors.toMap(
-                                Map.Entry::getKey,
-                                e -> e.getKey().equals("stationDistance") ? e.getValue() : e.getValue() / 25.4)))
-                .toList();
-        double unconverted = Math.toDegrees(TASK.work(inInches).get(0).total().value());
-        return List.of(
-                new Object[] {Asked.TOTAL, -0.44, Set.of(Set.of(Slip.METHOD_SIGN))},
-                new Object[] {Asked.LEFT, 0.13, Set.of(Set.of(Slip.LEFT_RIGHT_SWAPPED))},
-                new Object[] {Asked.TOTAL, 0.22, Set.of(Set.of(Slip.ONE_WHEEL_FOR_TOTAL))},
-                new Object[] {Asked.TOTAL, 0.31, Set.of(Set.of(Slip.ONE_WHEEL_FOR_TOTAL))},
-                new Object[] {
-                    Asked.TOTAL, 2 * toMm * Math.sin(Math.toRadians(0.22)), Set.of(Set.of(Slip.MM_FOR_DEGREES))
-                },
-                new Object[] {Asked.TOTAL, unconverted, Set.of(Set.of(Slip.INCHES_UNCONVERTED))},
-                new Object[] {Asked.LEFT, -0.13, Set.of(Set.of(Slip.METHOD_SIGN, Slip.LEFT_RIGHT_SWAPPED))},
-                new Object[] {Asked.TOTAL, 7.77, Set.of()});
+    private static Bench plan(Bench bench) {
+        bench.write("plan/part.caster.front/0/0", "nothing");
+        bench.write("plan/topSlot.front.left.way/0/0", "inward");
+        bench.write("plan/topSlot.front.left.amount/0/0", "4");
+        bench.write("plan/topSlot.front.right.way/0/0", "inward");
+        rod(bench, "left", (-0.04 - 0.30) / TURN);
+        rod(bench, "right", (-0.04 - 0.10) / TURN);
+        return bench;
     }
 
-    @ParameterizedTest
-    @MethodSource("slips")
-    void aWrongFigure_isExplainedByTheSlipsThatGiveIt(Asked asked, double written, Set<Set<Slip>> expected) {
-        var working = working(0.44, 0.31, 0.13);
-        working.put(asked, new Written(written, 0.01));
-        MarkSheet sheet = Marker.mark(TASK, with(working, plan(0, 0), VerdictChoice.INSIDE), REFERENCES);
-        var evidence = line(sheet, Criterion.WORKING).evidence().stream()
-                .map(e -> (Evidence.Working) e)
-                .filter(e -> e.asked() == asked)
-                .findFirst()
-                .orElseThrow();
-        assertEquals(expected, Set.copyOf(evidence.slips()));
-        assertFalse(evidence.right());
+    private static void rod(Bench bench, String side, double turns) {
+        String line = "plan/rod.front." + side;
+        bench.write(line + ".way/0/0", turns < 0 ? "shorten" : "lengthen");
+        bench.write(line + ".amount/0/0", String.format(Locale.ROOT, "%.2f", Math.abs(turns)));
     }
 
     @Test
-    void frontAndRearSwapped_isToldFromAWrongSign_becauseTheStringsAreCrooked() {
-        var swapped = new SlipFinder(TASK, AS_FOUND);
-        var figures = TASK.work(AS_FOUND).get(0);
-        double left = Math.toDegrees(figures.left().orElseThrow().value());
-        double skew = Math.toDegrees(figures.skews().orElseThrow().left());
-        double written = -(left + skew) - skew;
-        assertEquals(
-                List.of(Set.of(Slip.FRONT_REAR_SWAPPED)),
-                swapped.explain(Asked.LEFT, v -> Math.abs(v - written) < 0.005));
-    }
-
-    @ParameterizedTest
-    @CsvSource({"SIMPLE,true", "GUARDED,false"})
-    void inDoubt_tooCloseIsRight_andTheSideOnlyUnderSimpleAcceptance(DecisionRule rule, boolean insideIsRight) {
-        ToeTask task = Sheets.strings(AnswerUnit.DEGREES, rule);
-        var readings = twice(0.025, 0.025);
-        Map<Asked, VerdictChoice> verdicts = Map.of(
-                Asked.TOTAL,
-                VerdictChoice.TOO_CLOSE,
-                Asked.LEFT,
-                VerdictChoice.INSIDE,
-                Asked.RIGHT,
-                VerdictChoice.OUTSIDE);
-        var work = new SittingWork(
-                ALL_STEPS,
-                readings,
-                List.of(),
-                working(0.05, 0.025, 0.025),
-                verdicts,
-                Optional.of(false),
-                Optional.empty());
-        var evidence = line(Marker.mark(task, work, References.none()), Criterion.VERDICT)
-                .evidence();
-        assertEquals(Zone.DOUBT_INSIDE, ((Evidence.Verdict) evidence.get(0)).zone());
-        assertEquals(
-                List.of(1.0, insideIsRight ? 1.0 : 0.0, 0.0, 0.0),
-                evidence.stream().map(Evidence::credit).toList());
+    void aFlawlessSheet_hasFullMarks_withEvidenceOnEveryLine() {
+        MarkSheet sheet = flawless().mark();
+        sheet.lines()
+                .forEach(
+                        l -> assertEquals(Status.FULL, l.status(), l.criterion().key() + l.evidence()));
+        assertEquals(BigDecimal.valueOf(sheet.available()).setScale(1), sheet.total());
+        assertEquals(new BigDecimal("100.0"), sheet.percent());
+        assertTrue(sheet.competent() && sheet.complete() && sheet.redo().isEmpty());
+        sheet.lines().forEach(l -> assertFalse(l.evidence().isEmpty()));
     }
 
     @Test
-    void theRightMovesOnTheWrongSides_areNamedAsSwapped() {
-        var work = with(working(0.44, 0.31, 0.13), plan(turns(RIGHT), turns(LEFT)), VerdictChoice.OUTSIDE);
-        var evidence = line(Marker.mark(TASK, work, REFERENCES), Criterion.PLAN).evidence();
-        assertEquals(Optional.of(Slip.LEFT_RIGHT_SWAPPED), ((Evidence.Rod) evidence.get(0)).slip());
-    }
-
-    @Test
-    void platesPlan_sharesTheTotalEqually_andSaysSo() {
-        ToeTask task = Sheets.plates();
-        Map<String, Double> readings = Map.of("frontDistance", 1480.0, "rearDistance", 1484.0);
-        double total = Math.toDegrees(2 * Math.asin(4.0 / 1000));
-        double each = TrackRod.of(Sheets.VAN.geometry()).turns(Math.toRadians(total / 2), Math.toRadians(-0.04));
-        var work = new SittingWork(
-                Set.of(),
-                List.of(readings, readings),
-                List.of(),
-                Map.of(Asked.TOTAL, new Written(total, 0.01)),
-                Map.of(Asked.TOTAL, VerdictChoice.OUTSIDE),
-                Optional.of(true),
-                Optional.of(plan(each, each)));
-        MarkSheet sheet = Marker.mark(task, work, REFERENCES);
-        var rod = (Evidence.Rod) line(sheet, Criterion.PLAN).evidence().get(0);
-        assertTrue(rod.splitAssumed());
-        assertEquals(1, rod.credit());
-        assertEquals(0, line(sheet, Criterion.CRITICAL_STEPS).credit());
-        assertFalse(sheet.competent());
-    }
-
-    @Test
-    void insideAlready_leavingTheRodsIsRight() {
-        var readings = twice(-0.04, -0.04);
-        var work = new SittingWork(
-                Set.of(),
-                readings,
-                List.of(),
-                working(-0.08, -0.04, -0.04),
-                Map.of(),
-                Optional.empty(),
-                Optional.of(plan(0, 0)));
-        MarkSheet sheet = Marker.mark(TASK, work, new References(readings, twice(0.2, 0.2)));
-        assertEquals(1, line(sheet, Criterion.PLAN).credit());
-        assertEquals(MarkLine.Status.NONE, line(sheet, Criterion.AS_LEFT).status());
-    }
-
-    @Test
-    void anOverride_standsInForTheComputedMark() {
-        MarkSheet sheet = Marker.mark(TASK, SittingWork.empty(), References.none())
-                .with(Map.of(
-                        Criterion.CRITICAL_STEPS, new MarkLine.Override(new BigDecimal("10"), "seen done"),
-                        Criterion.PLAN, new MarkLine.Override(new BigDecimal("2"), "said it aloud")));
-        assertEquals(new BigDecimal("12.0"), sheet.total().setScale(1));
-        assertTrue(line(sheet, Criterion.CRITICAL_STEPS).met());
-        assertEquals(MarkLine.Status.PART, line(sheet, Criterion.PLAN).status());
-        assertEquals(new BigDecimal("12.0"), sheet.percent());
-    }
-
-    static LongStream seeds() {
-        return LongStream.rangeClosed(1, 50);
-    }
-
-    @ParameterizedTest(name = "seed {0}")
-    @MethodSource("seeds")
-    void readingsNearerTheReference_neverScoreLess(long seed) {
-        var random = Seeds.generator(seed);
-        double last = Double.POSITIVE_INFINITY;
-        double off = 0;
-        for (int i = 0; i < 6; i++) {
-            var work = new SittingWork(
-                    Set.of(),
-                    twice(LEFT + off, RIGHT),
-                    List.of(),
-                    Map.of(),
-                    Map.of(),
-                    Optional.empty(),
-                    Optional.empty());
-            double marks = line(Marker.mark(TASK, work, REFERENCES), Criterion.READING)
-                    .computed()
-                    .doubleValue();
-            assertTrue(marks <= last);
-            last = marks;
-            off += Seeds.between(random, 0, 0.1);
-        }
-    }
-
-    @ParameterizedTest
-    @ValueSource(strings = {"DEGREES", "DEGREES_MINUTES", "MILLIMETRES"})
-    void theUnitOfTheAnswer_changesNoMark(AnswerUnit unit) {
-        ToeTask task = Sheets.strings(unit, DecisionRule.SIMPLE);
-        Map<Asked, Written> working = new EnumMap<>(Asked.class);
-        Map<Asked, Double> toes = Map.of(Asked.TOTAL, LEFT + RIGHT, Asked.LEFT, LEFT, Asked.RIGHT, RIGHT);
-        toes.forEach((asked, toe) -> {
-            double exact = unit.ofToe(Math.toRadians(toe), asked, task.baseline());
-            working.put(asked, new Written(Math.rint(exact / unit.step()) * unit.step(), unit.step()));
+    void anEmptySheet_saysWhatIsMissing_onEveryLine() {
+        MarkSheet sheet = Bench.fullFront(DecisionRule.SIMPLE).mark();
+        assertEquals(new BigDecimal("0.0"), sheet.total());
+        assertFalse(sheet.competent() || sheet.complete());
+        sheet.lines().forEach(l -> {
+            assertFalse(l.evidence().isEmpty(), l.criterion().key());
+            boolean list = l.evidence().get(0) instanceof Evidence.Item;
+            assertEquals(
+                    list ? Status.NONE : Status.WAITING,
+                    l.status(),
+                    l.criterion().key());
         });
-        var work = with(working, plan(turns(LEFT), turns(RIGHT)), VerdictChoice.OUTSIDE);
+        assertEquals(sheet.lines().size(), sheet.redo().size());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "toe.reading,REFERENCE",
+        "adjust.asLeft,AS_LEFT_REFERENCE",
+        "work.working,WORKING",
+        "judge.verdict,WORKING",
+    })
+    void whatIsNotThere_isNamed(String criterion, Evidence.Lack lack) {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE).read(FOUND);
         assertEquals(
-                new BigDecimal("100.0"), Marker.mark(task, work, REFERENCES).total());
+                lack, bench.evidence(criterion, Evidence.Missing.class).get(0).what());
     }
 
     @Test
-    void aMethodBlindToWhatIsAsked_makesNoTask() {
-        var plates = Sheets.plates();
-        var refused = assertThrows(
-                IllegalArgumentException.class,
-                () -> new ToeTask(
-                        plates.sheet(),
-                        ToeAsked.TOTAL_AND_EACH,
-                        plates.method(),
-                        1,
-                        plates.answerUnit(),
-                        plates.rule(),
-                        List.of(),
-                        plates.scheme()));
-        assertTrue(refused.getMessage().contains("can't see"));
+    void oneRepeat_isNoRepeatability() {
+        Bench bench = read();
+        for (String place : List.of("fl.gauge", "fr.gauge")) {
+            bench.strike("camber/" + place + "/2/0");
+        }
+        assertEquals(
+                Evidence.Lack.REPEATS,
+                bench.evidence("camber.repeatability", Evidence.Missing.class)
+                        .get(0)
+                        .what());
+    }
+
+    // ---- safety
+
+    @Test
+    void aSafetyCriticalItemLeftOut_isNotCompetent_whateverTheTotal() {
+        Bench bench = flawless().strike("prepare/standsAndChocks/0/0");
+        assertFalse(bench.mark().competent());
+        MarkLine critical = bench.line("prepare.critical");
+        assertTrue(critical.mustPass());
+        assertEquals(Status.PART, critical.status());
+        assertEquals(new BigDecimal("5.0"), critical.marks());
+        assertEquals(Status.FULL, bench.line("prepare.done").status());
+        bench.write("prepare/standsAndChocks/0/0", "done").strike("prepare/condition/0/0");
+        assertTrue(bench.mark().competent());
+        assertEquals(Status.PART, bench.line("prepare.done").status());
+    }
+
+    // ---- reading
+
+    @ParameterizedTest
+    @CsvSource({"0.0,1", "1.0,1", "2.0,0.5", "3.0,0", "9.0,0"})
+    void readings_loseStraightly_betweenTheBandsEnds(double bands, double credit) {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE).reference(FOUND).read(FOUND);
+        var id = figure("camber.front.left");
+        double full = bench.evidence("camber.reading", Evidence.Reading.class).stream()
+                .filter(e -> e.figure().equals(id))
+                .findFirst()
+                .orElseThrow()
+                .band()
+                .full();
+        bench.read(state(3.5, -Math.toDegrees(full * bands), -0.2, 0.3, 0.1));
+        var line = bench.evidence("camber.reading", Evidence.Reading.class).stream()
+                .filter(e -> e.figure().equals(id))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(credit, line.credit(), 2e-3);
+        assertEquals(-full * bands, line.difference(), 1e-5);
+        assertTrue(line.doubtFrom().isPresent()
+                && line.own().doubt() > 0
+                && line.reference().doubt() > 0);
+    }
+
+    @Test
+    void sidesTakenForOneAnother_areNamed_onTheReadingItself() {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE).reference(FOUND).read(state(3.5, -0.2, 0.0, 0.10, 0.30));
+        Set<String> slips = bench.evidence("toe.reading", Evidence.Reading.class).stream()
+                .filter(e -> e.figure().equals(figure("toe.front.left")))
+                .flatMap(e -> e.slips().stream())
+                .flatMap(Set::stream)
+                .collect(Collectors.toSet());
+        assertEquals(Set.of("leftRightSwapped"), slips);
+    }
+
+    @Test
+    void repeats_loseByTheirRange() {
+        Bench bench = read();
+        var before = bench.evidence("toe.repeatability", Evidence.Repeats.class).get(0);
+        assertEquals(0, before.range(), 1e-9);
+        assertEquals(1, before.credit());
+        bench.write("toe/wheels.fl.frontGap/2/0", "90");
+        var after = bench.evidence("toe.repeatability", Evidence.Repeats.class).get(0);
+        assertEquals(0, after.credit());
+        assertEquals(2, after.each().size());
+        assertTrue(after.range() > 3 * after.band().full());
+    }
+
+    // ---- working
+
+    private static Set<Set<String>> slips(Bench bench, String figure) {
+        return bench.evidence("work.working", Evidence.Working.class).stream()
+                .filter(e -> e.figure().equals(figure(figure)))
+                .flatMap(e -> e.slips().stream())
+                .map(TreeSet::new)
+                .collect(Collectors.toSet());
+    }
+
+    private static double credit(Bench bench, String figure) {
+        return bench.evidence("work.working", Evidence.Working.class).stream()
+                .filter(e -> e.figure().equals(figure(figure)))
+                .findFirst()
+                .orElseThrow()
+                .credit();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.004,1", "-0.004,1", "0.006,0", "-0.006,0"})
+    void working_mayBeOff_byHalfOfThePlaceItIsAskedTo(double off, double credit) {
+        Bench bench = read();
+        double wrote = bench.honest(figure("toe.front.left")) + off;
+        bench.write("work/toe.front.left/0/0", String.format(Locale.ROOT, "%.5f", wrote));
+        assertEquals(credit, credit(bench, "toe.front.left"));
+    }
+
+    @Test
+    void aCoarserPlace_earnsNoMoreRoomThanOneAskedStep() {
+        Bench bench = read();
+        double right = bench.honest(figure("toe.front.left"));
+        bench.write("work/toe.front.left/0/0", String.format(Locale.ROOT, "%.1f", right));
+        assertEquals(1, credit(bench, "toe.front.left"), "0.3 for 0.298");
+        bench.write("work/toe.front.left/0/0", "0");
+        assertEquals(0, credit(bench, "toe.front.left"), "a whole degree has no room of half a degree");
+    }
+
+    @Test
+    void slips_areNamed_andKeepWhatTheSchemeSays() {
+        Bench wrongSign = read();
+        wrongSign.work(f -> -wrongSign.honest(f));
+        assertTrue(slips(wrongSign, "totalToe.front").contains(Set.of("methodSign")));
+        assertEquals(0, credit(wrongSign, "totalToe.front"));
+        assertEquals(0.25, credit(wrongSign.slipsKeep(25), "totalToe.front"), 1e-12);
+        Bench oneWheel = read();
+        oneWheel.work(f -> f.ofBothWheels() ? oneWheel.honest(figure("toe.front.left")) : oneWheel.honest(f));
+        assertTrue(slips(oneWheel, "totalToe.front").contains(Set.of("oneWheelForTotal")));
+        Bench swapped = read();
+        swapped.work(f -> swapped.honest(f.otherSide()));
+        assertEquals(Set.of(Set.of("leftRightSwapped")), slips(swapped, "toe.front.left"));
+        assertEquals(Set.of(Set.of("leftRightSwapped")), slips(swapped, "camber.front.left"));
+        Bench millimetres = read();
+        double rim = millimetres.assignment.sheet().geometry().rimDiameter();
+        millimetres.work(f -> f.ofBothWheels() ? 2 * rim * Math.sin(Math.toRadians(0.2)) : millimetres.honest(f));
+        assertTrue(slips(millimetres, "totalToe.front").contains(Set.of("mmForDegrees")), "0.4 deg as mm");
+        Bench nonsense = read();
+        nonsense.work(f -> 7.77);
+        assertEquals(Set.of(), slips(nonsense, "totalToe.front"), "what no slip explains is not guessed at");
+    }
+
+    /** Caster from camber read out and in: what an apprentice forgets on the way has its name. */
+    @Test
+    void slipsOfTheSweep_areNamed() {
+        Bench bench = read();
+        var caster = figure("caster.front.left");
+        double right = bench.honest(caster);
+        Map<String, Double> read = bench.answers()
+                .readings(bench.practical().measure("caster").orElseThrow(), 0)
+                .get(0);
+        double change = read.get("fl.out.camber") - read.get("fl.in.camber");
+        String line = "work/caster.front.left/0/0";
+        bench.write(line, String.format(Locale.ROOT, "%.2f", change));
+        assertEquals(Set.of(Set.of("factorForgotten")), slips(bench, "caster.front.left"));
+        bench.write(line, String.format(Locale.ROOT, "%.2f", 1.5 * change));
+        assertEquals(Set.of(Set.of("oneAndAHalfUsed")), slips(bench, "caster.front.left"));
+        bench.write(line, String.format(Locale.ROOT, "%.2f", -right));
+        assertTrue(slips(bench, "caster.front.left").contains(Set.of("methodSign")));
+    }
+
+    @Test
+    void twoSlipsAtOnce_areNamedAsAPair_whereNoSingleOneFits() {
+        Bench bench = read();
+        bench.work(f -> -bench.honest(f.otherSide()));
+        assertEquals(Set.of(new TreeSet<>(Set.of("leftRightSwapped", "methodSign"))), slips(bench, "toe.front.left"));
+    }
+
+    // ---- judging
+
+    @ParameterizedTest
+    @EnumSource(Zone.class)
+    void verdicts_followTheZone_andTheRule(Zone zone) {
+        var guarded = VerdictMarker.right(zone, DecisionRule.GUARDED);
+        var simple = VerdictMarker.right(zone, DecisionRule.SIMPLE);
+        switch (zone) {
+            case INSIDE ->
+                assertEquals(List.of(Set.of(Verdict.INSIDE), Set.of(Verdict.INSIDE)), List.of(guarded, simple));
+            case OUTSIDE ->
+                assertEquals(List.of(Set.of(Verdict.OUTSIDE), Set.of(Verdict.OUTSIDE)), List.of(guarded, simple));
+            case DOUBT_INSIDE ->
+                assertEquals(
+                        List.of(Set.of(Verdict.TOO_CLOSE), EnumSet.of(Verdict.INSIDE, Verdict.TOO_CLOSE)),
+                        List.of(guarded, simple));
+            case DOUBT_OUTSIDE ->
+                assertEquals(
+                        List.of(Set.of(Verdict.TOO_CLOSE), EnumSet.of(Verdict.OUTSIDE, Verdict.TOO_CLOSE)),
+                        List.of(guarded, simple));
+        }
+    }
+
+    /** Judged on what he worked, not on what would have been right: one slip is not paid for twice. */
+    @Test
+    void verdict_followsTheFigureHeWorked() {
+        Bench bench = read().workRight();
+        bench.write("judge/camber.front.left/0/0", "inside");
+        assertEquals(1, judged(bench, "camber.front.left").credit(), "0.0 of -0.9 to 0.1 is in doubt, inside");
+        bench.write("work/camber.front.left/0/0", "2.00");
+        assertEquals(0, judged(bench, "camber.front.left").credit());
+        bench.write("judge/camber.front.left/0/0", "outside");
+        assertEquals(1, judged(bench, "camber.front.left").credit());
+        assertEquals(Math.toRadians(2), judged(bench, "camber.front.left").own().value(), 1e-9);
+        bench.write("judge/adjustable.caster.front/0/0", "yes");
+        var adjustable =
+                bench.evidence("judge.verdict", Evidence.CanBeAdjusted.class).get(0);
+        assertEquals(0, adjustable.credit());
+        bench.write("judge/adjustable.caster.front/0/0", "no");
+        assertEquals(
+                1,
+                bench.evidence("judge.verdict", Evidence.CanBeAdjusted.class)
+                        .get(0)
+                        .credit());
+    }
+
+    private static Evidence.Judged judged(Bench bench, String figure) {
+        return bench.evidence("judge.verdict", Evidence.Judged.class).stream()
+                .filter(e -> e.figure().equals(figure(figure)))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    // ---- planning
+
+    private static Evidence.Move move(Bench bench, String adjuster) {
+        return bench.evidence("plan.plan", Evidence.Move.class).stream()
+                .filter(e -> e.adjuster().equals(adjuster))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Needed on the left rod: 0.34 degrees less toe-in, which is 0.54 turns shorter. */
+    @ParameterizedTest
+    @CsvSource({
+        "shorten,0.54,1",
+        "shorten,0.40,1",
+        "shorten,0.68,1",
+        "shorten,2,0.5",
+        "lengthen,0.54,0",
+        "leave,,0",
+    })
+    void aRod_earnsHalfForTheWay_andHalfForTheAmount(String way, String amount, double credit) {
+        Bench bench = flawless().write("plan/rod.front.left.way/0/0", way);
+        bench.strike("plan/rod.front.left.amount/0/0");
+        if (amount != null) {
+            bench.write("plan/rod.front.left.amount/0/0", amount);
+        }
+        Evidence.Move move = move(bench, "rod.front.left");
+        assertEquals(credit, move.credit());
+        assertEquals(Way.SHORTEN, move.neededWay());
+        assertEquals(0.34 / TURN, move.needed().orElseThrow(), 0.02);
+        assertFalse(move.splitAssumed());
+    }
+
+    @Test
+    void rodsTakenForOneAnother_areNamed() {
+        Bench bench = flawless();
+        rod(bench, "left", (-0.04 - 0.10) / TURN);
+        rod(bench, "right", (-0.04 - 0.30) / TURN);
+        assertEquals(
+                Optional.of("leftRightSwapped"), move(bench, "rod.front.left").slip());
+        assertTrue(move(bench, "rod.front.left").credit() < 1);
+    }
+
+    /** The left slot has an effect in the data, the right one a way only. */
+    @Test
+    void wherePartsHaveNoEffectInTheData_theWayIsAll() {
+        Bench bench = flawless();
+        assertEquals(0.4 / SLOT, move(bench, "topSlot.front.left").needed().orElseThrow(), 0.06);
+        assertEquals(Optional.empty(), move(bench, "topSlot.front.right").needed());
+        assertEquals(1, move(bench, "topSlot.front.right").credit());
+        bench.write("plan/topSlot.front.right.way/0/0", "outward");
+        assertEquals(0, move(bench, "topSlot.front.right").credit());
+        assertEquals(Way.INWARD, move(bench, "topSlot.front.right").neededWay());
+    }
+
+    @Test
+    void whereNothingCanBeMoved_onlyAFigureOutside_asksForThePart() {
+        Bench inside = flawless();
+        assertEquals(1, noMove(inside));
+        inside.write("plan/part.caster.front/0/0", "lookForThePart");
+        assertEquals(0, noMove(inside));
+        Bench outside =
+                Bench.fullFront(DecisionRule.SIMPLE).read(state(6, 0, 0, 0, 0)).workRight();
+        outside.write("plan/part.caster.front/0/0", "lookForThePart");
+        assertEquals(1, noMove(outside));
+        outside.write("plan/part.caster.front/0/0", "nothing");
+        assertEquals(0, noMove(outside));
+    }
+
+    private static double noMove(Bench bench) {
+        return bench.evidence("plan.plan", Evidence.NoMove.class).get(0).credit();
+    }
+
+    @Test
+    void leavingWhatIsInside_isRight() {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                .read(state(3.5, -0.4, -0.4, -0.02, -0.06))
+                .workRight();
+        for (String part : List.of("topSlot.front.left", "topSlot.front.right", "rod.front.left", "rod.front.right")) {
+            bench.write("plan/" + part + ".way/0/0", "leave");
+            bench.write("plan/part.caster.front/0/0", "nothing");
+        }
+        for (String part : List.of("topSlot.front.left", "rod.front.left", "rod.front.right")) {
+            assertEquals(1, move(bench, part).credit(), part);
+        }
+    }
+
+    // ---- as left
+
+    @Test
+    void theVehicleAsLeft_isJudgedByTheReference() {
+        assertEquals(Status.FULL, flawless().line("adjust.asLeft").status());
+        Bench bench = flawless().leftAt(state(3.5, -0.4, -0.4, 0.40, 0.40));
+        var left = bench.evidence("adjust.asLeft", Evidence.AsLeft.class);
+        assertTrue(left.stream().anyMatch(e -> e.zone() == Zone.OUTSIDE && !e.accepted()));
+        assertTrue(bench.line("adjust.asLeft").mustPass());
+        assertFalse(bench.mark().competent());
+    }
+
+    // ---- the sheet
+
+    @Test
+    void anOverride_standsInPlaceOfTheComputedMark() {
+        MarkSheet sheet = flawless().mark();
+        var working = Criterion.Id.parse("work.working").orElseThrow();
+        MarkSheet with = sheet.with(Map.of(working, new MarkLine.Override(new BigDecimal("7.5"), "seen")));
+        assertEquals(sheet.total().subtract(new BigDecimal("12.5")), with.total());
+        assertEquals(List.of(working), with.redo());
+        assertEquals(
+                Status.PART,
+                with.lines().stream()
+                        .filter(l -> l.criterion().equals(working))
+                        .findFirst()
+                        .orElseThrow()
+                        .status());
+    }
+
+    /** The same entries in another order are the same mark sheet. */
+    @Test
+    void marking_isAFunctionOfWhatStands() {
+        assertEquals(flawless().mark(), flawless().mark());
+        assertEquals(flawless().mark().toString(), flawless().mark().toString());
+    }
+
+    @Test
+    void readingsNearerTheReference_neverScoreLess() {
+        List<Double> credits = new ArrayList<>();
+        for (int i = 0; i <= 40; i++) {
+            Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                    .reference(FOUND)
+                    .read(state(3.5, i * 0.05, -0.2, 0.30 + i * 0.01, 0.10));
+            credits.add(bench.line("camber.reading").credit()
+                    + bench.line("toe.reading").credit());
+        }
+        for (int i = 1; i < credits.size(); i++) {
+            assertTrue(credits.get(i) <= credits.get(i - 1) + 1e-9, "step " + i);
+        }
+        assertTrue(credits.get(40) < credits.get(0));
     }
 }

@@ -10,6 +10,7 @@ import app.galdrin.core.Seeds;
 import app.galdrin.core.geometry.Floor;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.SteeringAxis;
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.CamberInclinometer.Reference;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.ToeAcross.Reading;
@@ -82,14 +83,14 @@ class RoundTripTest {
         }
     }
 
-    private record Box(ToeBox.Truth truth, ToeBox.SetUp setUp) {
+    private record Box(ToeBoxForward.Truth truth, ToeBoxForward.SetUp setUp) {
 
         static Box random(RandomGenerator random) {
             Map<Wheel, Double> toes = new EnumMap<>(Wheel.class);
             for (Wheel wheel : Wheel.values()) {
                 toes.put(wheel, toe(random));
             }
-            var truth = new ToeBox.Truth(
+            var truth = new ToeBoxForward.Truth(
                     between(random, 2200, 4200),
                     new ToeBox.Tracks(between(random, 1350, 1800), between(random, 1350, 1800)),
                     between(random, 350, 600),
@@ -97,8 +98,8 @@ class RoundTripTest {
             return new Box(truth, roughly(random));
         }
 
-        private static ToeBox.SetUp roughly(RandomGenerator random) {
-            return new ToeBox.SetUp(
+        private static ToeBoxForward.SetUp roughly(RandomGenerator random) {
+            return new ToeBoxForward.SetUp(
                     between(random, -400, 700),
                     between(random, 2000, 5000),
                     between(random, 1000, 1100),
@@ -108,7 +109,7 @@ class RoundTripTest {
         }
 
         ToeBox.Readings read(RandomGenerator random) {
-            return ToeBox.forward(truth, setUp, PERFECT, PERFECT, random);
+            return ToeBoxForward.readings(truth, setUp, PERFECT, PERFECT, random);
         }
     }
 

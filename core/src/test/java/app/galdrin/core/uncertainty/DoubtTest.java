@@ -11,11 +11,13 @@ import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Records;
 import app.galdrin.core.record.Records.Given;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.random.RandomGenerator;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -84,7 +86,7 @@ class DoubtTest {
         Map<String, Double> readings = new TreeMap<>();
         Records.doubts(figures).values().stream()
                 .flatMap(doubt -> doubt.estimate().budget().contributions().stream())
-                .map(Budget.Contribution::reading)
+                .map(Budget.Contribution::source)
                 .forEach(reading -> readings.put(reading, classes.get(classOf(reading))));
         return readings;
     }
@@ -112,7 +114,7 @@ class DoubtTest {
         Map<String, Double> us = readings(given, figures);
         Records.doubts(figures).forEach((path, doubt) -> {
             Map<String, Double> parts = new HashMap<>();
-            doubt.estimate().budget().contributions().forEach(c -> parts.put(c.reading(), c.part()));
+            doubt.estimate().budget().contributions().forEach(c -> parts.put(c.source(), c.part()));
             us.forEach((reading, u) -> {
                 double at = reading(given, reading);
                 double h = 1e-4;
@@ -120,7 +122,7 @@ class DoubtTest {
                                 - figure(given.with(Map.of(reading, at - h)), path))
                         / (2 * h);
                 double part = doubt.field().unit().toRecord(parts.getOrDefault(reading, 0.0));
-                assertEquals(Math.abs(slope * u), part, 1e-6 * part + 1e-10, path + " by " + reading);
+                assertEquals(slope * u, part, 1e-6 * Math.abs(part) + 1e-10, path + " by " + reading);
             });
         });
     }
@@ -171,19 +173,50 @@ class DoubtTest {
         double squares = parts.stream().mapToDouble(c -> c.part() * c.part()).sum();
         assertEquals(toe.standardUncertainty(), Math.sqrt(squares), 1e-15);
         assertEquals(1, parts.stream().mapToDouble(Budget.Contribution::share).sum(), 1e-12);
-        assertTrue(parts.get(0).part() >= parts.get(parts.size() - 1).part());
-        assertFalse(parts.stream().anyMatch(c -> c.reading().startsWith("hubGap")));
+        assertTrue(Math.abs(parts.get(0).part())
+                >= Math.abs(parts.get(parts.size() - 1).part()));
+        assertFalse(parts.stream().anyMatch(c -> c.source().startsWith("hubGap")));
+    }
+
+    private static Estimate estimate(double value, Object... sourcesAndParts) {
+        Map<String, Double> parts = new LinkedHashMap<>();
+        for (int i = 0; i < sourcesAndParts.length; i += 2) {
+            parts.put((String) sourcesAndParts[i], (Double) sourcesAndParts[i + 1]);
+        }
+        return new Estimate(value, Budget.of(parts));
     }
 
     @Test
-    void meanOfRepeats_halvesTheDoubtOfEachReadingInFour() {
-        var one = Budget.of(new double[] {0.4, 0.2}, List.of("frontGap", "rearGap")::get);
-        var mean = Budget.ofMean(List.of(one, one, one, one));
-        assertEquals(one.standardUncertainty() / 2, mean.standardUncertainty(), 1e-15);
+    void meanOfRepeats_halvesTheDoubtOfEachReadingInFour_andLeavesWhatIsCommon() {
+        List<Estimate> four = IntStream.range(0, 4)
+                .mapToObj(i -> estimate(1 + i, "gap#" + i, 0.4, "string", 0.3))
+                .toList();
+        Estimate mean = Estimate.mean(four);
+        assertEquals(2.5, mean.value());
+        assertEquals(Math.hypot(0.2, 0.3), mean.standardUncertainty(), 1e-15);
+    }
+
+    /** The floor of a bay leans both wheels the same way, which is out on one side and in on the other. */
+    @Test
+    void whatTwoFiguresShare_isAddedWithItsSign_beforeItIsSquared() {
+        Estimate left = estimate(0.4, "roll of bay 2", 0.108, "left gauge", 0.058);
+        Estimate right = estimate(0.1, "roll of bay 2", -0.108, "right gauge", 0.058);
+        assertEquals(0.3, left.minus(right).value(), 1e-15);
+        assertEquals(0.23, left.minus(right).standardUncertainty(), 0.005);
+        assertEquals(0.082, left.plus(right).standardUncertainty(), 0.0005);
+        assertEquals(0.17, Math.hypot(left.standardUncertainty(), right.standardUncertainty()), 0.005);
+    }
+
+    @Test
+    void arithmeticOnFigures_keepsEverySourceUnderItsName() {
+        Estimate one = estimate(2, "a", 0.3, "b", -0.1);
+        assertEquals(Map.of("a", 0.6, "b", -0.2), one.times(2).budget().parts());
+        assertEquals(0.0, one.minus(one).standardUncertainty());
+        assertEquals(Map.of("x", 0.3 - 0.1), one.renamed(s -> "x").budget().parts());
+        assertEquals(Math.hypot(0.3, 0.4), one.with("b", 0.5).standardUncertainty(), 1e-15);
         assertEquals(
-                new Budget.Contribution("frontGap", 0.2, 0.8),
-                mean.contributions().get(0));
-        assertEquals(mean, Budget.ofMean(List.of(one, one, one, one)));
+                List.of("a", "b"), List.copyOf(one.budget().sharesBy(s -> s).keySet()), "the largest first");
+        assertEquals(0.9, one.budget().sharesBy(s -> s).get("a"), 1e-12);
     }
 
     /** That a field of a class left out is exact, and that a budget never names it. */

@@ -48,7 +48,7 @@ public class People {
     public SignedIn session(UUID centreId, UUID personId) {
         SignedIn person = mapper.byId(centreId, personId);
         if (person == null) {
-            throw new NotThere("person");
+            throw new NotThere("person", personId, "centre " + centreId);
         }
         return person;
     }

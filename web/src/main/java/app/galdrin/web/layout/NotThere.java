@@ -3,13 +3,16 @@ package app.galdrin.web.layout;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.ResponseStatus;
 
-/** What was asked for is not there, or is not the asker's: the two look the same from outside. */
+/**
+ * What was asked for is not there, or is not the asker's: the two look the same from outside. The message is for the log and says
+ * what, which, and who asked.
+ */
 @ResponseStatus(HttpStatus.NOT_FOUND)
 public class NotThere extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
-    public NotThere(String what) {
-        super(what);
+    public NotThere(String what, Object which, Object asker) {
+        super(what + " " + which + " for " + asker);
     }
 }

@@ -1,13 +1,16 @@
 package app.galdrin.web.layout;
 
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
-import app.galdrin.core.task.AnswerUnit;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Objects;
 import org.springframework.context.MessageSource;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
@@ -27,8 +30,44 @@ public class Words {
         this.messages = messages;
     }
 
+    /** Whether there is such a sentence. */
+    public boolean has(String key) {
+        return !Objects.requireNonNullElse(messages.getMessage(key, null, "", Locale.ENGLISH), "")
+                .isEmpty();
+    }
+
+    /** A sentence; a {@link Word} among what stands in it is put into words. */
     public String text(String key, Object... args) {
-        return messages.getMessage(key, args, Locale.ENGLISH);
+        Object[] said = Arrays.stream(args)
+                .map(arg -> arg instanceof Word word ? text(word.key()) : arg)
+                .toArray();
+        return messages.getMessage(key, said, Locale.ENGLISH);
+    }
+
+    /** The words of a key, or of another where it has none. */
+    public String textOr(String key, String otherwise, Object... args) {
+        return has(key) ? text(key, args) : text(otherwise, args);
+    }
+
+    /** A figure in the unit of its measurand, rad or mm: degrees to two places, or a length. */
+    public String figure(double value, FigureId figure) {
+        return figure.measurand().quantity() == Quantity.LENGTH ? length(value) : angle(value);
+    }
+
+    /** A band or an uncertainty of a figure, rad or mm: no sign, three places. */
+    public String doubt(double value, FigureId figure) {
+        return figure.measurand().quantity() == Quantity.LENGTH
+                ? QuantityFormat.decimal(value, 2, false) + "\u00a0mm"
+                : doubt(value);
+    }
+
+    /** The name of a figure: what and where. */
+    public String name(FigureId figure) {
+        String at = figure.at().key().isEmpty() ? "" : " " + figure.at().key();
+        String where = figure.where().key();
+        return text("measurand." + figure.measurand().key())
+                + (where.isEmpty() ? "" : ", " + text("where." + where))
+                + at;
     }
 
     public String text(Said said) {

@@ -1,13 +1,9 @@
 package app.galdrin.web.layout;
 
-import app.galdrin.core.measure.ToeMethod;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.record.Step;
-import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** The steps of a working and the sources of a doubt, as sentences; templates reach it as {@code @working}. */
@@ -39,15 +35,11 @@ public class WorkingWords {
         };
     }
 
-    /** What most of a figure's doubt comes from; empty where nothing is known of it. */
-    public Optional<String> doubt(ToeMethod method, Estimate figure) {
-        return method.doubtByClass(figure).entrySet().stream().findFirst().map(this::source);
-    }
-
-    private String source(Map.Entry<String, Double> greatest) {
-        String readings = words.text("doubt." + greatest.getKey());
-        return greatest.getValue() >= NEARLY_ALL
+    /** What most of a doubt comes from: a group of readings or a shared source, with its share of the variance. */
+    public String doubt(String group, double share) {
+        String readings = words.textOr("doubt." + group.split("\\.", -1)[0], "doubt.other");
+        return share >= NEARLY_ALL
                 ? words.text("doubt.all", readings)
-                : words.text("doubt.most", readings, Math.round(100 * greatest.getValue()));
+                : words.text("doubt.most", readings, Math.round(100 * share));
     }
 }

@@ -1,12 +1,11 @@
 package app.galdrin.web.library;
 
-import app.galdrin.core.spec.QuantityLimits;
+import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Part;
+import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.library.internal.SheetLineRow;
-import app.galdrin.web.library.internal.SheetMapper;
-import app.galdrin.web.library.internal.SheetRow;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.cache.annotation.Cacheable;
@@ -30,17 +29,26 @@ public class Library {
     public SheetVersion sheet(UUID centreId, UUID sheetId) {
         SheetRow row = mapper.sheet(centreId, sheetId);
         if (row == null) {
-            throw new NotThere("sheet");
+            throw new NotThere("sheet", sheetId, "centre " + centreId);
         }
-        return row.toVersion(mapper.lines(centreId, sheetId));
+        return whole(centreId, List.of(row)).get(0);
     }
 
     /** The newest sheet of every vehicle, by vehicle. */
     public List<SheetVersion> newestSheets(UUID centreId) {
-        List<SheetLineRow> lines = mapper.newestLines(centreId, MOST);
-        return mapper.newest(centreId, MOST).stream()
-                .map(row -> row.toVersion(
-                        lines.stream().filter(l -> l.sheetId().equals(row.id())).toList()))
+        return whole(centreId, mapper.newest(centreId, MOST));
+    }
+
+    private List<SheetVersion> whole(UUID centreId, List<SheetRow> rows) {
+        if (rows.isEmpty()) {
+            return List.of();
+        }
+        List<UUID> ids = rows.stream().map(SheetRow::id).toList();
+        var lines = mapper.lines(centreId, ids);
+        var adjusters = mapper.adjusters(centreId, ids);
+        var effects = mapper.effects(centreId, ids);
+        return rows.stream()
+                .map(row -> row.toVersion(lines, adjusters, effects))
                 .toList();
     }
 
@@ -55,8 +63,17 @@ public class Library {
     private UUID addSheet(UUID centreId, UUID vehicleId, int version, SpecificationSheet sheet) {
         UUID sheetId = Ids.next();
         mapper.insertSheet(sheetId, centreId, vehicleId, version, sheet.geometry());
-        for (QuantityLimits line : sheet.lines()) {
+        for (SheetLine line : sheet.lines()) {
             mapper.insertLine(centreId, SheetLineRow.of(sheetId, line));
+        }
+        int ordinal = 0;
+        for (Adjuster adjuster : sheet.adjusters()) {
+            mapper.insertAdjuster(centreId, AdjusterRow.of(sheetId, ++ordinal, adjuster));
+            if (adjuster.part() != Part.ROD) { // a rod's effect is computed from thread and steering arm
+                adjuster.effects()
+                        .forEach((figure, effect) ->
+                                mapper.insertEffect(centreId, AdjusterRow.effect(sheetId, adjuster, figure, effect)));
+            }
         }
         return sheetId;
     }

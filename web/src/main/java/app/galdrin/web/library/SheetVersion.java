@@ -1,11 +1,13 @@
 package app.galdrin.web.library;
 
+import app.galdrin.core.geometry.Side;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.UUID;
 
 /**
  * One version of a vehicle's specification sheet.
  *
+ * @param driverSide where the driver sits
  * @param version 1 and up; printed as a letter, the way drawings carry their issue
  */
 public record SheetVersion(
@@ -15,6 +17,7 @@ public record SheetVersion(
         String model,
         String body,
         String registration,
+        Side driverSide,
         int version,
         SpecificationSheet sheet) {
 

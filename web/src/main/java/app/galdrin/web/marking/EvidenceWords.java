@@ -1,24 +1,25 @@
 package app.galdrin.web.marking;
 
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
-import app.galdrin.core.marking.RodMove;
-import app.galdrin.core.marking.Slip;
-import app.galdrin.core.marking.VerdictChoice;
-import app.galdrin.core.measure.Asked;
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.record.Step;
-import app.galdrin.core.spec.Axle;
-import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Judgement;
-import app.galdrin.core.spec.QuantityLimits;
-import app.galdrin.core.spec.SheetQuantity;
-import app.galdrin.core.task.ToeTask;
-import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.spec.Way;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Judge.Verdict;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Plan.Instead;
+import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -30,10 +31,12 @@ public class EvidenceWords {
 
     private final Words words;
     private final WorkingWords working;
+    private final StepWords steps;
 
-    EvidenceWords(Words words, WorkingWords working) {
+    EvidenceWords(Words words, WorkingWords working, StepWords steps) {
         this.words = words;
         this.working = working;
+        this.steps = steps;
     }
 
     /**
@@ -42,6 +45,7 @@ public class EvidenceWords {
      * @param head what it is about
      * @param right whether it earned all there was; empty where something is missing
      * @param lines sentences
+     * @param through the way to a figure with the apprentice's own readings, a line a step
      * @param slips names of the slips that explain it
      * @param rule the tolerance rule it was judged on
      */
@@ -49,198 +53,242 @@ public class EvidenceWords {
             String head,
             Optional<Boolean> right,
             List<String> lines,
+            List<String> through,
             List<String> slips,
             Optional<ToleranceRule> rule) {
 
-        Told withLines(List<String> more) {
-            List<String> all = new ArrayList<>(lines);
-            all.addAll(more);
-            return new Told(head, right, all, slips, rule);
+        static Told of(String head, boolean right, String... lines) {
+            return new Told(head, Optional.of(right), List.of(lines), List.of(), List.of(), Optional.empty());
+        }
+
+        Told with(ToleranceRule drawn) {
+            return new Told(head, right, lines, through, slips, Optional.of(drawn));
         }
     }
 
-    public List<Told> tell(ToeTask task, List<Evidence> evidence) {
-        return evidence.stream().map(e -> tell(task, e)).toList();
+    public List<Told> tell(List<Evidence> evidence) {
+        return evidence.stream().map(this::tell).toList();
     }
 
-    /** The same, and behind each worked figure the way to it with the apprentice's own readings, a line a repeat. */
-    public List<Told> tellWorkedThrough(ToeTask task, List<Evidence> evidence, List<Map<String, Double>> asFound) {
-        return evidence.stream()
+    /** The same, and behind each worked figure the way to it with the apprentice's own readings. */
+    public List<Told> tellWorkedThrough(MarkLine line, Assignment assignment, Answers answers) {
+        var own = new OwnFigures(assignment, answers);
+        Set<FigureId> figures = line.evidence().stream()
+                .filter(Evidence.Working.class::isInstance)
+                .map(e -> ((Evidence.Working) e).figure())
+                .collect(Collectors.toSet());
+        return line.evidence().stream()
                 .map(e -> {
-                    Told told = tell(task, e);
+                    Told told = tell(e);
                     return e instanceof Evidence.Working w
-                            ? told.withLines(workedThrough(task, w.asked(), asFound))
+                            ? new Told(
+                                    told.head(),
+                                    told.right(),
+                                    told.lines(),
+                                    through(assignment, own, w, figures),
+                                    told.slips(),
+                                    told.rule())
                             : told;
                 })
                 .toList();
     }
 
-    private List<String> workedThrough(ToeTask task, Asked asked, List<Map<String, Double>> asFound) {
+    /** The steps to a figure, a line a repeat; of a sum that stands beside its two wheels nothing but itself is said. */
+    private List<String> through(Assignment assignment, OwnFigures own, Evidence.Working e, Set<FigureId> beside) {
+        Measure measure = assignment.practical().measure(e.from()).orElseThrow();
+        boolean partsStandBeside = e.figure().ofBothWheels()
+                && beside.stream()
+                        .anyMatch(f -> f.measurand() == e.figure().measurand().base());
         List<String> lines = new ArrayList<>();
-        for (Map<String, Double> repeat : asFound) {
-            task.work(List.of(repeat)).forEach(figures -> lines.add(way(task, asked, repeat)));
+        for (Worked repeat : own.repeats(measure, 0)) {
+            measure.procedure()
+                    .stepsTo(e.figure(), repeat, e.taught())
+                    .ifPresent(found ->
+                            lines.add(said(partsStandBeside ? found.subList(found.size() - 1, found.size()) : found)));
         }
         return lines;
     }
 
-    /** The steps to a figure; of a total that stands beside its two wheels, the last one only. */
-    private String way(ToeTask task, Asked asked, Map<String, Double> repeat) {
-        List<Step> steps = task.method().working(repeat, task.sheet().geometry(), asked);
-        boolean wheelsStandBeside =
-                asked == Asked.TOTAL && task.asked().figures().size() > 1;
-        return steps.subList(wheelsStandBeside ? steps.size() - 1 : 0, steps.size()).stream()
-                .map(working::step)
-                .collect(Collectors.joining(" "));
+    private String said(List<Step> found) {
+        return found.stream().map(working::step).collect(Collectors.joining(" "));
     }
 
-    private Told tell(ToeTask task, Evidence evidence) {
+    private Told tell(Evidence evidence) {
         if (evidence instanceof Evidence.Missing e) {
-            return told("missing", Optional.empty(), List.of(say("missing." + e.what())));
+            String of = e.of().isEmpty() ? "" : name(e.of());
+            String line = of.isEmpty()
+                    ? say("lack." + e.what().key())
+                    : say("lack.of", say("lack." + e.what().key()), of);
+            return new Told(say("missing"), Optional.empty(), List.of(line), List.of(), List.of(), Optional.empty());
         }
-        if (evidence instanceof Evidence.Step e) {
-            return told(
-                    "step." + e.step(), Optional.of(e.done()), List.of(say(e.done() ? "step.done" : "step.notDone")));
+        if (evidence instanceof Evidence.Item e) {
+            String head = words.textOr("item." + e.item(), "item.own", e.item());
+            return Told.of(head, e.done(), say(e.done() ? "item.done" : "item.notDone"));
         }
         if (evidence instanceof Evidence.Reading e) {
-            return reading(task, e);
+            return reading(e);
         }
         if (evidence instanceof Evidence.Repeats e) {
-            String totals = e.totals().stream().map(words::angle).collect(Collectors.joining(", "));
-            return told(
-                    "criterion.repeatability",
-                    Optional.of(e.credit() == 1),
-                    List.of(say(
-                            "evidence.repeats",
-                            totals,
-                            words.doubt(e.range()),
-                            words.doubt(e.band().full()),
-                            words.doubt(e.band().none()))));
+            return repeats(e);
         }
         if (evidence instanceof Evidence.Working e) {
-            return working(task, e);
+            return working(e);
         }
-        if (evidence instanceof Evidence.Verdict e) {
-            return verdict(task, e);
+        if (evidence instanceof Evidence.Judged e) {
+            return judged(e);
         }
-        if (evidence instanceof Evidence.Adjustable e) {
-            String key = "evidence.adjustable." + (e.said() ? "yes" : "no") + "." + (e.actual() ? "yes" : "no");
-            return told("judge.adjustable", Optional.of(e.said() == e.actual()), List.of(say(key)));
+        if (evidence instanceof Evidence.CanBeAdjusted e) {
+            return Told.of(
+                    say("judge.adjustable", name(e.adjustment())),
+                    e.said() == e.actual(),
+                    say(
+                            "evidence.adjustable",
+                            say("adjustable." + e.said().key()),
+                            say("adjustable.is." + e.actual().key())));
         }
-        if (evidence instanceof Evidence.Rod e) {
-            return rod(e);
+        if (evidence instanceof Evidence.Move e) {
+            return move(e);
         }
-        var e = (Evidence.AsLeft) evidence;
-        var limits = limits(task, e.asked()).orElseThrow();
-        String key = "evidence.asLeft." + (e.judgement().accepted() ? "accepted" : "refused");
-        return new Told(
-                say("asked." + e.asked().key()),
-                Optional.of(e.judgement().accepted()),
-                List.of(say(
-                        key,
-                        words.angle(e.reference().value()),
-                        say("zone." + e.judgement().zone().key()))),
-                List.of(),
-                Optional.of(ToleranceRule.of(e.reference(), limits.limits(), e.judgement())));
+        if (evidence instanceof Evidence.NoMove e) {
+            String right = e.right().stream().map(this::instead).collect(Collectors.joining(" " + say("or") + " "));
+            return Told.of(
+                    say("plan.noMove", name(e.adjustment())),
+                    e.credit() == 1,
+                    say("evidence.noMove", instead(e.planned()), right));
+        }
+        return asLeft((Evidence.AsLeft) evidence);
     }
 
-    private Told reading(ToeTask task, Evidence.Reading e) {
+    /** The name of a figure or of what is adjusted together, by key. */
+    private String name(String key) {
+        return FigureId.parse(key).map(words::name).orElseGet(() -> steps.adjustment(key));
+    }
+
+    private String instead(Instead instead) {
+        return say("instead." + instead.key());
+    }
+
+    private Told reading(Evidence.Reading e) {
         List<String> lines = new ArrayList<>();
         lines.add(say(
                 "evidence.reading",
-                words.angle(e.own().value()),
-                words.angle(e.reference().value()),
-                words.doubt(Math.abs(e.difference())),
-                words.doubt(e.band().full()),
-                words.doubt(e.band().none())));
-        working.doubt(task.method(), e.own())
-                .ifPresent(source -> lines.add(
-                        say("evidence.reading.doubt", words.doubt(e.own().standardUncertainty()), source)));
+                words.figure(e.own().value(), e.figure()),
+                words.figure(e.reference().value(), e.figure()),
+                words.doubt(Math.abs(e.difference()), e.figure()),
+                words.doubt(e.band().full(), e.figure()),
+                words.doubt(e.band().none(), e.figure())));
+        e.doubtFrom()
+                .ifPresent(from -> lines.add(say(
+                        "evidence.reading.doubt",
+                        words.doubt(e.own().doubt(), e.figure()),
+                        working.doubt(from.group(), from.share()))));
         return new Told(
-                say("asked." + e.asked().key()),
+                words.name(e.figure()),
                 Optional.of(e.credit() == 1),
                 lines,
+                List.of(),
                 slips(e.slips()),
                 Optional.empty());
     }
 
-    private Told working(ToeTask task, Evidence.Working e) {
+    private Told repeats(Evidence.Repeats e) {
+        String each = e.each().stream().map(v -> words.figure(v, e.figure())).collect(Collectors.joining(", "));
+        return Told.of(
+                words.name(e.figure()),
+                e.credit() == 1,
+                say(
+                        "evidence.repeats",
+                        each,
+                        words.doubt(e.range(), e.figure()),
+                        words.doubt(e.band().full(), e.figure()),
+                        words.doubt(e.band().none(), e.figure())));
+    }
+
+    private Told working(Evidence.Working e) {
         String key = e.right() ? "evidence.working.right" : "evidence.working.wrong";
-        String line =
-                say(key, words.answer(e.written(), task.answerUnit()), words.answer(e.engine(), task.answerUnit()));
+        AnswerUnit unit = e.unit();
         return new Told(
-                say("asked." + e.asked().key()),
+                words.name(e.figure()),
                 Optional.of(e.right()),
-                List.of(line),
+                List.of(say(key, words.answer(e.written(), unit), words.answer(e.honest(), unit))),
+                List.of(),
                 slips(e.slips()),
                 Optional.empty());
     }
 
-    private Told verdict(ToeTask task, Evidence.Verdict e) {
+    private Told judged(Evidence.Judged e) {
         boolean right = e.right().contains(e.said());
         List<String> lines = new ArrayList<>();
         lines.add(say(
                 "evidence.verdict",
-                say("verdict." + e.said().key()),
-                words.angle(e.value().value()),
-                words.doubt(Judgement.K * e.value().standardUncertainty()),
+                verdict(e.said()),
+                words.figure(e.own().value(), e.figure()),
+                words.doubt(Judgement.K * e.own().doubt(), e.figure()),
                 say("zone." + e.zone().key())));
         if (!right) {
-            String accepted = e.right().stream()
-                    .map(VerdictChoice::key)
-                    .map(k -> say("verdict." + k))
-                    .collect(Collectors.joining(" " + say("or") + " "));
-            lines.add(say("evidence.verdict.right", accepted));
+            lines.add(say(
+                    "evidence.verdict.right",
+                    e.right().stream().map(this::verdict).collect(Collectors.joining(" " + say("or") + " "))));
+        }
+        return new Told(words.name(e.figure()), Optional.of(right), lines, List.of(), List.of(), Optional.empty())
+                .with(ToleranceRule.of(e.figure(), e.own().value(), e.own().doubt(), e.limits(), e.zone()));
+    }
+
+    private String verdict(Verdict verdict) {
+        return say("verdict." + verdict.key());
+    }
+
+    private Told move(Evidence.Move e) {
+        List<String> lines = new ArrayList<>();
+        String planned = amount(e.way(), e.planned(), e.unit(), true);
+        lines.add(
+                e.needed().isPresent()
+                        ? say(
+                                "evidence.move",
+                                planned,
+                                amount(e.neededWay(), e.needed().get(), e.unit(), true),
+                                words.turns(e.allowance()),
+                                say("adjusterUnit." + e.unit()))
+                        : say("evidence.move.way", planned, amount(e.neededWay(), 0, e.unit(), false)));
+        if (e.splitAssumed()) {
+            lines.add(say("evidence.move.split"));
         }
         return new Told(
-                say("asked." + e.asked().key()),
-                Optional.of(right),
+                steps.adjuster(e.adjuster()),
+                Optional.of(e.credit() == 1),
                 lines,
                 List.of(),
-                rule(task, e.asked(), e.value()));
+                e.slip().map(s -> List.of(say("slip." + s))).orElse(List.of()),
+                Optional.empty());
     }
 
-    private Told rod(Evidence.Rod e) {
-        List<String> lines = new ArrayList<>();
-        lines.add(say("evidence.rod", move(e.planned()), move(e.needed()), words.turns(e.allowance())));
-        if (e.splitAssumed()) {
-            lines.add(say("evidence.rod.split"));
-        }
-        List<String> slip = e.slip().map(s -> List.of(say("slip." + s.key()))).orElse(List.of());
-        return new Told(
-                say(e.left() ? "rod.left" : "rod.right"), Optional.of(e.credit() == 1), lines, slip, Optional.empty());
+    private String amount(Way way, double amount, String unit, boolean withAmount) {
+        String said = say("way." + way.key());
+        return way == Way.LEAVE || !withAmount || amount == 0
+                ? said
+                : say("move", said, words.turns(amount), say("adjusterUnit." + unit));
     }
 
-    private String move(RodMove move) {
-        return switch (move.direction()) {
-            case 1 -> say("move.lengthen", words.turns(move.turns()));
-            case -1 -> say("move.shorten", words.turns(move.turns()));
-            default -> say("move.leave");
-        };
+    private Told asLeft(Evidence.AsLeft e) {
+        String key = "evidence.asLeft." + (e.accepted() ? "accepted" : "refused");
+        return Told.of(
+                        words.name(e.figure()),
+                        e.accepted(),
+                        say(
+                                key,
+                                words.figure(e.reference().value(), e.figure()),
+                                say("zone." + e.zone().key())))
+                .with(ToleranceRule.of(
+                        e.figure(), e.reference().value(), e.reference().doubt(), e.limits(), e.zone()));
     }
 
-    /** The tolerance rule of a toe figure on this task's sheet. */
-    public Optional<ToleranceRule> rule(ToeTask task, Asked asked, Estimate value) {
-        DecisionRule rule = task.rule();
-        return limits(task, asked)
-                .map(QuantityLimits::limits)
-                .map(l -> ToleranceRule.of(value, l, Judgement.of(value, l, Judgement.K, rule)));
-    }
-
-    /** The sheet's limits of a toe figure. */
-    public Optional<QuantityLimits> limits(ToeTask task, Asked asked) {
-        return task.sheet().line(Axle.FRONT, asked == Asked.TOTAL ? SheetQuantity.TOTAL_TOE : SheetQuantity.TOE);
-    }
-
-    private List<String> slips(List<Set<Slip>> slips) {
+    private List<String> slips(List<Set<String>> slips) {
         return slips.stream()
                 .map(set -> set.stream()
-                        .map(s -> say("slip." + s.key()))
+                        .sorted()
+                        .map(s -> say("slip." + s))
                         .collect(Collectors.joining(" " + say("and") + " ")))
                 .toList();
-    }
-
-    private Told told(String head, Optional<Boolean> right, List<String> lines) {
-        return new Told(say(head), right, lines, List.of(), Optional.empty());
     }
 
     private String say(String key, Object... args) {

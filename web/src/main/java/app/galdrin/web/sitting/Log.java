@@ -1,101 +1,140 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.Written;
+import app.galdrin.core.task.Criterion;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.UUID;
 
-/** The entries of a sitting, with what stands and what has been struck out. */
+/**
+ * The entries of a sitting, with what stands and what has been struck out. An entry strikes the entries it names and nothing else: where
+ * two people wrote on one line without seeing one another, both stand until someone who sees both writes.
+ */
 public final class Log {
 
     private final List<Entry> entries;
-    private final Set<UUID> struck = new HashSet<>();
-    private final Map<Slot, Entry> standing = new LinkedHashMap<>();
+    private final Map<LineKey, List<Entry>> standing = new LinkedHashMap<>();
+    private final List<Entry> struck = new ArrayList<>();
 
+    /** {@code entries} in the order of their numbers. */
     public Log(List<Entry> entries) {
         this.entries = List.copyOf(entries);
+        int admitted = entries.stream()
+                .filter(e -> e.line().equals(StaffLine.ADMIT) && !e.isStrike())
+                .mapToInt(Entry::seq)
+                .max()
+                .orElse(0);
         for (Entry entry : entries) {
-            if (entry.strikes() != null) {
-                struck.add(entry.strikes());
-            }
-        }
-        for (Entry entry : entries) {
-            if (!entry.isStrike() && !struck.contains(entry.id())) {
-                standing.put(entry.slot(), entry);
+            if (!entry.late() || entry.seq() < admitted) {
+                apply(entry);
             }
         }
     }
 
+    private void apply(Entry entry) {
+        List<Entry> here = standing.computeIfAbsent(entry.line(), line -> new ArrayList<>());
+        here.removeIf(other -> {
+            boolean named = entry.saw().contains(other.key());
+            if (named) {
+                struck.add(other);
+            }
+            return named;
+        });
+        if (!entry.isStrike()) {
+            here.add(entry);
+        }
+        if (here.isEmpty()) {
+            standing.remove(entry.line());
+        }
+    }
+
+    /** The log as it stood after its first so many entries. */
+    public Log until(int seq) {
+        return new Log(entries.stream().filter(e -> e.seq() <= seq).toList());
+    }
+
     /** The log as it stood at a time. */
-    public Log until(Instant time) {
-        return new Log(entries.stream().filter(e -> !e.at().isAfter(time)).toList());
+    Log until(Instant time) {
+        return time.equals(Instant.MAX)
+                ? this
+                : new Log(entries.stream()
+                        .filter(e -> !e.receivedAt().isAfter(time))
+                        .toList());
     }
 
     public List<Entry> entries() {
         return entries;
     }
 
-    /** What stands in a slot now. */
-    public Optional<Entry> at(Slot slot) {
-        return Optional.ofNullable(standing.get(slot));
+    public int lastSeq() {
+        return entries.isEmpty() ? 0 : entries.get(entries.size() - 1).seq();
     }
 
-    /** What stands in a stage, in the order written. */
-    public List<Entry> in(Stage stage) {
-        return standing.values().stream().filter(e -> e.slot().stage() == stage).toList();
+    /** What stands on a line now: the newest where several do. */
+    public Optional<Entry> at(LineKey line) {
+        List<Entry> here = standing.getOrDefault(line, List.of());
+        return here.isEmpty() ? Optional.empty() : Optional.of(here.get(here.size() - 1));
     }
 
-    /** What was struck out in a slot, oldest first. */
-    public List<Entry> struckAt(Slot slot) {
-        return entries.stream()
-                .filter(e -> e.slot().equals(slot) && struck.contains(e.id()))
+    /** Everything that stands on a line: more than one where people wrote without seeing one another. */
+    public List<Entry> allAt(LineKey line) {
+        return List.copyOf(standing.getOrDefault(line, List.of()));
+    }
+
+    /** Lines on which more than one thing stands. */
+    public List<LineKey> disputed() {
+        return standing.entrySet().stream()
+                .filter(e -> e.getValue().size() > 1)
+                .map(Map.Entry::getKey)
                 .toList();
     }
 
-    /** All that was struck out in a stage, oldest first. */
-    public List<Entry> struckIn(Stage stage) {
-        return entries.stream()
-                .filter(e -> e.slot().stage() == stage && struck.contains(e.id()))
-                .toList();
+    /** What was struck out on a line, oldest first. */
+    public List<Entry> struckAt(LineKey line) {
+        return struck.stream().filter(e -> e.line().equals(line)).toList();
     }
 
-    public boolean has(Stage stage, String place) {
-        return standing.containsKey(Slot.of(stage, place));
+    /** All that was struck out in a step, oldest first. */
+    public List<Entry> struckIn(String step) {
+        return struck.stream().filter(e -> e.line().step().equals(step)).toList();
     }
 
-    public boolean handedIn() {
-        return has(Stage.HAND_IN, "done");
-    }
-
-    public boolean released() {
-        return has(Stage.MARK, "release");
-    }
-
-    public boolean signed() {
-        return has(Stage.MARK, "sign");
-    }
-
-    /** Readings of a stage as the core takes them: one map of mm by place a repeat, set-up readings in each. */
-    public List<Map<String, Double>> readings(Stage stage, int repeats) {
-        Map<String, Double> once = new HashMap<>();
-        List<Map<String, Double>> byRepeat = new ArrayList<>();
-        for (int i = 0; i < repeats; i++) {
-            byRepeat.add(new HashMap<>());
-        }
-        for (Entry entry : in(stage)) {
-            int repeat = entry.slot().repeat();
-            Double value = entry.value();
-            if (value != null && repeat <= repeats) {
-                (repeat == 0 ? once : byRepeat.get(repeat - 1)).put(entry.slot().place(), value);
+    /** What stands on the lines of the task. */
+    public Answers answers() {
+        Map<LineKey, Written> answers = new HashMap<>();
+        standing.forEach((line, here) -> {
+            if (!StaffLine.isStaffLine(line)) {
+                answers.put(line, here.get(here.size() - 1).asWritten());
             }
-        }
-        byRepeat.forEach(readings -> readings.putAll(once));
-        return byRepeat;
+        });
+        return new Answers(answers);
+    }
+
+    /** The instructor's marks that stand in place of the computed ones. */
+    public Map<Criterion.Id, MarkLine.Override> overrides() {
+        Map<Criterion.Id, MarkLine.Override> overrides = new LinkedHashMap<>();
+        standing.keySet()
+                .forEach(line -> StaffLine.criterion(line)
+                        .ifPresent(criterion -> at(line).ifPresent(e -> {
+                            BigDecimal marks = e.value();
+                            if (marks != null) {
+                                overrides.put(criterion, new MarkLine.Override(marks, e.written()));
+                            }
+                        })));
+        return overrides;
+    }
+
+    /** Entries that came late and wait for the instructor. */
+    public List<Entry> lateWaiting() {
+        int admitted = at(StaffLine.ADMIT).map(Entry::seq).orElse(0);
+        return entries.stream().filter(e -> e.late() && e.seq() > admitted).toList();
     }
 }

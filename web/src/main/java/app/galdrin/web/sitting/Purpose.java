@@ -1,10 +1,11 @@
 package app.galdrin.web.sitting;
 
-/** Whose readings a sitting holds. */
-public enum Purpose {
+import app.galdrin.core.Keyed;
+
+/** Whose readings a sitting holds: an apprentice's work, or the instructor's own of a vehicle state. */
+public enum Purpose implements Keyed {
     PRACTICAL("practical"),
-    REFERENCE_AS_FOUND("referenceAsFound"),
-    REFERENCE_AS_LEFT("referenceAsLeft");
+    REFERENCE("reference");
 
     private final String key;
 
@@ -12,6 +13,7 @@ public enum Purpose {
         this.key = key;
     }
 
+    @Override
     public String key() {
         return key;
     }

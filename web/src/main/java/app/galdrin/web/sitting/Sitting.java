@@ -1,24 +1,54 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.task.TaskVersion;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 
-/** A sitting, without its entries. */
+/**
+ * A sitting, without its entries.
+ *
+ * @param sheet the sheet it is pinned to
+ * @param stateId the state of the vehicle it began on, or of which a reference was taken
+ * @param stateRound the round that made this state; 0 for one that was put up
+ * @param ofSittingId the sitting whose round made this state
+ * @param people who sit it: one, or a pair; the instructor on a reference
+ * @param attempt 1, and one more each time it is sat again
+ */
 public record Sitting(
         UUID id,
         UUID centreId,
         TaskVersion task,
-        UUID personId,
-        String personName,
-        Purpose purpose,
+        SheetVersion sheet,
+        UUID stateId,
+        int stateRound,
         Optional<UUID> ofSittingId,
-        Optional<Integer> bay,
+        List<PersonName> people,
+        Purpose purpose,
+        Optional<UUID> openingId,
+        int attempt,
         Instant begunAt,
-        int lastSeq) {
+        SittingState state) {
+
+    /** Somebody by name. */
+    public record PersonName(UUID id, String name) {}
 
     public boolean isReference() {
-        return purpose != Purpose.PRACTICAL;
+        return purpose == Purpose.REFERENCE;
+    }
+
+    public boolean isOf(UUID personId) {
+        return people.stream().anyMatch(p -> p.id().equals(personId));
+    }
+
+    /** The names of all who sit it. */
+    public String names() {
+        return String.join(", ", people.stream().map(PersonName::name).toList());
+    }
+
+    public Optional<Integer> bay() {
+        return Optional.ofNullable(state.bay()).filter(b -> b > 0);
     }
 }

@@ -10,13 +10,22 @@ public record SittingSummary(
         UUID taskId,
         String title,
         String vehicle,
-        UUID personId,
-        String personName,
+        String names,
         @Nullable Integer bay,
+        int attempt,
         Instant begunAt,
-        @Nullable String lastStage,
+        @Nullable String lastStep,
         @Nullable Instant lastAt,
         boolean flagged,
-        boolean handedIn,
+        @Nullable Instant handedInAt,
         boolean signed,
-        boolean released) {}
+        @Nullable Instant releasedAt) {
+
+    public boolean handedIn() {
+        return handedInAt != null;
+    }
+
+    public boolean released() {
+        return releasedAt != null;
+    }
+}

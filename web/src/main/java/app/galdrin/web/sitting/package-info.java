@@ -1,5 +1,6 @@
 /**
- * Sittings and their append-only entries: the one place that writes and reads them. Uses task. Has no pages.
+ * Sittings, their append-only entries and their stored mark sheets: the one place that writes and reads them. Uses task, library,
+ * account and layout. Has no pages.
  */
 @NullMarked
 package app.galdrin.web.sitting;

@@ -1,5 +1,7 @@
 package app.galdrin.web.sketch;
 
+import org.jspecify.annotations.Nullable;
+
 /** A stroke of a drawing. {@code style} is a class of the style sheet; lengths are units of the drawing. */
 public sealed interface Shape {
 
@@ -8,16 +10,22 @@ public sealed interface Shape {
 
     String style();
 
-    /** A path in SVG's path language. */
-    record Path(String style, String d) implements Shape {
+    /** A path in SVG's path language; {@code position} names the position of the vehicle it shows, if it shows one of several. */
+    record Path(String style, String d, @Nullable String position) implements Shape {
         @Override
         public String kind() {
             return "path";
         }
     }
 
-    /** A text; {@code words} is a message key, {@code anchor} start, middle or end. */
-    record Label(String style, double x, double y, String anchor, String words) implements Shape {
+    /** A text; {@code words} is a message key, {@code filled} that of what stands in it, {@code anchor} start, middle or end. */
+    record Label(
+            String style,
+            double x,
+            double y,
+            String anchor,
+            String words,
+            @Nullable String filled) implements Shape {
         @Override
         public String kind() {
             return "label";

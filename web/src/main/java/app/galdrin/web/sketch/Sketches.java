@@ -1,36 +1,38 @@
 package app.galdrin.web.sketch;
 
-import app.galdrin.core.measure.Place;
-import app.galdrin.core.measure.ToeMethod;
-import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.web.sketch.Sketch.SketchPlace;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.internal.Layouts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 
-/** Sketches of vehicles and methods, and the style sheet that puts their fields in place. */
+/** Sketches of vehicles and procedures, and the style sheet that puts their fields in place. */
 public final class Sketches {
 
     private Sketches() {}
 
-    /** The sketch of a method on a vehicle; {@code sheetId} only names it. */
-    public static Sketch of(UUID sheetId, VehicleGeometry geometry, ToeMethod method) {
+    /** The sketch of a procedure on a vehicle with the places that these figures ask for; {@code sheetId} only names it. */
+    public static Sketch of(UUID sheetId, SpecificationSheet sheet, Procedure procedure, List<FigureId> figures) {
+        List<Place> asked = procedure.places(figures);
+        String wanted = figures.stream().map(FigureId::key).collect(Collectors.joining(","));
+        String key = "sk-" + sheetId + "-" + procedure.key() + "-" + Integer.toHexString(wanted.hashCode());
         return new Sketch(
-                "sk-" + sheetId + "-" + method.key(),
-                places(method),
-                Layouts.of(method).draw(geometry, false),
-                Layouts.of(method).draw(geometry, true));
+                key,
+                "/sketches/" + sheetId + "/" + procedure.key() + ".css?figures=" + wanted,
+                places(asked),
+                Layouts.of(procedure).draw(sheet, asked, false),
+                Layouts.of(procedure).draw(sheet, asked, true));
     }
 
-    private static List<SketchPlace> places(ToeMethod method) {
-        List<SketchPlace> places = new ArrayList<>();
-        for (Place place : method.places()) {
-            String words = "place." + place.id();
-            places.add(new SketchPlace(place.id(), places.size() + 1, place.eachRepeat(), words + ".short", words));
-        }
+    private static List<Sketch.SketchPlace> places(List<Place> asked) {
+        List<Sketch.SketchPlace> places = new ArrayList<>();
+        asked.forEach(place -> places.add(new Sketch.SketchPlace(place, places.size() + 1)));
         return places;
     }
 
@@ -48,13 +50,13 @@ public final class Sketches {
     }
 
     private static void positions(StringBuilder css, Sketch sketch, Drawing drawing) {
-        for (SketchPlace place : sketch.places()) {
+        for (Sketch.SketchPlace place : sketch.places()) {
             Box box = boxOf(drawing.fields(), place.id());
             css.append(String.format(
                     Locale.ROOT,
                     ".%s .%s { left: %.3f%%; top: %.3f%%; width: %.3f%%; height: %.3f%% }%n",
                     sketch.key(),
-                    place.style(),
+                    "at-" + place.id().replace('.', '-'),
                     100 * box.x() / drawing.width(),
                     100 * box.y() / drawing.height(),
                     100 * box.width() / drawing.width(),

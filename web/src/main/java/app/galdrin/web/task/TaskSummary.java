@@ -1,5 +1,6 @@
 package app.galdrin.web.task;
 
+import app.galdrin.core.task.Mode;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -10,8 +11,7 @@ public record TaskSummary(
         String title,
         String vehicle,
         String className,
-        String method,
-        String mode,
+        Mode mode,
         Instant createdAt,
         @Nullable String code,
         int sittings,

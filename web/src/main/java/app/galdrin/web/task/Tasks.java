@@ -1,29 +1,29 @@
 package app.galdrin.web.task;
 
-import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.TaskDocument;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.library.Library;
-import app.galdrin.web.task.internal.OpeningMapper;
-import app.galdrin.web.task.internal.TaskMapper;
-import app.galdrin.web.task.internal.TaskRow;
+import app.galdrin.web.library.SheetVersion;
 import java.security.SecureRandom;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.cache.annotation.Cacheable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Tasks of a centre and their openings. */
+/** Practicals of a centre, the bays they are sat in, and their openings. */
 @Service
 public class Tasks {
 
     private static final int MOST = 100;
     private static final Duration OPEN_FOR = Duration.ofHours(12);
-
     /** No letters that are taken for figures or for one another when read off a screen across a workshop. */
     private static final String CODE_LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
 
@@ -45,9 +45,11 @@ public class Tasks {
     public TaskVersion task(UUID centreId, UUID taskId) {
         TaskRow row = mapper.task(centreId, taskId);
         if (row == null) {
-            throw new NotThere("task");
+            throw new NotThere("task", taskId, "centre " + centreId);
         }
-        return row.toVersion(library.sheet(centreId, row.sheetId()), mapper.criteria(centreId, taskId));
+        return row.toVersion(mapper.sheets(centreId, taskId).stream()
+                .map(sheet -> library.sheet(centreId, sheet))
+                .toList());
     }
 
     /** The newest tasks first. */
@@ -55,20 +57,65 @@ public class Tasks {
         return mapper.list(centreId, MOST);
     }
 
+    /**
+     * Sets a practical, checked already, for a class; its first vehicle stands ready in bay 0.
+     *
+     * @param sheets those it may be sat on, at least one
+     */
     @Transactional
-    public UUID set(UUID centreId, UUID personId, TaskDraft draft) {
+    public UUID set(UUID centreId, UUID personId, Practical practical, List<UUID> sheets, UUID classId) {
         UUID id = Ids.next();
-        mapper.insert(id, centreId, personId, TaskRow.of(draft));
-        var scheme = draft.toe().scheme();
-        for (Criterion criterion : Criterion.values()) {
-            mapper.insertCriterion(
-                    centreId,
-                    id,
-                    criterion,
-                    scheme.marksFor(criterion),
-                    scheme.mustPass().contains(criterion));
+        mapper.insert(
+                id,
+                centreId,
+                personId,
+                classId,
+                practical.title(),
+                practical.mode(),
+                TaskDocument.write(practical),
+                TaskDocument.VERSION);
+        for (int i = 0; i < sheets.size(); i++) {
+            mapper.insertSheet(centreId, id, sheets.get(i), i + 1);
         }
+        practical
+                .of(Measure.class)
+                .forEach(m -> m.figures().forEach(f -> mapper.insertFigure(centreId, id, f.key(), m.id())));
+        preset(centreId, personId, id, 0, sheets.get(0), null);
         return id;
+    }
+
+    /** The bays of a task, by number. */
+    public List<TaskBay> bays(UUID centreId, UUID taskId) {
+        return mapper.bays(centreId, taskId).stream()
+                .map(row -> new TaskBay(row.bay(), library.sheet(centreId, row.sheetId()), row.stateId()))
+                .toList();
+    }
+
+    /**
+     * Puts a vehicle in a bay in a state of its own; what was read of an earlier state says nothing of this one. Naming the first bay
+     * takes the place of bay 0.
+     */
+    @Transactional
+    public void preset(UUID centreId, UUID personId, UUID taskId, int bay, UUID sheetId, @Nullable String note) {
+        mapper.lock(centreId, taskId);
+        Optional<TaskRow.BayRow> before = mapper.bays(centreId, taskId).stream()
+                .filter(b -> b.bay() == bay)
+                .findFirst();
+        SheetVersion sheet = library.sheet(centreId, sheetId);
+        Optional<TaskRow.BayRow> same = before.filter(b -> b.sheetId().equals(sheetId));
+        UUID state = Ids.next();
+        mapper.insertState(
+                state,
+                centreId,
+                sheet.vehicleId(),
+                same.isPresent() ? "putBack" : "preset",
+                same.map(TaskRow.BayRow::stateId).orElse(null),
+                personId,
+                note);
+        mapper.putBay(centreId, taskId, bay, sheetId, state);
+        if (bay > 0) {
+            mapper.dropBay(centreId, taskId, 0);
+        }
     }
 
     /** Opens a task to its class; a task that is open already keeps its code. */

@@ -84,11 +84,11 @@ class AccessTest {
                         + " select i.id from sitting i join person p on p.id = i.person_id where p.sign_in = 'j.adeyemi' limit 1",
                 String.class);
         var bo = visitor().signIn("b.lindqvist", PASSWORD);
-        for (String page : new String[] {"", "/as-found", "/feedback"}) {
+        for (String page : new String[] {"", "?step=prepare", "/feedback"}) {
             assertEquals(404, bo.get("/sittings/" + others + page).statusCode(), page);
         }
         var form = Map.of(
-                "slot", "asFound/hubGap.fl/1", "text", "60", "key", Ids.next().toString());
+                "line", "toe/hubGap.fl/1/0", "text", "60", "key", Ids.next().toString());
         assertEquals(
                 404, bo.postAsScript("/sittings/" + others + "/entries", form).statusCode());
         var jory = visitor().signIn("j.adeyemi", PASSWORD).get("/sittings/" + own + "/feedback");
@@ -96,14 +96,15 @@ class AccessTest {
         assertFalse(jory.body().contains("of 100 marks"));
     }
 
-    @Test
-    void theSchemaOfRecords_isOpenToOtherPrograms() {
-        var response = visitor().get("/formats/measurement-record.schema.json");
+    @ParameterizedTest
+    @CsvSource({"measurement-record,toe.box.input", "task,galdrin.task"})
+    void schemas_areOpenToOtherPrograms(String format, String names) {
+        var response = visitor().get("/formats/" + format + ".schema.json");
         assertEquals(200, response.statusCode());
         assertEquals(
                 "application/schema+json",
                 response.headers().firstValue("Content-Type").orElse("").replaceFirst(";.*", ""));
-        assertTrue(response.body().contains("\"toe.box.input\""));
+        assertTrue(response.body().contains('"' + names + '"'));
     }
 
     /** The one who chooses sees it at once, others from the next sign-in, and nobody else's choice is touched. */
@@ -150,7 +151,7 @@ class AccessTest {
                 Ids.next().toString());
         assertEquals(404, edit.post("/marking/" + sitting + "/override", form).statusCode());
         int marks = jdbc.queryForObject(
-                "select count(*) from entry where stage = 'mark' and sitting_id = ?::uuid", Integer.class, sitting);
+                "select count(*) from entry where step = '_mark' and sitting_id = ?::uuid", Integer.class, sitting);
         assertEquals(0, marks);
     }
 

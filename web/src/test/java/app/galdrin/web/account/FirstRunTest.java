@@ -23,7 +23,7 @@ class FirstRunTest {
     void anEmptyDatabase_opensWithTheFirstInstructor_andCloses() throws Exception {
         String url = System.getenv("GALDRIN_DB_URL");
         try (var connection = DriverManager.getConnection(
-                url, System.getenv("GALDRIN_DB_USER"), System.getenv("GALDRIN_DB_PASSWORD"))) {
+                url, System.getenv("GALDRIN_DB_OWNER"), System.getenv("GALDRIN_DB_OWNER_PASSWORD"))) {
             connection.createStatement().execute("create schema first_run");
         }
         try (var application = new SpringApplicationBuilder(GaldrinApplication.class)
@@ -32,6 +32,7 @@ class FirstRunTest {
                         "--management.server.port=0",
                         "--logging.structured.format.console=",
                         "--spring.datasource.hikari.maximum-pool-size=4",
+                        "--spring.flyway.url=" + url + "?currentSchema=first_run",
                         "--spring.datasource.url=" + url + "?currentSchema=first_run")) {
             int port = Integer.parseInt(application.getEnvironment().getRequiredProperty("local.server.port"));
             walkIn(new Visitor(port));

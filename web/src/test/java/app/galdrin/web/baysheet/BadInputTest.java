@@ -3,12 +3,19 @@ package app.galdrin.web.baysheet;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
+import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.Entry;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.Tasks;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -16,7 +23,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
-import org.springframework.jdbc.core.JdbcTemplate;
 
 /** What a field says to what can't be read; nothing typed is lost and nothing wrong is written. */
 @GaldrinTest
@@ -26,131 +32,140 @@ class BadInputTest {
     private int port;
 
     @Autowired
-    private JdbcTemplate jdbc;
+    private TestCentres centres;
 
-    private Visitor piet;
-    private String sitting;
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private Sittings sittings;
+
+    private Centre centre;
+    private Sitting sitting;
+    private Visitor apprentice;
 
     @BeforeEach
     void signIn() {
-        sitting = jdbc.queryForObject(
-                "select i.id from sitting i join person p on p.id = i.person_id where p.sign_in = 'p.marlow' limit 1",
-                String.class);
-        piet = new Visitor(port).signIn("p.marlow", "follow the string");
+        centre = centres.fullFront();
+        sitting = centre.sitting(tasks, sittings);
+        apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
     }
 
-    private String sent(String slot, String text) {
-        var form = Map.of("slot", slot, "text", text, "key", Ids.next().toString());
-        return piet.postAsScript("/sittings/" + sitting + "/entries", form).body();
+    private String path() {
+        return "/sittings/" + sitting.id();
     }
 
-    private int entries() {
-        return jdbc.queryForObject("select count(*) from entry where sitting_id = ?::uuid", Integer.class, sitting);
+    private int send(String line, String text, StringBuilder answer) {
+        var form = Map.of("line", line, "text", text, "key", Ids.next().toString());
+        var response = apprentice.postAsScript(path() + "/entries", form);
+        answer.append(response.body());
+        return response.statusCode();
+    }
+
+    private String sent(String line, String text) {
+        var answer = new StringBuilder();
+        send(line, text, answer);
+        return answer.toString();
+    }
+
+    private List<String> written() {
+        return sittings.log(centre.id(), sitting.id()).entries().stream()
+                .map(Entry::written)
+                .toList();
     }
 
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
-                "asFound/hubGap.rl/2|abc|it is no figure",
-                "asFound/hubGap.rl/2|NaN|it is no figure",
-                "asFound/hubGap.rl/2|''|Nothing is written",
-                "asFound/hubGap.rl/2|3 m|something is left over",
-                "asFound/hubGap.rl/2|12 deg|a unit that does not belong",
-                "asFound/hubGap.rl/2|1,417|a thousand or a decimal",
-                "asFound/hubGap.rl/2|-4|Less than nothing",
-                "asFound/hubGap.rl/2|3000|More than 1000 mm can't be here",
-                "asFound/stringSpacingRear/2|63.5|Less than 500 mm can't be here",
-                "asFound/hubGap.rl/2|1/0|a fraction over nothing",
-                "work/total/0|3 mm|a unit that does not belong",
-                "work/total/0|0°75'|stay below 60",
-                "work/left/0|45|More than 30 degrees",
-                "plan/left.turns/0|-1|Less than nothing",
-                "plan/left.turns/0|99|More than 20 turns",
-                "judge/total/0|perhaps|not one of the choices",
+                "toe/hubGap.rl/2/0|abc|it is no figure",
+                "toe/hubGap.rl/2/0|NaN|it is no figure",
+                "toe/hubGap.rl/2/0|''|Nothing is written",
+                "toe/hubGap.rl/2/0|3 m|something is left over",
+                "toe/hubGap.rl/2/0|12 deg|a unit that does not belong",
+                "toe/hubGap.rl/2/0|1,417|a thousand or a decimal",
+                "toe/hubGap.rl/2/0|-4|Less than nothing",
+                "toe/hubGap.rl/2/0|3000|More than 1000 mm can't be here",
+                "toe/stringSpacingRear/2/0|63.5|Less than 500 mm can't be here",
+                "toe/hubGap.rl/2/0|1/0|a fraction over nothing",
+                "camber/fl.gauge/1/0|0.75|Choose which way it is meant",
+                "camber/fl.gauge/1/0|0.75, turned|something is left over",
+                "camber/fl.gauge/1/0|-0.75, topIn|Leave the sign away",
+                "work/totalToe.front/0/0|3 mm|a unit that does not belong",
+                "work/totalToe.front/0/0|0°75'|stay below 60",
+                "work/toe.front.left/0/0|45|More than 30 degrees",
+                "plan/rod.front.left.amount/0/0|-1|Less than nothing",
+                "plan/rod.front.left.amount/0/0|99|More than 20 turns",
+                "plan/topSlot.front.left.amount/0/0|99|More than 12 mm can't be here",
+                "judge/totalToe.front/0/0|perhaps|not one of the choices",
+                "prepare/clearFloor/0/0|perhaps|not one of the choices",
             })
-    void aText_thatCanNotBeRight_isAnsweredWithASentence(String slot, String text, String sentence) {
-        int before = entries();
-        String answer = sent(slot, text);
+    void aText_thatCanNotBeRight_isAnsweredWithASentence(String line, String text, String sentence) {
+        String answer = sent(line, text);
         assertTrue(answer.contains("\"ok\":false") && answer.contains(sentence), answer);
-        assertEquals(before, entries());
+        assertEquals(List.of(), written());
     }
 
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
-                "asFound/hubGap.rr/2|77,5|77.5",
-                "asFound/hubGap.rr/2|3 1/16\"|77.79",
-                "work/total/0|0°24'|+0.40°",
-                "work/total/0|−0.41|−0.41°",
-                "plan/left.turns/0|1 1/4|1.25 turns",
+                "toe/hubGap.rr/2/0|77,5|77.5",
+                "toe/hubGap.rr/2/0|3 1/16\"|77.79",
+                "camber/fl.gauge/1/0|0°45', topIn|top leans in",
+                "work/totalToe.front/0/0|0°24'|+0.40°",
+                "work/totalToe.front/0/0|−0.41|−0.41°",
+                "plan/rod.front.left.amount/0/0|1 1/4|1.25 turns",
             })
-    void aText_asPeopleWriteIt_isEchoedAsUnderstood(String slot, String text, String echo) {
-        String answer = sent(slot, text);
+    void aText_asPeopleWriteIt_isEchoedAsUnderstood(String line, String text, String echo) {
+        String answer = sent(line, text);
         assertTrue(answer.contains("\"ok\":true") && answer.contains(echo), answer);
+        assertEquals(List.of(text), written());
     }
 
     @Test
     void aMegabyteOfText_isRefusedInASentence() {
-        String answer = sent("asFound/hubGap.rl/2", "7".repeat(1 << 20));
-        assertTrue(answer.contains("That is 1048576 characters") || answer.contains("1,048,576 characters"), answer);
+        String answer = sent("toe/hubGap.rl/2/0", "7".repeat(1 << 20));
+        assertTrue(answer.contains("\"ok\":false") && answer.contains("shorten it"), answer);
     }
 
     @Test
-    void aWholeFormWithoutAScript_writesWhatCanBeRead_andKeepsTheRest() {
+    void aStepWithoutAScript_writesWhatCanBeRead_andKeepsTheRest() {
         Map<String, String> form = new LinkedHashMap<>();
-        form.put("repeat", "2");
-        form.put("asFound/wheels.rr.frontGap/2", "78.5");
-        form.put("asFound/wheels.rr.rearGap/2", "seventy <b>eight</b>");
-        var page = piet.post("/sittings/" + sitting + "/as-found", form);
+        form.put("step", "toe");
+        form.put("toe/wheels.rr.frontGap/2/0", "78.5");
+        form.put("toe/wheels.rr.rearGap/2/0", "seventy <b>eight</b>");
+        var page = apprentice.post(path(), form);
         assertEquals(422, page.statusCode());
         assertTrue(page.body().contains("value=\"seventy &lt;b&gt;eight&lt;/b&gt;\""), "kept, and harmless");
         assertTrue(page.body().contains("value=\"78.5\""));
         assertTrue(page.body().contains("it is no figure"));
-        int before = entries();
-        form.remove("asFound/wheels.rr.rearGap/2");
-        assertEquals(302, piet.post("/sittings/" + sitting + "/as-found", form).statusCode());
-        assertEquals(before, entries(), "the same form again writes nothing twice");
+        form.remove("toe/wheels.rr.rearGap/2/0");
+        assertEquals(302, apprentice.post(path(), form).statusCode());
+        assertEquals(List.of("78.5"), written(), "the same form again writes nothing twice");
+    }
+
+    @Test
+    void aSizeWithItsWay_isWrittenWithoutAScriptToo() {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("step", "camber");
+        form.put("camber/fl.gauge/1/0", "0.75");
+        form.put("camber/fl.gauge/1/0.sense", "topOut");
+        assertEquals(302, apprentice.post(path(), form).statusCode());
+        assertEquals(List.of("0.75, topOut"), written());
     }
 
     @ParameterizedTest
     @CsvSource({
-        "asFound/nowhere/1,404",
-        "asFound/hubGap.rl/5,404",
-        "mark/plan/0,404",
-        "nonsense,404",
+        "toe/nowhere/1/0",
+        "toe/hubGap.rl/5/0",
+        "toe/hubGap.rl/1/1",
+        "_mark/plan.plan/0/0",
+        "_staff/admit/0/0",
+        "nonsense",
     })
-    void aSlotThatIsNotOnTheSheet_isNotThere(String slot, int status) {
-        var form = Map.of("slot", slot, "text", "5", "key", Ids.next().toString());
-        assertEquals(
-                status,
-                piet.postAsScript("/sittings/" + sitting + "/entries", form).statusCode());
-    }
-
-    @Test
-    void theBench_saysAllThatIsWrong_andKeepsWhatWasTyped() {
-        var maud = new Visitor(port).signIn("m.aldous", "follow the string");
-        Map<String, String> form = new LinkedHashMap<>();
-        form.put("scheme", "1");
-        form.put("title", "Kept title");
-        form.put("method", "plates");
-        form.put("asked", "totalAndEach");
-        form.put("repeats", "9");
-        form.put("band.reading", "wide");
-        form.put("marks.plan", "-3");
-        var page = maud.post("/tasks/new", form);
-        assertEquals(422, page.statusCode());
-        for (String part : new String[] {
-            "Plates see the total alone",
-            "“9” was read",
-            "“wide” was read",
-            "“-3” was read",
-            "value=\"Kept title\"",
-            "value=\"9\""
-        }) {
-            assertTrue(page.body().contains(part), part);
-        }
+    void aLineThatIsNotOnTheSheet_isNotThere(String line) {
+        assertEquals(404, send(line, "5", new StringBuilder()));
     }
 
     @ParameterizedTest

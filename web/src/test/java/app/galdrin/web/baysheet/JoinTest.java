@@ -56,8 +56,7 @@ class JoinTest {
         var joined = first.post("/join", form(who, "4"));
         assertEquals(302, joined.statusCode());
         String sheet = joined.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]+", "");
-        assertEquals(302, first.get(sheet).statusCode(), "leads on to the first stage");
-        assertTrue(first.get(sheet + "/prepare").body().contains("Prepare"));
+        assertTrue(first.get(sheet).body().contains("Prepare"));
         assertEquals(403, first.get("/tasks").statusCode());
 
         var second = atTheDoor();
@@ -84,8 +83,7 @@ class JoinTest {
                 302,
                 visitor.post("/join", Map.of("code", code, "person", who, "bay", ""))
                         .statusCode());
-        assertEquals(
-                404, visitor.get("/sittings/" + sittingOfNow.id() + "/prepare").statusCode());
+        assertEquals(404, visitor.get("/sittings/" + sittingOfNow.id()).statusCode());
     }
 
     @Test

@@ -4,15 +4,17 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Slot;
-import app.galdrin.web.sitting.Stage;
+import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import java.util.HashMap;
@@ -43,6 +45,9 @@ class MarkingDeskTest {
     @Autowired
     private Works works;
 
+    @Autowired
+    private MarkSheets sheets;
+
     private Centre centre;
     private Sitting sitting;
     private Visitor teacher;
@@ -51,20 +56,18 @@ class MarkingDeskTest {
     void handedIn() {
         centre = centres.plates();
         sitting = centre.sitting(tasks, sittings);
-        read(Stage.AS_FOUND, "frontDistance", 1, "1904.5");
-        read(Stage.AS_FOUND, "rearDistance", 1, "1908");
-        read(Stage.AS_FOUND, "frontDistance", 2, "1905");
-        read(Stage.AS_FOUND, "rearDistance", 2, "1908");
-        read(Stage.WORK, "total", 0, "0.37");
-        read(Stage.HAND_IN, "done", 0, "done");
+        write("found/frontDistance/1/0", "1904.5");
+        write("found/rearDistance/1/0", "1908");
+        write("found/frontDistance/2/0", "1905");
+        write("found/rearDistance/2/0", "1908");
+        write("work/totalToe.front/0/0", "0.37");
+        write("handIn/done/0/0", "done");
         teacher = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
         desk();
     }
 
-    private void read(Stage stage, String place, int repeat, String text) {
-        var line = new Sittings.Line(
-                new Slot(stage, place, repeat), text, false, Ids.next().toString(), "test");
-        sittings.write(centre.apprentice(), sitting, line);
+    private void write(String line, String text) {
+        Centre.write(sittings, centre.apprentice(), sitting, line, text);
     }
 
     private String desk() {
@@ -88,17 +91,15 @@ class MarkingDeskTest {
                 .body();
     }
 
-    private String total() {
+    private MarkSheet sheet() {
         var now = sittings.sitting(centre.instructor(), sitting.id());
-        return works.markSheet(now, sittings.log(centre.id(), sitting.id()))
-                .total()
-                .toPlainString();
+        Log log = sittings.log(centre.id(), sitting.id());
+        return sheets.toShow(now, log, works.references(now, log));
     }
 
     @Test
     void withoutAReference_theSheetSaysWhatIsMissing() {
-        assertTrue(desk().contains("reference as found has not been taken"));
-        assertTrue(desk().contains("has not read the vehicle as it was left"));
+        assertTrue(desk().contains("reference of this state has not been taken"));
         assertTrue(
                 desk().replace('\u00a0', ' ')
                         .contains(
@@ -118,15 +119,14 @@ class MarkingDeskTest {
                 "12|'  '|needs its reason"
             })
     void anOverride_thatCanNotStand_isAnsweredBesideItsLine(String marks, String reason, String sentence) {
-        post("override", "criterion", "working", "marks", marks, "reason", reason);
+        post("override", "criterion", "work.working", "marks", marks, "reason", reason);
         assertTrue(desk().contains(sentence));
         assertEquals("20.0", workingMarks());
     }
 
     private String workingMarks() {
-        var now = sittings.sitting(centre.instructor(), sitting.id());
-        return works.markSheet(now, sittings.log(centre.id(), sitting.id())).lines().stream()
-                .filter(l -> l.criterion().key().equals("working"))
+        return sheet().lines().stream()
+                .filter(l -> l.criterion().key().equals("work.working"))
                 .findFirst()
                 .orElseThrow()
                 .marks()
@@ -135,10 +135,10 @@ class MarkingDeskTest {
 
     @Test
     void anOverride_standsWithItsReason_andCanBeStruckOut() {
-        post("override", "criterion", "working", "marks", "12,5", "reason", "worked with help");
+        post("override", "criterion", "work.working", "marks", "12,5", "reason", "worked with help");
         assertTrue(desk().contains("Marked 12.5 by the instructor: worked with help"));
         assertEquals("12.5", workingMarks());
-        post("override/strike", "criterion", "working");
+        post("override/strike", "criterion", "work.working");
         assertFalse(desk().contains("worked with help"));
         assertEquals("20.0", workingMarks());
     }
@@ -148,7 +148,7 @@ class MarkingDeskTest {
         post("release");
         assertTrue(feedback().contains("has not been released yet"), "never without a signature");
         post("sign");
-        post("override", "criterion", "plan", "marks", "5", "reason", "said it aloud");
+        post("override", "criterion", "plan.plan", "marks", "5", "reason", "said it aloud");
         post("release");
         assertTrue(feedback().contains("has not been released yet"), "the marks changed after they were signed");
         post("sign");
@@ -160,33 +160,41 @@ class MarkingDeskTest {
     void onceReleased_nothingChangesTheMark() {
         post("sign");
         post("release");
-        String released = total();
-        post("override", "criterion", "plan", "marks", "10", "reason", "late thought");
-        var reference =
-                sittings.sitting(centre.instructor(), sittings.referenceAsFound(centre.instructor(), sitting.task()));
+        MarkSheet released = sheet();
+        post("override", "criterion", "plan.plan", "marks", "10", "reason", "late thought");
+        var task = tasks.task(centre.id(), centre.taskId());
+        var reference = sittings.sitting(centre.instructor(), sittings.referenceAsFound(centre.instructor(), task, 0));
         for (int repeat = 1; repeat <= 2; repeat++) {
             for (String place : new String[] {"frontDistance", "rearDistance"}) {
-                var line = new Sittings.Line(
-                        new Slot(Stage.AS_FOUND, place, repeat),
-                        "1904",
-                        false,
-                        Ids.next().toString(),
-                        "test");
-                sittings.write(centre.instructor(), reference, line);
+                Centre.write(sittings, centre.instructor(), reference, "found/" + place + "/" + repeat + "/0", "1904");
             }
         }
-        assertEquals(released, total());
+        assertEquals(released, sheet());
         post("sign");
         assertEquals(
                 1,
                 sittings.log(centre.id(), sitting.id()).entries().stream()
-                        .filter(e -> e.slot().place().equals("sign"))
+                        .filter(e -> e.line().equals(StaffLine.SIGN))
                         .count());
+    }
+
+    /** Decisions beside the marks, with what is wrong said on the desk. */
+    @Test
+    void givenBack_withAReason_theSheetIsOpenAgain() {
+        post("give-back", "reason", " ");
+        assertTrue(desk().contains("This needs its reason"));
+        post("give-back", "reason", "second repeat missing");
+        assertFalse(sittings.sitting(centre.instructor(), sitting.id()).state().handedIn());
+        post("extra-time", "number", "0", "reason", "late");
+        assertTrue(desk().contains("Between 1 and 600 minutes"));
+        post("move", "number", "7");
+        assertEquals(
+                7, sittings.sitting(centre.instructor(), sitting.id()).bay().orElseThrow());
     }
 
     @Test
     void theQueue_listsWhatWaits_andTheNextSheetIsOneKeyAway() {
-        assertTrue(teacher.get("/marking").body().contains(sitting.personName()));
+        assertTrue(teacher.get("/marking").body().contains(sitting.names()));
         assertFalse(desk().contains("next-sitting"), "there is no other sheet waiting");
     }
 }

@@ -3,85 +3,88 @@ package app.galdrin.web.sitting;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.web.account.Role;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** What stands, worked out from the entries alone. */
 class LogTest {
 
     private static final Instant START = Instant.parse("2026-11-25T08:00:00Z");
+    private static final LineKey GAP = new LineKey("toe", "hubGap.fl", 1, 0);
 
     private final List<Entry> entries = new ArrayList<>();
 
-    private UUID write(Slot slot, String text, double value, UUID strikes, boolean isStrike) {
-        UUID id = UUID.randomUUID();
+    private String write(LineKey line, String text, boolean strike, boolean late, String... saw) {
         int seq = entries.size() + 1;
+        String key = "key-number-" + seq;
+        BigDecimal value = strike ? null : new BigDecimal(text);
         entries.add(new Entry(
-                id, seq, slot, text, value, 0.1, strikes, isStrike, UUID.randomUUID(), "test", START.plusSeconds(seq)));
-        return id;
+                seq,
+                key,
+                line,
+                text,
+                value,
+                BigDecimal.ONE,
+                strike,
+                List.of(saw),
+                late,
+                new UUID(1, 1),
+                Role.APPRENTICE,
+                "test",
+                seq,
+                START.plusSeconds(seq),
+                START.plusSeconds(seq)));
+        return key;
+    }
+
+    private Log log() {
+        return new Log(entries);
+    }
+
+    private static List<String> texts(List<Entry> entries) {
+        return entries.stream().map(Entry::written).toList();
     }
 
     @Test
-    void aLaterEntry_standsOverTheOneItStrikes_andAStrikeLeavesNothing() {
-        Slot slot = new Slot(Stage.AS_FOUND, "hubGap.fl", 1);
-        UUID first = write(slot, "75.5", 75.5, null, false);
-        UUID second = write(slot, "57.5", 57.5, first, false);
-        assertEquals("57.5", new Log(entries).at(slot).orElseThrow().written());
-        write(slot, "", 0, second, true);
-        assertEquals(Optional.empty(), new Log(entries).at(slot));
-        assertEquals(
-                List.of("75.5", "57.5"),
-                new Log(entries)
-                        .struckIn(Stage.AS_FOUND).stream().map(Entry::written).toList());
-        assertEquals(
-                "57.5",
-                new Log(entries)
-                        .until(START.plusSeconds(2))
-                        .at(slot)
-                        .orElseThrow()
-                        .written());
+    void aLaterEntry_standsOverTheOneItSaw_andAStrikeLeavesNothing() {
+        String first = write(GAP, "75.5", false, false);
+        String second = write(GAP, "57.5", false, false, first);
+        assertEquals("57.5", log().at(GAP).orElseThrow().written());
+        write(GAP, "", true, false, second);
+        assertEquals(Optional.empty(), log().at(GAP));
+        assertEquals(List.of("75.5", "57.5"), texts(log().struckAt(GAP)));
+        assertEquals(List.of("75.5", "57.5"), texts(log().struckIn("toe")));
+        assertEquals("57.5", log().until(2).at(GAP).orElseThrow().written());
+    }
+
+    /** Two devices wrote without having seen each other: both stand until somebody who saw both decides. */
+    @Test
+    void whatWasNotSeen_isNotStruck() {
+        String first = write(GAP, "75.5", false, false);
+        String here = write(GAP, "57.5", false, false, first);
+        String there = write(GAP, "57", false, false, first);
+        assertEquals(List.of("57.5", "57"), texts(log().allAt(GAP)));
+        assertEquals(List.of(GAP), log().disputed());
+        write(GAP, "57", false, false, here, there);
+        assertEquals(List.of("57"), texts(log().allAt(GAP)));
+        assertEquals(List.of(), log().disputed());
     }
 
     @Test
-    void readings_comeOneMapARepeat_withTheSetUpInEach() {
-        write(new Slot(Stage.AS_FOUND, "hubGap.fl", 1), "57", 57, null, false);
-        write(new Slot(Stage.AS_FOUND, "hubGap.fl", 2), "58", 58, null, false);
-        write(new Slot(Stage.AS_FOUND, "hubGap.fl", 3), "59", 59, null, false);
-        write(new Slot(Stage.AS_FOUND, "stationDistance", 0), "4060", 4060, null, false);
-        write(new Slot(Stage.AS_LEFT, "hubGap.fl", 1), "61", 61, null, false);
-        assertEquals(
-                List.of(
-                        Map.of("hubGap.fl", 57.0, "stationDistance", 4060.0),
-                        Map.of("hubGap.fl", 58.0, "stationDistance", 4060.0)),
-                new Log(entries).readings(Stage.AS_FOUND, 2));
-    }
-
-    @Test
-    void stages_areKnownByTheirEntries() {
-        write(Slot.of(Stage.HAND_IN, "done"), "done", 0, null, false);
-        assertTrue(new Log(entries).handedIn() && !new Log(entries).released());
-    }
-
-    @ParameterizedTest
-    @CsvSource({
-        "asFound/wheels.fl.frontGap/2,true",
-        "work/total/0,true",
-        "asfound/x/1,false",
-        "asFound/x,false",
-        "asFound/x/11,false",
-        "'asFound/../x/1',false",
-        "asFound/x y/1,false",
-    })
-    void aSlot_isReadFromItsForm_andWrittenTheSame(String text, boolean readable) {
-        var slot = Slot.parse(text);
-        assertEquals(readable, slot.isPresent());
-        slot.ifPresent(s -> assertEquals(text, s.key()));
+    void whatCameLate_countsOnceTheInstructorAdmitsIt() {
+        String first = write(GAP, "57.5", false, false);
+        write(GAP, "58", false, true, first);
+        assertEquals("57.5", log().at(GAP).orElseThrow().written());
+        assertEquals(List.of("58"), texts(log().lateWaiting()));
+        write(StaffLine.ADMIT, "1", false, false);
+        assertEquals("58", log().at(GAP).orElseThrow().written());
+        assertTrue(log().lateWaiting().isEmpty());
     }
 }

@@ -1,32 +1,51 @@
 package app.galdrin.web.sitting;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.task.Criterion;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.Said;
 import app.galdrin.web.task.Tasks;
+import java.math.BigDecimal;
+import java.sql.DriverManager;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Entries on the real database: appended, never twice, never lost, and nobody else's. */
 @GaldrinTest
 class SittingsTest {
 
-    private static final Slot FRONT = new Slot(Stage.AS_FOUND, "frontDistance", 1);
+    private static final String FRONT = "found/frontDistance/1/0";
+    private static final LineKey FRONT_KEY = LineKey.parse(FRONT).orElseThrow();
+    private static final String HAND_IN = "handIn/done/0/0";
+    private static final Criterion.Id WORKING =
+            Criterion.Id.parse("work.working").orElseThrow();
 
     @Autowired
     private TestCentres centres;
@@ -37,117 +56,299 @@ class SittingsTest {
     @Autowired
     private Sittings sittings;
 
+    @Autowired
+    private MarkSheets sheets;
+
+    @Autowired
+    private JdbcTemplate jdbc;
+
+    private final ExecutorService pool = Executors.newFixedThreadPool(8);
+
     private Centre centre;
+    private SignedIn me;
     private Sitting sitting;
 
     @BeforeEach
     void begin() {
         centre = centres.plates();
+        me = centre.apprentice();
         sitting = centre.sitting(tasks, sittings);
     }
 
-    private Sittings.Outcome write(SignedIn me, Slot slot, String text, boolean strike, String key) {
-        return sittings.write(me, sitting, new Sittings.Line(slot, text, strike, key, "test"));
+    @AfterEach
+    void stop() {
+        pool.shutdownNow();
     }
 
-    private Sittings.Outcome write(String text) {
-        return write(centre.apprentice(), FRONT, text, false, Ids.next().toString());
+    private Sittings.Outcome write(String line, String text) {
+        return Centre.write(sittings, me, sitting, line, text);
+    }
+
+    private static NewEntry entry(String text, String key, String... saw) {
+        return NewEntry.now(FRONT_KEY, text, List.of(saw), key, "test");
+    }
+
+    private static String key() {
+        return Ids.next().toString();
     }
 
     private Log log() {
         return sittings.log(centre.id(), sitting.id());
     }
 
+    private Sitting now() {
+        return sittings.sitting(centre.instructor(), sitting.id());
+    }
+
+    private static void refused(String why, Sittings.Outcome outcome) {
+        assertEquals(
+                why,
+                assertInstanceOf(Sittings.Outcome.Refused.class, outcome).why().key());
+    }
+
+    private static void stands(Sittings.Outcome outcome) {
+        assertInstanceOf(Sittings.Outcome.Stands.class, outcome);
+    }
+
+    private <T> List<T> all(List<Callable<T>> work) throws Exception {
+        List<T> results = new ArrayList<>();
+        for (var future : pool.invokeAll(work)) {
+            results.add(future.get());
+        }
+        return results;
+    }
+
     @Test
     void rewriting_strikesOut_andKeepsBoth() {
-        write("1423.5");
-        write("1427");
-        write(centre.apprentice(), FRONT, "", true, Ids.next().toString());
+        write(FRONT, "1423.5");
+        write(FRONT, "1427");
+        String standing = log().at(FRONT_KEY).orElseThrow().key();
+        stands(sittings.write(me, sitting, entry("", key(), standing).asStrike()));
+        refused(
+                "sitting.nothingToStrike",
+                sittings.write(me, sitting, entry("", key(), standing).asStrike()));
         assertEquals(3, log().entries().size());
-        assertTrue(log().at(FRONT).isEmpty());
-        assertEquals(
-                List.of("1423.5", "1427"),
-                log().struckAt(FRONT).stream().map(Entry::written).toList());
+        assertTrue(log().at(FRONT_KEY).isEmpty());
+        assertEquals(2, log().struckAt(FRONT_KEY).size());
     }
 
     @Test
-    void theSameKey_isWrittenOnce_fromHoweverManyThreads() throws Exception {
-        String key = Ids.next().toString();
-        Callable<Sittings.Outcome> send = () -> write(centre.apprentice(), FRONT, "1423.5", false, key);
-        try (var pool = new Pool(8)) {
-            var outcomes = pool.all(IntStream.range(0, 24).mapToObj(i -> send).toList());
-            assertTrue(outcomes.stream().allMatch(o -> o instanceof Sittings.Outcome.Stands));
-        }
+    void theSameKey_isWrittenOnce_fromHoweverManyThreads_andCarriesNothingElse() throws Exception {
+        String key = key();
+        Callable<Sittings.Outcome> send = () -> sittings.write(me, sitting, entry("1423.5", key));
+        all(IntStream.range(0, 24).mapToObj(i -> send).toList()).forEach(SittingsTest::stands);
         assertEquals(1, log().entries().size());
+        refused("sitting.keyUsed", sittings.write(me, sitting, entry("1427", key)));
     }
 
     @Test
-    void differentWriters_atOnce_getTheirOwnNumbers_andTheLastStands() throws Exception {
-        try (var pool = new Pool(8)) {
-            pool.all(IntStream.range(0, 24)
-                    .<Callable<Sittings.Outcome>>mapToObj(i -> () -> write((1400 + i) + ""))
-                    .toList());
-        }
-        var entries = log().entries();
+    void writersAtOnce_getTheirOwnNumbers_andAllStandUntilSomeoneSeesThem() throws Exception {
+        all(IntStream.range(0, 24)
+                .<Callable<Sittings.Outcome>>mapToObj(i ->
+                        () -> sittings.write(me, sitting, entry((1400 + i) + "", key())))
+                .toList());
         assertEquals(
                 IntStream.rangeClosed(1, 24).boxed().toList(),
-                entries.stream().map(Entry::seq).toList());
-        assertEquals(23, log().struckAt(FRONT).size());
-        assertEquals(entries.get(23).written(), log().at(FRONT).orElseThrow().written());
+                log().entries().stream().map(Entry::seq).toList());
+        assertEquals(24, log().allAt(FRONT_KEY).size());
+        assertEquals(24, now().state().lastSeq());
     }
 
-    /** Java 17's executor does not close itself. */
-    private record Pool(ExecutorService service) implements AutoCloseable {
-        Pool(int threads) {
-            this(Executors.newFixedThreadPool(threads));
-        }
-
-        <T> List<T> all(List<Callable<T>> work) throws Exception {
-            List<T> results = new ArrayList<>();
-            for (var future : service.invokeAll(work)) {
-                results.add(future.get());
-            }
-            return results;
-        }
-
-        @Override
-        public void close() {
-            service.shutdown();
-        }
+    /** Hand-in and one more entry at the same moment: whichever was first, the other saw it. */
+    @RepeatedTest(8)
+    void handingIn_whileAnotherWrites_leavesNothingWrittenAfterwards() throws Exception {
+        all(List.of(() -> write(HAND_IN, "done"), () -> write(FRONT, "1423.5")));
+        List<Entry> entries = log().entries();
+        int handedIn = entries.stream().map(e -> e.line().step()).toList().indexOf("handIn");
+        assertTrue(entries.stream().skip(handedIn + 1L).allMatch(Entry::late), "it waits for the instructor");
+        assertTrue(now().state().handedIn());
+        refused("sitting.closed", write(FRONT, "1427"));
     }
 
-    @Test
-    void afterHandingIn_nothingIsWritten_andItIsSaid() {
-        write("1423.5");
-        write(
-                centre.apprentice(),
-                Slot.of(Stage.HAND_IN, "done"),
-                "done",
-                false,
-                Ids.next().toString());
-        var refused = assertInstanceOf(Sittings.Outcome.Refused.class, write("1427"));
-        assertEquals("sitting.closed", refused.why().key());
-        assertEquals("1423.5", log().at(FRONT).orElseThrow().written());
+    /** Release and one more mark at the same moment: what is released is what was signed, or it is not released. */
+    @RepeatedTest(8)
+    void releasing_whileAnotherOverrides_neverReleasesWhatWasNotSigned() throws Exception {
+        write(HAND_IN, "done");
+        assertEquals(Optional.empty(), sheets.sign(centre.instructor(), now(), key()));
+        BigDecimal signed = sheets.stored(now()).orElseThrow().total();
+        Callable<Optional<Said>> release = () -> sheets.release(centre.instructor(), now(), key());
+        Callable<Optional<Said>> override =
+                () -> sheets.override(centre.instructor(), now(), WORKING, new BigDecimal("7"), "seen", key());
+        List<Optional<Said>> done = all(List.of(release, override));
+        assertEquals(1, done.stream().filter(Optional::isEmpty).count(), "one of the two came too late: " + done);
+        assertEquals(done.get(0).isEmpty(), now().state().released());
+        assertEquals(signed, sheets.stored(now()).orElseThrow().total());
     }
 
     @Test
-    void nobodyWrites_whatIsNotHisToWrite() {
-        String key = Ids.next().toString();
-        assertThrows(NotThere.class, () -> sittings.sitting(centre.neighbour(), sitting.id()));
-        var elsewhere = centres.plates();
-        assertThrows(NotThere.class, () -> sittings.sitting(elsewhere.instructor(), sitting.id()));
-        assertThrows(NotThere.class, () -> write(centre.instructor(), FRONT, "1423.5", false, key));
-        assertThrows(NotThere.class, () -> write(centre.apprentice(), Slot.of(Stage.MARK, "plan"), "10", false, key));
-        assertThrows(
-                NotThere.class,
-                () -> write(centre.apprentice(), new Slot(Stage.AS_FOUND, "frontDistance", 3), "1", false, key));
-        var joinedElsewhere = centre.apprentice().joined(Ids.next());
-        assertThrows(NotThere.class, () -> sittings.sitting(joinedElsewhere, sitting.id()));
+    void whatWasWrittenBeforeHandingIn_butComesAfter_waitsForTheInstructor() {
+        Instant before = Instant.now().minusSeconds(60);
+        write(HAND_IN, "done");
+        var late = new NewEntry(FRONT_KEY, "1423.5", false, List.of(), key(), "phone", 7, before, 0);
+        assertTrue(assertInstanceOf(Sittings.Outcome.Stands.class, sittings.write(me, sitting, late))
+                .entry()
+                .late());
+        assertTrue(log().at(FRONT_KEY).isEmpty());
+        assertEquals(1, now().state().lateWaiting());
+        refused("sitting.reason", sittings.admitLate(centre.instructor(), now(), " ", key()));
+        stands(sittings.admitLate(centre.instructor(), now(), "the radio was down", key()));
+        assertEquals("1423.5", log().at(FRONT_KEY).orElseThrow().written());
+        assertEquals(0, now().state().lateWaiting());
+    }
+
+    @Test
+    void aSheetThatWasGivenBack_goesOn_withTheReasonOnTheLog() {
+        write(HAND_IN, "done");
+        String handedIn =
+                log().at(LineKey.parse(HAND_IN).orElseThrow()).orElseThrow().key();
+        var strike = NewEntry.now(LineKey.parse(HAND_IN).orElseThrow(), "", List.of(handedIn), key(), "test")
+                .asStrike();
+        refused("sitting.handInStays", sittings.write(me, sitting, strike));
+        assertThrows(NotThere.class, () -> sittings.giveBack(me, now(), "please", key()));
+        stands(sittings.giveBack(centre.instructor(), now(), "one wheel left out", key()));
+        assertFalse(now().state().handedIn());
+        stands(write(FRONT, "1423.5"));
+        assertTrue(log().entries().stream().anyMatch(e -> e.written().equals("one wheel left out")));
+    }
+
+    @Test
+    void strikingWhatStandsElsewhere_isRefused() {
+        Sitting other = centre.sitting(tasks, sittings, centre.neighbour());
+        Centre.write(sittings, centre.neighbour(), other, FRONT, "1400");
+        String theirs = sittings.log(centre.id(), other.id()).entries().get(0).key();
+        refused("sitting.otherSheet", sittings.write(me, sitting, entry("1423.5", key(), theirs)));
+        write("found/rearDistance/1/0", "1427");
+        String otherLine = log().entries().get(0).key();
+        refused("sitting.otherSheet", sittings.write(me, sitting, entry("1423.5", key(), otherLine)));
+    }
+
+    @Test
+    void aSheetFullForItsApprentice_stillTakesWhatStaffWrite() {
+        jdbc.update(
+                "update sitting_state set apprentice_entries = ? where sitting_id = ?",
+                Sittings.MOST_ENTRIES,
+                sitting.id());
+        refused("sitting.full", write(FRONT, "1423.5"));
+        assertEquals(
+                Optional.empty(),
+                sheets.override(centre.instructor(), now(), WORKING, new BigDecimal("7"), "seen", key()));
+        jdbc.update("update sitting_state set apprentice_entries = 0 where sitting_id = ?", sitting.id());
+    }
+
+    @Test
+    void callingTheInstructor_hasALimit() {
+        for (int i = 0; i < 100; i++) {
+            stands(flag(me));
+        }
+        refused("sitting.flags", flag(me));
+        assertTrue(now().state().flagged());
+        stands(sittings.write(
+                centre.instructor(),
+                sitting,
+                NewEntry.now(StaffLine.FLAG, StaffLine.ANSWERED, List.of(), key(), "desk")));
+        assertFalse(now().state().flagged());
+    }
+
+    private Sittings.Outcome flag(SignedIn who) {
+        return sittings.write(who, sitting, NewEntry.now(StaffLine.FLAG, StaffLine.RAISED, List.of(), key(), "test"));
+    }
+
+    @Test
+    void nobodyMoves_whatAnotherStillReads() {
+        Sitting other = centre.sitting(tasks, sittings, centre.neighbour());
+        Centre.write(sittings, centre.neighbour(), other, FRONT, "1400");
+        refused("sitting.stillReading", write("left/frontDistance/1/1", "1423.5"));
+        for (String line :
+                new String[] {"found/rearDistance/1/0", "found/frontDistance/2/0", "found/rearDistance/2/0"}) {
+            stands(Centre.write(sittings, centre.neighbour(), other, line, "1401"));
+        }
+        stands(write("left/frontDistance/1/1", "1423.5"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "found/frontDistance/3/0",
+                "found/frontDistance/1/1",
+                "found/frontDistance/0/0",
+                "found/nowhere/1/0",
+                "left/frontDistance/1/2",
+                "_mark/work.working/0/0",
+                "_staff/admit/0/0",
+                "adjust/next/0/1",
+            })
+    void aLineThatIsNotOnTheSheet_takesNothing(String line) {
+        assertThrows(NotThere.class, () -> write(line, "1423.5"));
         assertEquals(0, log().entries().size());
     }
 
     @Test
-    void begunTwice_itIsTheSameSitting() {
+    void nobodySees_whatIsNotHis() {
+        assertThrows(NotThere.class, () -> sittings.sitting(centre.neighbour(), sitting.id()));
+        var elsewhere = centres.plates();
+        assertThrows(NotThere.class, () -> sittings.sitting(elsewhere.instructor(), sitting.id()));
+        assertThrows(NotThere.class, () -> sittings.sitting(me.joined(Ids.next()), sitting.id()));
+        assertThrows(NotThere.class, () -> Centre.write(sittings, centre.instructor(), sitting, FRONT, "1423.5"));
+    }
+
+    @Test
+    void begunTwice_itIsTheSameSitting_andSatAgainItIsTheNextAttempt() {
         assertEquals(sitting.id(), centre.sitting(tasks, sittings).id());
+        write(HAND_IN, "done");
+        var again = sittings.sitting(me, sittings.sitAgain(centre.instructor(), now()));
+        assertEquals(2, again.attempt());
+        assertFalse(again.state().handedIn());
+        assertEquals(again.id(), centre.sitting(tasks, sittings).id(), "joining leads to the newest");
+    }
+
+    @Test
+    void theState_isWhatTheEntriesMakeOfIt() {
+        write(FRONT, "1423.5");
+        flag(me);
+        write(HAND_IN, "done");
+        sittings.giveTime(centre.instructor(), now(), 15, "the lift was taken", key());
+        sittings.moveTo(centre.instructor(), now(), 4, key());
+        sheets.sign(centre.instructor(), now(), key());
+        sheets.release(centre.instructor(), now(), key());
+        Map<Object, Map<String, Object>> before = states();
+        jdbc.update(
+                "update sitting_state set last_seq = 0, flagged = false, handed_in_at = null, released_at = null,"
+                        + " bay = null, extra_minutes = 0, apprentice_entries = 9 where sitting_id = ?",
+                sitting.id());
+        assertTrue(sittings.rebuild() > 0);
+        Map<Object, Map<String, Object>> made = states();
+        before.forEach((id, state) -> assertEquals(state, made.get(id)));
+        assertEquals(Optional.of(4), now().bay());
+    }
+
+    /** Every sitting of the database, the demo's too. */
+    private Map<Object, Map<String, Object>> states() {
+        Map<Object, Map<String, Object>> states = new HashMap<>();
+        jdbc.queryForList("select * from sitting_state").forEach(row -> states.put(row.get("sitting_id"), row));
+        return states;
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "update entry set written = 'x'",
+                "delete from entry",
+                "truncate entry",
+                "update mark_sheet set total = 100",
+                "delete from mark_line",
+                "update task_version set document_version = 2 -- = 'x'",
+                "delete from vehicle_state",
+                "drop table entry",
+                "alter table entry disable trigger all",
+            })
+    void theApplicationsRole_canOnlyAdd(String statement) throws Exception {
+        try (var connection = DriverManager.getConnection(
+                        System.getenv("GALDRIN_DB_URL"),
+                        System.getenv("GALDRIN_DB_USER"),
+                        System.getenv("GALDRIN_DB_PASSWORD"));
+                var sql = connection.createStatement()) {
+            var refused = assertThrows(java.sql.SQLException.class, () -> sql.execute(statement));
+            assertEquals("42501", refused.getSQLState(), refused.getMessage());
+        }
     }
 }

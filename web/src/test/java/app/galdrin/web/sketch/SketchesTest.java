@@ -3,13 +3,19 @@ package app.galdrin.web.sketch;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import app.galdrin.core.measure.ToeMethod;
-import app.galdrin.core.measure.ToeMethods;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
+import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.task.TaskStart;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,8 +26,21 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class SketchesTest {
 
-    private static VehicleGeometry vehicle(double wheelbase, double front, double rear, double rim) {
-        return new VehicleGeometry(wheelbase, front, rear, rim, rim * 0.75, Linkage.BEHIND, 1.5, false, 136, 17);
+    private static SpecificationSheet sheet(double wheelbase, double front, double rear, double rim) {
+        return new SpecificationSheet(
+                new VehicleGeometry(wheelbase, front, rear, rim, rim * 0.75, Linkage.BEHIND, 1.5, false, 136.0, 17.0),
+                List.of(),
+                List.of());
+    }
+
+    /** Everything a procedure sees, what is usual of it, and one wheel alone. */
+    private static List<List<FigureId>> choices(Procedure procedure) {
+        List<List<FigureId>> choices = new ArrayList<>();
+        choices.add(List.copyOf(procedure.sees()));
+        Measurand base = procedure.sees().iterator().next().measurand().base();
+        choices.add(TaskStart.usualFigures(procedure, base));
+        procedure.sees().stream().filter(f -> !f.ofBothWheels()).findFirst().ifPresent(f -> choices.add(List.of(f)));
+        return choices.stream().filter(c -> !c.isEmpty()).toList();
     }
 
     /** From a very short and narrow vehicle to a long lorry with unlike tracks. */
@@ -36,21 +55,29 @@ class SketchesTest {
         "2500,1750,1300,400",
     })
     void fields_lieOnTheDrawing_andNeverOnOneAnother(double wheelbase, double front, double rear, double rim) {
-        for (ToeMethod method : ToeMethods.all()) {
-            Sketch sketch = Sketches.of(new UUID(1, 2), vehicle(wheelbase, front, rear, rim), method);
-            for (Drawing drawing : List.of(sketch.lying(), sketch.upright())) {
-                assertEquals(method.places().size(), drawing.fields().size());
-                List<Map.Entry<String, Box>> boxes =
-                        new ArrayList<>(drawing.fields().entrySet());
-                for (int i = 0; i < boxes.size(); i++) {
-                    Box box = boxes.get(i).getValue();
-                    assertTrue(box.inside(drawing.width(), drawing.height()), boxes.get(i) + " off " + drawing.width());
-                    for (int j = 0; j < i; j++) {
-                        assertTrue(!box.overlaps(boxes.get(j).getValue()), boxes.get(i) + " on " + boxes.get(j));
-                    }
+        for (Procedure procedure : Procedures.all()) {
+            for (List<FigureId> figures : choices(procedure)) {
+                Sketch sketch = Sketches.of(new UUID(1, 2), sheet(wheelbase, front, rear, rim), procedure, figures);
+                for (Drawing drawing : List.of(sketch.lying(), sketch.upright())) {
+                    lieApart(procedure.key() + figures, sketch, drawing);
                 }
+                assertTrue(
+                        sketch.upright().fields().values().stream().allMatch(b -> b.height() >= 44),
+                        "thumbs in gloves: " + procedure.key());
             }
-            assertTrue(sketch.upright().fields().values().stream().allMatch(b -> b.height() >= 44), "thumbs in gloves");
+        }
+    }
+
+    /** Boxes of one position of the wheel; those of another are not shown with them. */
+    private static void lieApart(String what, Sketch sketch, Drawing drawing) {
+        assertEquals(sketch.places().size(), drawing.fields().size(), what);
+        List<Map.Entry<String, Box>> boxes = new ArrayList<>(drawing.fields().entrySet());
+        for (int i = 0; i < boxes.size(); i++) {
+            Box box = boxes.get(i).getValue();
+            assertTrue(box.inside(drawing.width(), drawing.height()), what + boxes.get(i) + " off the drawing");
+            for (int j = 0; j < i; j++) {
+                assertTrue(!box.overlaps(boxes.get(j).getValue()), what + boxes.get(i) + " on " + boxes.get(j));
+            }
         }
     }
 
@@ -59,11 +86,29 @@ class SketchesTest {
     void toleranceRule_keepsItsOrder_howeverFarOutTheReading(double degrees, String mark) {
         var value = new Estimate(Math.toRadians(degrees), Math.toRadians(0.03));
         var limits = Limits.of(Math.toRadians(-0.22), Math.toRadians(-0.08), Math.toRadians(0.06));
-        var rule = ToleranceRule.of(value, limits, Judgement.of(value, limits, Judgement.K, DecisionRule.SIMPLE));
+        var zone = Judgement.of(value, limits, Judgement.K, DecisionRule.SIMPLE).zone();
+        var total = FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT);
+        var rule = ToleranceRule.of(total, value.value(), value.standardUncertainty() * Judgement.K, limits, zone);
         assertEquals(mark, rule.mark());
         assertTrue(rule.minX() < rule.preferredX() && rule.preferredX() < rule.maxX());
         assertTrue(rule.lowX() < rule.valueX() && rule.valueX() < rule.highX());
         assertTrue(rule.lowX() >= 0 && rule.highX() <= ToleranceRule.WIDTH);
         assertEquals(degrees > -0.08, rule.valueX() > rule.preferredX());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"-0.5,", ",0.5", "-0.5,0.5"})
+    void aLimitOfOneSide_isDrawnWithTheOther_leftOpen(Double min, Double max) {
+        var limits = new Limits(degrees(min), java.util.OptionalDouble.empty(), degrees(max));
+        var camber = FigureId.of(Measurand.CAMBER, Wheel.FRONT_LEFT);
+        var value = new Estimate(0, 0.001);
+        var zone = Judgement.of(value, limits, Judgement.K, DecisionRule.SIMPLE).zone();
+        var rule = ToleranceRule.of(camber, 0, 0.001, limits, zone);
+        assertEquals("inside", rule.mark());
+        assertTrue(rule.lowX() >= 0 && rule.highX() <= ToleranceRule.WIDTH);
+    }
+
+    private static java.util.OptionalDouble degrees(Double value) {
+        return value == null ? java.util.OptionalDouble.empty() : java.util.OptionalDouble.of(Math.toRadians(value));
     }
 }

@@ -4,28 +4,43 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import app.galdrin.core.measure.ToeMethods;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
-import app.galdrin.core.task.AnswerUnit;
 import app.galdrin.core.task.Criterion;
-import app.galdrin.core.task.ToeAsked;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.OutcomeSchool;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Work;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Setting a task over real requests. */
 @GaldrinTest
 class TaskBenchTest {
+
+    private static final Criterion.Id WORKING =
+            Criterion.Id.parse("work.working").orElseThrow();
 
     @LocalServerPort
     private int port;
@@ -45,76 +60,175 @@ class TaskBenchTest {
         teacher = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
     }
 
-    private TaskVersion set(Map<String, String> form) {
+    private Practical set(Map<String, String> form) {
         var response = teacher.post("/tasks/new", form);
         assertEquals(302, response.statusCode(), response.body());
         String path = URI.create(response.headers().firstValue("Location").orElseThrow())
                 .getPath();
-        return tasks.task(centre.id(), UUID.fromString(path.substring(path.lastIndexOf('/') + 1)));
+        return tasks.task(centre.id(), UUID.fromString(path.substring(path.lastIndexOf('/') + 1)))
+                .practical();
     }
 
-    @Test
-    void anEmptyForm_setsTheMethodsDefaults() {
-        var task = set(Map.of());
-        assertEquals(ToeMethods.of("strings"), task.toe().method());
-        assertEquals(ToeAsked.TOTAL_AND_EACH, task.toe().asked());
-        assertEquals("Front toe: Two parallel strings", task.title());
-        assertTrue(task.toe().scheme().mustPass().contains(Criterion.CRITICAL_STEPS));
-        assertEquals(
-                100,
-                task.toe().scheme().marks().values().stream().mapToInt(m -> m).sum());
+    private static List<String> ids(Practical practical) {
+        return practical.steps().stream().map(Step::id).toList();
+    }
+
+    private String bench(Map<String, String> fields) {
+        return teacher.get("/tasks/new?"
+                        + fields.entrySet().stream()
+                                .map(f -> f.getKey() + "=" + URLEncoder.encode(f.getValue(), StandardCharsets.UTF_8))
+                                .collect(Collectors.joining("&")))
+                .body();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "toe,prepare toe work judge plan adjust closing handIn,110",
+        "camberAndToe,prepare camber toe work judge plan adjust closing handIn,110",
+        "fullFront,prepare caster camber toe work judge plan adjust closing handIn,113",
+    })
+    void aStart_isSetAsItIs(String start, String steps, int marks) {
+        var practical = set(Map.of("start", start));
+        assertEquals(List.of(steps.split(" ")), ids(practical));
+        assertEquals(marks, practical.scheme().available());
+        assertEquals(List.of(), practical.faults());
+        assertTrue(practical.scheme().criteria().stream()
+                .anyMatch(c -> c.id().key().equals("prepare.critical") && c.mustPass()));
     }
 
     @Test
     void everythingChosen_isWhatIsSet() {
         Map<String, String> form = new LinkedHashMap<>();
-        form.put("scheme", "1");
+        form.put("start", "toe");
+        form.put("order", "prepare,toe,work,handIn");
+        form.put("kind.prepare", "checklist");
+        form.put("listed.prepare", "1");
+        form.put("items.prepare", "condition");
+        form.put("kind.toe", "measure");
+        form.put("procedure.toe", "plates");
+        form.put("figures.toe", "totalToe.front");
+        form.put("repeats.toe", "3");
+        form.put("kind.work", "work");
+        form.put("kind.handIn", "handIn");
+        form.put("unit.totalToe.front", "mm");
         form.put("title", "  Plates, guarded  ");
-        form.put("asked", "total");
-        form.put("method", "plates");
-        form.put("repeats", "3");
-        form.put("unit", "mm");
         form.put("rule", "guarded");
         form.put("mode", "practice");
         form.put("outcome", "graded");
-        form.put("marks.plan", "0");
-        form.put("marks.working", "40");
-        form.put("must.working", "on");
-        form.put("band.reading", "0°06'");
+        form.put("minutes", "45");
+        form.put("marks.work.working", "40");
+        form.put("schemed.work.working", "1");
+        form.put("must.work.working", "on");
+        form.put("band.toe.reading.totalToe.front", "0°06'");
         form.put("slipKeeps", "25");
-        var task = set(form);
-        assertEquals("Plates, guarded", task.title());
-        assertEquals(3, task.toe().repeats());
-        assertEquals(AnswerUnit.MILLIMETRES, task.toe().answerUnit());
-        assertEquals(DecisionRule.GUARDED, task.toe().rule());
-        assertEquals(Mode.PRACTICE, task.mode());
-        assertEquals(OutcomeSchool.GRADED, task.outcome());
-        var scheme = task.toe().scheme();
-        assertFalse(scheme.isMarked(Criterion.PLAN));
-        assertEquals(40, scheme.marksFor(Criterion.WORKING));
-        assertEquals(Set.of(Criterion.WORKING), scheme.mustPass());
-        assertEquals(Math.toRadians(0.1), scheme.reading().full(), 1e-12);
-        assertEquals(25, scheme.slipKeepsPercent());
+        var practical = set(form);
+        assertEquals("Plates, guarded", practical.title());
+        assertEquals(List.of("prepare", "toe", "work", "handIn"), ids(practical));
+        Measure toe = practical.measure("toe").orElseThrow();
+        assertEquals(Procedures.of("plates"), toe.procedure());
+        assertEquals(3, toe.repeats());
+        FigureId total = FigureId.parse("totalToe.front").orElseThrow();
+        assertEquals(
+                List.of(new Work.Item(total, "toe", AnswerUnit.MILLIMETRES)),
+                practical.of(Work.class).findFirst().orElseThrow().asked());
+        assertEquals(DecisionRule.GUARDED, practical.rule());
+        assertEquals(Mode.PRACTICE, practical.mode());
+        assertEquals(OutcomeSchool.GRADED, practical.outcome());
+        assertEquals(45, practical.minutes().orElseThrow());
+        Criterion working = practical.scheme().criterion(WORKING).orElseThrow();
+        assertTrue(working.mustPass() && working.marks() == 40);
+        Criterion reading = practical
+                .scheme()
+                .criterion(Criterion.Id.parse("toe.reading").orElseThrow())
+                .orElseThrow();
+        assertEquals(Math.toRadians(0.1), reading.bands().get(total).full(), 1e-12);
+        assertEquals(25, practical.scheme().slipKeepsPercent());
+    }
+
+    /** Adding, moving and taking out are buttons of the form, so they work without a script. */
+    @Test
+    void stepsAreAdded_movedAndTakenOut_byButtons() {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("start", "toe");
+        form.put("order", "prepare,toe,work,handIn");
+        form.put("kind.prepare", "checklist");
+        form.put("kind.toe", "measure");
+        form.put("procedure.toe", "strings");
+        form.put("kind.work", "work");
+        form.put("kind.handIn", "handIn");
+        form.put("add", "measure:camber");
+        assertTrue(bench(form).contains("value=\"prepare,toe,camber,work,handIn\""));
+        form.put("order", "prepare,toe,camber,work,handIn");
+        form.put("kind.camber", "measure");
+        form.put("procedure.camber", "protractor");
+        form.remove("add");
+        form.put("move", "up:camber");
+        assertTrue(bench(form).contains("value=\"prepare,camber,toe,work,handIn\""));
+        form.put("order", "prepare,camber,toe,work,handIn");
+        form.put("move", "down:camber");
+        assertTrue(bench(form).contains("value=\"prepare,camber,toe,work,handIn\""), "against the school's order");
+        form.remove("move");
+        form.put("remove", "toe");
+        assertTrue(bench(form).contains("value=\"prepare,camber,work,handIn\""));
     }
 
     @Test
-    void thePreview_followsTheForm_andRefusesABlindMethodWithItsReason() {
-        String preview = teacher.get("/tasks/new?preview=1&method=plates&asked=totalAndEach")
+    void aProcedure_isRefusedWhatItCanNotSee_withItsReason() {
+        String plates = "order=toe,handIn&kind.toe=measure&procedure.toe=plates&kind.handIn=handIn&figures.toe=";
+        String preview = teacher.get("/tasks/new?part=preview&" + plates + "toe.front.left")
                 .body();
-        assertTrue(preview.startsWith("<aside") && preview.contains("Plates see the total alone"));
-        assertFalse(teacher.get("/tasks/new?preview=1&method=plates&asked=total")
+        assertTrue(preview.startsWith("<aside"), preview);
+        assertTrue(preview.contains("Plates see the total alone"), preview);
+        assertFalse(teacher.get("/tasks/new?part=preview&" + plates + "totalToe.front")
                 .body()
                 .contains("Plates see"));
     }
 
     @Test
+    void whatIsWrong_isAllSaid_andWhatWasTypedIsKept() {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("title", "Kept title");
+        form.put("repeats.toe", "99");
+        form.put("order", "prepare,toe,work,handIn");
+        form.put("kind.prepare", "checklist");
+        form.put("kind.toe", "measure");
+        form.put("kind.work", "work");
+        form.put("kind.handIn", "handIn");
+        form.put("band.toe.reading.totalToe.front", "wide");
+        form.put("marks.work.working", "-3");
+        form.put("minutes", "soon");
+        HttpResponse<String> page = teacher.post("/tasks/new", form);
+        assertEquals(422, page.statusCode());
+        for (String part : new String[] {
+            "“99” was read",
+            "“wide” was read",
+            "“-3” was read",
+            "“soon” was read",
+            "value=\"Kept title\"",
+            "value=\"99\""
+        }) {
+            assertTrue(page.body().contains(part), part);
+        }
+    }
+
+    @Test
     void aSheetOrClassOfAnotherCentre_isNotAChoice() {
         var elsewhere = centres.plates();
-        String sheet =
-                tasks.task(elsewhere.id(), elsewhere.taskId()).sheet().id().toString();
+        String sheet = tasks.bays(elsewhere.id(), elsewhere.taskId())
+                .get(0)
+                .sheet()
+                .id()
+                .toString();
         var response = teacher.post("/tasks/new", Map.of("sheet", sheet));
         assertEquals(422, response.statusCode());
         assertEquals(404, teacher.get("/tasks/" + elsewhere.taskId()).statusCode());
-        assertEquals(404, teacher.get("/sketches/" + sheet + "/plates.css").statusCode());
+        assertEquals(
+                404,
+                teacher.get("/sketches/" + sheet + "/plates.css?figures=totalToe.front")
+                        .statusCode());
+        assertEquals(
+                404,
+                teacher.post("/tasks/" + centre.taskId() + "/bays", Map.of("bay", "1", "sheet", sheet))
+                        .statusCode());
     }
 }

@@ -6,6 +6,7 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
@@ -85,7 +86,8 @@ class PeopleController {
             HttpServletRequest request,
             HttpServletResponse response,
             RedirectAttributes flash) {
-        LengthDisplay chosen = LengthDisplay.ofKey(lengths).orElseThrow(() -> new NotThere("lengths"));
+        LengthDisplay chosen = LengthDisplay.ofKey(lengths)
+                .orElseThrow(() -> new NotThere("length display", Words.quote(lengths), me));
         people.showLengths(me.centreId(), chosen);
         sessions.start(me.seeing(chosen), request, response);
         flash.addFlashAttribute("lengthsChosen", chosen.key());

@@ -1,21 +1,29 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.task.Step;
+import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.sitting.Log;
-import app.galdrin.web.sitting.Route;
+import app.galdrin.web.sitting.NewEntry;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Slot;
-import app.galdrin.web.sitting.Stage;
+import app.galdrin.web.sitting.StaffLine;
+import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Instant;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -29,23 +37,29 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
-/** The sheet at the bay, stage by stage; with a script each entry is sent as it is written, without one by the button. */
+/** The sheet at the bay, one page; with a script each entry is sent as it is written, without one by the button of its step. */
 @Controller
 class BaySheetController {
 
     /** Where a form was sent without a script and so without a device's name. */
     private static final String NO_SCRIPT = "form";
 
-    private final Sittings sittings;
-    private final Tasks tasks;
-    private final EvidenceWords evidence;
-    private final Words words;
+    /** Added to a field's name for the way beside its size. */
+    private static final String SENSE = ".sense";
 
-    BaySheetController(Sittings sittings, Tasks tasks, EvidenceWords evidence, Words words) {
+    private static final int MOST_SEEN = 8;
+
+    private final Sittings sittings;
+    private final Works works;
+    private final Tasks tasks;
+    private final SheetMaker.Speech speech;
+
+    BaySheetController(
+            Sittings sittings, Works works, Tasks tasks, EvidenceWords evidence, StepWords names, Words words) {
         this.sittings = sittings;
+        this.works = works;
         this.tasks = tasks;
-        this.evidence = evidence;
-        this.words = words;
+        this.speech = new SheetMaker.Speech(words, names, evidence);
     }
 
     @GetMapping("/sittings")
@@ -54,96 +68,131 @@ class BaySheetController {
         return "baysheet/sittings";
     }
 
-    /** The first stage that is not finished. */
-    @GetMapping("/sittings/{id}")
-    String resume(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
-        Sitting sitting = sittings.sitting(me, id);
-        Log log = sittings.log(me.centreId(), id);
-        List<Route.Step> route = Route.of(sitting, log);
-        Stage stage = route.stream()
-                .filter(s -> !s.complete())
-                .findFirst()
-                .orElse(route.get(route.size() - 1))
-                .stage();
-        return "redirect:/sittings/" + id + "/" + stage.path();
+    /** The instructor's own readings of a vehicle as it stands in a bay; begun if it is the first time. */
+    @PostMapping("/tasks/{taskId}/reference")
+    String reference(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID taskId,
+            @RequestParam(defaultValue = "0") int bay) {
+        return "redirect:/sittings/" + sittings.referenceAsFound(me, tasks.task(me.centreId(), taskId), bay);
     }
 
-    @GetMapping("/tasks/{taskId}/reference")
-    String reference(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId) {
-        UUID id = sittings.referenceAsFound(me, tasks.task(me.centreId(), taskId));
-        return "redirect:/sittings/" + id + "/" + Stage.AS_FOUND.path();
+    /** The instructor's own readings of a vehicle as an apprentice left it. */
+    @PostMapping("/marking/{sittingId}/reference")
+    String asLeftReference(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID sittingId,
+            @RequestParam(defaultValue = "1") int round) {
+        if (!me.is(Role.INSTRUCTOR)) {
+            throw new NotThere("reference", sittingId, me);
+        }
+        return "redirect:/sittings/" + sittings.referenceAsLeft(me, sittings.sitting(me, sittingId), round);
     }
 
-    @GetMapping("/marking/{sittingId}/reference")
-    String asLeftReference(@AuthenticationPrincipal SignedIn me, @PathVariable UUID sittingId) {
-        UUID id = sittings.referenceAsLeft(me, sittings.sitting(me, sittingId));
-        return "redirect:/sittings/" + id + "/" + Stage.AS_LEFT.path();
-    }
-
-    @GetMapping("/sittings/{id}/{stage:prepare|as-found|work|judge|plan|as-left|hand-in}")
-    String stage(
+    /**
+     * The whole sheet; a script asks for parts of it by themselves.
+     *
+     * @param step the step that is shown; the first that is not complete where it is left out
+     */
+    @GetMapping("/sittings/{id:[0-9a-f-]{36}}")
+    String sheet(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
-            @PathVariable String stage,
-            @RequestParam(defaultValue = "1") int repeat,
-            @RequestParam(required = false) @Nullable String panel,
+            @RequestParam(required = false) @Nullable String step,
+            @RequestParam(required = false) @Nullable String part,
             Model model) {
-        show(me, id, stage, repeat, Map.of(), model);
-        return panel == null ? "baysheet/sheet" : "baysheet/panel :: panel";
-    }
-
-    private void show(SignedIn me, UUID id, String path, int repeat, Map<Slot, Fields.Refused> refused, Model model) {
         Sitting sitting = sittings.sitting(me, id);
-        Stage stage = stageAt(sitting, path);
-        Log log = sittings.log(me.centreId(), id);
-        int shown = Math.max(1, Math.min(repeat, sitting.task().toe().repeats()));
-        var fields = new Fields(sitting.task().toe(), log, words, refused);
-        model.addAttribute("view", new SheetView.Maker(sitting, log, stage, shown, fields, evidence, words).make());
-        model.addAttribute("mine", sitting.personId().equals(me.personId()));
+        if (part == null) {
+            show(me, sitting, step, Map.of(), model);
+            return "baysheet/sheet";
+        }
+        SheetMaker maker = maker(sitting, Map.of());
+        Step wanted = named(maker, part, me);
+        model.addAttribute("v", maker.view(wanted));
+        model.addAttribute("closed", sitting.state().handedIn());
+        return "baysheet/panel :: panel";
     }
 
-    private static Stage stageAt(Sitting sitting, String path) {
-        return Route.stages(sitting).stream()
-                .filter(s -> s.path().equals(path))
+    private SheetMaker maker(Sitting sitting, Map<LineKey, Fields.Refused> refused) {
+        Log log = sittings.log(sitting.centreId(), sitting.id());
+        return new SheetMaker(sitting, works.assignment(sitting), log, refused, speech);
+    }
+
+    private static Step named(SheetMaker maker, String step, SignedIn me) {
+        return maker.steps().stream()
+                .filter(s -> s.id().equals(step))
                 .findFirst()
-                .orElseThrow(() -> new NotThere("stage"));
+                .orElseThrow(() -> new NotThere("step", Words.quote(step), me));
     }
 
-    /** A whole form without a script: everything that was typed and can be read is written, the rest comes back. */
-    @PostMapping("/sittings/{id}/{stage:prepare|as-found|work|judge|plan|as-left|hand-in}")
+    private void show(
+            SignedIn me, Sitting sitting, @Nullable String step, Map<LineKey, Fields.Refused> refused, Model model) {
+        SheetMaker maker = maker(sitting, refused);
+        Step shown = step == null ? maker.next() : named(maker, step, me);
+        model.addAttribute("page", maker.page(shown.id()));
+        model.addAttribute("closed", sitting.state().handedIn());
+    }
+
+    /** A step's form without a script: everything that was typed and can be read is written, the rest comes back. */
+    @PostMapping("/sittings/{id:[0-9a-f-]{36}}")
     String write(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
-            @PathVariable String stage,
-            @RequestParam(defaultValue = "1") int repeat,
+            @RequestParam String step,
             @RequestParam Map<String, String> form,
             HttpServletResponse response,
             Model model) {
         Sitting sitting = sittings.sitting(me, id);
-        Stage here = stageAt(sitting, stage);
-        Map<Slot, Fields.Refused> refused = new HashMap<>();
-        for (Slot slot : Route.slots(sitting.task().toe(), here)) {
-            String typed = form.getOrDefault(slot.key(), "");
-            boolean strike = slot.key().equals(form.get("strike"));
-            if (strike || !typed.isBlank()) {
-                String key = form.getOrDefault("key:" + slot.key(), Ids.next().toString());
-                var line =
-                        new Sittings.Line(slot, strike ? "" : typed, strike, strike ? key + "-strike" : key, NO_SCRIPT);
-                if (sittings.write(me, sitting, line) instanceof Sittings.Outcome.Refused no) {
-                    refused.put(slot, new Fields.Refused(typed, said(no)));
-                }
-            }
+        SheetMaker maker = maker(sitting, Map.of());
+        Map<LineKey, Fields.Refused> refused = new HashMap<>();
+        Log log = sittings.log(me.centreId(), id);
+        for (LineKey key : maker.keys(named(maker, step, me))) {
+            write(me, sitting, log, key, form).ifPresent(bad -> refused.put(key, bad));
         }
         if (refused.isEmpty()) {
-            return "redirect:/sittings/" + id + "/" + stage + "?repeat=" + repeat;
+            return "redirect:/sittings/" + id + "?step=" + step;
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        show(me, id, stage, repeat, refused, model);
+        show(me, sittings.sitting(me, id), step, refused, model);
         return "baysheet/sheet";
     }
 
+    /** A form carries everything that stands; what was left as it is is not written again. */
+    private Optional<Fields.Refused> write(
+            SignedIn me, Sitting sitting, Log log, LineKey key, Map<String, String> form) {
+        boolean strike = key.key().equals(form.get("strike"));
+        String typed = typed(form, key);
+        boolean asItStands = log.allAt(key).size() == 1
+                && log.at(key).filter(e -> e.written().equals(typed.strip())).isPresent();
+        if (!strike && (typed.isBlank() || asItStands)) {
+            return Optional.empty();
+        }
+        String entryKey = form.getOrDefault("key:" + key.key(), Ids.next().toString());
+        List<String> saw = seen(form.getOrDefault("saw:" + key.key(), ""));
+        NewEntry entry = strike
+                ? NewEntry.now(key, "", saw, entryKey + "-strike", NO_SCRIPT).asStrike()
+                : NewEntry.now(key, typed, saw, entryKey, NO_SCRIPT);
+        return sittings.write(me, sitting, entry) instanceof Sittings.Outcome.Refused no
+                ? Optional.of(new Fields.Refused(typed, speech.words().text(no.why())))
+                : Optional.empty();
+    }
+
+    /** What was typed for a line; a size with the way chosen beside it. */
+    private static String typed(Map<String, String> form, LineKey key) {
+        String text = form.getOrDefault(key.key(), "");
+        String sense = form.getOrDefault(key.key() + SENSE, "");
+        return sense.isEmpty() || text.isBlank() ? text : text.strip() + LineText.BEFORE_SENSE + sense;
+    }
+
+    private static List<String> seen(String keys) {
+        return Arrays.stream(keys.split(",", -1))
+                .filter(key -> key.matches("[A-Za-z0-9-]{8,80}"))
+                .limit(MOST_SEEN)
+                .toList();
+    }
+
     /** Raises or lowers the flag that calls the instructor. */
-    @PostMapping("/sittings/{id}/flag")
+    @PostMapping("/sittings/{id:[0-9a-f-]{36}}/flag")
     String flag(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
@@ -151,55 +200,59 @@ class BaySheetController {
             @RequestParam String key,
             @RequestParam String back) {
         Sitting sitting = sittings.sitting(me, id);
-        sittings.write(me, sitting, new Sittings.Line(Slot.of(Stage.FLAG, "needsYou"), text, false, key, NO_SCRIPT));
+        sittings.write(me, sitting, NewEntry.now(StaffLine.FLAG, text, List.of(), key, NO_SCRIPT));
         boolean local = back.startsWith("/") && !back.startsWith("//") && !back.contains("\\");
         return "redirect:" + (local ? back : "/sittings/" + id);
     }
 
     /**
-     * What a script sends: one entry.
+     * What a script is told of an entry it sent.
      *
-     * @param ok whether it stands now
+     * @param ok whether it is on the log now; otherwise it never will be, and the script moves it aside
      * @param echo as it was understood
-     * @param error why it does not stand
+     * @param error why it is not written
      * @param seq how many entries the sitting has
+     * @param disputed whether something else stands on the line as well
+     * @param late whether it waits for the instructor
      */
-    record Answer(boolean ok, String echo, @Nullable String error, int seq) {}
+    record Answer(boolean ok, String echo, @Nullable String error, int seq, boolean disputed, boolean late) {}
 
-    @PostMapping("/sittings/{id}/entries")
+    @PostMapping("/sittings/{id:[0-9a-f-]{36}}/entries")
     @ResponseBody
     Answer entry(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
-            @RequestParam String slot,
+            @RequestParam String line,
             @RequestParam(defaultValue = "") String text,
             @RequestParam(defaultValue = "false") boolean strike,
+            @RequestParam(defaultValue = "") String saw,
             @RequestParam String key,
+            @RequestParam(defaultValue = "0") long deviceSeq,
+            @RequestParam(defaultValue = "0") long writtenAt,
+            @RequestParam(defaultValue = "0") long sentAt,
             @RequestHeader("X-Galdrin-Device") String device) {
         if (!key.matches("[A-Za-z0-9-]{8,80}") || !device.matches("[A-Za-z0-9-]{1,40}")) {
-            throw new NotThere("key");
+            throw new NotThere("entry key", Words.quote(key), me);
         }
         Sitting sitting = sittings.sitting(me, id);
-        Slot where = Slot.parse(slot)
-                .filter(s -> Route.stages(sitting).contains(s.stage()))
-                .orElseThrow(() -> new NotThere("slot"));
-        var outcome = sittings.write(me, sitting, new Sittings.Line(where, text, strike, key, device));
+        LineKey where = LineKey.parse(line).orElseThrow(() -> new NotThere("line", Words.quote(line), me));
+        Instant now = Instant.now();
+        long offset = sentAt == 0 ? 0 : now.toEpochMilli() - sentAt;
+        Instant at = writtenAt == 0 ? now : Instant.ofEpochMilli(writtenAt);
+        var entry = new NewEntry(where, text, strike, seen(saw), key, device, deviceSeq, at, offset);
+        var outcome = sittings.write(me, sitting, entry);
         if (outcome instanceof Sittings.Outcome.Refused no) {
-            return new Answer(false, "", said(no), sitting.lastSeq());
+            return new Answer(
+                    false, "", speech.words().text(no.why()), sitting.state().lastSeq(), false, false);
         }
-        if (outcome instanceof Sittings.Outcome.Struck struck) {
-            return new Answer(true, "", null, struck.entry().seq());
-        }
-        var entry = ((Sittings.Outcome.Stands) outcome).entry();
-        return new Answer(true, Fields.echo(entry, sitting.task().toe().answerUnit(), words), null, entry.seq());
-    }
-
-    /** The sentence, with the keys in its arguments put into words. */
-    private String said(Sittings.Outcome.Refused refused) {
-        Object[] args = refused.why().args().stream()
-                .map(a ->
-                        a instanceof String s && (s.startsWith("unit.") || s.startsWith("field.")) ? words.text(s) : a)
-                .toArray();
-        return words.text(refused.why().key(), args);
+        var stands = (Sittings.Outcome.Stands) outcome;
+        String echo = stands.entry().isStrike() ? "" : maker(sitting, Map.of()).echo(stands.entry());
+        return new Answer(
+                true,
+                echo,
+                null,
+                stands.entry().seq(),
+                stands.disputed(),
+                stands.entry().late());
     }
 }

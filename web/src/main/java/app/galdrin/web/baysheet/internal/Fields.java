@@ -1,71 +1,117 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.answer.AnswerType.Amount;
+import app.galdrin.core.answer.AnswerType.SizeAndSense;
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
-import app.galdrin.core.task.AnswerUnit;
-import app.galdrin.core.task.ToeTask;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.task.Line;
+import app.galdrin.core.task.Work;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
-import app.galdrin.web.sitting.Route;
-import app.galdrin.web.sitting.Slot;
-import app.galdrin.web.sitting.Stage;
-import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
-/** The fields of a stage, with what stands in them and what was typed and refused. */
+/** The fields of a sheet, with what stands in them and what was typed and refused. */
 final class Fields {
 
-    private final ToeTask task;
+    private final Sheet sheet;
     private final Log log;
     private final Words words;
-    private final Map<Slot, Refused> refused;
+    private final Map<LineKey, Refused> refused;
 
     /** Text that could not be read, and the sentence why. */
     record Refused(String typed, String why) {}
 
-    Fields(ToeTask task, Log log, Words words, Map<Slot, Refused> refused) {
-        this.task = task;
+    Fields(Sheet sheet, Log log, Words words, Map<LineKey, Refused> refused) {
+        this.sheet = sheet;
         this.log = log;
         this.words = words;
         this.refused = refused;
     }
 
-    Map<Slot, FieldView> of(Stage stage) {
-        Map<Slot, FieldView> fields = new LinkedHashMap<>();
-        for (Slot slot : Route.slots(task, stage)) {
-            fields.put(slot, field(slot));
-        }
-        return fields;
+    FieldView at(LineKey key) {
+        Line line = sheet.line(key).orElseThrow(() -> new IllegalStateException("no line " + key.key()));
+        List<Entry> standing = log.allAt(key);
+        Optional<Entry> entry = log.at(key);
+        Refused bad = refused.get(key);
+        return new FieldView(
+                key,
+                line.answer(),
+                bad == null ? entry.map(Entry::written).orElse("") : bad.typed(),
+                entry.map(e -> echo(e, line, Optional.empty(), words)).orElse(""),
+                bad == null ? null : bad.why(),
+                Ids.next().toString(),
+                standing.stream().map(Entry::key).toList(),
+                standing.size() > 1 ? standing.stream().map(Entry::written).toList() : List.of(),
+                line.critical(),
+                line.witnessed());
     }
 
-    private FieldView field(Slot slot) {
-        String standing = log.at(slot).map(Entry::written).orElse("");
-        String echo = log.at(slot).map(e -> echo(e, task.answerUnit(), words)).orElse("");
-        Refused bad = refused.get(slot);
-        String key = Ids.next().toString();
-        return bad == null
-                ? new FieldView(slot, standing, echo, null, key)
-                : new FieldView(slot, bad.typed(), echo, bad.why(), key);
+    /** The field of a worked figure, which is echoed in the unit it was asked in. */
+    FieldView worked(LineKey key, Work.Item item) {
+        FieldView field = at(key);
+        String echo = log.at(key)
+                .map(e -> echo(e, sheet.line(key).orElseThrow(), Optional.of(item.unit()), words))
+                .orElse("");
+        return new FieldView(
+                key,
+                field.answer(),
+                field.value(),
+                echo,
+                field.error(),
+                field.entryKey(),
+                field.saw(),
+                field.disputed(),
+                field.critical(),
+                field.witnessed());
     }
 
     /** An entry as it was understood. */
-    static String echo(Entry entry, AnswerUnit unit, Words words) {
-        Double value = entry.value();
-        if (value == null) {
-            return words.text("chosen." + entry.written());
+    static String echo(Entry entry, Line line, Optional<AnswerUnit> unit, Words words) {
+        AnswerType answer = line.answer();
+        if (entry.value() == null) {
+            return answer instanceof AnswerType.ShortText
+                    ? entry.written()
+                    : words.textOr("chosen." + entry.written(), "item.own", entry.written());
         }
-        return switch (entry.slot().stage()) {
-            case AS_FOUND, AS_LEFT -> words.length(value);
-            case WORK -> figure(value, unit, words);
-            default -> words.text("turns", QuantityFormat.length(value));
-        };
+        double value = entry.value().doubleValue();
+        if (answer instanceof SizeAndSense) {
+            String way = LineText.senseOf(entry.written())
+                    .map(s -> words.text("sense." + s.key()))
+                    .orElse("");
+            return amount(Math.abs(value), ((SizeAndSense) answer).size(), words) + ", " + way;
+        }
+        if (unit.isPresent()) {
+            return figure(value, unit.get(), words);
+        }
+        return amount(value, (Amount) answer, words);
+    }
+
+    private static String amount(double value, Amount amount, Words words) {
+        if (amount.quantity() == Quantity.LENGTH) {
+            return words.length(value);
+        }
+        return amount.quantity() == Quantity.ANGLE
+                ? degrees(value, false)
+                : QuantityFormat.length(value) + " "
+                        + words.text("unit." + amount.defaultUnit().key());
     }
 
     /** With every place that was written, so that nobody thinks a digit was lost. */
+    private static String degrees(double value, boolean signed) {
+        return QuantityFormat.decimal(value, 3, signed).replaceFirst("0$", "") + "°";
+    }
+
     private static String figure(double value, AnswerUnit unit, Words words) {
-        boolean plain = unit.quantity() == Quantity.ANGLE && unit != AnswerUnit.DEGREES_MINUTES;
-        return plain ? QuantityFormat.decimal(value, 3, true).replaceFirst("0$", "") + "°" : words.answer(value, unit);
+        boolean plain = unit == AnswerUnit.DEGREES;
+        return plain ? degrees(value, true) : words.answer(value, unit);
     }
 }

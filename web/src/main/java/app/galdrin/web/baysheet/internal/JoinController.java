@@ -114,6 +114,7 @@ class JoinController {
         TaskVersion task = tasks.task(opening.get().centreId(), opening.get().taskId());
         model.addAttribute("task", task);
         model.addAttribute("names", free(opening.get()));
+        model.addAttribute("bays", tasks.bays(task.centreId(), task.id()));
         return opening;
     }
 

@@ -1,26 +1,50 @@
 package app.galdrin.web.demo.internal;
 
-import app.galdrin.core.marking.VerdictChoice;
-import app.galdrin.core.measure.Asked;
-import app.galdrin.core.measure.ToeFigures;
+import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.answer.AnswerType.SizeAndSense;
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.answer.Sense;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.marking.Marker;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.Simulation;
+import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
-import app.galdrin.core.spec.Axle;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Judgement;
-import app.galdrin.core.spec.SheetQuantity;
-import app.galdrin.core.steering.TrackRod;
-import app.galdrin.core.task.ToeTask;
-import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.spec.Zone;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Work;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.NewEntry;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Slot;
-import app.galdrin.web.sitting.Stage;
-import java.util.EnumMap;
+import app.galdrin.web.sitting.StaffLine;
+import app.galdrin.web.sitting.Works;
 import java.util.List;
 import java.util.Map;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
 
-/** An apprentice of the demo doing a whole sheet, with a habit that the marker should recognise. */
+/**
+ * A person of the demo doing a sheet, with a habit that the marker should recognise. What he reads comes from the procedures' own forward
+ * models; the same seed reads the same.
+ */
 final class DemoApprentice {
 
     enum Habit {
@@ -34,99 +58,232 @@ final class DemoApprentice {
     private final Sittings sittings;
     private final SignedIn me;
     private final Sitting sitting;
-    private final DemoReadings readings;
-    private final ToeTask task;
+    private final Assignment assignment;
+    private final RandomGenerator random;
 
-    DemoApprentice(Sittings sittings, SignedIn me, Sitting sitting, long seed) {
+    DemoApprentice(Sittings sittings, Works works, SignedIn me, Sitting sitting, long seed) {
         this.sittings = sittings;
         this.me = me;
         this.sitting = sitting;
-        this.task = sitting.task().toe();
-        this.readings = new DemoReadings(task.sheet().geometry(), seed);
+        this.assignment = works.assignment(sitting);
+        this.random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(seed);
     }
 
-    void doAll(Habit habit, double left, double right) {
-        task.checklist().forEach(step -> write(Stage.PREPARE, step.key(), "done"));
-        DemoData.writeReadings(sittings, me, sitting, Stage.AS_FOUND, readings, left, right);
-        var log = sittings.log(me.centreId(), sitting.id());
-        ToeFigures own = ToeFigures.mean(task.work(log.readings(Stage.AS_FOUND, task.repeats())));
-        Map<Asked, Double> written = withHabit(own, habit);
-        written.forEach((asked, degrees) -> write(Stage.WORK, asked.key(), QuantityFormat.decimal(degrees, 2, true)));
-        written.forEach((asked, degrees) -> write(Stage.JUDGE, asked.key(), verdict(asked, degrees, own)));
-        write(Stage.JUDGE, "adjustable", "yes");
-        planRod("left", written.getOrDefault(Asked.LEFT, 0.0));
-        planRod("right", written.getOrDefault(Asked.RIGHT, 0.0));
-        DemoData.writeReadings(sittings, me, sitting, Stage.AS_LEFT, readings, -0.05, -0.03);
-        write(Stage.HAND_IN, "done", "done");
+    private Practical practical() {
+        return assignment.practical();
     }
 
-    /** Prepared, the first repeat read and one figure struck out. */
-    void readHalf(double left, double right) {
-        task.checklist().forEach(step -> write(Stage.PREPARE, step.key(), "done"));
-        Map<String, Double> one = readings.read(task.method(), left, right);
-        String misread = "wheels.rl.frontGap";
-        write(sittings, me, sitting, Stage.AS_FOUND, misread, 1, "75.5");
-        for (var place : task.method().places()) {
-            String text = QuantityFormat.length(one.getOrDefault(place.id(), 0.0));
-            write(sittings, me, sitting, Stage.AS_FOUND, place.id(), place.eachRepeat() ? 1 : 0, text);
+    /** The whole sheet from preparing to handing in, on a vehicle found in one state and left in another. */
+    void doAll(Habit habit, Truth found, Truth left) {
+        for (Step step : practical().steps()) {
+            if (step instanceof Checklist list) {
+                tick(list);
+            } else if (step instanceof Measure measure) {
+                read(measure, 0, found, measure.repeats());
+            } else if (step instanceof Work work) {
+                work(work, habit);
+            } else if (step instanceof Judge judge) {
+                judge(judge);
+            } else if (step instanceof Plan plan) {
+                plan(plan);
+            } else if (step instanceof Round round) {
+                round(round, left);
+            } else {
+                write(LineKey.of(step.id(), HandIn.DONE), "done");
+            }
         }
-        List<String> begun = List.of("wheels.fl.frontGap", "hubGap.fl");
-        Map<String, Double> two = readings.read(task.method(), left, right);
-        begun.forEach(place -> write(
-                sittings, me, sitting, Stage.AS_FOUND, place, 2, QuantityFormat.length(two.getOrDefault(place, 0.0))));
-        write(Stage.FLAG, "needsYou", "raised");
     }
 
-    private static Map<Asked, Double> withHabit(ToeFigures own, Habit habit) {
-        double left = Math.toDegrees(own.left().orElseThrow().value());
-        double right = Math.toDegrees(own.right().orElseThrow().value());
-        double total = Math.toDegrees(own.total().value());
-        double mmOfTotal = 2 * 416 * Math.sin(Math.toRadians(total / 2));
-        return switch (habit) {
-            case CAREFUL -> figures(total, left, right);
-            case WRONG_SIGN -> figures(-total, -left, -right);
-            case ONE_WHEEL_FOR_TOTAL -> figures(left, left, right);
-            case MILLIMETRES -> figures(mmOfTotal, left, right);
-            case SIDES_SWAPPED -> figures(total, right, left);
-        };
+    void tick(Checklist list) {
+        list.items().forEach(item -> write(LineKey.of(list.id(), item.id()), "done"));
     }
 
-    private static Map<Asked, Double> figures(double total, double left, double right) {
-        return new EnumMap<>(Map.of(Asked.TOTAL, total, Asked.LEFT, left, Asked.RIGHT, right));
+    /** Every place of some repeats of a measurement, written as it is read. */
+    void read(Measure measure, int round, Truth truth, int repeats) {
+        Simulation.Laying laying = measure.procedure().simulation().lay(truth, assignment.standing(), 1, random);
+        for (int repeat = 1; repeat <= repeats; repeat++) {
+            Map<String, Double> one = laying.read();
+            for (Place place : measure.procedure().places(measure.figures())) {
+                if (place.eachRepeat() || repeat == 1) {
+                    var key = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round);
+                    write(key, text(place, one.getOrDefault(place.id(), 0.0)));
+                }
+            }
+        }
     }
 
-    private String verdict(Asked asked, double degrees, ToeFigures own) {
-        var line = task.sheet()
-                .line(Axle.FRONT, asked == Asked.TOTAL ? SheetQuantity.TOTAL_TOE : SheetQuantity.TOE)
-                .orElseThrow();
-        double u = own.figure(asked).orElseThrow().standardUncertainty();
-        var zone = Judgement.of(new Estimate(Math.toRadians(degrees), u), line.limits(), Judgement.K, task.rule())
-                .zone();
+    /** A reading as a person writes it. */
+    private static String text(Place place, double value) {
+        AnswerType answer = place.answer();
+        if (place.amount().quantity() == Quantity.LENGTH) {
+            return QuantityFormat.length(value);
+        }
+        String size = QuantityFormat.decimal(Math.abs(value), 2, false);
+        if (!(answer instanceof SizeAndSense sized)) {
+            return size;
+        }
+        Sense sense = sized.senses().stream()
+                .filter(s -> s.sign(sized.side()) * value >= 0)
+                .findFirst()
+                .orElse(sized.senses().get(0));
+        return size + LineText.BEFORE_SENSE + sense.key();
+    }
+
+    private void work(Work work, Habit habit) {
+        var own = new OwnFigures(
+                assignment, sittings.log(me.centreId(), sitting.id()).answers());
+        for (Work.Item item : work.asked()) {
+            FigureId asked = habit == Habit.SIDES_SWAPPED ? item.figure().otherSide() : item.figure();
+            Measure measure = practical().measure(item.from()).orElseThrow();
+            double right = own.onPaper(measure, 0, asked).orElse(0);
+            boolean sum = item.figure().ofBothWheels();
+            double figure = switch (habit) {
+                case WRONG_SIGN -> -right;
+                case ONE_WHEEL_FOR_TOTAL ->
+                    sum
+                            ? own.onPaper(measure, 0, item.figure().part(Wheel.FRONT_LEFT))
+                                    .orElse(0)
+                            : right;
+                default -> right;
+            };
+            AnswerUnit unit = habit == Habit.MILLIMETRES && sum ? AnswerUnit.MILLIMETRES : item.unit();
+            double baseline =
+                    measure.procedure().baseline().apply(assignment.standing()).orElse(1.0);
+            write(
+                    LineKey.of(work.id(), item.figure().key()),
+                    QuantityFormat.decimal(unit.ofFigure(figure, item.figure(), baseline), 2, true));
+        }
+    }
+
+    private void judge(Judge judge) {
+        for (FigureId figure : judge.figures()) {
+            write(LineKey.of(judge.id(), figure.key()), verdict(figure, judge.id()));
+        }
+        for (FigureId.Adjustment adjustment : Practical.adjustments(judge.figures())) {
+            Adjustable adjustable = assignment.sheet().adjustable(adjustment);
+            write(LineKey.of(judge.id(), Judge.ADJUSTABLE + adjustment.key()), adjustable.key());
+        }
+    }
+
+    private String verdict(FigureId figure, String step) {
+        Zone zone = zone(figure, step);
         if (zone.inDoubt()) {
-            return VerdictChoice.TOO_CLOSE.key();
+            return Judge.Verdict.TOO_CLOSE.key();
         }
-        return VerdictChoice.valueOf(zone.name()).key();
+        return zone == Zone.INSIDE ? Judge.Verdict.INSIDE.key() : Judge.Verdict.OUTSIDE.key();
     }
 
-    private void planRod(String rod, double degrees) {
-        var limits =
-                task.sheet().line(Axle.FRONT, SheetQuantity.TOE).orElseThrow().limits();
-        double turns = TrackRod.of(task.sheet().geometry())
-                .turns(Math.toRadians(degrees), limits.target().orElseThrow());
-        write(Stage.PLAN, rod + ".way", turns > 0 ? "lengthen" : "shorten");
-        write(Stage.PLAN, rod + ".turns", QuantityFormat.decimal(Math.rint(Math.abs(turns) * 4) / 4, 2, false));
+    private Zone zone(FigureId figure, String step) {
+        var answers = sittings.log(me.centreId(), sitting.id()).answers();
+        return Marker.standing(assignment, answers, figure, step)
+                .flatMap(v -> assignment
+                        .sheet()
+                        .limits(figure)
+                        .map(l -> Judgement.of(v, l, Judgement.K, practical().rule())
+                                .zone()))
+                .orElse(Zone.INSIDE);
     }
 
-    private void write(Stage stage, String place, String text) {
-        write(sittings, me, sitting, stage, place, 0, text);
+    private void plan(Plan plan) {
+        var answers = sittings.log(me.centreId(), sitting.id()).answers();
+        for (FigureId.Adjustment adjustment : Practical.adjustments(plan.figures())) {
+            List<Adjuster> adjusters = assignment.sheet().adjusters(adjustment);
+            if (adjusters.isEmpty()) {
+                boolean outside = plan.figures().stream()
+                        .filter(adjustment::contains)
+                        .anyMatch(f -> zone(f, plan.id()) == Zone.OUTSIDE);
+                write(
+                        LineKey.of(plan.id(), Plan.PART + adjustment.key()),
+                        (outside ? Plan.Instead.LOOK_FOR_THE_PART : Plan.Instead.NOTHING).key());
+            }
+            for (Adjuster adjuster : adjusters) {
+                adjuster.effects().forEach((figure, effect) -> {
+                    if (adjustment.contains(figure) && isFirst(plan, adjuster, adjustment)) {
+                        double now = Marker.standing(assignment, answers, figure, plan.id())
+                                .map(v -> v.value())
+                                .orElse(0.0);
+                        double target = assignment
+                                .sheet()
+                                .limits(figure)
+                                .map(l -> l.target().orElse(0))
+                                .orElse(0.0);
+                        double units = effect.perUnit().isPresent()
+                                ? (target - now) / effect.perUnit().getAsDouble()
+                                : 0;
+                        move(plan.id(), 0, adjuster, units);
+                    }
+                });
+            }
+        }
     }
 
-    static void write(
-            Sittings sittings, SignedIn me, Sitting sitting, Stage stage, String place, int repeat, String text) {
-        var line = new Sittings.Line(
-                new Slot(stage, place, repeat), text, false, Ids.next().toString(), "demo");
-        if (sittings.write(me, sitting, line) instanceof Sittings.Outcome.Refused refused) {
-            throw new IllegalStateException("demo entry " + place + " '" + text + "' refused: " + refused.why());
+    private static boolean isFirst(Plan plan, Adjuster adjuster, FigureId.Adjustment adjustment) {
+        return Practical.adjustments(plan.figures()).stream()
+                .filter(adjuster::moves)
+                .findFirst()
+                .filter(adjustment::equals)
+                .isPresent();
+    }
+
+    private void move(String step, int round, Adjuster adjuster, double units) {
+        double rounded = Math.rint(units * 4) / 4;
+        int sign = Math.abs(rounded) < adjuster.smallestStep() ? 0 : (int) Math.signum(rounded);
+        write(
+                new LineKey(step, adjuster.id() + Plan.WAY, 0, round),
+                adjuster.part().way(sign).key());
+        if (sign != 0) {
+            write(
+                    new LineKey(step, adjuster.id() + Plan.AMOUNT, 0, round),
+                    QuantityFormat.decimal(Math.min(adjuster.most(), Math.abs(rounded)), 2, false));
+        }
+    }
+
+    private void round(Round round, Truth left) {
+        var figures =
+                round.measures().stream().flatMap(m -> m.figures().stream()).toList();
+        if (round.most() > 1) {
+            Practical.adjustments(figures).stream()
+                    .flatMap(a -> assignment.sheet().adjusters(a).stream())
+                    .distinct()
+                    .forEach(a -> move(round.id(), 1, a, 1));
+        }
+        round.measures().forEach(m -> read(m, 1, left, m.repeats()));
+        if (round.most() > 1) {
+            write(new LineKey(round.id(), Round.NEXT, 0, 1), Round.Next.DONE.key());
+        }
+    }
+
+    /** Prepared, the first repeat of the first measurement read, one figure struck out, the instructor called. */
+    void readHalf(Truth found) {
+        practical().steps().stream().limit(2).forEach(step -> {
+            if (step instanceof Checklist list) {
+                tick(list);
+            }
+        });
+        Measure first = practical().of(Measure.class).findFirst().orElseThrow();
+        Place misread = first.procedure().places(first.figures()).get(3);
+        write(new LineKey(first.id(), misread.id(), 1, 0), "75.5");
+        read(first, 0, found, 1);
+        Simulation.Laying again = first.procedure().simulation().lay(found, assignment.standing(), 1, random);
+        Map<String, Double> two = again.read();
+        first.procedure().places(first.figures()).stream()
+                .limit(2)
+                .forEach(place -> write(
+                        new LineKey(first.id(), place.id(), 2, 0), text(place, two.getOrDefault(place.id(), 0.0))));
+        sittings.write(
+                me,
+                sitting,
+                NewEntry.now(
+                        StaffLine.FLAG, StaffLine.RAISED, List.of(), Ids.next().toString(), "demo"));
+    }
+
+    private void write(LineKey key, String text) {
+        List<String> saw = sittings.log(me.centreId(), sitting.id()).allAt(key).stream()
+                .map(e -> e.key())
+                .toList();
+        var entry = NewEntry.now(key, text, saw, Ids.next().toString(), "demo");
+        if (sittings.write(me, sitting, entry) instanceof Sittings.Outcome.Refused refused) {
+            throw new IllegalStateException("demo entry " + key.key() + " '" + text + "' refused: " + refused.why());
         }
     }
 }

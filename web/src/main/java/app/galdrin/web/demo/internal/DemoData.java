@@ -1,31 +1,40 @@
 package app.galdrin.web.demo.internal;
 
-import app.galdrin.core.measure.ToeMethod;
-import app.galdrin.core.measure.ToeMethods;
-import app.galdrin.core.quantity.QuantityFormat;
-import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.SpecificationSheet;
-import app.galdrin.core.task.AnswerUnit;
-import app.galdrin.core.task.MarkingScheme;
-import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeTask;
+import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.TaskStart;
+import app.galdrin.core.task.Work;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.NewVehicle;
+import app.galdrin.web.sitting.Bays;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Stage;
-import app.galdrin.web.task.Mode;
-import app.galdrin.web.task.OutcomeSchool;
-import app.galdrin.web.task.TaskDraft;
+import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -49,12 +58,16 @@ public class DemoData implements ApplicationRunner {
     private final Library library;
     private final Tasks tasks;
     private final Sittings sittings;
+    private final Works works;
+    private final Bays bays;
 
-    DemoData(People people, Library library, Tasks tasks, Sittings sittings) {
+    DemoData(People people, Library library, Tasks tasks, Sittings sittings, Works works, Bays bays) {
         this.people = people;
         this.library = library;
         this.tasks = tasks;
         this.sittings = sittings;
+        this.works = works;
+        this.bays = bays;
     }
 
     @Override
@@ -91,34 +104,32 @@ public class DemoData implements ApplicationRunner {
         UUID bus = library.addVehicle(centre, DemoVehicles.MINIBUS);
         SignedIn instructor = people.session(centre, aldous);
 
-        UUID strings = set(
-                instructor,
-                "Front toe by two strings",
-                van,
-                DemoVehicles.PARCEL_VAN,
-                classOne,
-                ToeMethods.of("strings"),
-                Mode.ASSESSMENT);
+        UUID strings = tasks.set(
+                centre,
+                aldous,
+                toe(DemoVehicles.PARCEL_VAN, "strings", "Front toe by two strings", Mode.ASSESSMENT),
+                List.of(van),
+                classOne);
         runStrings(instructor, strings, first);
-        UUID plates = set(
-                instructor,
-                "Front toe by plates",
-                bus,
-                DemoVehicles.MINIBUS,
-                classTwo,
-                ToeMethods.of("plates"),
-                Mode.PRACTICE);
+        UUID plates = tasks.set(
+                centre,
+                aldous,
+                toe(DemoVehicles.MINIBUS, "plates", "Front toe by plates", Mode.PRACTICE),
+                List.of(bus),
+                classTwo);
         tasks.open(centre, aldous, plates);
-        reference(instructor, plates, DemoVehicles.MINIBUS, 0.46, 0.02);
-        UUID practice = set(
-                instructor,
-                "Strings: first try",
-                van,
-                DemoVehicles.PARCEL_VAN,
-                classTwo,
-                ToeMethods.of("strings"),
-                Mode.PRACTICE);
+        reference(instructor, plates, truth(0, 0, 0.46, 0.02));
+        UUID practice = tasks.set(
+                centre,
+                aldous,
+                toe(DemoVehicles.PARCEL_VAN, "strings", "Strings: first try", Mode.PRACTICE),
+                List.of(van),
+                classTwo);
         runHalfway(instructor, practice, second.get(0));
+        bays.survey(centre, 1, 0.1, -0.2, 0.03);
+        bays.survey(centre, 2, 0.0, 0.35, 0.03);
+        UUID full = tasks.set(centre, aldous, fullFront(DemoVehicles.PARCEL_VAN.sheet()), List.of(van, bus), classTwo);
+        runFull(instructor, full, van, second);
         return centre;
     }
 
@@ -132,84 +143,130 @@ public class DemoData implements ApplicationRunner {
         return ids;
     }
 
-    private UUID set(
-            SignedIn me, String title, UUID sheet, NewVehicle vehicle, UUID classId, ToeMethod method, Mode mode) {
-        SpecificationSheet spec = vehicle.sheet();
-        var scheme = MarkingScheme.defaults(method, spec.geometry(), REPEATS);
-        ToeAsked asked = method == ToeMethods.of("strings") ? ToeAsked.TOTAL_AND_EACH : ToeAsked.TOTAL;
-        var toe = new ToeTask(
-                spec, asked, method, REPEATS, AnswerUnit.DEGREES, DecisionRule.SIMPLE, ToeTask.PREPARATION, scheme);
-        return tasks.set(
-                me.centreId(),
-                me.personId(),
-                new TaskDraft(title, sheet, classId, toe, mode, OutcomeSchool.COMPETENCE));
+    /** The ready-made toe task by one procedure. */
+    private static Practical toe(NewVehicle vehicle, String procedure, String title, Mode mode) {
+        Practical start = TaskStart.TOE.on(vehicle.sheet(), title, OrderSchool.A, AnswerUnit.DEGREES);
+        Procedure with = Procedures.of(procedure);
+        var measure = Measure.of("toe", with, TaskStart.usualFigures(with, Measurand.TOE), REPEATS);
+        List<Step> steps = new ArrayList<>();
+        for (Step step : start.steps()) {
+            steps.add(replaced(step, measure));
+        }
+        return TaskStart.withDefaults(with(start, title, mode, steps), vehicle.sheet());
+    }
+
+    private static Step replaced(Step step, Measure measure) {
+        if (step instanceof Measure) {
+            return measure;
+        }
+        List<FigureId> figures = measure.figures();
+        if (step instanceof Work work) {
+            return new Work(
+                    work.id(),
+                    figures.stream()
+                            .map(f -> new Work.Item(f, measure.id(), AnswerUnit.DEGREES))
+                            .toList());
+        }
+        if (step instanceof Judge judge) {
+            return new Judge(judge.id(), figures);
+        }
+        if (step instanceof Plan plan) {
+            return new Plan(plan.id(), figures);
+        }
+        return step instanceof Round round
+                ? new Round(round.id(), List.of(Measure.of("toeAgain", measure.procedure(), figures, REPEATS)), 1)
+                : step;
+    }
+
+    private static Practical with(Practical p, String title, Mode mode, List<Step> steps) {
+        return new Practical(title, p.school(), p.rule(), mode, p.outcome(), p.minutes(), steps, p.scheme());
+    }
+
+    private static Practical fullFront(SpecificationSheet sheet) {
+        return TaskStart.FULL_FRONT.on(sheet, "The full front: caster, camber, toe", OrderSchool.A, AnswerUnit.DEGREES);
+    }
+
+    /** The state of a front axle, deg: caster of both wheels, camber of both, toe left and right. */
+    private static Truth truth(double caster, double camber, double left, double right) {
+        Map<FigureId, Double> figures = new HashMap<>();
+        for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
+            figures.put(FigureId.of(Measurand.CASTER, wheel), Math.toRadians(caster));
+            figures.put(FigureId.of(Measurand.CAMBER, wheel), Math.toRadians(camber));
+            figures.put(FigureId.of(Measurand.KPI, wheel), Math.toRadians(12.5));
+        }
+        figures.put(FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT), Math.toRadians(left));
+        figures.put(FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT), Math.toRadians(right));
+        figures.put(FigureId.of(Measurand.TOE, Wheel.REAR_LEFT), Math.toRadians(0.12));
+        figures.put(FigureId.of(Measurand.TOE, Wheel.REAR_RIGHT), Math.toRadians(0.12));
+        return new Truth(figures);
     }
 
     /** One sitting of each kind an instructor meets: flawless, and with a slip that the marker knows by name. */
     private void runStrings(SignedIn instructor, UUID task, List<UUID> class1) {
-        double left = 0.27;
-        double right = 0.09;
+        Truth found = truth(0, 0, 0.27, 0.09);
+        Truth left = truth(0, 0, -0.05, -0.03);
         tasks.open(instructor.centreId(), instructor.personId(), task);
-        reference(instructor, task, DemoVehicles.PARCEL_VAN, left, right);
-        List<DemoApprentice.Habit> habits = List.of(
-                DemoApprentice.Habit.CAREFUL,
-                DemoApprentice.Habit.WRONG_SIGN,
-                DemoApprentice.Habit.ONE_WHEEL_FOR_TOTAL,
-                DemoApprentice.Habit.MILLIMETRES,
-                DemoApprentice.Habit.SIDES_SWAPPED);
-        for (int i = 0; i < habits.size(); i++) {
-            Sitting sitting = begin(instructor, task, class1.get(i), 1 + i % 3);
-            var apprentice = new DemoApprentice(
-                    sittings, people.session(instructor.centreId(), class1.get(i)), sitting, 100 + i);
-            apprentice.doAll(habits.get(i), left, right);
-            asLeftReference(instructor, sitting, 200 + i);
+        reference(instructor, task, found);
+        DemoApprentice.Habit[] habits = DemoApprentice.Habit.values();
+        for (int i = 0; i < habits.length; i++) {
+            Sitting sitting = begin(instructor, task, class1.get(i), null);
+            apprentice(instructor, class1.get(i), sitting, 100 + i).doAll(habits[i], found, left);
+            asLeftReference(instructor, sitting, left, 200 + i);
         }
         tasks.close(instructor.centreId(), task);
     }
 
     private void runHalfway(SignedIn instructor, UUID task, UUID person) {
         tasks.open(instructor.centreId(), instructor.personId(), task);
-        reference(instructor, task, DemoVehicles.PARCEL_VAN, 0.02, 0.07);
-        Sitting sitting = begin(instructor, task, person, 2);
-        new DemoApprentice(sittings, people.session(instructor.centreId(), person), sitting, 300).readHalf(0.02, 0.07);
+        Truth found = truth(0, 0, 0.02, 0.07);
+        reference(instructor, task, found);
+        Sitting sitting = begin(instructor, task, person, null);
+        apprentice(instructor, person, sitting, 300).readHalf(found);
     }
 
-    private Sitting begin(SignedIn instructor, UUID task, UUID person, int bay) {
+    /** Caster, camber and toe on a van whose caster can't be adjusted and is out on neither side; two have handed in. */
+    private void runFull(SignedIn instructor, UUID task, UUID van, List<UUID> people) {
+        UUID centre = instructor.centreId();
+        Truth found = truth(2.4, 0.45, 0.21, 0.05);
+        Truth left = truth(2.4, -0.35, -0.05, -0.03);
+        tasks.preset(centre, instructor.personId(), task, 1, van, "Top mounts pushed out, rods two turns long");
+        tasks.open(centre, instructor.personId(), task);
+        Sitting reference =
+                sittings.sitting(instructor, sittings.referenceAsFound(instructor, tasks.task(centre, task), 1));
+        readAll(new DemoApprentice(sittings, works, instructor, reference, 11), reference, 0, found);
+        for (int i = 1; i <= 2; i++) {
+            Sitting sitting = begin(instructor, task, people.get(i), 1);
+            apprentice(instructor, people.get(i), sitting, 400 + i)
+                    .doAll(i == 1 ? DemoApprentice.Habit.CAREFUL : DemoApprentice.Habit.WRONG_SIGN, found, left);
+            asLeftReference(instructor, sitting, left, 500 + i);
+        }
+    }
+
+    private DemoApprentice apprentice(SignedIn instructor, UUID person, Sitting sitting, long seed) {
+        return new DemoApprentice(sittings, works, people.session(instructor.centreId(), person), sitting, seed);
+    }
+
+    private Sitting begin(SignedIn instructor, UUID task, UUID person, @Nullable Integer bay) {
         var opening = tasks.current(instructor.centreId(), task).orElseThrow();
         return sittings.sitting(instructor, sittings.begin(opening, person, bay));
     }
 
-    private void reference(SignedIn me, UUID taskId, NewVehicle vehicle, double left, double right) {
-        var task = tasks.task(me.centreId(), taskId);
-        Sitting reference = sittings.sitting(me, sittings.referenceAsFound(me, task));
-        var readings = new DemoReadings(vehicle.sheet().geometry(), 7);
-        writeReadings(sittings, me, reference, Stage.AS_FOUND, readings, left, right);
+    private void reference(SignedIn me, UUID taskId, Truth truth) {
+        Sitting reference = sittings.sitting(me, sittings.referenceAsFound(me, tasks.task(me.centreId(), taskId), 0));
+        readAll(new DemoApprentice(sittings, works, me, reference, 7), reference, 0, truth);
     }
 
-    private void asLeftReference(SignedIn me, Sitting sitting, long seed) {
-        Sitting reference = sittings.sitting(me, sittings.referenceAsLeft(me, sitting));
-        var readings = new DemoReadings(sitting.task().sheet().sheet().geometry(), seed);
-        writeReadings(sittings, me, reference, Stage.AS_LEFT, readings, -0.05, -0.03);
+    private void asLeftReference(SignedIn me, Sitting sitting, Truth truth, long seed) {
+        Sitting reference = sittings.sitting(me, sittings.referenceAsLeft(me, sitting, 1));
+        readAll(new DemoApprentice(sittings, works, me, reference, seed), reference, 1, truth);
     }
 
-    /** Every repeat of a stage, written place by place. */
-    static void writeReadings(
-            Sittings sittings,
-            SignedIn me,
-            Sitting sitting,
-            Stage stage,
-            DemoReadings readings,
-            double left,
-            double right) {
-        var toe = sitting.task().toe();
-        for (int repeat = 1; repeat <= toe.repeats(); repeat++) {
-            Map<String, Double> one = readings.read(toe.method(), left, right);
-            for (var place : toe.method().places()) {
-                if (place.eachRepeat() || repeat == 1) {
-                    String text = QuantityFormat.length(one.getOrDefault(place.id(), 0.0));
-                    DemoApprentice.write(
-                            sittings, me, sitting, stage, place.id(), place.eachRepeat() ? repeat : 0, text);
-                }
+    private static void readAll(DemoApprentice who, Sitting reference, int round, Truth truth) {
+        for (Step step : reference.task().practical().steps()) {
+            if (round == 0 && step instanceof Measure measure) {
+                who.read(measure, 0, truth, measure.repeats());
+            } else if (round > 0) {
+                step.within().forEach(m -> who.read(m, round, truth, m.repeats()));
             }
         }
     }

@@ -1,14 +1,25 @@
 package app.galdrin.web.demo.internal;
 
-import app.galdrin.core.spec.Axle;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.Where;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
-import app.galdrin.core.spec.QuantityLimits;
-import app.galdrin.core.spec.SheetQuantity;
+import app.galdrin.core.spec.Part;
+import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.steering.TrackRod;
 import app.galdrin.web.library.NewVehicle;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
@@ -16,57 +27,84 @@ import org.jspecify.annotations.Nullable;
 /** The made-up vehicles of the demo workshop with their sheets: mm and degrees as a sheet is printed. */
 final class DemoVehicles {
 
-    private static final String RODS = "trackRods";
+    private static final VehicleGeometry VAN =
+            new VehicleGeometry(2760, 1484, 1466, 416, 301, Linkage.BEHIND, 1.5, false, 136.0, 17.8);
+    private static final VehicleGeometry BUS =
+            new VehicleGeometry(3350, 1664, 1640, 441, 346, Linkage.AHEAD, 1.5, false, 127.6, 17.4);
 
     private DemoVehicles() {}
 
+    /** Driven front wheels on struts: camber at the top mount's slot, caster not adjustable. */
     static final NewVehicle PARCEL_VAN = new NewVehicle(
             "Quendle",
             "Parcel 9",
             "small van",
             "MW 214 Q",
-            "front",
+            Axle.FRONT,
+            Side.RIGHT,
             new SpecificationSheet(
-                    new VehicleGeometry(2760, 1484, 1466, 416, 301, Linkage.BEHIND, 1.5, false, 136.0, 17.8),
+                    VAN,
                     List.of(
-                            line(Axle.FRONT, SheetQuantity.CASTER, 2.9, 3.5, 4.1, 0.6, null),
-                            line(Axle.FRONT, SheetQuantity.CAMBER, -0.9, -0.4, 0.1, 0.5, "topMountSlot"),
-                            line(Axle.FRONT, SheetQuantity.KPI, 11.8, 12.5, 13.2, 0.6, null),
-                            line(Axle.FRONT, SheetQuantity.TOE, -0.11, -0.04, 0.03, 0.1, RODS),
-                            line(Axle.FRONT, SheetQuantity.TOTAL_TOE, -0.22, -0.08, 0.06, null, RODS),
-                            line(Axle.REAR, SheetQuantity.CAMBER, -1.6, -1.1, -0.6, 0.5, null),
-                            line(Axle.REAR, SheetQuantity.TOE, 0.0, 0.12, 0.24, 0.15, null),
-                            line(Axle.REAR, SheetQuantity.TOTAL_TOE, 0.0, 0.24, 0.48, null, null))));
+                            line(Axle.FRONT, Measurand.CASTER, 2.9, 3.5, 4.1, 0.6, Adjustable.NO),
+                            line(Axle.FRONT, Measurand.CAMBER, -0.9, -0.4, 0.1, 0.5, Adjustable.YES),
+                            line(Axle.FRONT, Measurand.KPI, 11.8, 12.5, 13.2, 0.6, Adjustable.NO),
+                            line(Axle.FRONT, Measurand.TOE, -0.11, -0.04, 0.03, 0.1, Adjustable.YES),
+                            line(Axle.FRONT, Measurand.TOTAL_TOE, -0.22, -0.08, 0.06, null, Adjustable.YES),
+                            line(Axle.REAR, Measurand.CAMBER, -1.6, -1.1, -0.6, 0.5, Adjustable.NO),
+                            line(Axle.REAR, Measurand.TOE, 0.0, 0.12, 0.24, 0.15, Adjustable.NO),
+                            line(Axle.REAR, Measurand.TOTAL_TOE, 0.0, 0.24, 0.48, null, Adjustable.NO)),
+                    adjusters(VAN, Part.TOP_SLOT, Map.of(Measurand.CAMBER, 0.1, Measurand.TOE, 0.02))));
 
+    /** Driven rear wheels, double wishbones in front: one pair of cams a side moves caster, camber and toe. */
     static final NewVehicle MINIBUS = new NewVehicle(
             "Brastow",
             "Tolvi",
             "wheelchair-access minibus",
             "MW 088 B",
-            "rear",
+            Axle.REAR,
+            Side.RIGHT,
             new SpecificationSheet(
-                    new VehicleGeometry(3350, 1664, 1640, 441, 346, Linkage.AHEAD, 1.5, false, 127.6, 17.4),
+                    BUS,
                     List.of(
-                            line(Axle.FRONT, SheetQuantity.CASTER, 3.8, 4.4, 5.0, 0.5, "lowerCams"),
-                            line(Axle.FRONT, SheetQuantity.CAMBER, -0.75, -0.25, 0.25, 0.5, "lowerCams"),
-                            line(Axle.FRONT, SheetQuantity.KPI, 8.3, 9.0, 9.7, 0.6, null),
-                            line(Axle.FRONT, SheetQuantity.TOE, 0.0, 0.08, 0.16, 0.1, RODS),
-                            line(Axle.FRONT, SheetQuantity.TOTAL_TOE, 0.0, 0.16, 0.32, null, RODS),
-                            line(Axle.REAR, SheetQuantity.CAMBER, -0.3, 0.0, 0.3, 0.3, null),
-                            line(Axle.REAR, SheetQuantity.TOE, -0.1, 0.0, 0.1, 0.1, null),
-                            line(Axle.REAR, SheetQuantity.TOTAL_TOE, -0.15, 0.0, 0.15, null, null))));
+                            line(Axle.FRONT, Measurand.CASTER, 3.8, 4.4, 5.0, 0.5, Adjustable.YES),
+                            line(Axle.FRONT, Measurand.CAMBER, -0.75, -0.25, 0.25, 0.5, Adjustable.YES),
+                            line(Axle.FRONT, Measurand.KPI, 8.3, 9.0, 9.7, 0.6, Adjustable.NO),
+                            line(Axle.FRONT, Measurand.TOE, 0.0, 0.08, 0.16, 0.1, Adjustable.YES),
+                            line(Axle.FRONT, Measurand.TOTAL_TOE, 0.0, 0.16, 0.32, null, Adjustable.YES),
+                            line(Axle.REAR, Measurand.CAMBER, -0.3, 0.0, 0.3, 0.3, Adjustable.NO),
+                            line(Axle.REAR, Measurand.TOE, -0.1, 0.0, 0.1, 0.1, Adjustable.NO),
+                            line(Axle.REAR, Measurand.TOTAL_TOE, -0.15, 0.0, 0.15, null, Adjustable.NO)),
+                    adjusters(
+                            BUS,
+                            Part.CAM,
+                            Map.of(Measurand.CASTER, 0.25, Measurand.CAMBER, -0.12, Measurand.TOE, 0.05))));
 
-    private static QuantityLimits line(
+    /** The other part of each front wheel first, as it is adjusted first, then the rods. */
+    private static List<Adjuster> adjusters(VehicleGeometry geometry, Part part, Map<Measurand, Double> degreesAUnit) {
+        List<Adjuster> adjusters = new ArrayList<>();
+        for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
+            Map<FigureId, Adjuster.Effect> effects = new HashMap<>();
+            degreesAUnit.forEach((measurand, degrees) -> effects.put(
+                    FigureId.of(measurand, wheel),
+                    Adjuster.Effect.of(Math.toRadians(degrees), Math.toRadians(Math.abs(degrees) / 10))));
+            adjusters.add(new Adjuster(part, Where.of(wheel), part.unit(), 12, 0.5, effects, true));
+        }
+        adjusters.add(TrackRod.adjuster(Wheel.FRONT_LEFT, geometry));
+        adjusters.add(TrackRod.adjuster(Wheel.FRONT_RIGHT, geometry));
+        return adjusters;
+    }
+
+    private static SheetLine line(
             Axle axle,
-            SheetQuantity quantity,
+            Measurand measurand,
             double min,
             double preferred,
             double max,
             @Nullable Double sideDifference,
-            @Nullable String adjustableBy) {
+            Adjustable adjustable) {
         var limits = Limits.of(Math.toRadians(min), Math.toRadians(preferred), Math.toRadians(max));
         var difference =
                 sideDifference == null ? OptionalDouble.empty() : OptionalDouble.of(Math.toRadians(sideDifference));
-        return new QuantityLimits(axle, quantity, limits, difference, Optional.ofNullable(adjustableBy));
+        return new SheetLine(Optional.of(axle), measurand, Optional.of(limits), difference, adjustable);
     }
 }

@@ -2,8 +2,11 @@ package app.galdrin.web.formats.internal;
 
 import app.galdrin.core.record.JsonSchema;
 import app.galdrin.core.record.RecordKinds;
+import app.galdrin.core.task.TaskDocument;
 import java.io.StringWriter;
 import java.time.Duration;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -35,5 +38,13 @@ class FormatController {
                 .contentType(SCHEMA)
                 .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePublic())
                 .body(measurementRecords);
+    }
+
+    @GetMapping("/formats/task.schema.json")
+    ResponseEntity<Resource> taskSchema() {
+        return ResponseEntity.ok()
+                .contentType(SCHEMA)
+                .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePublic())
+                .body(new ClassPathResource("task.schema.json", TaskDocument.class));
     }
 }

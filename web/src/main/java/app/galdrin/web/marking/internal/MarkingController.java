@@ -5,18 +5,16 @@ import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.Keys;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.sitting.Log;
-import app.galdrin.web.sitting.Purpose;
+import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingSummary;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Slot;
-import app.galdrin.web.sitting.Stage;
 import app.galdrin.web.sitting.Works;
 import java.math.BigDecimal;
 import java.util.List;
@@ -39,43 +37,54 @@ class MarkingController {
 
     private final Sittings sittings;
     private final Works works;
+    private final MarkSheets sheets;
     private final EvidenceWords evidence;
+    private final StepWords steps;
 
-    MarkingController(Sittings sittings, Works works, EvidenceWords evidence) {
+    MarkingController(Sittings sittings, Works works, MarkSheets sheets, EvidenceWords evidence, StepWords steps) {
         this.sittings = sittings;
         this.works = works;
+        this.sheets = sheets;
         this.evidence = evidence;
+        this.steps = steps;
     }
 
     /** A line of the mark sheet with its evidence said. */
-    record LineView(MarkLine line, List<EvidenceWords.Told> told) {}
+    record LineView(MarkLine line, String name, List<EvidenceWords.Told> told) {
+        public String key() {
+            return line.criterion().key();
+        }
+
+        /** As the id of an element. */
+        public String anchor() {
+            return key().replace('.', '-');
+        }
+    }
 
     @GetMapping("/marking")
     String queue(@AuthenticationPrincipal SignedIn me, Model model) {
-        model.addAttribute("sittings", sittings.handedIn(me.centreId()));
+        model.addAttribute("sittings", sittings.toMark(me.centreId()));
+        model.addAttribute("released", sittings.released(me.centreId()));
         return "marking/queue";
     }
 
     @GetMapping("/marking/{id}")
     String desk(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
         Sitting sitting = practical(me, id);
-        Log log = sittings.log(me.centreId(), id);
-        MarkSheet sheet = addSheet(model, sitting, log);
-        model.addAttribute("places", Places.compare(sitting, log, works.references(sitting, log)));
+        Log log = addSheet(model, sitting);
+        int round = sittings.lastRound(sitting, log);
         model.addAttribute(
-                "asLeftReference",
-                sittings.findReferenceAsLeft(me.centreId(), id).isPresent());
+                "asLeftReference", sittings.findReferenceAfter(sitting, round).isPresent());
+        model.addAttribute("round", round);
+        model.addAttribute("late", log.lateWaiting());
         model.addAttribute("next", next(me, id).map(SittingSummary::id).orElse(null));
-        model.addAttribute("mayMark", me.is(Role.INSTRUCTOR) && !log.released());
-        model.addAttribute("sheet", sheet);
+        model.addAttribute("mayMark", me.is(Role.INSTRUCTOR) && !sitting.state().released());
         return "marking/desk";
     }
 
     /** The next sitting that waits to be released. */
     private Optional<SittingSummary> next(SignedIn me, UUID id) {
-        List<SittingSummary> waiting = sittings.handedIn(me.centreId()).stream()
-                .filter(s -> !s.released())
-                .toList();
+        List<SittingSummary> waiting = sittings.toMark(me.centreId());
         int here = waiting.stream().map(SittingSummary::id).toList().indexOf(id);
         return waiting.stream()
                 .skip(here + 1L)
@@ -94,37 +103,33 @@ class MarkingController {
             @RequestParam String key,
             RedirectAttributes flash) {
         Sitting sitting = practical(me, id);
-        Log log = sittings.log(me.centreId(), id);
-        Criterion which = Keys.find(Criterion.values(), Criterion::key, criterion)
-                .filter(c -> sitting.task().toe().scheme().isMarked(c))
-                .orElseThrow(() -> new NotThere("criterion"));
-        int available = sitting.task().toe().scheme().marksFor(which);
-        Optional<BigDecimal> given = number(marks).filter(n -> n.signum() >= 0 && n.doubleValue() <= available);
-        Optional<Said> refused = refusedOverride(log, given, marks, available, reason);
-        if (refused.isPresent()) {
-            flash.addFlashAttribute("refused", refused.get());
+        Criterion which = criterion(me, sitting, criterion);
+        Optional<BigDecimal> given =
+                number(marks).filter(n -> n.signum() >= 0 && n.compareTo(BigDecimal.valueOf(which.marks())) <= 0);
+        Optional<Said> refused = refused(given, marks, which.marks(), reason)
+                .or(() -> sheets.override(me, sitting, which.id(), given.orElseThrow(), reason, key));
+        refused.ifPresent(why -> {
+            flash.addFlashAttribute("refused", why);
             flash.addFlashAttribute("refusedAt", criterion);
             flash.addFlashAttribute("typedMarks", marks);
             flash.addFlashAttribute("typedReason", reason);
-        } else {
-            var line = line(which.key(), reason, key);
-            sittings.writeMark(me, sitting, line, given.orElseThrow().doubleValue());
-        }
-        return "redirect:/marking/" + id + "#" + criterion;
+        });
+        return "redirect:/marking/" + id + "#" + which.id().key().replace('.', '-');
     }
 
-    private static Optional<Said> refusedOverride(
-            Log log, Optional<BigDecimal> given, String marks, int available, String reason) {
-        if (log.released()) {
-            return Optional.of(Said.of("marking.released"));
-        }
+    private static Criterion criterion(SignedIn me, Sitting sitting, String key) {
+        return Criterion.Id.parse(key)
+                .flatMap(sitting.task().practical().scheme()::criterion)
+                .orElseThrow(() -> new NotThere("criterion", Words.quote(key), me));
+    }
+
+    private static Optional<Said> refused(Optional<BigDecimal> given, String marks, int available, String reason) {
         if (given.isEmpty()) {
             return Optional.of(Said.of("marking.marks", Words.quote(marks), available));
         }
-        if (reason.isBlank() || reason.length() > LONGEST_REASON) {
-            return Optional.of(Said.of("marking.reason", LONGEST_REASON));
-        }
-        return Optional.empty();
+        return reason.isBlank() || reason.length() > LONGEST_REASON
+                ? Optional.of(Said.of("marking.reason", LONGEST_REASON))
+                : Optional.empty();
     }
 
     private static Optional<BigDecimal> number(String text) {
@@ -137,23 +142,21 @@ class MarkingController {
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
             @RequestParam String criterion,
-            @RequestParam String key) {
+            @RequestParam String key,
+            RedirectAttributes flash) {
         Sitting sitting = practical(me, id);
-        if (!sittings.log(me.centreId(), id).released()) {
-            var slot = Slot.of(Stage.MARK, criterion);
-            sittings.writeMark(me, sitting, new Sittings.Line(slot, "", true, key, "desk"), null);
-        }
-        return "redirect:/marking/" + id + "#" + criterion;
+        Criterion which = criterion(me, sitting, criterion);
+        tell(flash, sheets.strikeOverride(me, sitting, which.id(), key));
+        return "redirect:/marking/" + id + "#" + which.id().key().replace('.', '-');
     }
 
     @PostMapping("/marking/{id}/sign")
-    String sign(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, @RequestParam String key) {
-        Sitting sitting = practical(me, id);
-        Log log = sittings.log(me.centreId(), id);
-        if (log.handedIn() && !log.released()) {
-            String total = works.markSheet(sitting, log).total().toPlainString();
-            sittings.writeMark(me, sitting, line("sign", total, key), Double.valueOf(total));
-        }
+    String sign(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam String key,
+            RedirectAttributes flash) {
+        tell(flash, sheets.sign(me, practical(me, id), key));
         return "redirect:/marking/" + id;
     }
 
@@ -163,57 +166,79 @@ class MarkingController {
             @PathVariable UUID id,
             @RequestParam String key,
             RedirectAttributes flash) {
-        Sitting sitting = practical(me, id);
-        Log log = sittings.log(me.centreId(), id);
-        String total = works.markSheet(sitting, log).total().toPlainString();
-        boolean signedAsItStands = log.at(Slot.of(Stage.MARK, "sign"))
-                .filter(e -> e.written().equals(total))
-                .isPresent();
-        if (!signedAsItStands) {
-            flash.addFlashAttribute("notSigned", true);
-            return "redirect:/marking/" + id;
-        }
-        sittings.writeMark(me, sitting, line("release", total, key), Double.valueOf(total));
+        tell(flash, sheets.release(me, practical(me, id), key));
         return "redirect:/marking/" + id;
     }
 
-    private static Sittings.Line line(String place, String text, String key) {
-        return new Sittings.Line(Slot.of(Stage.MARK, place), text, false, key, "desk");
+    /** What an instructor decides about a sitting, beside its marks. */
+    @PostMapping("/marking/{id}/{decision:give-back|admit|extra-time|move|again}")
+    String decide(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @PathVariable String decision,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "0") int number,
+            @RequestParam String key,
+            RedirectAttributes flash) {
+        Sitting sitting = practical(me, id);
+        if (decision.equals("again")) {
+            return "redirect:/marking/" + sittings.sitAgain(me, sitting);
+        }
+        Sittings.Outcome outcome = switch (decision) {
+            case "give-back" -> sittings.giveBack(me, sitting, reason, key);
+            case "admit" -> sittings.admitLate(me, sitting, reason, key);
+            case "extra-time" -> sittings.giveTime(me, sitting, number, reason, key);
+            default -> sittings.moveTo(me, sitting, number, key);
+        };
+        tell(flash, outcome instanceof Sittings.Outcome.Refused no ? Optional.of(no.why()) : Optional.empty());
+        return "redirect:/marking/" + id;
+    }
+
+    private static void tell(RedirectAttributes flash, Optional<Said> refused) {
+        refused.ifPresent(why -> flash.addFlashAttribute("refused", why));
     }
 
     @GetMapping("/sittings/{id}/feedback")
     String feedback(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
         Sitting sitting = practical(me, id);
-        Log log = sittings.log(me.centreId(), id);
-        if (!log.released() && me.is(Role.APPRENTICE)) {
+        if (!sitting.state().released() && me.is(Role.APPRENTICE)) {
             model.addAttribute("sitting", sitting);
             return "marking/not-yet";
         }
-        addSheet(model, sitting, log);
-        model.addAttribute("places", Places.compare(sitting, log, works.references(sitting, log)));
+        addSheet(model, sitting);
         return "marking/feedback";
     }
 
-    private MarkSheet addSheet(Model model, Sitting sitting, Log log) {
-        MarkSheet sheet = works.markSheet(sitting, log);
+    private Log addSheet(Model model, Sitting sitting) {
+        Log log = sittings.log(sitting.centreId(), sitting.id());
+        Works.Taken references = works.references(sitting, log);
+        MarkSheet sheet = sheets.toShow(sitting, log, references);
+        var practical = sitting.task().practical();
+        var assignment = works.assignment(sitting);
         model.addAttribute("sitting", sitting);
         model.addAttribute("task", sitting.task());
-        model.addAttribute("log", log);
         model.addAttribute("sheet", sheet);
-        var toe = sitting.task().toe();
-        var asFound = log.readings(Stage.AS_FOUND, toe.repeats());
+        model.addAttribute(
+                "redo",
+                sheet.redo().stream().map(id -> steps.criterion(practical, id)).toList());
         model.addAttribute(
                 "lines",
                 sheet.lines().stream()
-                        .map(l -> new LineView(l, evidence.tellWorkedThrough(toe, l.evidence(), asFound)))
+                        .map(l -> new LineView(
+                                l,
+                                steps.criterion(practical, l.criterion()),
+                                evidence.tellWorkedThrough(l, assignment, log.answers())))
                         .toList());
-        return sheet;
+        model.addAttribute(
+                "places",
+                Places.compare(sitting, log.answers(), references.references().asFound(), steps));
+        return log;
     }
 
     private Sitting practical(SignedIn me, UUID id) {
         Sitting sitting = sittings.sitting(me, id);
-        if (sitting.purpose() != Purpose.PRACTICAL) {
-            throw new NotThere("sitting");
+        if (sitting.isReference()) {
+            throw new NotThere("practical sitting", id, me);
         }
         return sitting;
     }

@@ -1,11 +1,12 @@
 package app.galdrin.web.marking.internal;
 
-import app.galdrin.core.marking.References;
+import app.galdrin.core.answer.AnswerType.Amount;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
-import app.galdrin.core.task.ToeTask;
-import app.galdrin.web.sitting.Log;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.task.Measure;
+import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.sitting.Sitting;
-import app.galdrin.web.sitting.Stage;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.Sketches;
 import java.util.ArrayList;
@@ -14,27 +15,42 @@ import java.util.Map;
 import java.util.OptionalDouble;
 
 /** A sketch with the apprentice's and the reference's readings at the same places. */
-record Places(Sketch sketch, List<PlaceValues> values) {
+record Places(String title, Sketch sketch, List<PlaceValues> values) {
 
-    /** Means of the repeats, as written; empty where nothing was. */
+    /** Means of the repeats; empty where nothing was written. */
     record PlaceValues(Sketch.SketchPlace place, String own, String reference) {}
 
-    static Places compare(Sitting sitting, Log log, References references) {
-        ToeTask task = sitting.task().toe();
-        Sketch sketch = Sketches.of(sitting.task().sheet().id(), task.sheet().geometry(), task.method());
-        List<Map<String, Double>> own = log.readings(Stage.AS_FOUND, task.repeats());
-        List<PlaceValues> values = new ArrayList<>();
-        for (Sketch.SketchPlace place : sketch.places()) {
-            values.add(new PlaceValues(place, mean(own, place.id()), mean(references.asFound(), place.id())));
-        }
-        return new Places(sketch, values);
+    /** The readings as found, a sketch a measuring step. */
+    static List<Places> compare(Sitting sitting, Answers own, Answers reference, StepWords words) {
+        return sitting.task().practical().steps().stream()
+                .filter(Measure.class::isInstance)
+                .map(step -> of(sitting, (Measure) step, own, reference, words))
+                .toList();
     }
 
-    private static String mean(List<Map<String, Double>> repeats, String place) {
+    private static Places of(Sitting sitting, Measure measure, Answers own, Answers reference, StepWords words) {
+        Sketch sketch =
+                Sketches.of(sitting.sheet().id(), sitting.sheet().sheet(), measure.procedure(), measure.figures());
+        List<Map<String, Double>> mine = own.readings(measure, 0);
+        List<Map<String, Double>> theirs = reference.readings(measure, 0);
+        List<PlaceValues> values = new ArrayList<>();
+        for (Sketch.SketchPlace place : sketch.places()) {
+            values.add(new PlaceValues(place, mean(mine, place), mean(theirs, place)));
+        }
+        return new Places(words.title(measure), sketch, values);
+    }
+
+    private static String mean(List<Map<String, Double>> repeats, Sketch.SketchPlace place) {
         OptionalDouble mean = repeats.stream()
-                .filter(r -> r.containsKey(place))
-                .mapToDouble(r -> r.getOrDefault(place, 0.0))
+                .filter(r -> r.containsKey(place.id()))
+                .mapToDouble(r -> r.getOrDefault(place.id(), 0.0))
                 .average();
-        return mean.isPresent() ? QuantityFormat.length(mean.getAsDouble()) : "";
+        if (mean.isEmpty()) {
+            return "";
+        }
+        Amount amount = place.place().amount();
+        return amount.quantity() == Quantity.LENGTH
+                ? QuantityFormat.length(mean.getAsDouble())
+                : QuantityFormat.decimal(mean.getAsDouble(), 2, place.sensed()) + "°";
     }
 }

@@ -1,17 +1,20 @@
 package app.galdrin.web.sketch.internal;
 
-import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Drawing;
+import java.util.List;
+import java.util.Set;
 
 /**
- * How a method's sketch is drawn: with a field for every place of the method. A class that says
- * {@code @AutoService(Layout.class)} is the layout of its method; nothing else lists them.
+ * How a procedure's sketch is drawn: with a field for every place that is asked. A class that says {@code @AutoService(Layout.class)} is
+ * the layout of its procedures; nothing else lists them.
  */
 public interface Layout {
 
-    /** Key of the method it draws. */
-    String method();
+    /** Keys of the procedures it draws. */
+    Set<String> procedures();
 
     /** The vehicle to its proportions, lying or upright for a narrow screen. */
-    Drawing draw(VehicleGeometry geometry, boolean upright);
+    Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright);
 }

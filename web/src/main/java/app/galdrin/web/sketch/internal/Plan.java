@@ -1,11 +1,7 @@
 package app.galdrin.web.sketch.internal;
 
 import app.galdrin.web.sketch.Shape;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 
 /**
  * A vehicle seen from above while it is drawn. Points are given as {@code along} (behind the front axle) and {@code left}
@@ -14,16 +10,10 @@ import java.util.Map;
  */
 final class Plan {
 
-    private static final double ARROW = 7;
-    private static final double ARROW_HALF = 2.4;
-
+    private final Pen pen = new Pen();
     private final boolean upright;
     private final double originX;
     private final double originY;
-    /** Strokes of one style are one path: a drawing has hundreds of strokes and a dozen styles. */
-    private final Map<String, StringBuilder> strokes = new LinkedHashMap<>();
-
-    private final List<Shape> labels = new ArrayList<>();
 
     /** {@code originX}, {@code originY}: where the middle of the front axle stands on the drawing. */
     Plan(boolean upright, double originX, double originY) {
@@ -32,20 +22,8 @@ final class Plan {
         this.originY = originY;
     }
 
-    boolean upright() {
-        return upright;
-    }
-
-    /** Styles in the order in which they were first drawn, then the words. */
     List<Shape> shapes() {
-        List<Shape> shapes = new ArrayList<>();
-        strokes.forEach((style, d) -> shapes.add(new Shape.Path(style, d.toString())));
-        shapes.addAll(labels);
-        return shapes;
-    }
-
-    private void stroke(String style, String d) {
-        strokes.computeIfAbsent(style, s -> new StringBuilder()).append(d);
+        return pen.shapes();
     }
 
     double x(double along, double left) {
@@ -57,53 +35,35 @@ final class Plan {
     }
 
     void line(String style, double along1, double left1, double along2, double left2) {
-        stroke(style, "M" + point(along1, left1) + "L" + point(along2, left2));
+        pen.line(style, x(along1, left1), y(along1, left1), x(along2, left2), y(along2, left2));
     }
 
     /** A closed outline through points given as along, left pairs. */
     void outline(String style, double... alongLeft) {
-        stroke(style, points(alongLeft) + "Z");
+        pen.outline(style, mapped(alongLeft));
     }
 
     void polyline(String style, double... alongLeft) {
-        stroke(style, points(alongLeft));
+        pen.polyline(style, mapped(alongLeft));
     }
 
-    private String points(double... alongLeft) {
-        StringBuilder d = new StringBuilder();
-        for (int i = 0; i < alongLeft.length; i += 2) {
-            d.append(i == 0 ? "M" : "L").append(point(alongLeft[i], alongLeft[i + 1]));
+    private double[] mapped(double... alongLeft) {
+        double[] xy = new double[alongLeft.length];
+        for (int i = 0; i < xy.length; i += 2) {
+            xy[i] = x(alongLeft[i], alongLeft[i + 1]);
+            xy[i + 1] = y(alongLeft[i], alongLeft[i + 1]);
         }
-        return d.toString();
+        return xy;
     }
 
     /** A dimension line with an arrowhead at each end. */
     void dimension(double along1, double left1, double along2, double left2) {
-        line("dim", along1, left1, along2, left2);
-        arrow(along1, left1, along2, left2);
-        arrow(along2, left2, along1, left1);
+        pen.dimension(x(along1, left1), y(along1, left1), x(along2, left2), y(along2, left2));
     }
 
     /** A line with an arrowhead at its end. */
     void pointer(double along1, double left1, double along2, double left2) {
-        line("dim", along1, left1, along2, left2);
-        arrow(along2, left2, along1, left1);
-    }
-
-    private void arrow(double atAlong, double atLeft, double fromAlong, double fromLeft) {
-        double length = Math.hypot(fromAlong - atAlong, fromLeft - atLeft);
-        double a = (fromAlong - atAlong) / length;
-        double l = (fromLeft - atLeft) / length;
-        double baseAlong = atAlong + a * ARROW;
-        double baseLeft = atLeft + l * ARROW;
-        outline(
-                "arrow",
-                atAlong,
-                atLeft,
-                baseAlong - l * ARROW_HALF,
-                baseLeft + a * ARROW_HALF,
-                baseAlong + l * ARROW_HALF,
-                baseLeft - a * ARROW_HALF);
+        pen.pointer(x(along1, left1), y(along1, left1), x(along2, left2), y(along2, left2));
     }
 
     /** A wheel with its rim as a heavy line and its hub as a tick. */
@@ -164,18 +124,10 @@ final class Plan {
     }
 
     void label(String style, double along, double left, String anchor, String words) {
-        labels.add(new Shape.Label(style, round(x(along, left)), round(y(along, left)), anchor, words));
+        pen.label(style, x(along, left), y(along, left), anchor, words);
     }
 
     void labelAt(String style, double x, double y, String anchor, String words) {
-        labels.add(new Shape.Label(style, round(x), round(y), anchor, words));
-    }
-
-    private String point(double along, double left) {
-        return String.format(Locale.ROOT, "%.1f %.1f", x(along, left), y(along, left));
-    }
-
-    private static double round(double v) {
-        return Math.rint(v * 10) / 10;
+        pen.label(style, x, y, anchor, words);
     }
 }

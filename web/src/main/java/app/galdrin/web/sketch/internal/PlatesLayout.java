@@ -1,11 +1,15 @@
 package app.galdrin.web.sketch.internal;
 
-import app.galdrin.core.measure.ToeAcross;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.ToeProcedures;
+import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import com.google.auto.service.AutoService;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** Plates against both front tyres and two tapes between them: the front of the vehicle to its proportions. */
 @AutoService(Layout.class)
@@ -15,12 +19,13 @@ public final class PlatesLayout implements Layout {
     private static final double STAGGER = 44;
 
     @Override
-    public String method() {
-        return "plates";
+    public Set<String> procedures() {
+        return Set.of("plates");
     }
 
     @Override
-    public Drawing draw(VehicleGeometry geometry, boolean upright) {
+    public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
+        VehicleGeometry geometry = sheet.geometry();
         double width = upright ? 390 : 840;
         double height = upright ? 420 : 440;
         double span = upright ? 300 : 330;
@@ -28,7 +33,7 @@ public final class PlatesLayout implements Layout {
         double along = upright ? 190 : 330;
         Plan plan = new Plan(upright, upright ? width / 2 : along, upright ? along : height / 2);
         double halfTrack = scale * geometry.frontTrack() / 2;
-        double half = scale * ToeAcross.PLATE_SLOT_DISTANCE / 2;
+        double half = scale * ToeProcedures.PLATE_SLOTS / 2;
         double halfWidth = Math.max(9, scale * 95);
         double reach = upright ? 190 : 470;
         outlineOfBody(plan, halfTrack, scale, reach, along);
@@ -50,10 +55,8 @@ public final class PlatesLayout implements Layout {
                 height,
                 plan.shapes(),
                 Map.of(
-                        ToeAcross.FRONT_DISTANCE.name(),
-                                field(plan, -half, upright ? 0 : -STAGGER, fieldWidth, fieldHeight),
-                        ToeAcross.REAR_DISTANCE.name(),
-                                field(plan, half, upright ? 0 : STAGGER, fieldWidth, fieldHeight)));
+                        "frontDistance", field(plan, -half, upright ? 0 : -STAGGER, fieldWidth, fieldHeight),
+                        "rearDistance", field(plan, half, upright ? 0 : STAGGER, fieldWidth, fieldHeight)));
     }
 
     private static Box field(Plan plan, double along, double left, double width, double height) {

@@ -1,13 +1,18 @@
 package app.galdrin.web.sketch.internal;
 
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.ToeBox;
-import app.galdrin.core.measure.Wheel;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import com.google.auto.service.AutoService;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A string along the outer face of each rear tyre and on past the front wheel: the whole vehicle to its proportions, the gaps at
@@ -23,12 +28,13 @@ public final class RearStringLayout implements Layout {
     private static final double STAND_OFF = 22;
 
     @Override
-    public String method() {
-        return "rearString";
+    public Set<String> procedures() {
+        return Set.of("rearString");
     }
 
     @Override
-    public Drawing draw(VehicleGeometry geometry, boolean upright) {
+    public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
+        VehicleGeometry geometry = sheet.geometry();
         double width = upright ? 390 : 840;
         double height = upright ? 560 : 430;
         double wheelbase = upright ? 300 : 430;
@@ -37,7 +43,7 @@ public final class RearStringLayout implements Layout {
         double halfTrack = Math.min(wheelbase * widest / geometry.wheelbase(), upright ? 130 : 190) / 2;
         double scale = wheelbase / geometry.wheelbase();
         Plan plan = upright ? new Plan(true, width / 2, 142) : new Plan(false, 210, height / 2);
-        var sides = new Sides(plan, geometry, scale, wheelbase, halfTrack / widest, upright);
+        var sides = new Sides(plan, asked, geometry, scale, wheelbase, halfTrack / widest, upright);
         plan.body(wheelbase, halfTrack * geometry.frontTrack() / widest, scale);
         for (Wheel wheel : Wheel.values()) {
             sides.wheel(wheel);
@@ -63,6 +69,7 @@ public final class RearStringLayout implements Layout {
     private static final class Sides {
         private final Map<String, Box> fields = new HashMap<>();
         private final Plan plan;
+        private final Set<String> asked;
         private final VehicleGeometry geometry;
         private final double scale;
         private final double wheelbase;
@@ -72,8 +79,16 @@ public final class RearStringLayout implements Layout {
         private final double string;
 
         /** {@code across}: drawing units a mm across the vehicle. */
-        Sides(Plan plan, VehicleGeometry geometry, double scale, double wheelbase, double across, boolean upright) {
+        Sides(
+                Plan plan,
+                List<Place> asked,
+                VehicleGeometry geometry,
+                double scale,
+                double wheelbase,
+                double across,
+                boolean upright) {
             this.plan = plan;
+            this.asked = asked.stream().map(Place::id).collect(Collectors.toSet());
             this.geometry = geometry;
             this.scale = scale;
             this.wheelbase = wheelbase;
@@ -90,7 +105,7 @@ public final class RearStringLayout implements Layout {
             double off = wheel.front() ? string - halfWidth - GAP : string - halfWidth;
             double rim = scale * geometry.rimDiameter() / 2;
             plan.wheel(along, side * off, scale * geometry.tyreRadius(), rim, halfWidth);
-            if (wheel.front()) {
+            if (wheel.front() && asked.contains(ToeBox.frontGap(wheel))) {
                 plan.line("string", -0.2 * wheelbase, side * string, 1.14 * wheelbase, side * string);
                 double face = side * (off + halfWidth * 0.4);
                 double reach = Math.max(rim, 36);

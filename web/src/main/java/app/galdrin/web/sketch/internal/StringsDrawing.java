@@ -1,7 +1,7 @@
 package app.galdrin.web.sketch.internal;
 
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.ToeBox;
-import app.galdrin.core.measure.Wheel;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;

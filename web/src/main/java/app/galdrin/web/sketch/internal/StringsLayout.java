@@ -1,20 +1,25 @@
 package app.galdrin.web.sketch.internal;
 
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Drawing;
 import com.google.auto.service.AutoService;
+import java.util.List;
+import java.util.Set;
 
 /** The layout of the two strings, drawn by {@link StringsDrawing}. */
 @AutoService(Layout.class)
 public final class StringsLayout implements Layout {
 
     @Override
-    public String method() {
-        return "strings";
+    public Set<String> procedures() {
+        return Set.of("strings");
     }
 
     @Override
-    public Drawing draw(VehicleGeometry geometry, boolean upright) {
+    public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
+        VehicleGeometry geometry = sheet.geometry();
         return new StringsDrawing(geometry, upright).drawing();
     }
 }

@@ -1,7 +1,10 @@
 package app.galdrin.web.stylepage.internal;
 
-import app.galdrin.core.measure.ToeMethod;
-import app.galdrin.core.measure.ToeMethods;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
@@ -13,6 +16,7 @@ import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.Sketches;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.DoubleStream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -32,7 +36,7 @@ class StyleController {
     }
 
     /** A sketch with the sheet and method its positions come from. */
-    record SketchView(SheetVersion sheet, ToeMethod method, Sketch sketch) {}
+    record SketchView(SheetVersion sheet, Procedure procedure, Sketch sketch) {}
 
     @GetMapping("/style")
     String page(@AuthenticationPrincipal SignedIn me, Model model) {
@@ -43,18 +47,23 @@ class StyleController {
                         .toList());
         List<SketchView> sketches = library.newestSheets(me.centreId()).stream()
                 .limit(2)
-                .flatMap(sheet -> ToeMethods.all().stream()
-                        .map(method -> new SketchView(
-                                sheet,
-                                method,
-                                Sketches.of(sheet.id(), sheet.sheet().geometry(), method))))
+                .flatMap(sheet -> Procedures.all().stream().map(p -> new SketchView(sheet, p, sketch(sheet, p))))
                 .toList();
         model.addAttribute("sketches", sketches);
         return "stylepage/style";
     }
 
+    private static Sketch sketch(SheetVersion sheet, Procedure procedure) {
+        List<FigureId> front = procedure.sees().stream()
+                .filter(f -> f.axle().equals(Optional.of(Axle.FRONT)))
+                .toList();
+        return Sketches.of(sheet.id(), sheet.sheet(), procedure, front);
+    }
+
     private static ToleranceRule rule(double degrees) {
         var value = new Estimate(Math.toRadians(degrees), Math.toRadians(0.03));
-        return ToleranceRule.of(value, LIMITS, Judgement.of(value, LIMITS, Judgement.K, DecisionRule.SIMPLE));
+        var zone = Judgement.of(value, LIMITS, Judgement.K, DecisionRule.SIMPLE).zone();
+        return ToleranceRule.of(
+                FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT), value.value(), value.standardUncertainty(), LIMITS, zone);
     }
 }

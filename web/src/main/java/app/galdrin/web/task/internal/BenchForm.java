@@ -1,149 +1,333 @@
 package app.galdrin.web.task.internal;
 
-import app.galdrin.core.measure.ToeMethod;
-import app.galdrin.core.measure.ToeMethods;
+import app.galdrin.core.Keyed;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.quantity.Quantity;
-import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.DecisionRule;
-import app.galdrin.core.task.AnswerUnit;
 import app.galdrin.core.task.Band;
+import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
-import app.galdrin.core.task.MarkingScheme;
-import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeTask;
+import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.OutcomeSchool;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.SchemeDefaults;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.StepKind;
+import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskStart;
+import app.galdrin.core.task.Work;
 import app.galdrin.web.account.ClassGroup;
-import app.galdrin.web.layout.Keys;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.SheetVersion;
-import app.galdrin.web.task.Mode;
-import app.galdrin.web.task.OutcomeSchool;
-import app.galdrin.web.task.TaskDraft;
-import java.util.EnumMap;
-import java.util.EnumSet;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
+import org.springframework.util.MultiValueMap;
 
 /**
- * The task bench's form: every field as typed, what it means, and what is wrong with it. All faults are found in one go; a
- * field left empty takes the method's default.
+ * The task bench's form: every field as typed, the practical it stands for, and what is wrong with it. All faults are found in one go; a
+ * field left empty takes the default. A step's fields end with its id: {@code procedure.camber}.
  */
 final class BenchForm {
 
-    private static final int MOST_REPEATS = 5;
-    private static final int MOST_MARKS = 100;
-    private static final int LONGEST_TITLE = 120;
+    private static final int MOST_ROUNDS_OFFERED = Practical.MOST_ROUNDS;
+    private static final double WIDEST_BAND = 5;
 
-    private final Map<String, String> typed;
+    private final MultiValueMap<String, String> typed;
     private final Map<String, Said> faults = new LinkedHashMap<>();
+    private final List<TaskFault> taskFaults = new ArrayList<>();
 
     final SheetVersion sheet;
     final ClassGroup classGroup;
-    final ToeAsked asked;
-    final ToeMethod method;
-    final int repeats;
-    final AnswerUnit answerUnit;
-    final DecisionRule rule;
-    final Mode mode;
-    final OutcomeSchool outcome;
-    /** What the method gives by itself, before anything is changed. */
-    final MarkingScheme defaults;
+    final TaskStart start;
+    final OrderSchool school;
+    final Practical practical;
+    final Scheme defaults;
 
     /** {@code sheets} and {@code classes} hold one at least. */
-    BenchForm(Map<String, String> typed, List<SheetVersion> sheets, List<ClassGroup> classes) {
+    BenchForm(
+            MultiValueMap<String, String> typed,
+            List<SheetVersion> sheets,
+            List<ClassGroup> classes,
+            String defaultTitle) {
         this.typed = typed;
         this.sheet = chosen(sheets, s -> s.id().toString(), "sheet");
         this.classGroup = chosen(classes, c -> c.id().toString(), "class");
-        this.asked = key("asked", ToeAsked.values(), ToeAsked::key, ToeAsked.TOTAL_AND_EACH);
-        this.method =
-                key("method", ToeMethods.all().toArray(ToeMethod[]::new), ToeMethod::key, ToeMethods.seeingMost());
-        this.repeats = whole("repeats", 1, MOST_REPEATS, 2);
-        this.answerUnit = key("unit", AnswerUnit.values(), AnswerUnit::key, AnswerUnit.DEGREES_MINUTES);
-        this.rule = key("rule", DecisionRule.values(), DecisionRule::key, DecisionRule.SIMPLE);
-        this.mode = key("mode", Mode.values(), Mode::key, Mode.ASSESSMENT);
-        this.outcome = key("outcome", OutcomeSchool.values(), OutcomeSchool::key, OutcomeSchool.COMPETENCE);
-        this.defaults = MarkingScheme.defaults(method, sheet.sheet().geometry(), repeats);
-        if (!asked.answeredBy(method)) {
-            faults.put("method", Said.of("method." + method.key() + ".blind"));
-        }
-        if (text("title").length() > LONGEST_TITLE) {
-            faults.put("title", Said.of("bench.title.long", LONGEST_TITLE));
-        }
+        this.start = key("start", TaskStart.values(), TaskStart.values()[0]);
+        this.school = key("school", OrderSchool.values(), OrderSchool.A);
+        Practical bare = bare(defaultTitle);
+        this.defaults = SchemeDefaults.of(bare, sheet.sheet());
+        this.practical = with(bare, scheme(bare));
+        taskFaults.addAll(practical.faults());
+        taskFaults.addAll(practical.faults(sheet.sheet()));
     }
 
+    // ---- what was typed
+
     String text(String field) {
-        return typed.getOrDefault(field, "").strip();
+        String value = typed.getFirst(field);
+        return value == null ? "" : value.strip();
+    }
+
+    /** Whether the steps were sent, or are those of the ready-made start. */
+    private boolean composed() {
+        return typed.containsKey("order");
     }
 
     Map<String, Said> faults() {
         return faults;
     }
 
-    /** The task, if nothing is wrong with the form. */
-    Optional<TaskDraft> draft(String defaultTitle) {
-        MarkingScheme scheme = scheme();
-        if (!faults.isEmpty()) {
-            return Optional.empty();
-        }
-        var toe = new ToeTask(sheet.sheet(), asked, method, repeats, answerUnit, rule, ToeTask.PREPARATION, scheme);
-        String title = text("title").isEmpty() ? defaultTitle : text("title");
-        return Optional.of(new TaskDraft(title, sheet.id(), classGroup.id(), toe, mode, outcome));
+    List<TaskFault> taskFaults() {
+        return taskFaults;
     }
 
-    private MarkingScheme scheme() {
-        Map<Criterion, Integer> marks = new EnumMap<>(Criterion.class);
-        Set<Criterion> mustPass = EnumSet.noneOf(Criterion.class);
-        boolean sent = typed.containsKey("scheme");
-        for (Criterion criterion : Criterion.values()) {
-            marks.put(criterion, marks(criterion));
-            boolean must = sent
-                    ? typed.containsKey("must." + criterion.key())
-                    : defaults.mustPass().contains(criterion);
-            if (must) {
-                mustPass.add(criterion);
+    boolean wrong() {
+        return !faults.isEmpty() || !taskFaults.isEmpty();
+    }
+
+    // ---- the practical
+
+    private static Practical with(Practical p, Scheme scheme) {
+        return new Practical(p.title(), p.school(), p.rule(), p.mode(), p.outcome(), p.minutes(), p.steps(), scheme);
+    }
+
+    private Practical bare(String defaultTitle) {
+        String title = text("title").isEmpty() ? defaultTitle : text("title");
+        if (title.length() > Practical.LONGEST_TITLE) {
+            faults.put("title", Said.of("bench.title.long", Practical.LONGEST_TITLE));
+        }
+        Practical begun = start.on(sheet.sheet(), title, school, unit());
+        int minutes = whole("minutes", 1, Practical.MOST_MINUTES, 0);
+        return new Practical(
+                title,
+                school,
+                key("rule", DecisionRule.values(), DecisionRule.SIMPLE),
+                key("mode", Mode.values(), Mode.ASSESSMENT),
+                key("outcome", OutcomeSchool.values(), OutcomeSchool.COMPETENCE),
+                minutes == 0 ? Optional.empty() : Optional.of(minutes),
+                composed() ? steps(begun) : begun.steps(),
+                new Scheme(List.of(), 0));
+    }
+
+    /** The unit that figures are answered in where none is chosen for a figure by itself. */
+    AnswerUnit unit() {
+        return key("unit", AnswerUnit.values(), AnswerUnit.DEGREES);
+    }
+
+    /** The steps in the order that was sent, after what a button asked for. */
+    private List<Step> steps(Practical begun) {
+        List<String> order = new ArrayList<>(Stream.of(text("order").split(",", -1))
+                .filter(id -> id.matches("[a-z][a-zA-Z0-9]{0,39}"))
+                .distinct()
+                .limit(Practical.MOST_STEPS)
+                .toList());
+        Map<String, Step> steps = new LinkedHashMap<>();
+        for (String id : order) {
+            kind(id).ifPresent(kind -> steps.put(id, step(id, kind, steps.values(), begun)));
+        }
+        return List.copyOf(steps.values());
+    }
+
+    private Optional<StepKind> kind(String id) {
+        return Keyed.find(StepKind.values(), text("kind." + id));
+    }
+
+    private Step step(String id, StepKind kind, Collection<Step> before, Practical begun) {
+        List<Measure> measures = before.stream()
+                .filter(Measure.class::isInstance)
+                .map(Measure.class::cast)
+                .toList();
+        return switch (kind) {
+            case CHECKLIST -> checklist(id);
+            case MEASURE -> measure(id, begun);
+            case WORK -> new Work(id, asked(measures));
+            case JUDGE -> new Judge(id, wanted("judge", measures));
+            case PLAN -> new Plan(id, wanted("plan", measures));
+            case ROUND -> round(id, measures);
+            case HAND_IN -> new HandIn(id);
+        };
+    }
+
+    private Checklist checklist(String id) {
+        List<Checklist.Item> ready = text("list." + id).equals("closing") ? Checklist.CLOSING : Checklist.PREPARATION;
+        if (!typed.containsKey("listed." + id)) {
+            return new Checklist(id, ready);
+        }
+        List<String> kept = typed.getOrDefault("items." + id, List.of());
+        return new Checklist(
+                id,
+                ready.stream()
+                        .filter(i -> kept.contains(i.id()) || i.critical())
+                        .toList());
+    }
+
+    private Measure measure(String id, Practical begun) {
+        Procedure otherwise = begun.measure(id)
+                .map(Measure::procedure)
+                .orElse(Procedures.all().get(0));
+        Procedure procedure = Procedures.named(text("procedure." + id)).orElse(otherwise);
+        List<FigureId> figures = typed.getOrDefault("figures." + id, List.of()).stream()
+                .flatMap(key -> FigureId.parse(key).stream())
+                .filter(f -> procedure.sees().contains(f) || isOfFamily(procedure, f))
+                .distinct()
+                .toList();
+        String working = text("working." + id);
+        return new Measure(
+                id,
+                procedure,
+                figures.isEmpty() ? usual(procedure) : figures,
+                whole("repeats." + id, 1, Practical.MOST_REPEATS, 2),
+                procedure.taught().contains(working)
+                        ? working
+                        : procedure.taught().get(0));
+    }
+
+    /** A figure that another procedure of the family sees is kept, and refused with its reason rather than dropped. */
+    private static boolean isOfFamily(Procedure procedure, FigureId figure) {
+        return Procedures.seeing(figure).stream().anyMatch(p -> p.family() == procedure.family());
+    }
+
+    /** What is usually wanted of a procedure on the front axle. */
+    static List<FigureId> usual(Procedure procedure) {
+        Measurand first = procedure.sees().iterator().next().measurand().base();
+        return TaskStart.usualFigures(procedure, first);
+    }
+
+    private List<Work.Item> asked(List<Measure> measures) {
+        List<Work.Item> asked = new ArrayList<>();
+        for (Measure measure : measures) {
+            for (FigureId figure : measure.figures()) {
+                String unit = text("unit." + figure.key());
+                if (!unit.equals("none") && measure.procedure().isWorkedOnPaper(figure)) {
+                    asked.add(new Work.Item(
+                            figure,
+                            measure.id(),
+                            Keyed.find(AnswerUnit.values(), unit).orElse(unit())));
+                }
             }
         }
-        if (marks.values().stream().mapToInt(m -> m).sum() == 0) {
+        return asked;
+    }
+
+    /** The figures that have limits on this sheet, but those that were unticked. */
+    private List<FigureId> wanted(String what, List<Measure> measures) {
+        return measures.stream()
+                .flatMap(m -> m.figures().stream())
+                .distinct()
+                .filter(f -> sheet.sheet().limits(f).isPresent())
+                .filter(f -> !typed.containsKey("figured." + f.key()) || typed.containsKey(what + "." + f.key()))
+                .toList();
+    }
+
+    private Round round(String id, List<Measure> measures) {
+        List<Measure> again = measures.stream()
+                .filter(m -> typed.containsKey("again." + m.id()) || !typed.containsKey("roundsent." + id))
+                .map(m -> new Measure(m.id() + "Again", m.procedure(), m.figures(), m.repeats(), m.taught()))
+                .toList();
+        return new Round(id, again, whole("most." + id, 1, MOST_ROUNDS_OFFERED, 2));
+    }
+
+    // ---- the marks
+
+    private Scheme scheme(Practical bare) {
+        List<Criterion> criteria = new ArrayList<>();
+        for (Criterion usual : defaults.criteria()) {
+            String key = usual.id().key();
+            boolean must = typed.containsKey("schemed." + key) ? typed.containsKey("must." + key) : usual.mustPass();
+            int marks = whole("marks." + key, 0, Criterion.MOST_MARKS, usual.marks());
+            criteria.add(new Criterion(usual.id(), marks, must, bands(usual)));
+        }
+        if (criteria.stream().mapToInt(Criterion::marks).sum() == 0) {
             faults.put("marks", Said.of("bench.noMarks"));
         }
-        return new MarkingScheme(
-                marks,
-                mustPass,
-                band("band.reading", defaults.reading()),
-                band("band.repeatability", defaults.repeatability()),
-                whole("slipKeeps", 0, 100, 0));
+        return new Scheme(criteria, whole("slipKeeps", 0, 100, 0));
     }
 
-    int marks(Criterion criterion) {
-        return whole("marks." + criterion.key(), 0, MOST_MARKS, defaults.marksFor(criterion));
-    }
-
-    boolean mustPass(Criterion criterion) {
-        return typed.containsKey("scheme")
-                ? typed.containsKey("must." + criterion.key())
-                : defaults.mustPass().contains(criterion);
+    private Map<FigureId, Band> bands(Criterion usual) {
+        Map<FigureId, Band> bands = new LinkedHashMap<>();
+        usual.bands().forEach((figure, band) -> bands.put(figure, band(usual.id(), figure, band)));
+        return bands;
     }
 
     /** The full band as typed; empty takes the default. */
-    private Band band(String field, Band otherwise) {
+    private Band band(Criterion.Id criterion, FigureId figure, Band otherwise) {
+        String field = "band." + criterion.key() + "." + figure.key();
         String text = text(field);
         if (text.isEmpty()) {
             return otherwise;
         }
-        var read = QuantityParser.parse(text, Quantity.ANGLE, Unit.DEG);
-        if (read instanceof QuantityText.Read r && r.value() > 0 && r.value() <= 5) {
-            return Band.from(Math.toRadians(r.value()));
+        boolean angle = figure.measurand().quantity() == Quantity.ANGLE;
+        var read = QuantityParser.parse(text, figure.measurand().quantity(), angle ? Unit.DEG : Unit.MM);
+        if (read instanceof QuantityText.Read r && r.value() > 0 && r.value() <= WIDEST_BAND) {
+            return Band.from(angle ? Math.toRadians(r.value()) : r.value());
         }
         faults.put(field, Said.of("bench.band", Words.quote(text)));
         return otherwise;
     }
+
+    // ---- moving steps
+
+    /** The order of the steps with two neighbours changed, if the practical can be done so and the school allows it. */
+    Optional<String> moved(String id, int by) {
+        List<Step> steps = new ArrayList<>(practical.steps());
+        int here = steps.stream().map(Step::id).toList().indexOf(id);
+        int there = here + by;
+        if (here < 0 || there < 0 || there >= steps.size() || isAgainstSchool(steps, Math.min(here, there))) {
+            return Optional.empty();
+        }
+        Step step = steps.remove(here);
+        steps.add(there, step);
+        Practical p = practical;
+        var changed =
+                new Practical(p.title(), p.school(), p.rule(), p.mode(), p.outcome(), p.minutes(), steps, p.scheme());
+        return changed.faults().isEmpty() || !p.faults().isEmpty()
+                ? Optional.of(String.join(",", steps.stream().map(Step::id).toList()))
+                : Optional.empty();
+    }
+
+    /** Two measurements that stand as the school wants them are not changed. */
+    private boolean isAgainstSchool(List<Step> steps, int first) {
+        if (!(steps.get(first) instanceof Measure a) || !(steps.get(first + 1) instanceof Measure b)) {
+            return false;
+        }
+        Optional<Integer> turnOfA = turn(a);
+        Optional<Integer> turnOfB = turn(b);
+        return turnOfA.isPresent() && turnOfB.isPresent() && turnOfA.get() < turnOfB.get();
+    }
+
+    private Optional<Integer> turn(Measure measure) {
+        return measure.figures().stream()
+                .flatMap(f -> school.turn(f.measurand()).stream())
+                .min(Integer::compare);
+    }
+
+    /** The order of the steps as fields carry it. */
+    String order() {
+        return String.join(",", practical.steps().stream().map(Step::id).toList());
+    }
+
+    // ---- reading fields
 
     private int whole(String field, int least, int most, int otherwise) {
         String text = text(field);
@@ -160,12 +344,12 @@ final class BenchForm {
         return otherwise;
     }
 
-    private <T> T key(String field, T[] values, Function<T, String> key, T otherwise) {
+    private <T extends Keyed> T key(String field, T[] values, T otherwise) {
         String text = text(field);
         if (text.isEmpty()) {
             return otherwise;
         }
-        return Keys.find(values, key, text).orElseGet(() -> {
+        return Keyed.find(values, text).orElseGet(() -> {
             faults.put(field, Said.of("bench.unknown", Words.quote(text)));
             return otherwise;
         });
@@ -182,10 +366,5 @@ final class BenchForm {
                     }
                     return all.get(0);
                 });
-    }
-
-    /** A band's default as the field shows it, deg. */
-    static String degrees(Band band) {
-        return QuantityFormat.decimal(Math.toDegrees(band.full()), 3, false);
     }
 }

@@ -1,58 +1,51 @@
 package app.galdrin.web.task.internal;
 
-import app.galdrin.core.measure.ToeMethod;
-import app.galdrin.core.measure.ToeMethods;
-import app.galdrin.core.spec.DecisionRule;
-import app.galdrin.core.task.AnswerUnit;
-import app.galdrin.core.task.ChecklistStep;
-import app.galdrin.core.task.Criterion;
-import app.galdrin.core.task.MarkingScheme;
-import app.galdrin.core.task.ToeAsked;
-import app.galdrin.core.task.ToeTask;
-import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.task.TaskStart;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
-import app.galdrin.web.sketch.Sketch;
-import app.galdrin.web.sketch.Sketches;
-import app.galdrin.web.task.Mode;
-import app.galdrin.web.task.OutcomeSchool;
-import app.galdrin.web.task.TaskDraft;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.LinkedMultiValueMap;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The list of tasks, the bench on which they are set, and opening them to a class. */
+/** The list of tasks, the bench on which they are set, their bays, and opening them to a class. */
 @Controller
 class TaskController {
+
+    private static final int HIGHEST_BAY = 99;
 
     private final Tasks tasks;
     private final Library library;
     private final People people;
     private final Words words;
+    private final StepWords names;
 
-    TaskController(Tasks tasks, Library library, People people, Words words) {
+    TaskController(Tasks tasks, Library library, People people, Words words, StepWords names) {
         this.tasks = tasks;
         this.library = library;
         this.people = people;
         this.words = words;
+        this.names = names;
     }
 
     @GetMapping("/tasks")
@@ -61,43 +54,47 @@ class TaskController {
         return "task/tasks";
     }
 
-    /** The bench; a script asks for the preview alone as the form changes. */
+    /**
+     * The bench; a script asks for a part alone as the form changes.
+     *
+     * @param part the preview, or the steps with it after one of their buttons
+     */
     @GetMapping("/tasks/new")
     String bench(
             @AuthenticationPrincipal SignedIn me,
-            @RequestParam Map<String, String> typed,
-            @RequestParam(required = false) @Nullable String preview,
+            @RequestParam MultiValueMap<String, String> typed,
+            @RequestParam(required = false) @Nullable String part,
             Model model) {
-        boolean ready = show(me, typed, model).isPresent();
-        if (!ready) {
+        if (show(me, changed(typed), model).isEmpty()) {
             return "task/nothing-yet";
         }
-        return preview == null ? "task/bench" : "task/bench :: preview";
+        return part == null ? "task/bench" : "task/bench :: preview";
     }
 
     @PostMapping("/tasks/new")
     String set(
             @AuthenticationPrincipal SignedIn me,
-            @RequestParam Map<String, String> typed,
+            @RequestParam MultiValueMap<String, String> typed,
             HttpServletResponse response,
             Model model) {
         Optional<BenchForm> form = show(me, typed, model);
         if (form.isEmpty()) {
             return "task/nothing-yet";
         }
-        Optional<TaskDraft> draft = form.get().draft(defaultTitle(form.get()));
-        if (draft.isEmpty()) {
+        if (form.get().wrong()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return "task/bench";
         }
-        return "redirect:/tasks/" + tasks.set(me.centreId(), me.personId(), draft.get());
+        UUID id = tasks.set(
+                me.centreId(),
+                me.personId(),
+                form.get().practical,
+                List.of(form.get().sheet.id()),
+                form.get().classGroup.id());
+        return "redirect:/tasks/" + id;
     }
 
-    private String defaultTitle(BenchForm form) {
-        return words.text("bench.title.default", words.text("method." + form.method.key()));
-    }
-
-    private Optional<BenchForm> show(SignedIn me, Map<String, String> typed, Model model) {
+    private Optional<BenchForm> show(SignedIn me, MultiValueMap<String, String> typed, Model model) {
         List<SheetVersion> sheets = library.newestSheets(me.centreId());
         List<ClassGroup> classes = people.classes(me.centreId());
         model.addAttribute("sheets", sheets);
@@ -105,115 +102,117 @@ class TaskController {
         if (sheets.isEmpty() || classes.isEmpty()) {
             return Optional.empty();
         }
-        var form = new BenchForm(typed, sheets, classes);
-        Optional<TaskDraft> draft = form.draft(defaultTitle(form));
-        model.addAttribute("view", BenchView.of(form, draft, defaultTitle(form)));
+        String start = Optional.ofNullable(typed.getFirst("start")).orElse(TaskStart.values()[0].key());
+        String title = words.textOr("start." + start + ".title", "task.title");
+        var form = new BenchForm(typed, sheets, classes, title);
+        Optional<String> move = Optional.ofNullable(typed.getFirst("move"));
+        if (move.isPresent()) {
+            form = moved(form, move.get(), typed, sheets, classes, title);
+        }
+        model.addAttribute("defaultTitle", title);
+        model.addAttribute("view", new BenchView(form, words, names));
         return Optional.of(form);
     }
 
-    /** What the bench shows. */
-    public record BenchView(
+    private static BenchForm moved(
             BenchForm form,
-            String defaultTitle,
-            Optional<TaskDraft> draft,
-            Sketch sketch,
-            Criterion[] criteria,
-            ToeAsked[] askeds,
-            List<ToeMethod> methods,
-            AnswerUnit[] units,
-            DecisionRule[] rules,
-            Mode[] modes,
-            OutcomeSchool[] outcomes,
-            Estimate oneMeasurement) {
-
-        static BenchView of(BenchForm form, Optional<TaskDraft> draft, String title) {
-            var geometry = form.sheet.sheet().geometry();
-            return new BenchView(
-                    form,
-                    title,
-                    draft,
-                    Sketches.of(form.sheet.id(), geometry, form.method),
-                    Criterion.values(),
-                    ToeAsked.values(),
-                    ToeMethods.all(),
-                    AnswerUnit.values(),
-                    DecisionRule.values(),
-                    Mode.values(),
-                    OutcomeSchool.values(),
-                    MarkingScheme.oneMeasurement(form.method, geometry));
+            String move,
+            MultiValueMap<String, String> typed,
+            List<SheetVersion> sheets,
+            List<ClassGroup> classes,
+            String title) {
+        String[] what = move.split(":", -1);
+        Optional<String> order =
+                what.length == 2 ? form.moved(what[1], what[0].equals("up") ? -1 : 1) : Optional.empty();
+        if (order.isEmpty()) {
+            return form;
         }
+        var reordered = new LinkedMultiValueMap<>(typed);
+        reordered.set("order", order.get());
+        return new BenchForm(reordered, sheets, classes, title);
+    }
 
-        public String typed(String field) {
-            return form.text(field);
+    /** What a button of the steps does to the form: begin anew, add a step before the end, or take one away. */
+    private static MultiValueMap<String, String> changed(MultiValueMap<String, String> typed) {
+        var changed = new LinkedMultiValueMap<>(typed);
+        String begin = typed.getFirst("begin");
+        if (begin != null) {
+            changed.keySet().removeIf(key -> key.contains(".") || key.equals("order"));
+            changed.set("start", begin);
         }
+        String remove = typed.getFirst("remove");
+        if (remove != null && typed.getFirst("order") != null) {
+            changed.set("order", String.join(",", without(typed, remove)));
+        }
+        String add = typed.getFirst("add");
+        if (add != null && typed.getFirst("order") != null) {
+            add(changed, add);
+        }
+        return changed;
+    }
 
-        public @Nullable Said fault(String field) {
-            return form.faults().get(field);
-        }
+    private static List<String> without(MultiValueMap<String, String> typed, String id) {
+        return List.of(Optional.ofNullable(typed.getFirst("order")).orElse("").split(",", -1)).stream()
+                .filter(step -> !step.equals(id))
+                .toList();
+    }
 
-        public int totalMarks() {
-            return Stream.of(criteria).mapToInt(this::marks).sum();
+    /** {@code measure:camber} adds a measurement of a family, {@code checklist:closing} a ready-made list, {@code work} a step. */
+    private static void add(MultiValueMap<String, String> typed, String what) {
+        String[] kind = what.split(":", -1);
+        String base = kind.length > 1 ? kind[1] : kind[0];
+        String order = Optional.ofNullable(typed.getFirst("order")).orElse("");
+        String id = firstFree(order, base);
+        typed.set("kind." + id, kind[0]);
+        if (kind[0].equals("measure")) {
+            Procedures.all().stream()
+                    .filter(p -> p.family().key().equals(base))
+                    .findFirst()
+                    .ifPresent(p -> typed.set("procedure." + id, p.key()));
         }
+        typed.set("list." + id, base);
+        typed.set("order", place(order, id, kind[0], typed));
+    }
 
-        public boolean any() {
-            return !form.faults().isEmpty();
+    private static String firstFree(String order, String base) {
+        String id = base;
+        for (int i = 2; List.of(order.split(",", -1)).contains(id); i++) {
+            id = base + i;
         }
+        return id;
+    }
 
-        public SheetVersion sheet() {
-            return form.sheet;
+    /** A measurement comes before the first step that works with figures, everything else before the hand-in. */
+    private static String place(String order, String id, String kind, MultiValueMap<String, String> typed) {
+        var ids = new ArrayList<>(List.of(order.split(",", -1)));
+        int at = ids.size();
+        for (int i = ids.size() - 1; i >= 0; i--) {
+            String other =
+                    Optional.ofNullable(typed.getFirst("kind." + ids.get(i))).orElse("");
+            boolean later = other.equals("handIn")
+                    || kind.equals("measure") && !other.equals("measure") && !other.equals("checklist");
+            if (later) {
+                at = i;
+            }
         }
+        ids.add(at, id);
+        return String.join(",", ids);
+    }
 
-        public UUID classId() {
-            return form.classGroup.id();
+    /** Puts a vehicle in a bay, in a state of its own. */
+    @PostMapping("/tasks/{id}/bays")
+    String preset(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam int bay,
+            @RequestParam UUID sheet,
+            @RequestParam(defaultValue = "") String note) {
+        if (bay < 0 || bay > HIGHEST_BAY || note.length() > 400) {
+            throw new NotThere("bay", bay, me);
         }
-
-        public ToeAsked asked() {
-            return form.asked;
-        }
-
-        public ToeMethod method() {
-            return form.method;
-        }
-
-        public int repeats() {
-            return form.repeats;
-        }
-
-        public AnswerUnit unit() {
-            return form.answerUnit;
-        }
-
-        public DecisionRule rule() {
-            return form.rule;
-        }
-
-        public Mode mode() {
-            return form.mode;
-        }
-
-        public OutcomeSchool outcome() {
-            return form.outcome;
-        }
-
-        public int marks(Criterion criterion) {
-            return form.marks(criterion);
-        }
-
-        public boolean mustPass(Criterion criterion) {
-            return form.mustPass(criterion);
-        }
-
-        public String defaultReadingBand() {
-            return BenchForm.degrees(form.defaults.reading());
-        }
-
-        public String defaultRepeatabilityBand() {
-            return BenchForm.degrees(form.defaults.repeatability());
-        }
-
-        public List<ChecklistStep> checklist() {
-            return ToeTask.PREPARATION;
-        }
+        tasks.task(me.centreId(), id);
+        tasks.preset(me.centreId(), me.personId(), id, bay, sheet, note.isBlank() ? null : note.strip());
+        return "redirect:/tasks/" + id;
     }
 
     @PostMapping("/tasks/{id}/open")

@@ -1,0 +1,59 @@
+package app.galdrin.core.answer;
+
+import app.galdrin.core.geometry.Side;
+import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.quantity.Unit;
+import java.util.List;
+
+/** What is written on a line. */
+public sealed interface AnswerType {
+
+    /** Longest text of a quantity or a choice. */
+    int LONGEST = 60;
+
+    /** Something done, ticked with the word {@code done}. */
+    record Tick() implements AnswerType {
+        public static final String DONE = "done";
+    }
+
+    /** One of these, by key. */
+    record Choice(List<String> options) implements AnswerType {
+        public Choice {
+            options = List.copyOf(options);
+        }
+
+        public static Choice of(String... options) {
+            return new Choice(List.of(options));
+        }
+    }
+
+    /**
+     * A quantity.
+     *
+     * @param defaultUnit of a figure without a unit
+     * @param least smallest that can be real there, in mm, degrees or a count
+     * @param most largest, likewise
+     */
+    record Amount(Quantity quantity, Unit defaultUnit, double least, double most) implements AnswerType {}
+
+    /**
+     * A size of 0 or more and which way it is meant, written {@code 1.15, topIn}: the way has to be chosen and becomes the sign.
+     *
+     * @param size its least is 0
+     * @param senses the ways there are
+     * @param side of the vehicle it is written at
+     */
+    record SizeAndSense(Amount size, List<Sense> senses, Side side) implements AnswerType {
+        public SizeAndSense {
+            senses = List.copyOf(senses);
+        }
+    }
+
+    /** A short text, at most so many characters. */
+    record ShortText(int longest) implements AnswerType {}
+
+    /** Whether the answer is a number. */
+    default boolean numeric() {
+        return this instanceof Amount || this instanceof SizeAndSense;
+    }
+}

@@ -1,0 +1,158 @@
+package app.galdrin.core.answer;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.answer.AnswerType.Amount;
+import app.galdrin.core.answer.AnswerType.SizeAndSense;
+import app.galdrin.core.quantity.QuantityParser;
+import app.galdrin.core.quantity.QuantityText;
+import app.galdrin.core.quantity.Unit;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** What a text was read as on its line. */
+public sealed interface LineText {
+
+    /** What parts a size from its sense. */
+    String BEFORE_SENSE = ", ";
+
+    /**
+     * A text that was understood.
+     *
+     * @param written as it stands on the sheet
+     * @param value mm, degrees or a count, with its sign; absent for ticks, choices and texts
+     * @param step one unit of the last place as written, likewise
+     * @param unit as written, or the line's default
+     */
+    record Understood(String written, OptionalDouble value, OptionalDouble step, Optional<Unit> unit)
+            implements LineText {
+        static Understood text(String written) {
+            return new Understood(written, OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty());
+        }
+    }
+
+    /** A text that was not; the reason says why, the type what would have done. */
+    record Refused(String typed, Reason reason, OptionalDouble read, AnswerType type) implements LineText {}
+
+    /** Why a text was not understood; each has a sentence of its own on the pages. */
+    enum Reason implements Keyed {
+        EMPTY("empty"),
+        NOT_A_FIGURE("notAFigure"),
+        ZERO_DENOMINATOR("zeroDenominator"),
+        IMPROPER_MIXED("improperMixed"),
+        THOUSANDS_COMMA("thousandsComma"),
+        WRONG_UNIT("wrongUnit"),
+        SIXTY_OR_MORE("sixtyOrMore"),
+        LEFT_OVER("leftOver"),
+        TOO_LARGE("tooLarge"),
+        LONG("long"),
+        NEGATIVE("negative"),
+        SIGN_AND_SENSE("signAndSense"),
+        NO_SENSE("noSense"),
+        TOO_SMALL("tooSmall"),
+        TOO_GREAT("tooGreat"),
+        NOT_A_CHOICE("notAChoice");
+
+        private final String key;
+
+        Reason(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+    }
+
+    /** Reads a text for a line of this type. */
+    static LineText read(String text, AnswerType type) {
+        String typed = text.strip();
+        if (type instanceof AnswerType.ShortText t) {
+            return typed.isEmpty() ? refused(typed, Reason.EMPTY, type) : shortText(typed, t);
+        }
+        if (typed.length() > AnswerType.LONGEST) {
+            return refused(typed, Reason.LONG, type);
+        }
+        if (type instanceof Amount amount) {
+            return amount(typed, amount, type);
+        }
+        if (type instanceof SizeAndSense sized) {
+            return sized(typed, sized);
+        }
+        boolean known = type instanceof AnswerType.Choice choice
+                ? choice.options().contains(typed)
+                : typed.equals(AnswerType.Tick.DONE);
+        return known ? Understood.text(typed) : refused(typed, Reason.NOT_A_CHOICE, type);
+    }
+
+    private static LineText shortText(String typed, AnswerType.ShortText type) {
+        return typed.length() > type.longest() ? refused(typed, Reason.LONG, type) : Understood.text(typed);
+    }
+
+    private static LineText refused(String typed, Reason reason, AnswerType type) {
+        return new Refused(typed, reason, OptionalDouble.empty(), type);
+    }
+
+    private static LineText amount(String typed, Amount amount, AnswerType type) {
+        QuantityText parsed = QuantityParser.parse(typed, amount.quantity(), amount.defaultUnit());
+        if (parsed instanceof QuantityText.Rejected rejected) {
+            return refused(typed, Reason.valueOf(rejected.reason().name()), type);
+        }
+        var read = (QuantityText.Read) parsed;
+        Optional<Reason> beyond = beyond(read.value(), amount, type);
+        return beyond.<LineText>map(reason -> new Refused(typed, reason, OptionalDouble.of(read.value()), type))
+                .orElseGet(() -> new Understood(
+                        typed,
+                        OptionalDouble.of(read.value()),
+                        OptionalDouble.of(read.step()),
+                        Optional.of(read.unit())));
+    }
+
+    private static Optional<Reason> beyond(double value, Amount amount, AnswerType type) {
+        if (value < 0 && amount.least() >= 0) {
+            return Optional.of(type instanceof SizeAndSense ? Reason.SIGN_AND_SENSE : Reason.NEGATIVE);
+        }
+        if (value > amount.most()) {
+            return Optional.of(Reason.TOO_GREAT);
+        }
+        return value < amount.least() ? Optional.of(Reason.TOO_SMALL) : Optional.empty();
+    }
+
+    /** The sense stands behind the last comma; the size is read first, so that its fault is what is said. */
+    private static LineText sized(String typed, SizeAndSense type) {
+        int comma = typed.lastIndexOf(',');
+        Optional<Sense> sense = comma < 0
+                ? Optional.empty()
+                : Keyed.find(Sense.values(), typed.substring(comma + 1).strip()).filter(type.senses()::contains);
+        String size = sense.isPresent() ? typed.substring(0, comma).strip() : typed;
+        LineText read = amount(size, type.size(), type);
+        if (read instanceof Refused refused) {
+            return new Refused(typed, refused.reason(), refused.read(), type);
+        }
+        var u = (Understood) read;
+        if (sense.isEmpty()) {
+            return new Refused(typed, Reason.NO_SENSE, u.value(), type);
+        }
+        double signed = sense.get().sign(type.side()) * u.value().orElseThrow();
+        return new Understood(
+                size + BEFORE_SENSE + sense.get().key(),
+                OptionalDouble.of(signed == 0 ? 0.0 : signed),
+                u.step(),
+                u.unit());
+    }
+
+    /** The size of a text with a sense, as typed; the whole of any other text. */
+    static String sizeOf(String written) {
+        return senseOf(written).isPresent()
+                ? written.substring(0, written.lastIndexOf(',')).strip()
+                : written;
+    }
+
+    /** The sense of a text that has one. */
+    static Optional<Sense> senseOf(String written) {
+        int comma = written.lastIndexOf(',');
+        return comma < 0
+                ? Optional.empty()
+                : Keyed.find(Sense.values(), written.substring(comma + 1).strip());
+    }
+}

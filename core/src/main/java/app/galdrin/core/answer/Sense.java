@@ -1,0 +1,36 @@
+package app.galdrin.core.answer;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.geometry.Side;
+
+/** Which way a size is meant, in the trade's words; the side of the vehicle makes it a sign. */
+public enum Sense implements Keyed {
+    TOP_IN("topIn", -1, false),
+    TOP_OUT("topOut", 1, false),
+    TURNED_IN("turnedIn", -1, true),
+    TURNED_OUT("turnedOut", 1, true),
+    FALLS_LEFT("fallsLeft", -1, false),
+    FALLS_RIGHT("fallsRight", 1, false),
+    LEANS_BACK("leansBack", 1, false),
+    LEANS_FORWARD("leansForward", -1, false);
+
+    private final String key;
+    private final int sign;
+    private final boolean bySide;
+
+    Sense(String key, int sign, boolean bySide) {
+        this.key = key;
+        this.sign = sign;
+        this.bySide = bySide;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+
+    /** The sign in the core's frame: a wheel turned out is turned to the left on the left side and to the right on the right. */
+    public int sign(Side side) {
+        return bySide ? sign * side.sign() : sign;
+    }
+}

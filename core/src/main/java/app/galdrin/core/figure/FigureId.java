@@ -1,0 +1,121 @@
+package app.galdrin.core.figure;
+
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Wheel;
+import java.util.Comparator;
+import java.util.Optional;
+
+/**
+ * One figure: what is measured, where and in which position. Its key is {@code toe.front.left}, {@code totalToe.front},
+ * {@code turnOut.front.leftLock}.
+ */
+public record FigureId(Measurand measurand, Where where, At at) implements Comparable<FigureId> {
+
+    private static final Comparator<FigureId> ORDER = Comparator.comparing(FigureId::measurand)
+            .thenComparing(FigureId::where)
+            .thenComparing(FigureId::key);
+
+    public FigureId {
+        if (where.extent() != measurand.extent()) {
+            throw new IllegalArgumentException(measurand.key() + " is no figure of a " + where.extent());
+        }
+    }
+
+    public static FigureId of(Measurand measurand, Where where) {
+        return new FigureId(measurand, where, At.AHEAD);
+    }
+
+    public static FigureId of(Measurand measurand, Wheel wheel) {
+        return of(measurand, Where.of(wheel));
+    }
+
+    public static FigureId of(Measurand measurand, Axle axle) {
+        return of(measurand, Where.of(axle));
+    }
+
+    /** The name in documents, the database and the end of ids. */
+    public String key() {
+        return measurand.key() + dotted(where.key()) + dotted(at.key());
+    }
+
+    private static String dotted(String key) {
+        return key.isEmpty() ? "" : "." + key;
+    }
+
+    /** The figure of a key; empty where there is none of it. */
+    public static Optional<FigureId> parse(String key) {
+        int dot = key.indexOf('.');
+        String head = dot < 0 ? key : key.substring(0, dot);
+        String rest = dot < 0 ? "" : key.substring(dot + 1);
+        return Measurand.named(head).flatMap(measurand -> {
+            for (Where where : Where.values()) {
+                Optional<FigureId> figure =
+                        where.extent() == measurand.extent() ? at(measurand, where, rest) : Optional.empty();
+                if (figure.isPresent()) {
+                    return figure;
+                }
+            }
+            return Optional.empty();
+        });
+    }
+
+    private static Optional<FigureId> at(Measurand measurand, Where where, String rest) {
+        if (rest.equals(where.key())) {
+            return Optional.of(of(measurand, where));
+        }
+        String before = where.key().isEmpty() ? "" : where.key() + ".";
+        return rest.startsWith(before)
+                ? At.parse(rest.substring(before.length())).map(at -> new FigureId(measurand, where, at))
+                : Optional.empty();
+    }
+
+    /** The same figure of the other wheel; that of an axle or a vehicle is its own. */
+    public FigureId otherSide() {
+        return new FigureId(measurand, where.otherSide(), at);
+    }
+
+    public Optional<Axle> axle() {
+        return where.axle();
+    }
+
+    public Optional<Wheel> wheel() {
+        return where.wheel();
+    }
+
+    /** Whether it is made of the figures of both wheels. */
+    public boolean ofBothWheels() {
+        return measurand.form() != Measurand.Form.OWN;
+    }
+
+    /** Of a sum or difference, the figure of one of its wheels. */
+    public FigureId part(Wheel wheel) {
+        return new FigureId(measurand.base(), Where.of(wheel), at);
+    }
+
+    /** What this figure is adjusted with: the figures of one measurand on one axle share it. */
+    public Adjustment adjustment() {
+        return new Adjustment(measurand.base(), where.axle());
+    }
+
+    /** The figures that are moved together: one measurand on one axle, or on the vehicle. */
+    public record Adjustment(Measurand measurand, Optional<Axle> axle) {
+        /** The end of ids and message keys: {@code toe.front}. */
+        public String key() {
+            return measurand.key() + axle.map(a -> "." + a.key()).orElse("");
+        }
+
+        public boolean contains(FigureId figure) {
+            return equals(figure.adjustment());
+        }
+    }
+
+    @Override
+    public int compareTo(FigureId other) {
+        return ORDER.compare(this, other);
+    }
+
+    @Override
+    public String toString() {
+        return key();
+    }
+}

@@ -1,0 +1,32 @@
+package app.galdrin.core.figure;
+
+/**
+ * What is allowed for binary rounding when a figure is compared with a limit: differences up to its size count as none.
+ *
+ * @param size in the unit of what is compared, 0 or more
+ */
+public record Tolerance(double size) {
+
+    /** Of figures that were computed from what people wrote, in mm, degrees or radians. */
+    public static final Tolerance ROUNDING = new Tolerance(1e-9);
+
+    public Tolerance {
+        if (!(size >= 0)) {
+            throw new IllegalArgumentException("tolerance (" + size + ") must be 0 or more");
+        }
+    }
+
+    public boolean equal(double a, double b) {
+        return Math.abs(a - b) <= size;
+    }
+
+    /** Whether {@code a} is at most {@code b}. */
+    public boolean atMost(double a, double b) {
+        return a <= b + size;
+    }
+
+    /** Whether {@code a} is at least {@code b}. */
+    public boolean atLeast(double a, double b) {
+        return a >= b - size;
+    }
+}

@@ -1,0 +1,73 @@
+package app.galdrin.core.figure;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
+import app.galdrin.core.geometry.Wheel;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What a figure is a figure of: the whole vehicle, an axle or a wheel. */
+public enum Where implements Keyed {
+    VEHICLE("", null, null),
+    FRONT("front", Axle.FRONT, null),
+    REAR("rear", Axle.REAR, null),
+    FRONT_LEFT("front.left", Axle.FRONT, Side.LEFT),
+    FRONT_RIGHT("front.right", Axle.FRONT, Side.RIGHT),
+    REAR_LEFT("rear.left", Axle.REAR, Side.LEFT),
+    REAR_RIGHT("rear.right", Axle.REAR, Side.RIGHT);
+
+    /** How much of a vehicle a measurand belongs to. */
+    public enum Extent {
+        VEHICLE,
+        AXLE,
+        WHEEL
+    }
+
+    private final String key;
+    private final @Nullable Axle axle;
+    private final @Nullable Side side;
+
+    Where(String key, @Nullable Axle axle, @Nullable Side side) {
+        this.key = key;
+        this.axle = axle;
+        this.side = side;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+
+    public Optional<Axle> axle() {
+        return Optional.ofNullable(axle);
+    }
+
+    public Optional<Side> side() {
+        return Optional.ofNullable(side);
+    }
+
+    public Optional<Wheel> wheel() {
+        return axle == null || side == null ? Optional.empty() : Optional.of(Wheel.of(axle, side));
+    }
+
+    public Extent extent() {
+        if (axle == null) {
+            return Extent.VEHICLE;
+        }
+        return side == null ? Extent.AXLE : Extent.WHEEL;
+    }
+
+    /** The same place on the other side; an axle and a vehicle are their own. */
+    public Where otherSide() {
+        return axle == null || side == null ? this : of(Wheel.of(axle, side.other()));
+    }
+
+    public static Where of(Axle axle) {
+        return axle == Axle.FRONT ? FRONT : REAR;
+    }
+
+    public static Where of(Wheel wheel) {
+        return values()[FRONT_LEFT.ordinal() + wheel.ordinal()];
+    }
+}

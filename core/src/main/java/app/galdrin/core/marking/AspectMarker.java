@@ -1,0 +1,15 @@
+package app.galdrin.core.marking;
+
+import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Step;
+import java.util.List;
+
+/** Turns one aspect of a step into evidence. A class that says {@code @AutoService(AspectMarker.class)} marks its aspect. */
+public interface AspectMarker {
+
+    Aspect aspect();
+
+    /** What the marks of a criterion rest on; never empty. */
+    List<Evidence> evidence(Case of, Step step, Criterion criterion);
+}

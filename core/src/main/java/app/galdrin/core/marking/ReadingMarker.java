@@ -1,0 +1,68 @@
+package app.galdrin.core.marking;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Band;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.uncertainty.Estimate;
+import com.google.auto.service.AutoService;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Marks the figures that come of an apprentice's own readings against the reference's. */
+@AutoService(AspectMarker.class)
+public final class ReadingMarker implements AspectMarker {
+
+    @Override
+    public Aspect aspect() {
+        return Aspect.READING;
+    }
+
+    @Override
+    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
+        var measure = (Measure) step;
+        if (of.own().repeats(measure, 0).isEmpty()) {
+            return List.of(new Evidence.Missing(Evidence.Lack.READINGS, ""));
+        }
+        if (of.found().repeats(measure, 0).isEmpty()) {
+            return List.of(new Evidence.Missing(Evidence.Lack.REFERENCE, ""));
+        }
+        return measure.figures().stream()
+                .map(figure -> evidence(of, measure, figure, criterion))
+                .toList();
+    }
+
+    private static Evidence evidence(Case of, Measure measure, FigureId figure, Criterion criterion) {
+        Optional<Estimate> own = of.own().mean(measure, 0, figure);
+        Optional<Estimate> reference = of.found().mean(measure, 0, figure);
+        if (own.isEmpty() || reference.isEmpty()) {
+            var lack = own.isEmpty() ? Evidence.Lack.READINGS : Evidence.Lack.REFERENCE;
+            return new Evidence.Missing(lack, figure.key());
+        }
+        Band band = criterion.band(figure).orElseThrow(() -> new IllegalStateException("no band for " + figure));
+        double credit = band.credit(own.get().value() - reference.get().value());
+        List<Set<String>> slips = credit == 1
+                ? List.of()
+                : new SlipFinder(of, measure)
+                        .explainReadings(
+                                figure, v -> Math.abs(v - reference.get().value()) <= band.full());
+        return new Evidence.Reading(
+                figure, figureOf(own.get()), figureOf(reference.get()), band, credit, doubt(measure, own.get()), slips);
+    }
+
+    static Evidence.Figure figureOf(Estimate estimate) {
+        return new Evidence.Figure(estimate.value(), estimate.standardUncertainty());
+    }
+
+    /** What most of a figure's doubt comes from. */
+    static Optional<Evidence.DoubtFrom> doubt(Measure measure, Estimate figure) {
+        Procedure procedure = measure.procedure();
+        return figure.budget().sharesBy(procedure::doubtGroup).entrySet().stream()
+                .findFirst()
+                .map(e -> new Evidence.DoubtFrom(e.getKey(), e.getValue()));
+    }
+}

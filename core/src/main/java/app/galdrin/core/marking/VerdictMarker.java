@@ -1,0 +1,88 @@
+package app.galdrin.core.marking;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.Judgement;
+import app.galdrin.core.spec.Zone;
+import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Judge.Verdict;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.uncertainty.Estimate;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Marks what was said of each figure, and whether it can be adjusted. */
+@AutoService(AspectMarker.class)
+public final class VerdictMarker implements AspectMarker {
+
+    @Override
+    public Aspect aspect() {
+        return Aspect.VERDICT;
+    }
+
+    @Override
+    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
+        var judge = (Judge) step;
+        List<Evidence> evidence = new ArrayList<>();
+        for (FigureId figure : judge.figures()) {
+            if (of.assignment().sheet().limits(figure).isPresent()) {
+                evidence.add(verdict(of, judge, figure));
+            }
+        }
+        for (FigureId.Adjustment adjustment : Practical.adjustments(judge.figures())) {
+            evidence.add(adjustable(of, judge, adjustment));
+        }
+        return evidence;
+    }
+
+    private static Evidence verdict(Case of, Judge judge, FigureId figure) {
+        Optional<Estimate> value = of.standing(figure, judge.id());
+        Optional<Verdict> said = of.answers()
+                .text(LineKey.of(judge.id(), figure.key()))
+                .flatMap(text -> Keyed.find(Verdict.values(), text));
+        if (value.isEmpty() || said.isEmpty()) {
+            return new Evidence.Missing(value.isEmpty() ? Evidence.Lack.WORKING : Evidence.Lack.VERDICT, figure.key());
+        }
+        Judgement judgement = of.judged(figure, value.get()).orElseThrow();
+        DecisionRule rule = of.practical().rule();
+        return new Evidence.Judged(
+                figure,
+                ReadingMarker.figureOf(value.get()),
+                of.assignment().sheet().limits(figure).orElseThrow(),
+                rule,
+                judgement.zone(),
+                said.get(),
+                right(judgement.zone(), rule));
+    }
+
+    /** In doubt, "too close to tell" is right; under simple acceptance so is the side on which the value lies. */
+    static Set<Verdict> right(Zone zone, DecisionRule rule) {
+        boolean simple = rule == DecisionRule.SIMPLE;
+        return switch (zone) {
+            case INSIDE -> EnumSet.of(Verdict.INSIDE);
+            case OUTSIDE -> EnumSet.of(Verdict.OUTSIDE);
+            case DOUBT_INSIDE -> simple ? EnumSet.of(Verdict.TOO_CLOSE, Verdict.INSIDE) : EnumSet.of(Verdict.TOO_CLOSE);
+            case DOUBT_OUTSIDE ->
+                simple ? EnumSet.of(Verdict.TOO_CLOSE, Verdict.OUTSIDE) : EnumSet.of(Verdict.TOO_CLOSE);
+        };
+    }
+
+    private static Evidence adjustable(Case of, Judge judge, FigureId.Adjustment adjustment) {
+        Adjustable actual = of.assignment().sheet().adjustable(adjustment);
+        return of.answers()
+                .text(LineKey.of(judge.id(), Judge.ADJUSTABLE + adjustment.key()))
+                .flatMap(text -> Keyed.find(Adjustable.values(), text))
+                .<Evidence>map(said -> new Evidence.CanBeAdjusted(adjustment.key(), said, actual))
+                .orElseGet(() -> new Evidence.Missing(Evidence.Lack.ADJUSTABLE, adjustment.key()));
+    }
+}

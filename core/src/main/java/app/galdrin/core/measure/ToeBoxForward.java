@@ -1,0 +1,78 @@
+package app.galdrin.core.measure;
+
+import app.galdrin.core.geometry.Wheel;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.random.RandomGenerator;
+
+/**
+ * The forward model of {@link ToeBox}: what is read from two strings set up round a vehicle in a known state. A string's offset
+ * from the centreline changes evenly along the vehicle.
+ */
+public final class ToeBoxForward {
+
+    private ToeBoxForward() {}
+
+    /**
+     * How a box was set up round a vehicle, mm.
+     *
+     * @param frontAxleToFrontStation how far the front station lies ahead of the front axle
+     * @param leftOffsetFront from the centreline to the left string at the front station; the others likewise
+     */
+    public record SetUp(
+            double frontAxleToFrontStation,
+            double stationDistance,
+            double leftOffsetFront,
+            double leftOffsetRear,
+            double rightOffsetFront,
+            double rightOffsetRear) {
+
+        private double skew(boolean left) {
+            double rise = left ? leftOffsetFront - leftOffsetRear : rightOffsetFront - rightOffsetRear;
+            return Math.atan(rise / stationDistance);
+        }
+
+        /** Offset of a string from the centreline, {@code back} behind the front axle. */
+        private double offset(boolean left, double back) {
+            double front = left ? leftOffsetFront : rightOffsetFront;
+            return front - Math.tan(skew(left)) * (frontAxleToFrontStation + back);
+        }
+    }
+
+    /**
+     * The true state of a vehicle in plan.
+     *
+     * @param toes rad, of the wheels that are to be read
+     * @param tracks at the hub faces, mm
+     */
+    public record Truth(double wheelbase, ToeBox.Tracks tracks, double rimDiameter, Map<Wheel, Double> toes) {}
+
+    /** The forward model: what is read from a box set up like this round such a vehicle, the tape for the spacings. */
+    public static ToeBox.Readings readings(
+            Truth truth, SetUp setUp, Instrument tape, Instrument rule, RandomGenerator noise) {
+        PerWheel trueHubGaps = PerWheel.of(wheel -> {
+            double back = wheel.front() ? 0 : truth.wheelbase();
+            double track =
+                    wheel.front() ? truth.tracks().front() : truth.tracks().rear();
+            return setUp.offset(wheel.left(), back) - track / 2;
+        });
+        PerWheel hubGaps = PerWheel.of(wheel -> rule.read(trueHubGaps.at(wheel), noise));
+        Map<Wheel, RimGaps> wheels = new EnumMap<>(Wheel.class);
+        new EnumMap<>(truth.toes()).forEach((wheel, toe) -> {
+            double skew = setUp.skew(wheel.left());
+            double squareToString = trueHubGaps.at(wheel) * Math.cos(skew);
+            var line = ToeLine.forward(
+                    toe, squareToString, truth.rimDiameter(), ToeLine.LineSide.OUTBOARD, skew, rule, noise);
+            wheels.put(wheel, line.gaps());
+        });
+        return new ToeBox.Readings(
+                tape.read(setUp.leftOffsetFront() + setUp.rightOffsetFront(), noise),
+                tape.read(setUp.leftOffsetRear() + setUp.rightOffsetRear(), noise),
+                setUp.stationDistance(),
+                truth.wheelbase(),
+                hubGaps,
+                wheels,
+                OptionalDouble.of(setUp.frontAxleToFrontStation()));
+    }
+}

@@ -1,0 +1,97 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.answer.Sense;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Floor;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.Assumption;
+import app.galdrin.core.measure.CamberInclinometer;
+import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.measure.Instrument;
+import app.galdrin.core.procedure.Source.Fixed;
+import app.galdrin.core.procedure.Source.Read;
+import app.galdrin.core.procedure.Source.SetUp;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.random.RandomGenerator;
+
+/** Ways of measuring camber. */
+@AutoService(ProcedureList.class)
+public final class CamberProcedures implements ProcedureList {
+
+    /** More than any wheel leans, deg. */
+    private static final double MOST_CAMBER = 15;
+
+    private static final double MOST_SLOPE = 5;
+    private static final CatalogueInstrument GAUGE = CatalogueInstrument.DIGITAL_INCLINOMETER;
+
+    @Override
+    public List<Procedure> procedures() {
+        return List.of(inclinometer("inclinometerZeroed", true), inclinometer("inclinometer", false));
+    }
+
+    /** Zeroed across the floor and then only read; or never zeroed, with the floor read beside the wheel and taken off on paper. */
+    private static Procedure inclinometer(String key, boolean zeroed) {
+        List<Place> walk = new ArrayList<>();
+        List<Evaluation> evaluations = new ArrayList<>();
+        for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.REAR_LEFT, Wheel.REAR_RIGHT, Wheel.FRONT_RIGHT)) {
+            Place gauge = Place.sensed(
+                    wheel.key() + ".gauge", wheel, "gauge", MOST_CAMBER, GAUGE, Sense.TOP_OUT, Sense.TOP_IN);
+            Place floor = Place.sensed(
+                    wheel.key() + ".floor", wheel, "floor", MOST_SLOPE, GAUGE, Sense.FALLS_LEFT, Sense.FALLS_RIGHT);
+            walk.add(gauge);
+            Map<String, Source> fields = new LinkedHashMap<>();
+            fields.put("side", new Fixed(wheel.side().key()));
+            fields.put("reading", new Read(gauge, 1));
+            fields.put("reference", new Fixed(zeroed ? "floor" : "gravity"));
+            if (zeroed) {
+                fields.put("floorRoll", new SetUp("zero", GAUGE.standardUncertainty(CatalogueInstrument.Surface.RIM)));
+            } else {
+                walk.add(floor);
+                // the floor that falls to the right has its left side higher, which is positive
+                fields.put("floorRoll", new Read(floor, 1));
+            }
+            evaluations.add(Evaluation.of(
+                    CamberInclinometer.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel))));
+        }
+        return new Procedure(
+                key,
+                Family.CAMBER,
+                walk,
+                evaluations,
+                zeroed
+                        ? Set.of(Assumption.RUN_OUT_REMOVED, Assumption.GAUGE_NOT_TURNED)
+                        : Set.of(Assumption.RUN_OUT_REMOVED),
+                Set.of(),
+                s -> Optional.empty(),
+                (truth, s, handling, random) -> lay(truth, s, handling, random, zeroed));
+    }
+
+    private static Simulation.Laying lay(
+            Truth truth, Standing s, double handling, RandomGenerator random, boolean zeroed) {
+        Instrument gauge = GAUGE.inHands(handling);
+        Floor floor = new Floor(0, s.floor().roll());
+        double zero = gauge.read(s.floor().roll(), random);
+        return () -> {
+            Map<String, Double> places = new HashMap<>();
+            for (Wheel wheel : Wheel.values()) {
+                double seen = floor.inclinometerReading(truth.of(Measurand.CAMBER, wheel), 0, wheel.side());
+                double shown = gauge.read(seen, random);
+                places.put(
+                        wheel.key() + ".gauge",
+                        Math.toDegrees(zeroed ? shown + wheel.side().sign() * zero : shown));
+                places.put(
+                        wheel.key() + ".floor",
+                        Math.toDegrees(gauge.read(s.floor().roll(), random)));
+            }
+            return places;
+        };
+    }
+}

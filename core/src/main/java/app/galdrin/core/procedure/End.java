@@ -1,0 +1,30 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.Keyed;
+
+/** Where on a wheel, or along the vehicle, a reading is taken. */
+public enum End implements Keyed {
+    FRONT("front"),
+    HUB("hub"),
+    REAR("rear");
+
+    private final String key;
+
+    End(String key) {
+        this.key = key;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+
+    /** The other end; the hub is its own. */
+    public End other() {
+        return switch (this) {
+            case FRONT -> REAR;
+            case REAR -> FRONT;
+            case HUB -> HUB;
+        };
+    }
+}

@@ -1,0 +1,235 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.Outcome;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.measure.HandFormula;
+import app.galdrin.core.record.Answer;
+import app.galdrin.core.record.Field;
+import app.galdrin.core.record.FieldUnit;
+import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.GroupField;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.record.ListField;
+import app.galdrin.core.record.NumberField;
+import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.RecordKinds;
+import app.galdrin.core.record.Shape;
+import app.galdrin.core.record.Step;
+import app.galdrin.core.uncertainty.Budget;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One run of a kind of record for a wheel, an axle, a lock or a pass: where each of its fields comes from and which of its figures
+ * is which of the trade's.
+ *
+ * @param kind name of the kind
+ * @param fields dotted path of the input to its source, in the order of the kind
+ * @param figures dotted path of the result to the figure it is
+ * @param notes paths of the result that are shown beside the figures and are none
+ * @param hand formulas that the trade works on paper for some of the figures
+ */
+public record Evaluation(
+        String kind,
+        Map<String, Source> fields,
+        Map<String, FigureId> figures,
+        List<String> notes,
+        List<HandFormula> hand) {
+
+    public Evaluation {
+        fields = new LinkedHashMap<>(fields);
+        figures = new LinkedHashMap<>(figures);
+        notes = List.copyOf(notes);
+        hand = List.copyOf(hand);
+    }
+
+    public static Evaluation of(String kind, Map<String, Source> fields, Map<String, FigureId> figures) {
+        return new Evaluation(kind, fields, figures, List.of(), List.of());
+    }
+
+    /**
+     * What came of a run.
+     *
+     * @param figures mm or rad
+     * @param byHand as the taught working gives them, mm or rad; without those that are worked as solved
+     * @param notes in the record's unit, by path
+     */
+    public record Run(
+            Map<FigureId, Estimate> figures,
+            Map<FigureId, Double> byHand,
+            Map<String, Double> notes,
+            List<Step> steps) {}
+
+    /** The places it reads. */
+    public List<Place> places() {
+        return fields.values().stream()
+                .flatMap(s -> s instanceof Source.Read read ? Stream.of(read.place()) : null)
+                .distinct()
+                .toList();
+    }
+
+    /**
+     * Works one set of readings.
+     *
+     * @param readings mm or deg by place, with their signs
+     * @param ofReading the name of a place's reading as a source of doubt
+     * @param taught key of the working that the task teaches
+     * @return empty where a place has no reading, the sheet lacks a datum, or the readings can't be worked
+     */
+    public Optional<Run> run(
+            Map<String, Double> readings, Standing standing, Function<String, String> ofReading, String taught) {
+        if (!places().stream().allMatch(p -> readings.containsKey(p.id()))) {
+            return Optional.empty();
+        }
+        RecordKind of = recordKind();
+        JsonObject input = input(readings, standing);
+        unitDoubts(of).ifPresent(u -> input.add(U, u));
+        if (!(of.evaluate(input) instanceof Outcome.Value<Answer> answer)) {
+            return Optional.empty();
+        }
+        Figures result = answer.value().figures();
+        Map<FigureId, Estimate> worked = new LinkedHashMap<>();
+        figures.forEach((path, figure) -> at(result.values(), path)
+                .ifPresent(value -> worked.put(
+                        figure,
+                        estimate(of, result, path, value, readings, standing)
+                                .renamed(source -> name(source, ofReading, standing)))));
+        Map<FigureId, Double> byHand = hand.stream()
+                .filter(h -> h.taught().equals(taught))
+                .collect(Collectors.toMap(
+                        HandFormula::figure, h -> h.work(input, result.values()), (a, b) -> b, LinkedHashMap::new));
+        Map<String, Double> noted = new LinkedHashMap<>();
+        notes.forEach(path -> at(result.values(), path).ifPresent(v -> noted.put(path, v)));
+        return Optional.of(
+                new Run(worked, byHand, noted, answer.value().working().get()));
+    }
+
+    /** The path in the result, or in the steps to it, of a figure as the taught working has it. */
+    Optional<String> pathOf(FigureId figure, String taught) {
+        Optional<String> byHand = hand.stream()
+                .filter(h -> h.taught().equals(taught) && h.figure().equals(figure))
+                .map(HandFormula::path)
+                .findFirst();
+        return byHand.or(() -> figures.entrySet().stream()
+                .filter(e -> e.getValue().equals(figure))
+                .map(Map.Entry::getKey)
+                .findFirst());
+    }
+
+    private static final String U = "u";
+
+    private RecordKind recordKind() {
+        return RecordKinds.named(kind).orElseThrow(() -> new IllegalStateException("no record kind " + kind));
+    }
+
+    private JsonObject input(Map<String, Double> readings, Standing standing) {
+        var input = new PathObject();
+        fields.forEach((path, source) -> source.value(readings, standing).ifPresent(value -> input.put(path, value)));
+        return input.json();
+    }
+
+    /** A standard uncertainty of one unit for every reading class, so that the parts of the answer are its slopes. */
+    private static Optional<JsonObject> unitDoubts(RecordKind kind) {
+        List<Field> fields = kind.contract().input().fields();
+        if (!kind.contract().hasU() || !(fields.get(fields.size() - 1) instanceof GroupField classes)) {
+            return Optional.empty();
+        }
+        var u = new JsonObject();
+        classes.shape().fields().forEach(c -> u.add(c.name(), 1.0));
+        return Optional.of(u);
+    }
+
+    private Estimate estimate(
+            RecordKind of, Figures result, String path, double value, Map<String, Double> readings, Standing standing) {
+        Object doubt = inside(result.doubts(), path);
+        if (doubt instanceof Figures.Doubt known) {
+            Map<String, Double> parts = new LinkedHashMap<>();
+            known.estimate().budget().parts().forEach((field, part) -> {
+                double u = Optional.ofNullable(fields.get(field))
+                        .map(s -> s.slope() * s.standardUncertainty(standing))
+                        .orElse(0.0);
+                double slope = part / unitOf(of.contract().input(), field).toCore(1);
+                parts.put(field, slope * u);
+            });
+            return new Estimate(known.estimate().value(), Budget.of(parts));
+        }
+        FieldUnit unit = unitOf(of.contract().result(), path);
+        return new Estimate(unit.toCore(value), Budget.of(byMoving(of, path, unit, readings, standing)));
+    }
+
+    /** For figures whose kind lists no uncertainty: every field is moved by its own doubt, both ways. */
+    private Map<String, Double> byMoving(
+            RecordKind of, String path, FieldUnit unit, Map<String, Double> readings, Standing standing) {
+        Map<String, Double> parts = new LinkedHashMap<>();
+        fields.forEach((field, source) -> {
+            double u = source.standardUncertainty(standing);
+            if (u > 0 && source.value(readings, standing).orElse("") instanceof Double value) {
+                double step = unitOf(of.contract().input(), field).toRecord(u);
+                OptionalDouble up = moved(of, path, field, value + step, readings, standing);
+                OptionalDouble down = moved(of, path, field, value - step, readings, standing);
+                if (up.isPresent() && down.isPresent()) {
+                    parts.put(field, source.slope() * unit.toCore(up.getAsDouble() - down.getAsDouble()) / 2);
+                }
+            }
+        });
+        return parts;
+    }
+
+    private OptionalDouble moved(
+            RecordKind of, String path, String field, double value, Map<String, Double> readings, Standing standing) {
+        var input = new PathObject();
+        fields.forEach((name, source) -> source.value(readings, standing)
+                .ifPresent(v -> input.put(name, name.equals(field) ? (Object) value : v)));
+        return of.evaluate(input.json()) instanceof Outcome.Value<Answer> answer
+                ? at(answer.value().figures().values(), path)
+                        .map(OptionalDouble::of)
+                        .orElse(OptionalDouble.empty())
+                : OptionalDouble.empty();
+    }
+
+    private String name(String field, Function<String, String> ofReading, Standing standing) {
+        return Optional.ofNullable(fields.get(field))
+                .map(s -> s.name(ofReading, standing))
+                .orElse(field);
+    }
+
+    private static Optional<Double> at(JsonObject object, String path) {
+        return inside(object, path) instanceof Double number ? Optional.of(number) : Optional.empty();
+    }
+
+    private static @Nullable Object inside(JsonObject object, String path) {
+        int dot = path.indexOf('.');
+        if (dot < 0) {
+            return object.get(path);
+        }
+        return object.get(path.substring(0, dot)) instanceof JsonObject inner
+                ? inside(inner, path.substring(dot + 1))
+                : null;
+    }
+
+    /** The unit of the number at a path; list elements are counted from 0. */
+    private static FieldUnit unitOf(Shape shape, String path) {
+        int dot = path.indexOf('.');
+        String head = dot < 0 ? path : path.substring(0, dot);
+        Field field = shape.field(head).orElseThrow(() -> new IllegalStateException("no field " + head));
+        if (field instanceof NumberField number) {
+            return number.unit();
+        }
+        String rest = path.substring(dot + 1);
+        if (field instanceof GroupField group) {
+            return unitOf(group.shape(), rest);
+        }
+        if (field instanceof ListField list) {
+            return unitOf(list.element(), rest.substring(rest.indexOf('.') + 1));
+        }
+        throw new IllegalStateException(path + " is no number");
+    }
+}

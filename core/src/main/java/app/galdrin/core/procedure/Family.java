@@ -1,0 +1,23 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.Keyed;
+
+/** What procedures are for; the bench lists them under it. */
+public enum Family implements Keyed {
+    CASTER("caster"),
+    CAMBER("camber"),
+    TOE("toe"),
+    AXLE("axle"),
+    STEERING("steering");
+
+    private final String key;
+
+    Family(String key) {
+        this.key = key;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+}

@@ -1,0 +1,81 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.measure.SweepHand;
+import com.google.auto.service.AutoService;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.BiFunction;
+import java.util.function.DoubleBinaryOperator;
+
+/** Slips with a level on the wheel: the floor, the sweep's factor, signs lost. */
+@AutoService(SlipList.class)
+public final class LevelSlips implements SlipList {
+
+    private static final String FLOOR = "floor";
+    private static final String SWEPT = "camber.";
+
+    @Override
+    public List<Slip> slips() {
+        return List.of(
+                new OfReadings("floorIgnored", FLOOR, (place, value) -> 0.0),
+                new OfReadings("floorWrongWay", FLOOR, (place, value) -> -value),
+                new OfReadings("camberSignsLost", SWEPT, (place, value) -> Math.abs(value)),
+                new OfFactor("factorForgotten", (difference, factor) -> difference),
+                new OfFactor("oneAndAHalfUsed", (difference, factor) -> SweepHand.TAUGHT * difference));
+    }
+
+    private static boolean reads(Procedure procedure, String reading) {
+        return procedure.walk().stream().anyMatch(p -> p.reading().startsWith(reading));
+    }
+
+    /** A kind of reading used otherwise than it was read. */
+    private record OfReadings(String key, String reading, BiFunction<Place, Double, Double> change) implements Slip {
+        @Override
+        public boolean concerns(Procedure procedure) {
+            return reads(procedure, reading);
+        }
+
+        @Override
+        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+            return Optional.of(setting.changed(
+                    readings,
+                    (place, value) -> place.reading().startsWith(reading) ? change.apply(place, value) : value));
+        }
+    }
+
+    /** Another factor than 1 / (2 sin θ) on the difference of the two cambers; the floor's pitch is left out of it. */
+    private record OfFactor(String key, DoubleBinaryOperator used) implements Slip {
+        @Override
+        public boolean concerns(Procedure procedure) {
+            return reads(procedure, SWEPT);
+        }
+
+        @Override
+        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+            double pitch = Math.toDegrees(setting.standing().floor().pitch());
+            Map<FigureId, Double> altered = new HashMap<>(answers);
+            answers.forEach((figure, value) -> {
+                OptionalDouble factor =
+                        figure.measurand() == Measurand.CASTER ? factor(setting, figure) : OptionalDouble.empty();
+                factor.ifPresent(f -> altered.put(figure, used.applyAsDouble((value + pitch) / f, f) - pitch));
+            });
+            return List.of(altered);
+        }
+
+        private static OptionalDouble factor(SlipSetting setting, FigureId caster) {
+            String wheel = caster.wheel().orElseThrow().key();
+            return setting.readings().stream()
+                    .filter(r -> r.containsKey(wheel + ".out.steer") && r.containsKey(wheel + ".in.steer"))
+                    .mapToDouble(
+                            r -> r.getOrDefault(wheel + ".out.steer", 0.0) + r.getOrDefault(wheel + ".in.steer", 0.0))
+                    .filter(span -> span > 0)
+                    .map(span -> 1 / (2 * Math.sin(Math.toRadians(span / 2))))
+                    .average();
+        }
+    }
+}

@@ -1,0 +1,231 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.measure.Assumption;
+import app.galdrin.core.measure.HandFormula;
+import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.record.FieldUnit;
+import app.galdrin.core.record.Step;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * A practice in the trade's words: places in walking order and the evaluations that make figures of what is read there.
+ *
+ * @param key its name in documents and the middle of its message keys
+ * @param walk every place it can ask for, in the order in which a person walks
+ * @param evaluations in order; where two give the same figure, the later one stands
+ * @param assumes what must hold for its figures to be true
+ * @param given measurands that nobody works on paper: they are given, not asked
+ * @param baseline over which an angle is answered in millimetres, mm; empty where nobody does
+ * @param simulation its forward model
+ */
+public record Procedure(
+        String key,
+        Family family,
+        List<Place> walk,
+        List<Evaluation> evaluations,
+        Set<Assumption> assumes,
+        Set<Measurand> given,
+        Function<Standing, Optional<Double>> baseline,
+        Simulation simulation) {
+
+    public Procedure {
+        walk = List.copyOf(walk);
+        evaluations = List.copyOf(evaluations);
+    }
+
+    /** What its evaluations take from the vehicle's sheet, each once. */
+    public Stream<Source.Datum> data() {
+        return evaluations.stream()
+                .flatMap(e -> e.fields().values().stream())
+                .filter(Source.Datum.class::isInstance)
+                .map(Source.Datum.class::cast)
+                .distinct();
+    }
+
+    /** Where the readings of one repeat stand: names the sources of doubt so that repeats average and set-ups do not. */
+    public record Repeat(String step, int round, int number) {
+        String source(Place place) {
+            return step + "/" + place.id() + "/" + (place.eachRepeat() ? number : 0) + "/" + round;
+        }
+    }
+
+    /**
+     * What one repeat comes to.
+     *
+     * @param figures mm or rad
+     * @param byHand as the taught working gives them; the rest is worked as solved
+     * @param notes beside the figures, in the record's unit, by path of the result
+     * @param steps from the readings to the figures, by the index of their evaluation
+     */
+    public record Worked(
+            Map<FigureId, Estimate> figures,
+            Map<FigureId, Double> byHand,
+            Map<String, Double> notes,
+            Map<Integer, List<Step>> steps) {
+
+        List<Step> stepsOf(int evaluation) {
+            return steps.getOrDefault(evaluation, List.of());
+        }
+
+        /** What an honest sheet has for a figure: by the taught formula, else as solved. */
+        public Optional<Double> honest(FigureId figure) {
+            Double hand = byHand.get(figure);
+            return hand != null
+                    ? Optional.of(hand)
+                    : Optional.ofNullable(figures.get(figure)).map(Estimate::value);
+        }
+    }
+
+    /** Everything it can tell, in the order of a sheet; to all else it is blind. */
+    public Set<FigureId> sees() {
+        Set<FigureId> seen = evaluations.stream()
+                .flatMap(e -> e.figures().values().stream())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        seen.addAll(Derivation.reachable(seen));
+        return seen;
+    }
+
+    /** The places asked for by figures, in walking order: those of the first evaluation that tells each. */
+    public List<Place> places(Collection<FigureId> figures) {
+        Set<Place> needed = figures.stream()
+                .flatMap(f -> telling(f).stream())
+                .flatMap(e -> e.places().stream())
+                .collect(Collectors.toSet());
+        return walk.stream().filter(needed::contains).toList();
+    }
+
+    private List<Evaluation> telling(FigureId figure) {
+        Optional<Evaluation> direct = evaluations.stream()
+                .filter(e -> e.figures().containsValue(figure))
+                .findFirst();
+        if (direct.isPresent()) {
+            return List.of(direct.get());
+        }
+        return Derivation.parts(figure).stream()
+                .flatMap(part -> telling(part).stream())
+                .toList();
+    }
+
+    /** The ways of working on paper that a task can teach, the usual one first; as solved comes last. */
+    public List<String> taught() {
+        Stream<String> byHand =
+                evaluations.stream().flatMap(e -> e.hand().stream()).map(HandFormula::taught);
+        return Stream.concat(byHand, Stream.of(HandFormula.SOLVED)).distinct().toList();
+    }
+
+    /** Whether the trade works a figure on paper; otherwise it is given and not asked. */
+    public boolean isWorkedOnPaper(FigureId figure) {
+        return !given.contains(figure.measurand());
+    }
+
+    /** The place at the other end that a place is compared with. */
+    public Optional<Place> otherEnd(Place place) {
+        return walk.stream()
+                .filter(p -> place.compared() && p.compared())
+                .filter(p -> p.wheel().equals(place.wheel()) && p.reading().equals(place.reading()))
+                .filter(p -> p.end().equals(place.end().map(End::other)))
+                .findFirst();
+    }
+
+    /** The same place at the other wheel of its axle. */
+    public Optional<Place> otherSide(Place place) {
+        return place.wheel()
+                .flatMap(wheel -> walk.stream()
+                        .filter(p -> p.wheel().equals(Optional.of(wheel.opposite())))
+                        .filter(p -> p.words().equals(place.words()))
+                        .findFirst());
+    }
+
+    /**
+     * Works the readings of one repeat; an evaluation that lacks a place is left out and the others stand.
+     *
+     * @param readings mm or deg by place, with their signs
+     * @param taught key of the working that the task teaches
+     */
+    public Worked work(Map<String, Double> readings, Standing standing, Repeat repeat, String taught) {
+        Map<FigureId, Estimate> figures = new LinkedHashMap<>();
+        Map<FigureId, Double> byHand = new LinkedHashMap<>();
+        Map<String, Double> notes = new LinkedHashMap<>();
+        Map<Integer, List<Step>> steps = new LinkedHashMap<>();
+        for (int i = 0; i < evaluations.size(); i++) {
+            int index = i;
+            evaluations
+                    .get(i)
+                    .run(readings, standing, id -> repeat.source(place(id)), taught)
+                    .ifPresent(run -> {
+                        run.figures().keySet().forEach(byHand::remove);
+                        figures.putAll(run.figures());
+                        byHand.putAll(run.byHand());
+                        notes.putAll(run.notes());
+                        steps.put(index, run.steps());
+                    });
+        }
+        Derivation.derive(figures);
+        Derivation.deriveByHand(figures, byHand);
+        return new Worked(figures, byHand, notes, steps);
+    }
+
+    /** The steps from one repeat's readings to a figure, as the taught working has them; empty where they do not lead to it. */
+    public Optional<List<Step>> stepsTo(FigureId figure, Worked worked, String taught) {
+        for (int i = evaluations.size() - 1; i >= 0; i--) {
+            Evaluation evaluation = evaluations.get(i);
+            Optional<String> path = evaluation.pathOf(figure, taught);
+            if (path.isPresent()) {
+                List<Step> steps = Step.leadingTo(path.get(), worked.stepsOf(i));
+                if (!steps.isEmpty()) {
+                    return Optional.of(steps);
+                }
+            }
+        }
+        return figure.ofBothWheels() ? stepsToBoth(figure, worked, taught) : Optional.empty();
+    }
+
+    private Optional<List<Step>> stepsToBoth(FigureId figure, Worked worked, String taught) {
+        List<Step> steps = new ArrayList<>();
+        Step.Builder last = Step.of("figure." + figure.measurand().form().name().toLowerCase(Locale.ROOT));
+        for (FigureId part : Derivation.parts(figure)) {
+            Optional<List<Step>> toPart = stepsTo(part, worked, taught);
+            if (toPart.isEmpty()) {
+                return Optional.empty();
+            }
+            steps.addAll(toPart.get());
+            last.with(part.key(), unit(figure), worked.honest(part).orElseThrow());
+        }
+        steps.add(last.gives(figure.key(), unit(figure), worked.honest(figure).orElseThrow()));
+        return Optional.of(steps);
+    }
+
+    private static FieldUnit unit(FigureId figure) {
+        return figure.measurand().quantity() == Quantity.LENGTH ? FieldUnit.LENGTH : FieldUnit.ANGLE;
+    }
+
+    private Place place(String id) {
+        return walk.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    /** The kind of reading that a source of doubt is: of a reading its place's, else the shared source itself. */
+    public String doubtGroup(String source) {
+        String[] parts = source.split("/", -1);
+        return parts.length < 2
+                ? source
+                : walk.stream()
+                        .filter(p -> p.id().equals(parts[1]))
+                        .map(place -> place.reading().split("\\.", -1)[0])
+                        .findFirst()
+                        .orElse(source);
+    }
+}

@@ -1,0 +1,39 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.figure.FigureId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A mistake that people make and the marker knows by name: what it does to readings before they are worked, or to figures after.
+ * Readings are mm or deg by place; answers are in the unit that was asked for, by figure.
+ */
+public interface Slip {
+
+    /** The end of its message keys. */
+    String key();
+
+    /** Whether it can be made with this procedure. */
+    boolean concerns(Procedure procedure);
+
+    /** The readings as this slip uses them when a figure is worked; empty where it is none of readings. */
+    default Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+        return Optional.empty();
+    }
+
+    /** The readings put right, where this slip was made as they were written down. */
+    default Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
+        return Optional.empty();
+    }
+
+    /** Whether readings of the two sides were taken for one another as they were written down. */
+    default boolean swapsSides() {
+        return false;
+    }
+
+    /** The answers as this slip gives them, in every way it can be made; empty where it is none of answers. */
+    default List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        return List.of();
+    }
+}

@@ -1,0 +1,42 @@
+package app.galdrin.core.sitting;
+
+import app.galdrin.core.task.Measure;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What stands on a sheet, struck-out entries left away. Anything may be absent. */
+public record Answers(Map<LineKey, Written> standing) {
+
+    public Answers {
+        standing = Map.copyOf(standing);
+    }
+
+    public static Answers none() {
+        return new Answers(Map.of());
+    }
+
+    public Optional<Written> at(LineKey key) {
+        return Optional.ofNullable(standing.get(key));
+    }
+
+    public Optional<String> text(LineKey key) {
+        return at(key).map(Written::text);
+    }
+
+    /** The readings of a measuring step in a round: mm or deg by place, a map a repeat, those of the set-up in each. */
+    public List<Map<String, Double>> readings(Measure measure, int round) {
+        List<Map<String, Double>> byRepeat = new ArrayList<>();
+        for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
+            Map<String, Double> readings = new HashMap<>();
+            for (var place : measure.procedure().places(measure.figures())) {
+                var key = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round);
+                at(key).ifPresent(written -> written.value().ifPresent(v -> readings.put(place.id(), v)));
+            }
+            byRepeat.add(readings);
+        }
+        return byRepeat;
+    }
+}

@@ -1,0 +1,83 @@
+package app.galdrin.core.sitting;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * The figures that readings come to, by measuring step and state of the vehicle: round 0 as found, then after each adjustment. The
+ * repeats of one figure average; what they share does not.
+ */
+public final class OwnFigures {
+
+    private final Assignment assignment;
+    private final Answers answers;
+    private final Map<State, List<Worked>> worked = new HashMap<>();
+
+    private record State(String step, int round) {}
+
+    public OwnFigures(Assignment assignment, Answers answers) {
+        this.assignment = assignment;
+        this.answers = answers;
+    }
+
+    /** Every repeat that can be worked to one of its figures at least. */
+    public List<Worked> repeats(Measure measure, int round) {
+        return worked.computeIfAbsent(
+                new State(measure.id(), round), s -> work(measure, round, answers.readings(measure, round)));
+    }
+
+    private List<Worked> work(Measure measure, int round, List<Map<String, Double>> readings) {
+        List<Worked> all = new ArrayList<>();
+        for (int i = 0; i < readings.size(); i++) {
+            Worked one = work(assignment, measure, round, i + 1, readings.get(i));
+            if (!one.figures().isEmpty()) {
+                all.add(one);
+            }
+        }
+        return all;
+    }
+
+    /** Works one repeat. */
+    public static Worked work(
+            Assignment assignment, Measure measure, int round, int repeat, Map<String, Double> readings) {
+        return measure.procedure()
+                .work(
+                        readings,
+                        assignment.standing(),
+                        new Procedure.Repeat(measure.id(), round, repeat),
+                        measure.taught());
+    }
+
+    /** A figure of every repeat that tells it. */
+    public List<Estimate> each(Measure measure, int round, FigureId figure) {
+        return repeats(measure, round).stream()
+                .map(w -> w.figures().get(figure))
+                .filter(Objects::nonNull)
+                .toList();
+    }
+
+    /** The mean of the repeats that tell a figure. */
+    public Optional<Estimate> mean(Measure measure, int round, FigureId figure) {
+        List<Estimate> each = each(measure, round, figure);
+        return each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each));
+    }
+
+    /** What an honest sheet has for a figure: the mean of the repeats worked as the task teaches, mm or rad. */
+    public OptionalDouble onPaper(Measure measure, int round, FigureId figure) {
+        return repeats(measure, round).stream()
+                .flatMap(w -> w.honest(figure).stream())
+                .mapToDouble(v -> v)
+                .average();
+    }
+}

@@ -1,0 +1,144 @@
+package app.galdrin.core.sitting;
+
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Line;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Step;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** The lines of a sheet and how far they are written. */
+public final class Sheet {
+
+    private final Assignment assignment;
+
+    public Sheet(Assignment assignment) {
+        this.assignment = assignment;
+    }
+
+    /** How far a step is: {@code done} of {@code of} lines are written. */
+    public record Progress(int done, int of) {
+        public boolean complete() {
+            return done >= of;
+        }
+    }
+
+    /** The line of a key, if this sheet has it; rounds are counted from 1 up to the most there can be. */
+    public Optional<Line> line(LineKey key) {
+        Optional<Step> step = assignment.practical().step(key.step());
+        return step.filter(s -> roundsOf(s).contains(key.round()))
+                .flatMap(s -> lines(s).stream()
+                        .filter(l -> l.id().equals(key.line()))
+                        .filter(l ->
+                                l.repeated() ? key.repeat() >= 1 && key.repeat() <= s.repeats() : key.repeat() == 0)
+                        .findFirst());
+    }
+
+    public List<Line> lines(Step step) {
+        return step.lines(assignment.sheet());
+    }
+
+    /** The numbers of the rounds a step is done in; 0 alone for one outside of rounds. */
+    public List<Integer> roundsOf(Step step) {
+        for (Step outer : assignment.practical().steps()) {
+            if (outer instanceof Round round
+                    && (outer.equals(step) || round.measures().contains(step))) {
+                List<Integer> rounds = new ArrayList<>();
+                for (int i = 1; i <= round.most(); i++) {
+                    rounds.add(i);
+                }
+                return rounds;
+            }
+        }
+        return List.of(0);
+    }
+
+    /** Every key of a step in one round, in the order in which it is filled; steps within it come behind its own lines. */
+    public List<LineKey> keys(Step step, int round) {
+        List<LineKey> keys = new ArrayList<>(ownKeys(step, round));
+        step.within().forEach(inner -> keys.addAll(ownKeys(inner, round)));
+        return keys;
+    }
+
+    private List<LineKey> ownKeys(Step step, int round) {
+        List<LineKey> keys = new ArrayList<>();
+        List<Line> lines = lines(step);
+        for (int repeat = 1; repeat <= step.repeats(); repeat++) {
+            for (Line line : lines) {
+                if (line.repeated() || repeat == 1) {
+                    keys.add(new LineKey(step.id(), line.id(), line.repeated() ? repeat : 0, round));
+                }
+            }
+        }
+        return keys;
+    }
+
+    /** How many rounds have been begun, at least one; another begins when the last asks for it. */
+    public int rounds(Round step, Answers answers) {
+        int round = 1;
+        while (round < step.most() && asksForAnother(step, round, answers)) {
+            round++;
+        }
+        return round;
+    }
+
+    private static boolean asksForAnother(Round step, int round, Answers answers) {
+        return answers.text(new LineKey(step.id(), Round.NEXT, 0, round))
+                .filter(Round.Next.AGAIN.key()::equals)
+                .isPresent();
+    }
+
+    /** One rule for every kind of step: each line is written, or needless by what stands on another. */
+    public Progress progress(Step step, Answers answers) {
+        int done = 0;
+        int of = 0;
+        int last = step instanceof Round round ? rounds(round, answers) : 0;
+        for (int round = step instanceof Round ? 1 : 0; round <= last; round++) {
+            for (LineKey key : keys(step, round)) {
+                of++;
+                done += isFilled(key, answers) ? 1 : 0;
+            }
+        }
+        return new Progress(done, of);
+    }
+
+    public boolean isFilled(LineKey key, Answers answers) {
+        return answers.at(key).isPresent()
+                || line(key)
+                        .flatMap(Line::needless)
+                        .filter(n -> answers.text(new LineKey(key.step(), n.line(), 0, key.round()))
+                                .filter(n.answer()::equals)
+                                .isPresent())
+                        .isPresent();
+    }
+
+    /** The first step that is not complete, else the last. */
+    public Step next(Answers answers) {
+        List<Step> steps = assignment.practical().steps();
+        return steps.stream()
+                .filter(s -> !progress(s, answers).complete())
+                .findFirst()
+                .orElse(steps.get(steps.size() - 1));
+    }
+
+    /** The line that hands this sheet in. */
+    public LineKey handIn() {
+        return assignment
+                .practical()
+                .of(HandIn.class)
+                .map(step -> LineKey.of(step.id(), HandIn.DONE))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The step a measurement belongs to on the sheet: the round it is in, else itself. */
+    public Step shownIn(Measure measure) {
+        return assignment.practical().steps().stream()
+                .filter(s -> s.equals(measure) || s.within().contains(measure))
+                .findFirst()
+                .orElse(measure);
+    }
+}

@@ -1,0 +1,21 @@
+package app.galdrin.core.sitting;
+
+import java.util.OptionalDouble;
+
+/**
+ * What stands on a line.
+ *
+ * @param text as written
+ * @param value what it was read as: mm, deg or a count; absent for ticks, choices and texts
+ * @param step one unit of the last place as written, likewise
+ */
+public record Written(String text, OptionalDouble value, OptionalDouble step) {
+
+    public static Written text(String text) {
+        return new Written(text, OptionalDouble.empty(), OptionalDouble.empty());
+    }
+
+    public static Written number(String text, double value, double step) {
+        return new Written(text, OptionalDouble.of(value), OptionalDouble.of(step));
+    }
+}

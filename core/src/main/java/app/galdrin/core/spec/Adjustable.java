@@ -1,0 +1,22 @@
+package app.galdrin.core.spec;
+
+import app.galdrin.core.Keyed;
+
+/** Whether a measurand can be adjusted on a vehicle; where it can't, out of specification means damage or wear. */
+public enum Adjustable implements Keyed {
+    YES("yes"),
+    NO("no"),
+    /** Only with parts that are not on the vehicle as it comes. */
+    WITH_ADDED_PARTS("addedParts");
+
+    private final String key;
+
+    Adjustable(String key) {
+        this.key = key;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+}

@@ -1,0 +1,67 @@
+package app.galdrin.core.spec;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Where;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * A part that moves figures.
+ *
+ * @param where the wheel, axle or vehicle it belongs to
+ * @param unit what its amount is counted in
+ * @param most greatest amount either way, in its unit, positive
+ * @param smallestStep least amount that can be set, in its unit, positive
+ * @param effects what one unit the positive way does to each figure it moves
+ * @param rereadAfter whether the figures have to be read again once it is tightened
+ */
+public record Adjuster(
+        Part part,
+        Where where,
+        AdjusterUnit unit,
+        double most,
+        double smallestStep,
+        Map<FigureId, Effect> effects,
+        boolean rereadAfter) {
+
+    /**
+     * What one unit the positive way does to a figure.
+     *
+     * @param sign +1 or −1: the way the figure goes
+     * @param perUnit change of the figure, rad or mm a unit, with the same sign; absent where only the way is known
+     * @param doubt standard uncertainty of it, likewise
+     */
+    public record Effect(int sign, OptionalDouble perUnit, double doubt) {
+        public static Effect of(double perUnit, double doubt) {
+            return new Effect((int) Math.signum(perUnit), OptionalDouble.of(perUnit), doubt);
+        }
+
+        /** An effect of which only the way is known. */
+        public static Effect way(int sign) {
+            return new Effect(sign, OptionalDouble.empty(), 0);
+        }
+    }
+
+    public Adjuster {
+        effects = Map.copyOf(effects);
+        if (!(most > 0) || !(smallestStep > 0)) {
+            throw new IllegalArgumentException("adjuster " + part.key() + ": most (" + most + ") and smallestStep ("
+                    + smallestStep + ") must be positive");
+        }
+    }
+
+    /** The name in lines, documents and the database: {@code rod.front.left}. */
+    public String id() {
+        return where.key().isEmpty() ? part.key() : part.key() + "." + where.key();
+    }
+
+    public Optional<Effect> effectOn(FigureId figure) {
+        return Optional.ofNullable(effects.get(figure));
+    }
+
+    /** Whether it moves a figure of this adjustment. */
+    public boolean moves(FigureId.Adjustment adjustment) {
+        return effects.keySet().stream().anyMatch(adjustment::contains);
+    }
+}

@@ -1,0 +1,41 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.spec.SpecificationSheet;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import tools.jackson.core.JsonGenerator;
+
+/** The end of the sheet. */
+public record HandIn(String id) implements Step {
+
+    /** The line that hands in. */
+    public static final String DONE = "done";
+
+    @Override
+    public StepKind kind() {
+        return StepKind.HAND_IN;
+    }
+
+    @Override
+    public List<Line> lines(SpecificationSheet sheet) {
+        return List.of(Line.tick(DONE, false, false));
+    }
+
+    @Override
+    public Set<Aspect> aspects() {
+        return EnumSet.noneOf(Aspect.class);
+    }
+
+    @Override
+    public void check(Practical practical, String at, TaskFaults faults) {
+        if (!practical.steps().get(practical.steps().size() - 1).equals(this)) {
+            faults.add(at, TaskFault.Reason.AFTER_HAND_IN, id);
+        }
+    }
+
+    @Override
+    public void write(JsonGenerator json) {
+        // id and kind say it all
+    }
+}

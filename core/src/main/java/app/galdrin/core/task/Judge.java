@@ -1,0 +1,98 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.SpecificationSheet;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import tools.jackson.core.JsonGenerator;
+
+/** Figures judged against the sheet, and whether each can be adjusted on this vehicle. */
+public record Judge(String id, List<FigureId> figures) implements Step {
+
+    /** Begins the line that asks whether figures can be adjusted; what adjusts them together is asked once. */
+    public static final String ADJUSTABLE = "adjustable.";
+
+    private static final int MOST_FIGURES = 20;
+
+    /** What can be said of a figure. */
+    public enum Verdict implements Keyed {
+        INSIDE("inside"),
+        OUTSIDE("outside"),
+        TOO_CLOSE("tooClose");
+
+        private final String key;
+
+        Verdict(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+    }
+
+    public Judge {
+        figures = List.copyOf(figures);
+    }
+
+    @Override
+    public StepKind kind() {
+        return StepKind.JUDGE;
+    }
+
+    @Override
+    public List<Line> lines(SpecificationSheet sheet) {
+        List<Line> lines = new ArrayList<>();
+        var verdicts = new AnswerType.Choice(
+                Arrays.stream(Verdict.values()).map(Verdict::key).toList());
+        figures.forEach(f -> lines.add(Line.of(f.key(), verdicts).about(f)));
+        for (FigureId.Adjustment adjustment : Practical.adjustments(figures)) {
+            lines.add(Line.of(ADJUSTABLE + adjustment.key(), answers(sheet.adjustable(adjustment))));
+        }
+        return lines;
+    }
+
+    /** Added parts are offered only where a sheet speaks of them, or everyone would know which vehicle has none. */
+    private static AnswerType answers(Adjustable onThisVehicle) {
+        return onThisVehicle == Adjustable.WITH_ADDED_PARTS
+                ? AnswerType.Choice.of(Adjustable.YES.key(), Adjustable.NO.key(), Adjustable.WITH_ADDED_PARTS.key())
+                : AnswerType.Choice.of(Adjustable.YES.key(), Adjustable.NO.key());
+    }
+
+    @Override
+    public Set<Aspect> aspects() {
+        return EnumSet.of(Aspect.VERDICT);
+    }
+
+    @Override
+    public void check(Practical practical, String at, TaskFaults faults) {
+        practical.checkMeasured(this, figures, at, faults);
+    }
+
+    @Override
+    public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
+        for (FigureId figure : figures) {
+            if (sheet.limits(figure).isEmpty()) {
+                faults.add(at + ".figures", TaskFault.Reason.NO_LIMITS, figure.key());
+            }
+        }
+    }
+
+    @Override
+    public void write(JsonGenerator json) {
+        Measure.writeFigures(json, figures);
+    }
+
+    static Judge read(String id, JsonObject json, TaskFaults faults) {
+        faults.only(json, Set.of("id", "kind", "figures"));
+        return new Judge(id, faults.figures(json, "figures", MOST_FIGURES));
+    }
+}

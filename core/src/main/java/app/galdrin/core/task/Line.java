@@ -1,0 +1,69 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Place;
+import java.util.Optional;
+
+/**
+ * One thing to write in a step.
+ *
+ * @param id its name within the step
+ * @param answer what may be written
+ * @param repeated whether it is written anew in every repeat
+ * @param critical whether someone can be hurt if it is left out; such a line has to pass
+ * @param witnessed whether the instructor has to see it done
+ * @param figure the figure it is about
+ * @param place the place on the drawing it is written at
+ * @param needless the line whose answer makes this one needless, and that answer
+ */
+public record Line(
+        String id,
+        AnswerType answer,
+        boolean repeated,
+        boolean critical,
+        boolean witnessed,
+        Optional<FigureId> figure,
+        Optional<Place> place,
+        Optional<Needless> needless) {
+
+    /** An answer on another line of the step that leaves nothing to write on this one. */
+    public record Needless(String line, String answer) {}
+
+    public static Line of(String id, AnswerType answer) {
+        return new Line(id, answer, false, false, false, Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    static Line tick(String id, boolean critical, boolean witnessed) {
+        return new Line(
+                id,
+                new AnswerType.Tick(),
+                false,
+                critical,
+                witnessed,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    static Line reading(Place place) {
+        return new Line(
+                place.id(),
+                place.answer(),
+                place.eachRepeat(),
+                false,
+                false,
+                Optional.empty(),
+                Optional.of(place),
+                Optional.empty());
+    }
+
+    Line about(FigureId about) {
+        return new Line(id, answer, repeated, critical, witnessed, Optional.of(about), place, needless);
+    }
+
+    Line unless(String line, String answered) {
+        return new Line(
+                id, answer, repeated, critical, witnessed, figure, place, Optional.of(new Needless(line, answered)));
+    }
+}

@@ -1,0 +1,104 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.spec.SpecificationSheet;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import tools.jackson.core.JsonGenerator;
+
+/**
+ * Readings by one procedure in one state of the vehicle.
+ *
+ * @param procedure how it is measured
+ * @param figures what is wanted; the places that are read follow from it
+ * @param repeats how many times, 1 to {@link Practical#MOST_REPEATS}
+ * @param taught key of the working that the task teaches
+ */
+public record Measure(String id, Procedure procedure, List<FigureId> figures, int repeats, String taught)
+        implements Step {
+
+    private static final int LONGEST_KEY = 40;
+    private static final int MOST_FIGURES = 20;
+
+    public Measure {
+        figures = List.copyOf(figures);
+    }
+
+    /** With the working that is usual for the procedure. */
+    public static Measure of(String id, Procedure procedure, List<FigureId> figures, int repeats) {
+        return new Measure(id, procedure, figures, repeats, procedure.taught().get(0));
+    }
+
+    @Override
+    public StepKind kind() {
+        return StepKind.MEASURE;
+    }
+
+    @Override
+    public List<Line> lines(SpecificationSheet sheet) {
+        return procedure.places(figures).stream().map(Line::reading).toList();
+    }
+
+    @Override
+    public Set<Aspect> aspects() {
+        return repeats > 1 ? EnumSet.of(Aspect.READING, Aspect.REPEATABILITY) : EnumSet.of(Aspect.READING);
+    }
+
+    /** Whether this step's readings tell a figure, asked for or not. */
+    public boolean tells(FigureId figure) {
+        return procedure.sees().contains(figure)
+                && procedure.places(figures).containsAll(procedure.places(List.of(figure)));
+    }
+
+    @Override
+    public void check(Practical practical, String at, TaskFaults faults) {
+        for (FigureId figure : figures) {
+            if (!procedure.sees().contains(figure)) {
+                faults.add(at + ".figures", TaskFault.Reason.NOT_SEEN, figure.key());
+            }
+        }
+        if (!procedure.taught().contains(taught)) {
+            faults.add(at + ".working", TaskFault.Reason.UNKNOWN, taught);
+        }
+    }
+
+    @Override
+    public void write(JsonGenerator json) {
+        json.writeStringProperty("procedure", procedure.key());
+        writeFigures(json, figures);
+        json.writeNumberProperty("repeats", repeats);
+        if (!taught.equals(procedure.taught().get(0))) {
+            json.writeStringProperty("working", taught);
+        }
+    }
+
+    static void writeFigures(JsonGenerator json, List<FigureId> figures) {
+        json.writeArrayPropertyStart("figures");
+        figures.forEach(f -> json.writeString(f.key()));
+        json.writeEndArray();
+    }
+
+    static Measure read(String id, JsonObject json, TaskFaults faults) {
+        faults.only(json, Set.of("id", "kind", "procedure", "figures", "repeats", "working"));
+        String key = faults.text(json, "procedure", LONGEST_KEY);
+        Optional<Procedure> known = Procedures.named(key);
+        if (known.isEmpty()) {
+            faults.unknown("procedure", key);
+        }
+        Procedure procedure = known.orElse(Procedures.all().get(0));
+        String working = json.has("working")
+                ? faults.text(json, "working", LONGEST_KEY)
+                : procedure.taught().get(0);
+        return new Measure(
+                id,
+                procedure,
+                faults.figures(json, "figures", MOST_FIGURES),
+                faults.whole(json, "repeats", 1, Practical.MOST_REPEATS, 1),
+                working);
+    }
+}

@@ -1,0 +1,126 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.quantity.Unit;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Way;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import tools.jackson.core.JsonGenerator;
+
+/** What to move, which way and how far; and what to look for where nothing can be moved. */
+public record Plan(String id, List<FigureId> figures) implements Step {
+
+    /** Ends the line that says which way a part is moved. */
+    public static final String WAY = ".way";
+    /** Ends the line that says how far. */
+    public static final String AMOUNT = ".amount";
+    /** Begins the line of figures that can't be adjusted. */
+    public static final String PART = "part.";
+
+    private static final int MOST_FIGURES = 20;
+
+    /** What to do where nothing can be moved. */
+    public enum Instead implements Keyed {
+        LOOK_FOR_THE_PART("lookForThePart"),
+        NOTHING("nothing");
+
+        private final String key;
+
+        Instead(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+    }
+
+    public Plan {
+        figures = List.copyOf(figures);
+    }
+
+    @Override
+    public StepKind kind() {
+        return StepKind.PLAN;
+    }
+
+    @Override
+    public List<Line> lines(SpecificationSheet sheet) {
+        List<Line> lines = new ArrayList<>();
+        adjusters(sheet, figures).forEach(a -> lines.addAll(moves(a)));
+        for (FigureId.Adjustment adjustment : Practical.adjustments(figures)) {
+            if (sheet.adjusters(adjustment).isEmpty()) {
+                lines.add(Line.of(
+                        PART + adjustment.key(),
+                        AnswerType.Choice.of(Instead.LOOK_FOR_THE_PART.key(), Instead.NOTHING.key())));
+            }
+        }
+        return lines;
+    }
+
+    /** The parts that move any of these figures, each once, in the order of the sheet. */
+    static List<Adjuster> adjusters(SpecificationSheet sheet, List<FigureId> figures) {
+        return Practical.adjustments(figures).stream()
+                .flatMap(a -> sheet.adjusters(a).stream())
+                .distinct()
+                .toList();
+    }
+
+    /** Which way and how far one part is moved; how far is needless where it is left alone, or where nobody can know. */
+    static List<Line> moves(Adjuster adjuster) {
+        List<String> ways = adjuster.part().ways().stream().map(Way::key).toList();
+        List<Line> lines = new ArrayList<>();
+        lines.add(Line.of(adjuster.id() + WAY, new AnswerType.Choice(ways)));
+        boolean known = adjuster.effects().values().stream()
+                .map(Adjuster.Effect::perUnit)
+                .anyMatch(OptionalDouble::isPresent);
+        if (known) {
+            Unit unit = adjuster.unit().unit();
+            lines.add(Line.of(adjuster.id() + AMOUNT, new AnswerType.Amount(unit.quantity(), unit, 0, adjuster.most()))
+                    .unless(adjuster.id() + WAY, Way.LEAVE.key()));
+        }
+        return lines;
+    }
+
+    @Override
+    public Set<Aspect> aspects() {
+        return EnumSet.of(Aspect.PLAN);
+    }
+
+    @Override
+    public void check(Practical practical, String at, TaskFaults faults) {
+        practical.checkMeasured(this, figures, at, faults);
+    }
+
+    @Override
+    public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
+        if (adjusters(sheet, figures).isEmpty()) {
+            faults.add(at + ".figures", TaskFault.Reason.NOTHING_ADJUSTABLE, "");
+        }
+    }
+
+    /** What was planned instead of a move, by the text of its line. */
+    public static Optional<Instead> instead(String written) {
+        return Keyed.find(Instead.values(), written);
+    }
+
+    @Override
+    public void write(JsonGenerator json) {
+        Measure.writeFigures(json, figures);
+    }
+
+    static Plan read(String id, JsonObject json, TaskFaults faults) {
+        faults.only(json, Set.of("id", "kind", "figures"));
+        return new Plan(id, faults.figures(json, "figures", MOST_FIGURES));
+    }
+}

@@ -1,0 +1,175 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.SpecificationSheet;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * A practical as it is set, on whatever vehicle; never changed once it was opened.
+ *
+ * @param steps in the order of the work
+ * @param minutes limit of time, if there is one
+ */
+public record Practical(
+        String title,
+        OrderSchool school,
+        DecisionRule rule,
+        Mode mode,
+        OutcomeSchool outcome,
+        Optional<Integer> minutes,
+        List<Step> steps,
+        Scheme scheme) {
+
+    public static final int MOST_STEPS = 40;
+    public static final int MOST_LINES = 60;
+    public static final int MOST_ROUNDS = 6;
+    public static final int MOST_REPEATS = 10;
+    public static final int MOST_MINUTES = 600;
+    public static final int LONGEST_TITLE = 120;
+
+    public Practical {
+        steps = List.copyOf(steps);
+    }
+
+    /** Every step, those within rounds behind their round. */
+    public Stream<Step> allSteps() {
+        return steps.stream().flatMap(s -> Stream.concat(Stream.of(s), s.within().stream()));
+    }
+
+    public Optional<Step> step(String id) {
+        return allSteps().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    public Optional<Measure> measure(String id) {
+        return of(Measure.class).filter(m -> m.id().equals(id)).findFirst();
+    }
+
+    /** The steps of a kind, within rounds too. */
+    public <T extends Step> Stream<T> of(Class<T> kind) {
+        return allSteps().filter(kind::isInstance).map(kind::cast);
+    }
+
+    /** The readings that a figure is judged and planned on: the last that a step before this one works it from, else sees it. */
+    public Optional<Measure> measuring(FigureId figure, String beforeStep) {
+        Optional<String> worked = worked(figure, beforeStep).map(Work.Item::from);
+        if (worked.isPresent()) {
+            return measure(worked.get());
+        }
+        return before(beforeStep)
+                .filter(Measure.class::isInstance)
+                .map(Measure.class::cast)
+                .filter(m -> m.tells(figure))
+                .reduce((a, b) -> b);
+    }
+
+    /** How a figure was last worked on paper before a step. */
+    public Optional<Work.Item> worked(FigureId figure, String beforeStep) {
+        return before(beforeStep)
+                .filter(Work.class::isInstance)
+                .map(Work.class::cast)
+                .flatMap(w -> w.item(figure).stream())
+                .reduce((a, b) -> b);
+    }
+
+    /** The step in which a figure is worked, before another. */
+    public Optional<Work> workStep(FigureId figure, String beforeStep) {
+        return before(beforeStep)
+                .filter(Work.class::isInstance)
+                .map(Work.class::cast)
+                .filter(w -> w.item(figure).isPresent())
+                .reduce((a, b) -> b);
+    }
+
+    private Stream<Step> before(String stepId) {
+        return steps.stream().takeWhile(s -> !s.id().equals(stepId));
+    }
+
+    Optional<Measure> measureBefore(String stepId, String measureId) {
+        return before(stepId)
+                .filter(s -> s.id().equals(measureId))
+                .filter(Measure.class::isInstance)
+                .map(Measure.class::cast)
+                .findFirst();
+    }
+
+    /** What adjusts these figures, each once, in their order. */
+    public static List<FigureId.Adjustment> adjustments(Collection<FigureId> figures) {
+        return figures.stream().map(FigureId::adjustment).distinct().toList();
+    }
+
+    void checkMeasured(Step step, List<FigureId> figures, String at, TaskFaults faults) {
+        for (FigureId figure : figures) {
+            if (measuring(figure, step.id()).isEmpty()) {
+                faults.add(at + ".figures", TaskFault.Reason.NOT_MEASURED, figure.key());
+            }
+        }
+    }
+
+    /** Everything wrong with it, whatever the vehicle. */
+    public List<TaskFault> faults() {
+        var faults = new TaskFaults();
+        checkWhole(faults);
+        for (int i = 0; i < steps.size(); i++) {
+            steps.get(i).check(this, "steps." + i, faults);
+        }
+        checkScheme(faults);
+        return faults.found();
+    }
+
+    private void checkWhole(TaskFaults faults) {
+        if (steps.isEmpty()) {
+            faults.add("steps", TaskFault.Reason.NO_STEPS, "");
+        } else if (steps.stream().noneMatch(HandIn.class::isInstance)) {
+            faults.add("steps", TaskFault.Reason.NO_HAND_IN, "");
+        }
+        Set<String> ids = new HashSet<>();
+        allSteps().forEach(step -> {
+            if (!ids.add(step.id())) {
+                faults.add("steps", TaskFault.Reason.TWICE, step.id());
+            }
+        });
+    }
+
+    private void checkScheme(TaskFaults faults) {
+        if (scheme.available() == 0) {
+            faults.add("marks", TaskFault.Reason.NO_MARKS, "");
+        }
+        for (Criterion criterion : scheme.criteria()) {
+            boolean there = step(criterion.id().step())
+                    .filter(s -> s.aspects().contains(criterion.id().aspect()))
+                    .isPresent();
+            if (!there) {
+                faults.add("marks", TaskFault.Reason.NO_ASPECT, criterion.id().key());
+            }
+        }
+    }
+
+    /** Everything wrong with it on a vehicle. */
+    public List<TaskFault> faults(SpecificationSheet sheet) {
+        var faults = new TaskFaults();
+        for (int i = 0; i < steps.size(); i++) {
+            Step step = steps.get(i);
+            step.check(this, sheet, "steps." + i, faults);
+            int lines = step.lines(sheet).size();
+            if (lines > MOST_LINES) {
+                faults.add("steps." + i, TaskFault.Reason.TOO_MANY, String.valueOf(lines), MOST_LINES);
+            }
+        }
+        return faults.found();
+    }
+
+    /** The figures that are asked for, in the order of a sheet. */
+    public List<FigureId> figures() {
+        List<FigureId> figures = new ArrayList<>();
+        of(Measure.class).flatMap(m -> m.figures().stream()).distinct().sorted().forEach(figures::add);
+        return figures;
+    }
+}

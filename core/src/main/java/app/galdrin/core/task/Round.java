@@ -1,0 +1,110 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.spec.SpecificationSheet;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import tools.jackson.core.JsonGenerator;
+
+/**
+ * Adjusting and reading again, as often as it takes.
+ *
+ * @param measures what is read again after every adjustment; their ids are their own
+ * @param most how many rounds there can be, 1 to {@link Practical#MOST_ROUNDS}
+ */
+public record Round(String id, List<Measure> measures, int most) implements Step {
+
+    /** The line that ends a round or asks for another. */
+    public static final String NEXT = "next";
+
+    private static final int MOST_MEASURES = 6;
+
+    /** What follows a round. */
+    public enum Next implements Keyed {
+        AGAIN("again"),
+        DONE("finished");
+
+        private final String key;
+
+        Next(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+    }
+
+    public Round {
+        measures = List.copyOf(measures);
+    }
+
+    @Override
+    public StepKind kind() {
+        return StepKind.ROUND;
+    }
+
+    /** What was moved in this round, and whether another follows; the readings are lines of the measures within. */
+    @Override
+    public List<Line> lines(SpecificationSheet sheet) {
+        List<Line> lines = new ArrayList<>();
+        var figures = measures.stream().flatMap(m -> m.figures().stream()).toList();
+        if (most > 1) {
+            Plan.adjusters(sheet, figures).forEach(a -> lines.addAll(Plan.moves(a)));
+            lines.add(Line.of(NEXT, AnswerType.Choice.of(Next.AGAIN.key(), Next.DONE.key())));
+        }
+        return lines;
+    }
+
+    @Override
+    public List<Measure> within() {
+        return measures;
+    }
+
+    @Override
+    public Set<Aspect> aspects() {
+        return EnumSet.of(Aspect.AS_LEFT);
+    }
+
+    @Override
+    public void check(Practical practical, String at, TaskFaults faults) {
+        for (int i = 0; i < measures.size(); i++) {
+            measures.get(i).check(practical, at + ".measures." + i, faults);
+        }
+    }
+
+    @Override
+    public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
+        var figures = measures.stream().flatMap(m -> m.figures().stream()).toList();
+        if (Plan.adjusters(sheet, figures).isEmpty()) {
+            faults.add(at + ".measures", TaskFault.Reason.NOTHING_ADJUSTABLE, "");
+        }
+    }
+
+    @Override
+    public void write(JsonGenerator json) {
+        json.writeNumberProperty("most", most);
+        json.writeArrayPropertyStart("measures");
+        for (Measure measure : measures) {
+            json.writeStartObject();
+            json.writeStringProperty("id", measure.id());
+            measure.write(json);
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+    }
+
+    static Round read(String id, JsonObject json, TaskFaults faults) {
+        faults.only(json, Set.of("id", "kind", "most", "measures"));
+        List<Measure> measures = new ArrayList<>();
+        for (JsonObject measure : faults.objects(json, "measures", MOST_MEASURES)) {
+            measures.add(Measure.read(TaskDocument.id(measure, faults), measure, faults));
+        }
+        return new Round(id, measures, faults.whole(json, "most", 1, Practical.MOST_ROUNDS, 1));
+    }
+}

@@ -1,0 +1,29 @@
+package app.galdrin.core.task;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How a practical is marked.
+ *
+ * @param criteria in the order of the work
+ * @param slipKeepsPercent share of the working's marks kept where one known slip explains a wrong figure, 0 to 100
+ */
+public record Scheme(List<Criterion> criteria, int slipKeepsPercent) {
+
+    public Scheme {
+        criteria = List.copyOf(criteria);
+        if (slipKeepsPercent < 0 || slipKeepsPercent > 100) {
+            throw new IllegalArgumentException("slipKeepsPercent (" + slipKeepsPercent + ") must be 0 to 100");
+        }
+    }
+
+    public Optional<Criterion> criterion(Criterion.Id id) {
+        return criteria.stream().filter(c -> c.id().equals(id)).findFirst();
+    }
+
+    /** Marks there are in all. */
+    public int available() {
+        return criteria.stream().mapToInt(Criterion::marks).sum();
+    }
+}

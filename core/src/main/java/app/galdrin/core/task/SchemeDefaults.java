@@ -1,0 +1,99 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand.Form;
+import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** What a practical's steps are worth where nobody says otherwise: bands from each procedure's own doubt, so that nobody loses to the gauge. */
+public final class SchemeDefaults {
+
+    /** Coverage factor of the reading band. */
+    private static final double K = 2;
+
+    /** Repeatability limit over standard deviation for two results [ISO5725-6]. */
+    private static final double REPEATABILITY_LIMIT = 2.8;
+
+    private final Practical practical;
+    private final Standing standing;
+    private final int measures;
+
+    private SchemeDefaults(Practical practical, SpecificationSheet sheet) {
+        this.practical = practical;
+        this.standing = Assignment.of(practical, sheet).standing();
+        this.measures = (int) Math.max(
+                1, practical.steps().stream().filter(Measure.class::isInstance).count());
+    }
+
+    /** The scheme of these steps on this vehicle; the practical's own is not looked at. */
+    public static Scheme of(Practical practical, SpecificationSheet sheet) {
+        return new Scheme(new SchemeDefaults(practical, sheet).criteria(), 0);
+    }
+
+    private List<Criterion> criteria() {
+        List<Criterion> criteria = new ArrayList<>();
+        boolean prepared = false;
+        for (Step step : practical.steps()) {
+            boolean later = step instanceof Checklist && prepared;
+            prepared |= step instanceof Checklist;
+            for (Aspect aspect : step.aspects()) {
+                criteria.add(new Criterion(
+                        new Criterion.Id(step.id(), aspect),
+                        marks(aspect, later),
+                        aspect == Aspect.CRITICAL || aspect == Aspect.AS_LEFT,
+                        bands(step, aspect)));
+            }
+        }
+        return criteria;
+    }
+
+    /** A hundred for one measurement without a closing list; several measurements share what one has. */
+    private int marks(Aspect aspect, boolean laterChecklist) {
+        return switch (aspect) {
+            case CRITICAL -> laterChecklist ? 5 : 10;
+            case DONE -> 5;
+            case READING -> (int) Math.ceil(20.0 / measures);
+            case REPEATABILITY -> (int) Math.ceil(10.0 / measures);
+            case WORKING -> 20;
+            case VERDICT -> 15;
+            case PLAN, AS_LEFT -> 10;
+        };
+    }
+
+    private Map<FigureId, Band> bands(Step step, Aspect aspect) {
+        Map<FigureId, Band> bands = new LinkedHashMap<>();
+        if (step instanceof Measure measure && aspect == Aspect.READING) {
+            Map<FigureId, Estimate> asAsked = Expected.asAsked(measure, standing);
+            for (FigureId figure : measure.figures()) {
+                Estimate expected = asAsked.get(figure);
+                if (expected != null) {
+                    double u = expected.standardUncertainty();
+                    bands.put(figure, Band.from(K * Math.hypot(u, u)));
+                }
+            }
+        } else if (step instanceof Measure measure && aspect == Aspect.REPEATABILITY) {
+            Map<FigureId, Estimate> once = Expected.once(measure, standing);
+            for (FigureId figure : repeatable(measure.figures())) {
+                Estimate expected = once.get(figure);
+                if (expected != null) {
+                    bands.put(figure, Band.from(REPEATABILITY_LIMIT * expected.standardUncertainty()));
+                }
+            }
+        }
+        return bands;
+    }
+
+    /** Sums where they are asked for, since they hold the repeats of both wheels; else each wheel by itself. */
+    private static List<FigureId> repeatable(List<FigureId> figures) {
+        List<FigureId> sums =
+                figures.stream().filter(f -> f.measurand().form() == Form.SUM).toList();
+        return sums.isEmpty()
+                ? figures.stream().filter(f -> f.measurand().form() == Form.OWN).toList()
+                : sums;
+    }
+}

@@ -1,0 +1,250 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.record.JsonLines;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.spec.DecisionRule;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.ObjectWriteContext;
+import tools.jackson.core.json.JsonFactory;
+
+/**
+ * A practical as JSON, {@code docs/task-format.md}: read with all faults together, written one way only, so that the same practical
+ * is the same bytes. Bands are in degrees and mm.
+ */
+public final class TaskDocument {
+
+    public static final int VERSION = 1;
+
+    /** Longest document, in bytes. */
+    public static final int LONGEST = 256 * 1024;
+
+    private static final String FORMAT = "galdrin.task";
+    private static final Pattern ID = Pattern.compile("[a-z][a-zA-Z0-9]{0,39}");
+    private static final JsonFactory JSON = new JsonFactory();
+    private static final double WIDEST_ANGLE = 5;
+    private static final double WIDEST_LENGTH = 100;
+
+    private TaskDocument() {}
+
+    /** What a text was read as. */
+    public sealed interface Reading {
+        record Read(Practical practical) implements Reading {}
+
+        /** Everything that is wrong with it, in its order. */
+        record Refused(List<TaskFault> faults) implements Reading {}
+    }
+
+    /** Reads and checks a document, whatever the vehicle. */
+    public static Reading read(String text) {
+        byte[] bytes = text.replace('\n', ' ').replace('\r', ' ').getBytes(StandardCharsets.UTF_8);
+        if (bytes.length > LONGEST) {
+            return new Reading.Refused(
+                    List.of(new TaskFault("", TaskFault.Reason.TOO_LONG, String.valueOf(bytes.length), LONGEST)));
+        }
+        return JsonLines.object(bytes)
+                .map(TaskDocument::read)
+                .orElseGet(() -> new Reading.Refused(List.of(new TaskFault("", TaskFault.Reason.NOT_JSON, "", 0))));
+    }
+
+    /**
+     * One that this program wrote.
+     *
+     * @throws IllegalStateException naming its faults
+     */
+    public static Practical stored(String text) {
+        if (read(text) instanceof Reading.Read read) {
+            return read.practical();
+        }
+        throw new IllegalStateException("a stored task document: " + read(text));
+    }
+
+    private static Reading read(JsonObject json) {
+        var faults = new TaskFaults();
+        faults.only(
+                json,
+                Set.of(
+                        "format",
+                        "version",
+                        "title",
+                        "school",
+                        "rule",
+                        "mode",
+                        "outcome",
+                        "minutes",
+                        "steps",
+                        "marks",
+                        "slipKeepsPercent"));
+        if (!FORMAT.equals(json.get("format"))) {
+            faults.add("format", TaskFault.Reason.UNKNOWN, String.valueOf(json.get("format")));
+        }
+        faults.whole(json, "version", 1, VERSION, VERSION);
+        String title = faults.text(json, "title", Practical.LONGEST_TITLE);
+        var school = faults.word(json, "school", OrderSchool.values(), OrderSchool.A);
+        var rule = faults.word(json, "rule", DecisionRule.values(), DecisionRule.SIMPLE);
+        var mode = faults.word(json, "mode", Mode.values(), Mode.ASSESSMENT);
+        var outcome = faults.word(json, "outcome", OutcomeSchool.values(), OutcomeSchool.COMPETENCE);
+        int minutes = faults.whole(json, "minutes", 1, Practical.MOST_MINUTES, 0);
+        List<Step> steps = steps(json, faults);
+        List<Criterion> criteria = criteria(json, faults);
+        faults.at("");
+        int keeps = faults.whole(json, "slipKeepsPercent", 0, 100, 0);
+        var practical = new Practical(
+                title,
+                school,
+                rule,
+                mode,
+                outcome,
+                minutes == 0 ? Optional.empty() : Optional.of(minutes),
+                steps,
+                new Scheme(criteria, keeps));
+        List<TaskFault> all = new ArrayList<>(faults.found());
+        if (all.isEmpty()) {
+            all.addAll(practical.faults());
+        }
+        return all.isEmpty() ? new Reading.Read(practical) : new Reading.Refused(all);
+    }
+
+    private static List<Step> steps(JsonObject json, TaskFaults faults) {
+        List<Step> steps = new ArrayList<>();
+        for (JsonObject step : faults.objects(json, "steps", Practical.MOST_STEPS)) {
+            faults.at("steps." + steps.size());
+            String id = id(step, faults);
+            String kind = faults.text(step, "kind", 40);
+            Optional<StepKind> known = Keyed.find(StepKind.values(), kind);
+            if (known.isEmpty()) {
+                faults.unknown("kind", kind);
+            }
+            steps.add(known.map(k -> k.reading().read(id, step, faults)).orElseGet(() -> new HandIn(id)));
+            faults.at("");
+        }
+        return steps;
+    }
+
+    static String id(JsonObject step, TaskFaults faults) {
+        String id = faults.text(step, "id", 40);
+        if (!ID.matcher(id).matches()) {
+            faults.unknown("id", id);
+        }
+        return id;
+    }
+
+    private static List<Criterion> criteria(JsonObject json, TaskFaults faults) {
+        List<Criterion> criteria = new ArrayList<>();
+        for (JsonObject one : faults.objects(json, "marks", Practical.MOST_STEPS * Aspect.values().length)) {
+            faults.at("marks." + criteria.size());
+            faults.only(one, Set.of("step", "aspect", "marks", "mustPass", "bands"));
+            String step = faults.text(one, "step", 40);
+            Aspect aspect = faults.word(one, "aspect", Aspect.values(), Aspect.DONE);
+            Map<FigureId, Band> bands = new LinkedHashMap<>();
+            if (one.has("bands")) {
+                bands.putAll(bands(one, faults));
+            }
+            criteria.add(new Criterion(
+                    new Criterion.Id(step, aspect),
+                    faults.whole(one, "marks", 0, Criterion.MOST_MARKS, 0),
+                    faults.flag(one, "mustPass"),
+                    bands));
+            faults.at("");
+        }
+        return criteria;
+    }
+
+    private static Map<FigureId, Band> bands(JsonObject criterion, TaskFaults faults) {
+        Map<FigureId, Band> bands = new LinkedHashMap<>();
+        for (JsonObject band : faults.objects(criterion, "bands", Practical.MOST_LINES)) {
+            faults.only(band, Set.of("figure", "full", "none"));
+            String key = faults.text(band, "figure", 60);
+            Optional<FigureId> figure = FigureId.parse(key);
+            if (figure.isEmpty()) {
+                faults.unknown("figure", key);
+            } else {
+                boolean length = figure.get().measurand().quantity() == Quantity.LENGTH;
+                double most = length ? WIDEST_LENGTH : WIDEST_ANGLE;
+                double full = faults.positive(band, "full", most, 1);
+                double none = faults.positive(band, "none", most * Band.NONE_TO_FULL, full + 1);
+                if (none <= full) {
+                    faults.unknown("none", String.valueOf(none));
+                } else {
+                    bands.put(figure.get(), new Band(inCore(full, length), inCore(none, length)));
+                }
+            }
+        }
+        return bands;
+    }
+
+    private static double inCore(double inDocument, boolean length) {
+        return length ? inDocument : Math.toRadians(inDocument);
+    }
+
+    /** What was printed: the way there and back leaves nothing in the last digits. */
+    private static double inDocument(double inCore, FigureId figure) {
+        double value = figure.measurand().quantity() == Quantity.LENGTH ? inCore : Math.toDegrees(inCore);
+        return Math.rint(value * 1e12) / 1e12;
+    }
+
+    /** The one way of writing a practical. */
+    public static String write(Practical practical) {
+        var text = new StringWriter();
+        try (JsonGenerator json = JSON.createGenerator(ObjectWriteContext.empty(), text)) {
+            json.writeStartObject();
+            json.writeStringProperty("format", FORMAT);
+            json.writeNumberProperty("version", VERSION);
+            json.writeStringProperty("title", practical.title());
+            json.writeStringProperty("school", practical.school().key());
+            json.writeStringProperty("rule", practical.rule().key());
+            json.writeStringProperty("mode", practical.mode().key());
+            json.writeStringProperty("outcome", practical.outcome().key());
+            practical.minutes().ifPresent(minutes -> json.writeNumberProperty("minutes", minutes));
+            json.writeArrayPropertyStart("steps");
+            for (Step step : practical.steps()) {
+                json.writeStartObject();
+                json.writeStringProperty("id", step.id());
+                json.writeStringProperty("kind", step.kind().key());
+                step.write(json);
+                json.writeEndObject();
+            }
+            json.writeEndArray();
+            json.writeArrayPropertyStart("marks");
+            practical.scheme().criteria().forEach(criterion -> write(json, criterion));
+            json.writeEndArray();
+            json.writeNumberProperty("slipKeepsPercent", practical.scheme().slipKeepsPercent());
+            json.writeEndObject();
+        }
+        return text.toString();
+    }
+
+    private static void write(JsonGenerator json, Criterion criterion) {
+        json.writeStartObject();
+        json.writeStringProperty("step", criterion.id().step());
+        json.writeStringProperty("aspect", criterion.id().aspect().key());
+        json.writeNumberProperty("marks", criterion.marks());
+        if (criterion.mustPass()) {
+            json.writeBooleanProperty("mustPass", true);
+        }
+        if (!criterion.bands().isEmpty()) {
+            json.writeArrayPropertyStart("bands");
+            criterion.bands().forEach((figure, band) -> {
+                json.writeStartObject();
+                json.writeStringProperty("figure", figure.key());
+                json.writeNumberProperty("full", inDocument(band.full(), figure));
+                json.writeNumberProperty("none", inDocument(band.none(), figure));
+                json.writeEndObject();
+            });
+            json.writeEndArray();
+        }
+        json.writeEndObject();
+    }
+}

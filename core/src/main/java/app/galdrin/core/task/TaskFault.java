@@ -1,0 +1,48 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.Keyed;
+
+/**
+ * What is wrong with a task document.
+ *
+ * @param at dotted path in the document, steps counted from 0: {@code steps.2.figures}
+ * @param value what was read, as written; empty where something is missing
+ * @param limit of what is counted, 0 where nothing is
+ */
+public record TaskFault(String at, Reason reason, String value, int limit) {
+
+    /** Why; each has a sentence of its own. */
+    public enum Reason implements Keyed {
+        NOT_JSON("notJson"),
+        TOO_LONG("tooLong"),
+        MISSING("missing"),
+        MALFORMED("malformed"),
+        UNKNOWN("unknown"),
+        UNKNOWN_FIELD("unknownField"),
+        OUT_OF_RANGE("outOfRange"),
+        TOO_MANY("tooMany"),
+        TWICE("twice"),
+        NOT_SEEN("notSeen"),
+        NOT_MEASURED("notMeasured"),
+        GIVEN_NOT_WORKED("givenNotWorked"),
+        NO_LIMITS("noLimits"),
+        NOTHING_ADJUSTABLE("nothingAdjustable"),
+        AFTER_HAND_IN("afterHandIn"),
+        NO_HAND_IN("noHandIn"),
+        BEFORE_MEASURED("beforeMeasured"),
+        NO_MARKS("noMarks"),
+        NO_ASPECT("noAspect"),
+        NO_STEPS("noSteps");
+
+        private final String key;
+
+        Reason(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+    }
+}

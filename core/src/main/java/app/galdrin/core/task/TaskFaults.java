@@ -1,0 +1,167 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.record.JsonObject;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Collects everything that is wrong with a task document, and reads its members on the way. */
+public final class TaskFaults {
+
+    private final List<TaskFault> found = new ArrayList<>();
+    private String at = "";
+
+    /** All that was found, in the order of the document. */
+    public List<TaskFault> found() {
+        return List.copyOf(found);
+    }
+
+    /** Where what is read next stands. */
+    void at(String path) {
+        at = path;
+    }
+
+    private String path(String member) {
+        return at.isEmpty() ? member : at + "." + member;
+    }
+
+    void add(String path, TaskFault.Reason reason, String value) {
+        found.add(new TaskFault(path, reason, value, 0));
+    }
+
+    void add(String path, TaskFault.Reason reason, String value, int limit) {
+        found.add(new TaskFault(path, reason, value, limit));
+    }
+
+    private void member(String name, TaskFault.Reason reason, @Nullable Object value) {
+        add(path(name), reason, String.valueOf(value));
+    }
+
+    /** A member whose value is none of those there are. */
+    void unknown(String name, String value) {
+        if (!value.isEmpty()) {
+            member(name, TaskFault.Reason.UNKNOWN, value);
+        }
+    }
+
+    /** Names the members that do not belong there. */
+    void only(JsonObject json, Set<String> names) {
+        for (int i = 0; i < json.size(); i++) {
+            if (!names.contains(json.name(i))) {
+                member(json.name(i), TaskFault.Reason.UNKNOWN_FIELD, json.name(i));
+            }
+        }
+    }
+
+    /** A text of 1 to so many characters. */
+    String text(JsonObject json, String name, int longest) {
+        if (!json.has(name)) {
+            member(name, TaskFault.Reason.MISSING, "");
+            return "";
+        }
+        if (!(json.get(name) instanceof String text)) {
+            member(name, TaskFault.Reason.MALFORMED, json.get(name));
+            return "";
+        }
+        if (text.isBlank() || text.length() > longest) {
+            add(path(name), TaskFault.Reason.TOO_LONG, text, longest);
+        }
+        return text;
+    }
+
+    /** A whole number; the default where it is left out. */
+    int whole(JsonObject json, String name, int least, int most, int otherwise) {
+        if (!json.has(name)) {
+            return otherwise;
+        }
+        if (!(json.get(name) instanceof Double number) || number != Math.rint(number)) {
+            member(name, TaskFault.Reason.MALFORMED, json.get(name));
+            return otherwise;
+        }
+        if (number < least || number > most) {
+            add(path(name), TaskFault.Reason.OUT_OF_RANGE, String.valueOf(number.longValue()), most);
+            return otherwise;
+        }
+        return number.intValue();
+    }
+
+    /** A number above 0 and up to so much. */
+    double positive(JsonObject json, String name, double most, double otherwise) {
+        if (json.get(name) instanceof Double number && number > 0 && number <= most) {
+            return number;
+        }
+        member(name, json.has(name) ? TaskFault.Reason.OUT_OF_RANGE : TaskFault.Reason.MISSING, json.get(name));
+        return otherwise;
+    }
+
+    boolean flag(JsonObject json, String name) {
+        if (!json.has(name)) {
+            return false;
+        }
+        if (json.get(name) instanceof Boolean flag) {
+            return flag;
+        }
+        member(name, TaskFault.Reason.MALFORMED, json.get(name));
+        return false;
+    }
+
+    /** One of these words; the default where it is left out. */
+    <T extends Keyed> T word(JsonObject json, String name, T[] words, T otherwise) {
+        if (!json.has(name)) {
+            return otherwise;
+        }
+        Optional<T> known = json.get(name) instanceof String text ? Keyed.find(words, text) : Optional.empty();
+        if (known.isEmpty()) {
+            member(name, TaskFault.Reason.UNKNOWN, json.get(name));
+        }
+        return known.orElse(otherwise);
+    }
+
+    /** A list of figures by key. */
+    List<FigureId> figures(JsonObject json, String name, int most) {
+        List<FigureId> figures = new ArrayList<>();
+        for (Object element : list(json, name, most)) {
+            Optional<FigureId> figure = element instanceof String key ? FigureId.parse(key) : Optional.empty();
+            if (figure.isEmpty()) {
+                member(name, TaskFault.Reason.UNKNOWN, element);
+            } else if (figures.contains(figure.get())) {
+                member(name, TaskFault.Reason.TWICE, element);
+            } else {
+                figures.add(figure.get());
+            }
+        }
+        if (figures.isEmpty()) {
+            member(name, TaskFault.Reason.MISSING, "");
+        }
+        return figures;
+    }
+
+    /** A list of objects. */
+    List<JsonObject> objects(JsonObject json, String name, int most) {
+        List<JsonObject> objects = new ArrayList<>();
+        for (Object element : list(json, name, most)) {
+            if (element instanceof JsonObject object) {
+                objects.add(object);
+            } else {
+                member(name, TaskFault.Reason.MALFORMED, element);
+            }
+        }
+        return objects;
+    }
+
+    private List<?> list(JsonObject json, String name, int most) {
+        if (!(json.get(name) instanceof List<?> list)) {
+            member(name, json.has(name) ? TaskFault.Reason.MALFORMED : TaskFault.Reason.MISSING, "");
+            return List.of();
+        }
+        if (list.size() > most) {
+            add(path(name), TaskFault.Reason.TOO_MANY, String.valueOf(list.size()), most);
+            return list.subList(0, most);
+        }
+        return list;
+    }
+}

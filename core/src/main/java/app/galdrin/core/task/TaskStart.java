@@ -1,0 +1,131 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.SpecificationSheet;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Ready-made practicals to begin from. */
+public enum TaskStart implements Keyed {
+    TOE("toe", List.of(Measurand.TOE)),
+    CAMBER_AND_TOE("camberAndToe", List.of(Measurand.CAMBER, Measurand.TOE)),
+    FULL_FRONT("fullFront", List.of(Measurand.CASTER, Measurand.CAMBER, Measurand.TOE));
+
+    private static final int REPEATS = 2;
+    private static final int ROUNDS = 2;
+
+    private final String key;
+    private final List<Measurand> measurands;
+
+    TaskStart(String key, List<Measurand> measurands) {
+        this.key = key;
+        this.measurands = measurands;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+
+    /** The practical on the front axle of a vehicle, with its default marks. */
+    public Practical on(SpecificationSheet sheet, String title, OrderSchool school, AnswerUnit unit) {
+        List<Measure> measures = measurands.stream()
+                .sorted(Comparator.comparing(m -> school.turn(m).orElse(0)))
+                .map(TaskStart::measure)
+                .toList();
+        List<FigureId> figures =
+                measures.stream().flatMap(m -> m.figures().stream()).toList();
+        List<FigureId> limited =
+                figures.stream().filter(f -> sheet.limits(f).isPresent()).toList();
+        List<Step> steps = new ArrayList<>();
+        steps.add(new Checklist("prepare", Checklist.PREPARATION));
+        steps.addAll(measures);
+        steps.add(new Work(
+                "work",
+                measures.stream()
+                        .flatMap(m -> m.figures().stream()
+                                .filter(m.procedure()::isWorkedOnPaper)
+                                .map(f -> new Work.Item(f, m.id(), unit)))
+                        .toList()));
+        steps.add(new Judge("judge", limited));
+        steps.add(new Plan("plan", limited));
+        steps.add(round(sheet, measures));
+        steps.add(new Checklist("closing", Checklist.CLOSING));
+        steps.add(new HandIn("handIn"));
+        var bare = new Practical(
+                title,
+                school,
+                DecisionRule.SIMPLE,
+                Mode.ASSESSMENT,
+                OutcomeSchool.COMPETENCE,
+                Optional.empty(),
+                steps,
+                new Scheme(List.of(), 0));
+        return withDefaults(bare, sheet);
+    }
+
+    /** The same practical with the default marks of its steps on this vehicle. */
+    public static Practical withDefaults(Practical p, SpecificationSheet sheet) {
+        return new Practical(
+                p.title(),
+                p.school(),
+                p.rule(),
+                p.mode(),
+                p.outcome(),
+                p.minutes(),
+                p.steps(),
+                SchemeDefaults.of(p, sheet));
+    }
+
+    private static Measure measure(Measurand measurand) {
+        Procedure procedure = usual(measurand);
+        return Measure.of(measurand.key(), procedure, usualFigures(procedure, measurand), REPEATS);
+    }
+
+    /** The procedure that can tell most of a measurand on the front axle. */
+    private static Procedure usual(Measurand measurand) {
+        FigureId left = FigureId.of(measurand, Wheel.FRONT_LEFT);
+        return Procedures.seeing(left).stream()
+                .max(Comparator.comparing(p -> p.sees().size()))
+                .orElseThrow();
+    }
+
+    /** What is wanted of a measurand on the front axle: the sum where there is one, and each wheel. */
+    public static List<FigureId> usualFigures(Procedure procedure, Measurand measurand) {
+        Stream<FigureId> sums = measurand.madeOfIt().stream()
+                .filter(m -> m.form() == Measurand.Form.SUM)
+                .map(m -> FigureId.of(m, Axle.FRONT));
+        Stream<FigureId> wheels =
+                Stream.of(Side.values()).map(side -> FigureId.of(measurand, Wheel.of(Axle.FRONT, side)));
+        return Stream.concat(sums, wheels).filter(procedure.sees()::contains).toList();
+    }
+
+    /** What can be adjusted is read again; where nothing can, the last measurement is. */
+    private static Round round(SpecificationSheet sheet, List<Measure> measures) {
+        List<Measure> adjustable = measures.stream()
+                .filter(m -> m.figures().stream().anyMatch(f -> sheet.adjustable(f.adjustment()) != Adjustable.NO))
+                .toList();
+        List<Measure> again =
+                adjustable.isEmpty() ? measures.subList(measures.size() - 1, measures.size()) : adjustable;
+        return new Round(
+                "adjust",
+                again.stream()
+                        .map(m -> new Measure(m.id() + "Again", m.procedure(), m.figures(), m.repeats(), m.taught()))
+                        .toList(),
+                ROUNDS);
+    }
+}

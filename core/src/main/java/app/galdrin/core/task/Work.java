@@ -1,0 +1,136 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.spec.SpecificationSheet;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import tools.jackson.core.JsonGenerator;
+
+/**
+ * Figures worked out on paper from the apprentice's own readings.
+ *
+ * @param asked in the order in which they are asked
+ */
+public record Work(String id, List<Item> asked) implements Step {
+
+    /** No angle of a wheel is greater, deg. */
+    private static final double MOST_ANGLE = 30;
+
+    private static final double MOST_LENGTH = 200;
+    private static final int LONGEST_ID = 40;
+
+    /**
+     * One figure asked for.
+     *
+     * @param from id of the step whose readings it is worked from
+     */
+    public record Item(FigureId figure, String from, AnswerUnit unit) {}
+
+    public Work {
+        asked = List.copyOf(asked);
+    }
+
+    @Override
+    public StepKind kind() {
+        return StepKind.WORK;
+    }
+
+    @Override
+    public List<Line> lines(SpecificationSheet sheet) {
+        return asked.stream()
+                .map(item -> Line.of(item.figure().key(), answer(item)).about(item.figure()))
+                .toList();
+    }
+
+    private static AnswerType answer(Item item) {
+        boolean angle = item.unit().quantity() == Quantity.ANGLE
+                && item.figure().measurand().quantity() == Quantity.ANGLE;
+        double most = angle ? MOST_ANGLE : MOST_LENGTH;
+        return new AnswerType.Amount(item.unit().quantity(), item.unit().defaultUnit(), -most, most);
+    }
+
+    public Optional<Item> item(FigureId figure) {
+        return asked.stream().filter(i -> i.figure().equals(figure)).findFirst();
+    }
+
+    @Override
+    public Set<Aspect> aspects() {
+        return EnumSet.of(Aspect.WORKING);
+    }
+
+    @Override
+    public void check(Practical practical, String at, TaskFaults faults) {
+        List<FigureId> seen = new ArrayList<>();
+        for (Item item : asked) {
+            if (seen.contains(item.figure())) {
+                faults.add(
+                        at + ".figures", TaskFault.Reason.TWICE, item.figure().key());
+            }
+            seen.add(item.figure());
+            Optional<Measure> from = practical.measureBefore(id, item.from());
+            if (from.isEmpty() || !from.get().tells(item.figure())) {
+                faults.add(
+                        at + ".figures",
+                        TaskFault.Reason.NOT_MEASURED,
+                        item.figure().key());
+            } else if (!from.get().procedure().isWorkedOnPaper(item.figure())) {
+                faults.add(
+                        at + ".figures",
+                        TaskFault.Reason.GIVEN_NOT_WORKED,
+                        item.figure().key());
+            }
+        }
+    }
+
+    @Override
+    public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
+        for (Item item : asked) {
+            boolean overLength = item.unit().quantity() == Quantity.LENGTH
+                    && item.figure().measurand().quantity() == Quantity.ANGLE;
+            boolean noBaseline = practical
+                    .measure(item.from())
+                    .flatMap(m -> m.procedure()
+                            .baseline()
+                            .apply(Assignment.of(practical, sheet).standing()))
+                    .isEmpty();
+            if (overLength && noBaseline) {
+                faults.add(
+                        at + ".figures", TaskFault.Reason.UNKNOWN, item.unit().key());
+            }
+        }
+    }
+
+    @Override
+    public void write(JsonGenerator json) {
+        json.writeArrayPropertyStart("figures");
+        for (Item item : asked) {
+            json.writeStartObject();
+            json.writeStringProperty("figure", item.figure().key());
+            json.writeStringProperty("from", item.from());
+            json.writeStringProperty("unit", item.unit().key());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+    }
+
+    static Work read(String id, JsonObject json, TaskFaults faults) {
+        faults.only(json, Set.of("id", "kind", "figures"));
+        List<Item> asked = new ArrayList<>();
+        for (JsonObject item : faults.objects(json, "figures", Practical.MOST_LINES)) {
+            faults.only(item, Set.of("figure", "from", "unit"));
+            String key = faults.text(item, "figure", LONGEST_ID);
+            Optional<FigureId> figure = FigureId.parse(key);
+            String from = faults.text(item, "from", LONGEST_ID);
+            AnswerUnit unit = faults.word(item, "unit", AnswerUnit.values(), AnswerUnit.DEGREES);
+            figure.ifPresentOrElse(f -> asked.add(new Item(f, from, unit)), () -> faults.unknown("figure", key));
+        }
+        return new Work(id, asked);
+    }
+}

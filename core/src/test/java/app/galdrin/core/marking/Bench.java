@@ -1,0 +1,189 @@
+package app.galdrin.core.marking;
+
+import app.galdrin.core.Vehicles;
+import app.galdrin.core.answer.AnswerType.SizeAndSense;
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.answer.Sense;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.sitting.Written;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.TaskStart;
+import app.galdrin.core.task.Work;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.SplittableRandom;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
+
+/** A sheet being filled in, and what it is marked. */
+final class Bench {
+
+    final Assignment assignment;
+    private final Map<LineKey, Written> written = new HashMap<>();
+    private final Map<LineKey, Written> found = new HashMap<>();
+    private final Map<LineKey, Written> left = new HashMap<>();
+
+    private Bench(Practical practical, SpecificationSheet sheet) {
+        this.assignment = Assignment.of(practical, sheet);
+    }
+
+    /** Caster, camber and toe on the van; nothing written yet. */
+    static Bench fullFront(DecisionRule rule) {
+        var p = TaskStart.FULL_FRONT.on(Vehicles.van(), "Full", OrderSchool.A, AnswerUnit.DEGREES);
+        return new Bench(
+                new Practical(p.title(), p.school(), rule, p.mode(), p.outcome(), p.minutes(), p.steps(), p.scheme()),
+                Vehicles.van());
+    }
+
+    Bench slipsKeep(int percent) {
+        var p = practical();
+        var kept = new Bench(
+                new Practical(
+                        p.title(),
+                        p.school(),
+                        p.rule(),
+                        p.mode(),
+                        p.outcome(),
+                        p.minutes(),
+                        p.steps(),
+                        new Scheme(p.scheme().criteria(), percent)),
+                assignment.sheet());
+        kept.written.putAll(written);
+        kept.found.putAll(found);
+        return kept;
+    }
+
+    /** The measurements as found. */
+    private Stream<Measure> measures() {
+        return practical().steps().stream().filter(Measure.class::isInstance).map(Measure.class::cast);
+    }
+
+    Practical practical() {
+        return assignment.practical();
+    }
+
+    /** Writes on a line as an apprentice types it. */
+    Bench write(String key, String text) {
+        LineKey line = LineKey.parse(key).orElseThrow();
+        written.put(line, understood(line, text));
+        return this;
+    }
+
+    Bench strike(String key) {
+        written.remove(LineKey.parse(key).orElseThrow());
+        return this;
+    }
+
+    private Written understood(LineKey line, String text) {
+        var type = new Sheet(assignment).line(line).orElseThrow().answer();
+        if (!(LineText.read(text, type) instanceof LineText.Understood u)) {
+            throw new IllegalArgumentException(line.key() + " does not take " + text);
+        }
+        return new Written(u.written(), u.value(), u.step());
+    }
+
+    /** Reads everything the vehicle in this state shows, with a hand that never errs, in every repeat. */
+    Bench read(Truth truth) {
+        measures().forEach(m -> read(written, m, 0, truth));
+        return this;
+    }
+
+    Bench reference(Truth truth) {
+        measures().forEach(m -> read(found, m, 0, truth));
+        return this;
+    }
+
+    Bench leftAt(Truth truth) {
+        practical().steps().stream().flatMap(s -> s.within().stream()).forEach(m -> read(left, m, 1, truth));
+        return this;
+    }
+
+    private void read(Map<LineKey, Written> into, Measure measure, int round, Truth truth) {
+        Map<String, Double> one = measure.procedure()
+                .simulation()
+                .lay(truth, assignment.standing(), 0, new SplittableRandom(1))
+                .read();
+        for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
+            for (Place place : measure.procedure().places(measure.figures())) {
+                var line = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round);
+                into.put(line, understood(line, text(place, one.get(place.id()))));
+            }
+        }
+    }
+
+    private static String text(Place place, double value) {
+        String size = String.format(Locale.ROOT, "%.9f", Math.abs(value));
+        if (!(place.answer() instanceof SizeAndSense sized)) {
+            return size;
+        }
+        Sense sense = sized.senses().stream()
+                .filter(s -> s.sign(sized.side()) * value >= 0)
+                .findFirst()
+                .orElseThrow();
+        return size + LineText.BEFORE_SENSE + sense.key();
+    }
+
+    /** Writes each asked figure as an honest sheet has it, changed by a habit. */
+    Bench work(ToDoubleFunction<FigureId> habit) {
+        practical()
+                .of(Work.class)
+                .forEach(w -> w.asked()
+                        .forEach(item -> write(
+                                w.id() + "/" + item.figure().key() + "/0/0",
+                                String.format(Locale.ROOT, "%.2f", habit.applyAsDouble(item.figure())))));
+        return this;
+    }
+
+    Bench workRight() {
+        return work(this::honest);
+    }
+
+    /** What an honest sheet has for a figure, deg. */
+    double honest(FigureId figure) {
+        var own = new OwnFigures(assignment, new Answers(written));
+        return measures()
+                .filter(m ->
+                        m.figures().contains(figure) || m.procedure().sees().contains(figure))
+                .findFirst()
+                .map(m -> Math.toDegrees(own.onPaper(m, 0, figure).orElseThrow()))
+                .orElseThrow();
+    }
+
+    Answers answers() {
+        return new Answers(written);
+    }
+
+    MarkSheet mark() {
+        return Marker.mark(assignment, new Answers(written), new References(new Answers(found), new Answers(left)));
+    }
+
+    MarkLine line(String criterion) {
+        return mark().lines().stream()
+                .filter(l -> l.criterion().key().equals(criterion))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The evidence of a kind, of a line. */
+    <T extends Evidence> List<T> evidence(String criterion, Class<T> kind) {
+        return line(criterion).evidence().stream()
+                .filter(kind::isInstance)
+                .map(kind::cast)
+                .toList();
+    }
+}

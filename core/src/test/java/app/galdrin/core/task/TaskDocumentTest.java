@@ -1,0 +1,299 @@
+package app.galdrin.core.task;
+
+import static app.galdrin.core.Vehicles.figure;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.core.Vehicles;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.task.TaskFault.Reason;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class TaskDocumentTest {
+
+    private static final String PREPARE =
+            "{'id':'prepare','kind':'checklist','items':[{'id':'boots'},{'id':'stands','critical':true}]}";
+    private static final String TOE =
+            "{'id':'toe','kind':'measure','procedure':'strings','figures':['totalToe.front','toe.front.left'],'repeats':2}";
+    private static final String WORK =
+            "{'id':'work','kind':'work','figures':[{'figure':'totalToe.front','from':'toe','unit':'mm'}]}";
+    private static final String JUDGE = "{'id':'judge','kind':'judge','figures':['totalToe.front']}";
+    private static final String PLAN = "{'id':'plan','kind':'plan','figures':['totalToe.front']}";
+    private static final String ROUND =
+            "{'id':'adjust','kind':'round','most':3,'measures':[{'id':'again','procedure':'plates','figures':['totalToe.front']}]}";
+    private static final String END = "{'id':'end','kind':'handIn'}";
+    private static final String MARKS =
+            "{'step':'toe','aspect':'reading','marks':20,'bands':[{'figure':'totalToe.front','full':0.1,'none':0.3}]}";
+
+    private static String document(String marks, String... steps) {
+        return ("{'format':'galdrin.task','version':1,'title':'Toe','steps':[" + String.join(",", steps) + "],'marks':["
+                        + marks + "]}")
+                .replace('\'', '"');
+    }
+
+    private static List<TaskFault> faults(String document) {
+        return TaskDocument.read(document) instanceof TaskDocument.Reading.Refused refused
+                ? refused.faults()
+                : List.of();
+    }
+
+    private static String said(List<TaskFault> faults) {
+        return faults.stream()
+                .map(f -> f.at() + " " + f.reason().key() + " " + f.value())
+                .collect(Collectors.joining("; "));
+    }
+
+    static Stream<Practical> starts() {
+        SpecificationSheet van = Vehicles.van();
+        return Stream.of(TaskStart.values())
+                .flatMap(start -> Stream.of(OrderSchool.values())
+                        .map(school -> start.on(van, start.key(), school, AnswerUnit.DEGREES)));
+    }
+
+    @ParameterizedTest
+    @MethodSource("starts")
+    void aReadyMadePractical_isFaultless_andWrittenOneWay(Practical practical) {
+        assertEquals(List.of(), practical.faults());
+        assertEquals(List.of(), practical.faults(Vehicles.van()));
+        String written = TaskDocument.write(practical);
+        Practical read = TaskDocument.stored(written);
+        assertEquals(written, TaskDocument.write(read));
+        assertEquals(practical.steps(), read.steps());
+        assertEquals(practical.figures(), read.figures());
+    }
+
+    @Test
+    void theFullFront_measuresInTheOrderOfItsSchool_andReadsAgainWhatCanBeMoved() {
+        Practical a = TaskStart.FULL_FRONT.on(Vehicles.van(), "F", OrderSchool.A, AnswerUnit.DEGREES);
+        Practical b = TaskStart.FULL_FRONT.on(Vehicles.van(), "F", OrderSchool.B, AnswerUnit.DEGREES);
+        assertEquals(
+                List.of("prepare", "caster", "camber", "toe", "work", "judge", "plan", "adjust", "closing", "handIn"),
+                a.steps().stream().map(Step::id).toList());
+        assertEquals("camber", b.steps().get(1).id());
+        assertEquals(
+                List.of("camberAgain", "toeAgain"),
+                a.of(Round.class).findFirst().orElseThrow().measures().stream()
+                        .map(Measure::id)
+                        .toList());
+        assertEquals(
+                Optional.of("toe"),
+                a.measuring(figure("toe.front.left"), "judge").map(Measure::id));
+        assertEquals(Optional.empty(), a.measuring(figure("toe.front.left"), "toe"));
+        assertEquals(Optional.empty(), a.measuring(figure("thrust.front"), "judge"));
+        assertTrue(a.step("toeAgain").isPresent());
+    }
+
+    @Test
+    void everyStepKind_isReadAsItIsWritten() {
+        Practical p = TaskDocument.stored(document(MARKS, PREPARE, TOE, WORK, JUDGE, PLAN, ROUND, END));
+        assertEquals(
+                List.of(StepKind.values()), p.steps().stream().map(Step::kind).toList());
+        assertEquals(
+                new Work.Item(figure("totalToe.front"), "toe", AnswerUnit.MILLIMETRES),
+                ((Work) p.steps().get(2)).asked().get(0));
+        assertEquals(3, ((Round) p.steps().get(5)).most());
+        assertEquals(1, ((Round) p.steps().get(5)).measures().get(0).repeats(), "once where nothing is said");
+        Band band = p.scheme().criteria().get(0).band(figure("totalToe.front")).orElseThrow();
+        assertEquals(Math.toRadians(0.1), band.full(), 1e-15);
+        assertEquals(20, p.scheme().available());
+        assertEquals(OrderSchool.A, p.school());
+        assertEquals(Mode.ASSESSMENT, p.mode());
+        assertEquals(Optional.empty(), p.minutes());
+    }
+
+    static Stream<Arguments> wrong() {
+        String marks = MARKS;
+        return Stream.of(
+                Arguments.of("nonsense", " notJson "),
+                Arguments.of(document(marks), "steps noSteps ; marks noAspect toe.reading"),
+                Arguments.of(document(marks, TOE), "steps noHandIn "),
+                Arguments.of(document(marks, TOE, END, PREPARE), "steps.1 afterHandIn end"),
+                Arguments.of(document(marks, TOE, TOE, END), "steps twice toe"),
+                Arguments.of(document("", TOE, END), "marks noMarks "),
+                Arguments.of(
+                        document(marks, TOE.replace("strings", "plates"), END),
+                        "steps.0.figures notSeen toe.front.left"),
+                Arguments.of(
+                        document(marks, TOE, WORK.replace("'toe'", "'nothing'"), END),
+                        "steps.1.figures notMeasured totalToe.front"),
+                Arguments.of(document(marks, WORK, TOE, END), "steps.0.figures notMeasured totalToe.front"),
+                Arguments.of(document(marks, JUDGE, TOE, END), "steps.0.figures notMeasured totalToe.front"),
+                Arguments.of(document(marks, PLAN, TOE, END), "steps.0.figures notMeasured totalToe.front"),
+                Arguments.of(document(marks.replace("reading", "working"), TOE, END), "marks noAspect toe.working"),
+                Arguments.of(document(marks, TOE.replace("2}", "11}"), END), "steps.0.repeats outOfRange 11"),
+                Arguments.of(document(marks, TOE, ROUND.replace("3", "7"), END), "steps.1.most outOfRange 7"),
+                Arguments.of(
+                        document(marks, TOE.replace("strings", "telescope"), END),
+                        "steps.0.procedure unknown telescope"),
+                Arguments.of(document(marks, TOE.replace("measure", "guess"), END), "steps.0.kind unknown guess"),
+                Arguments.of(
+                        document(marks, TOE.replace("toe.front.left", "toe.front"), END),
+                        "steps.0.figures unknown toe.front"),
+                Arguments.of(document(marks, TOE.replace("'id':'toe'", "'id':'Toe!'"), END), "steps.0.id unknown Toe!"),
+                Arguments.of(document(marks.replace("0.3", "0.05"), TOE, END), "marks.0.none unknown 0.05"),
+                Arguments.of(document(marks.replace("20", "20.5"), TOE, END), "marks.0.marks malformed 20.5"),
+                Arguments.of(
+                        document(marks, TOE, END).replace("\"title\"", "\"name\""),
+                        "name unknownField name; title missing "),
+                Arguments.of(
+                        document(marks, TOE.replace("2}", "2,'working':'guess'}"), END),
+                        "steps.0.working unknown guess"),
+                Arguments.of(
+                        document(marks, PREPARE.replace("stands", "boots"), TOE, END), "steps.0.items twice boots"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("wrong")
+    void whatCanNotBeDone_isRefusedWithItsPlaceAndReason(String document, String expected) {
+        assertEquals(expected, said(faults(document)));
+    }
+
+    @Test
+    void allFaults_areSaidTogether() {
+        String document = document(
+                "{'step':'toe','aspect':'reading','marks':101}",
+                PREPARE.replace("}]", ",'colour':'red'}]"),
+                TOE.replace("strings", "telescope").replace("2}", "0}"),
+                END);
+        assertEquals(
+                "steps.0.colour unknownField colour; steps.1.procedure unknown telescope; steps.1.repeats outOfRange 0;"
+                        + " marks.0.marks outOfRange 101",
+                said(faults(document)));
+    }
+
+    @Test
+    void limitsOfLength_areKept() {
+        String steps = IntStream.range(0, 41)
+                .mapToObj(i -> PREPARE.replace("prepare", "p" + i))
+                .collect(Collectors.joining(","));
+        assertEquals(Reason.TOO_MANY, faults(document(MARKS, steps)).get(0).reason());
+        assertEquals(40, faults(document(MARKS, steps)).get(0).limit());
+        String long_ = document(MARKS, TOE, END).replace("Toe", "T".repeat(121));
+        assertEquals("title", faults(long_).get(0).at());
+        assertEquals(
+                Reason.TOO_LONG,
+                faults(" ".repeat(TaskDocument.LONGEST + 1)).get(0).reason());
+        assertEquals(
+                Reason.NOT_JSON, faults(" ".repeat(TaskDocument.LONGEST)).get(0).reason());
+    }
+
+    @Test
+    void onAVehicle_limitsAndAdjustersAreAskedFor() {
+        var bare = new SpecificationSheet(Vehicles.GEOMETRY, List.of(), List.of());
+        Practical p = TaskDocument.stored(document(MARKS, TOE, WORK, JUDGE, PLAN, ROUND, END));
+        assertEquals(
+                "steps.2.figures noLimits totalToe.front; steps.3.figures nothingAdjustable ; steps.4.measures nothingAdjustable ",
+                said(p.faults(bare)));
+        assertEquals("", said(p.faults(Vehicles.van())));
+        String camber = "{'id':'camber','kind':'measure','procedure':'inclinometer','figures':['camber.front.left']}";
+        String inMillimetres =
+                "{'id':'work','kind':'work','figures':[{'figure':'camber.front.left','from':'camber','unit':'mm'}]}";
+        Practical lengths = TaskDocument.stored(document(MARKS, TOE, camber, inMillimetres, END));
+        assertEquals("steps.2.figures unknown mm", said(lengths.faults(Vehicles.van())));
+    }
+
+    @Test
+    void aGivenFigure_isNotAskedForOnPaper() {
+        String sweep = "{'id':'s','kind':'measure','procedure':'sweep','figures':['kpi.front.left']}";
+        String work = "{'id':'work','kind':'work','figures':[{'figure':'kpi.front.left','from':'s','unit':'deg'}]}";
+        assertEquals(
+                "steps.1.figures givenNotWorked kpi.front.left",
+                said(faults(document(
+                        MARKS.replace("toe'", "s'").replace("totalToe.front", "kpi.front.left"), sweep, work, END))));
+        assertThrows(IllegalStateException.class, () -> TaskDocument.stored("{}"));
+    }
+
+    @Test
+    void linesOfAStep_followFromTheVehicle() {
+        SpecificationSheet van = Vehicles.van();
+        List<FigureId> all =
+                List.of(figure("caster.front.left"), figure("camber.front.left"), figure("totalToe.front"));
+        List<String> plan =
+                new Plan("plan", all).lines(van).stream().map(Line::id).toList();
+        assertEquals(
+                List.of(
+                        "topSlot.front.left.way",
+                        "topSlot.front.left.amount",
+                        "topSlot.front.right.way",
+                        "rod.front.left.way",
+                        "rod.front.left.amount",
+                        "rod.front.right.way",
+                        "rod.front.right.amount",
+                        "part.caster.front"),
+                plan);
+        List<String> judge =
+                new Judge("judge", all).lines(van).stream().map(Line::id).toList();
+        assertEquals(
+                List.of(
+                        "caster.front.left",
+                        "camber.front.left",
+                        "totalToe.front",
+                        "adjustable.caster.front",
+                        "adjustable.camber.front",
+                        "adjustable.toe.front"),
+                judge);
+        assertEquals(
+                15,
+                Measure.of("m", Procedures.of("strings"), List.of(figure("totalToe.front")), 2)
+                        .lines(van)
+                        .size());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0,1", "0.1,1", "-0.1,1", "0.2,0.5", "0.3,0", "-1,0"})
+    void aBand_paysInAStraightLine(double difference, double credit) {
+        assertEquals(credit, new Band(0.1, 0.3).credit(difference), 1e-12);
+        assertThrows(IllegalArgumentException.class, () -> new Band(0.1, 0.1));
+        assertThrows(IllegalArgumentException.class, () -> new Band(-0.1, 0.1));
+        assertThrows(IllegalArgumentException.class, () -> new Scheme(List.of(), 101));
+    }
+
+    @Test
+    void defaultMarks_followTheProceduresOwnDoubt() {
+        Practical p = TaskStart.FULL_FRONT.on(Vehicles.van(), "F", OrderSchool.A, AnswerUnit.DEGREES);
+        Scheme scheme = p.scheme();
+        Map<String, Integer> marks =
+                scheme.criteria().stream().collect(Collectors.toMap(c -> c.id().key(), Criterion::marks));
+        assertEquals(10, marks.get("prepare.critical"));
+        assertEquals(5, marks.get("closing.critical"));
+        assertEquals(7, marks.get("toe.reading"));
+        assertEquals(4, marks.get("camber.repeatability"));
+        assertEquals(20, marks.get("work.working"));
+        assertTrue(scheme.criteria().stream()
+                .filter(Criterion::mustPass)
+                .allMatch(c -> c.id().aspect() == Aspect.CRITICAL || c.id().aspect() == Aspect.AS_LEFT));
+        Criterion reading =
+                scheme.criterion(new Criterion.Id("camber", Aspect.READING)).orElseThrow();
+        double u = Expected.asAsked(
+                        p.measure("camber").orElseThrow(),
+                        Assignment.of(p, Vehicles.van()).standing())
+                .get(figure("camber.front.left"))
+                .standardUncertainty();
+        assertEquals(
+                2 * Math.sqrt(2) * u,
+                reading.band(figure("camber.front.left")).orElseThrow().full(),
+                1e-12);
+        Criterion repeats =
+                scheme.criterion(new Criterion.Id("toe", Aspect.REPEATABILITY)).orElseThrow();
+        assertEquals(
+                List.of(figure("totalToe.front")), List.copyOf(repeats.bands().keySet()), "the sum holds both wheels");
+        assertEquals(Optional.of(new Criterion.Id("toe", Aspect.READING)), Criterion.Id.parse("toe.reading"));
+        assertFalse(Criterion.Id.parse("toe").isPresent());
+    }
+}

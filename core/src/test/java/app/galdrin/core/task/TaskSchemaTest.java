@@ -1,0 +1,115 @@
+package app.galdrin.core.task;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.Vehicles;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.spec.DecisionRule;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** The published schema of task documents lets through what is read, and refuses what no reading takes. */
+class TaskSchemaTest {
+
+    private static final String TEXT = schema();
+    private static final Schema SCHEMA = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+            .getSchema(TEXT, InputFormat.JSON);
+
+    private static String schema() {
+        try (var in = TaskSchemaTest.class.getResourceAsStream("task.schema.json")) {
+            return new String(Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static String example() throws IOException {
+        String page = Files.readString(Path.of("../docs/task-format.md"));
+        int begin = page.indexOf("```json") + "```json".length();
+        return page.substring(begin, page.indexOf("```", begin)).strip();
+    }
+
+    private static boolean isValid(String document) {
+        return SCHEMA.validate(document, InputFormat.JSON).isEmpty();
+    }
+
+    @Test
+    void theExampleOfThePage_hasEveryKindOfStep_andCanBeSetOnTheVan() throws IOException {
+        assertTrue(
+                isValid(example()),
+                () -> SCHEMA.validate(TEXT, InputFormat.JSON).toString());
+        var read = assertInstanceOf(TaskDocument.Reading.Read.class, TaskDocument.read(example()));
+        assertEquals(List.of(), read.practical().faults(Vehicles.van()));
+        assertEquals(
+                EnumSet.allOf(StepKind.class),
+                read.practical().steps().stream()
+                        .map(Step::kind)
+                        .collect(Collectors.toCollection(() -> EnumSet.noneOf(StepKind.class))));
+        assertTrue(isValid(TaskDocument.write(read.practical())));
+    }
+
+    @ParameterizedTest
+    @EnumSource(TaskStart.class)
+    void everyReadyMadePractical_isValid(TaskStart start) {
+        var practical = start.on(Vehicles.van(), "x", OrderSchool.B, AnswerUnit.DEGREES_MINUTES);
+        assertTrue(isValid(TaskDocument.write(practical)));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"version\": 1|\"version\": 2",
+                "\"simple\"|\"strict\"",
+                "\"repeats\":2|\"repeats\":11",
+                "\"kind\":\"judge\"|\"kind\":\"guess\"",
+                "\"aspect\":\"reading\"|\"aspect\":\"luck\"",
+                "\"unit\":\"deg\"|\"unit\":\"rad\"",
+                "\"title\":\"x\"|\"name\":\"x\"",
+                "\"id\":\"work\"|\"id\":\"_work\"",
+                "\"toe.front.left\"|\"toe front left\"",
+            })
+    void whatNoReadingTakes_theSchemaRefuses(String right, String wrong) {
+        String document = TaskDocument.write(TaskStart.TOE.on(Vehicles.van(), "x", OrderSchool.A, AnswerUnit.DEGREES))
+                .replace("\"version\":1", "\"version\": 1");
+        assertTrue(document.contains(right), document);
+        String changed = document.replace(right, wrong);
+        assertTrue(!isValid(changed));
+        assertInstanceOf(TaskDocument.Reading.Refused.class, TaskDocument.read(changed));
+    }
+
+    /** A word of the format stands in the schema, and no other. */
+    @Test
+    void words_areThoseOfTheProgram() {
+        words(OrderSchool.values());
+        words(DecisionRule.values());
+        words(Mode.values());
+        words(OutcomeSchool.values());
+        words(AnswerUnit.values());
+        words(Aspect.values());
+    }
+
+    private static void words(Keyed[] all) {
+        String quoted = Arrays.stream(all).map(k -> '"' + k.key() + '"').collect(Collectors.joining(","));
+        assertTrue(TEXT.replaceAll("\\s", "").contains("\"enum\":[" + quoted + "]"), quoted);
+    }
+}

@@ -1,0 +1,21 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.web.sketch.ToleranceRule;
+import java.util.List;
+import java.util.Optional;
+
+/** Figures to be judged, each on its tolerance rule, and what can be adjusted. */
+public record JudgeView(Head head, String rule, List<Item> items, List<Adjusted> adjusted) implements StepView {
+
+    /**
+     * One figure.
+     *
+     * @param own his own figure with its doubt, said; a sentence where there is none
+     * @param limits least, preferred and most, said
+     * @param drawn the same, where he has a figure
+     */
+    public record Item(String name, FieldView field, String own, String limits, Optional<ToleranceRule> drawn) {}
+
+    /** What is adjusted together. */
+    public record Adjusted(String name, FieldView field) {}
+}

@@ -1,0 +1,87 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.task.Measure;
+import app.galdrin.web.sitting.Entry;
+import app.galdrin.web.sketch.Sketch;
+import app.galdrin.web.sketch.ToleranceRule;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/**
+ * Readings on a sketch.
+ *
+ * @param round 0 as found
+ * @param repeat the repeat that is shown first
+ * @param rows what is written, a row a place
+ * @param rules the figures so far on their tolerance rules, where the sheet speaks
+ * @param notes what the procedure tells beside its figures, said
+ */
+public record MeasureView(
+        Head head,
+        Measure measure,
+        int round,
+        int repeat,
+        Sketch sketch,
+        Map<LineKey, FieldView> fields,
+        List<Row> rows,
+        List<ToleranceRule> rules,
+        List<String> notes)
+        implements StepView {
+
+    /** One place with its repeats beside one another and what was struck out there. */
+    public record Row(Sketch.SketchPlace place, List<Cell> cells, List<Entry> struck) {}
+
+    /** One repeat of a place. */
+    public record Cell(FieldView field) {
+
+        /** The figure before its decimal sign; with {@link #part()} it is set so that decimal signs stand in a line. */
+        public String whole() {
+            return hasDecimals() ? figure().replaceFirst("\\..*", "") : figure();
+        }
+
+        /** The decimal sign and what follows it. */
+        public String part() {
+            return hasDecimals() ? figure().replaceFirst("[^.]*", "") : "";
+        }
+
+        /** Whether it is an inch fraction, which has no decimal sign of its own to line up. */
+        public boolean fraction() {
+            return field.echo().contains("\u2033");
+        }
+
+        private boolean hasDecimals() {
+            return figure().contains(".") && !fraction();
+        }
+
+        private String figure() {
+            return fraction() ? field.echo() : field.echo().replace("\u00a0mm", "");
+        }
+    }
+
+    public int repeats() {
+        return measure.repeats();
+    }
+
+    /** The field of a place in a repeat; one of the set-up is the same in all. */
+    public FieldView at(Sketch.SketchPlace place, int repeatNo) {
+        var key = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeatNo : 0, round);
+        return Optional.ofNullable(fields.get(key)).orElseThrow();
+    }
+
+    /** The repeats in which a place has a field of its own. */
+    public List<Integer> repeatsOf(Sketch.SketchPlace place) {
+        return place.eachRepeat() ? IntStream.rangeClosed(1, repeats()).boxed().toList() : List.of(0);
+    }
+
+    /** The id of its element: unlike that of the same step in another round. */
+    public String elementId() {
+        return "measure-" + measure.id() + "-" + round;
+    }
+
+    public Optional<ToleranceRule> firstRule() {
+        return rules.stream().findFirst();
+    }
+}

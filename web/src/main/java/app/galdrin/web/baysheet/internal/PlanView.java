@@ -1,0 +1,19 @@
+package app.galdrin.web.baysheet.internal;
+
+import java.util.List;
+import java.util.Optional;
+
+/** What to move, which way and how far; what to look for where nothing can be moved. */
+public record PlanView(
+        Head head, List<Figure> figures, List<Move> moves, List<NoMove> noMoves, List<WorkView.Given> given)
+        implements StepView {
+
+    /** A figure as it is and as it should be, said. */
+    public record Figure(String name, String own, String preferred) {}
+
+    /** One part. */
+    public record Move(String name, FieldView way, Optional<FieldView> amount, String unit) {}
+
+    /** Figures that nothing moves. */
+    public record NoMove(String name, FieldView field) {}
+}

@@ -1,0 +1,25 @@
+package app.galdrin.web.baysheet.internal;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Rounds of adjusting and reading again.
+ *
+ * @param rounds those that have been begun
+ * @param following the one after them, from which a script makes it without asking
+ */
+public record RoundView(Head head, List<One> rounds, Optional<One> following, int most) implements StepView {
+
+    /**
+     * One round.
+     *
+     * @param goals what the figures should come to, said
+     */
+    public record One(
+            int number,
+            List<PlanView.Move> moves,
+            List<String> goals,
+            List<MeasureView> measures,
+            Optional<FieldView> next) {}
+}

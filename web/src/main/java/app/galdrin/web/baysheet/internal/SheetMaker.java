@@ -1,0 +1,462 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.Marker;
+import app.galdrin.core.marking.References;
+import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Judgement;
+import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.Part;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Work;
+import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.marking.EvidenceWords;
+import app.galdrin.web.sitting.Entry;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sketch.Sketch;
+import app.galdrin.web.sketch.Sketches;
+import app.galdrin.web.sketch.ToleranceRule;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+
+/** Makes the views of a sheet; each step is made by itself, so that one that is asked for alone costs itself alone. */
+final class SheetMaker {
+
+    private final Sitting sitting;
+    private final Assignment assignment;
+    private final Log log;
+    private final Answers answers;
+    private final Sheet sheet;
+    private final Fields fields;
+    private final OwnFigures own;
+    private final Words words;
+    private final StepWords names;
+    private final EvidenceWords evidence;
+    private final boolean speaks;
+
+    /** The words a sheet is made with. */
+    record Speech(Words words, StepWords names, EvidenceWords evidence) {}
+
+    SheetMaker(Sitting sitting, Assignment assignment, Log log, Map<LineKey, Fields.Refused> refused, Speech speech) {
+        this.sitting = sitting;
+        this.assignment = assignment;
+        this.log = log;
+        this.answers = log.answers();
+        this.sheet = new Sheet(assignment);
+        this.words = speech.words();
+        this.names = speech.names();
+        this.evidence = speech.evidence();
+        this.fields = new Fields(sheet, log, words, refused);
+        this.own = new OwnFigures(assignment, answers);
+        this.speaks = sitting.isReference() || assignment.practical().mode() == Mode.PRACTICE;
+    }
+
+    /** The steps of this sitting: all of the task, or of a reference the measurements of its state. */
+    List<Step> steps() {
+        if (!sitting.isReference()) {
+            return assignment.practical().steps();
+        }
+        List<Step> measures = new ArrayList<>();
+        for (Step step : assignment.practical().steps()) {
+            if (sitting.stateRound() == 0 && step instanceof Measure) {
+                measures.add(step);
+            } else if (sitting.stateRound() > 0) {
+                measures.addAll(step.within());
+            }
+        }
+        return measures;
+    }
+
+    /** The first step that is not complete, else the last. */
+    Step next() {
+        List<Step> steps = steps();
+        return steps.stream().filter(s -> !progress(s).complete()).findFirst().orElse(steps.get(steps.size() - 1));
+    }
+
+    private Sheet.Progress progress(Step step) {
+        if (!sitting.isReference()) {
+            return sheet.progress(step, answers);
+        }
+        List<LineKey> keys = sheet.keys(step, sitting.stateRound());
+        int done = (int) keys.stream().filter(k -> sheet.isFilled(k, answers)).count();
+        return new Sheet.Progress(done, keys.size());
+    }
+
+    SheetPage page(String shown) {
+        List<StepView> views = new ArrayList<>();
+        for (Step step : steps()) {
+            views.add(view(step, views.size() + 1));
+        }
+        List<String> disputed = log.disputed().stream()
+                .map(key -> assignment
+                        .practical()
+                        .step(key.step())
+                        .map(names::title)
+                        .orElse(key.step()))
+                .distinct()
+                .toList();
+        return new SheetPage(
+                sitting, views, shown, sitting.state().handedIn(), log.lastSeq(), disputed, Optional.empty());
+    }
+
+    StepView view(Step step) {
+        return view(step, steps().indexOf(step) + 1);
+    }
+
+    private StepView view(Step step, int number) {
+        StepView.Head head = head(step, number);
+        if (step instanceof Checklist checklist) {
+            return new ChecklistView(
+                    head,
+                    checklist.items().stream()
+                            .map(i -> new ChecklistView.Item(i.id(), fields.at(LineKey.of(step.id(), i.id()))))
+                            .toList());
+        }
+        if (step instanceof Measure measure) {
+            return measure(head, measure, sitting.isReference() ? sitting.stateRound() : 0);
+        }
+        if (step instanceof Work work) {
+            return work(head, work);
+        }
+        if (step instanceof Judge judge) {
+            return judge(head, judge);
+        }
+        if (step instanceof Plan plan) {
+            return plan(head, plan);
+        }
+        return step instanceof Round round ? round(head, round) : handIn(head, (HandIn) step);
+    }
+
+    private StepView.Head head(Step step, int number) {
+        var lines = sheet.lines(step);
+        return new StepView.Head(
+                step,
+                number,
+                names.title(step),
+                progress(step),
+                lines.stream().anyMatch(l -> l.critical()),
+                lines.stream().anyMatch(l -> l.witnessed()),
+                speaks && !sitting.isReference() ? told(step) : List.of(),
+                log.struckIn(step.id()).stream()
+                        .map(Entry::written)
+                        .filter(w -> !w.isEmpty())
+                        .toList());
+    }
+
+    /** In practice the same marking speaks at once; what is not written yet needs no reminder here. */
+    private List<EvidenceWords.Told> told(Step step) {
+        if (!(step instanceof Work || step instanceof Judge || step instanceof Plan)) {
+            return List.of();
+        }
+        List<Evidence> all = Marker.mark(assignment, answers, References.none()).lines().stream()
+                .filter(l -> l.criterion().step().equals(step.id()))
+                .flatMap(l -> l.evidence().stream())
+                .filter(e -> !(e instanceof Evidence.Missing))
+                .toList();
+        return evidence.tell(all);
+    }
+
+    // ---- measuring
+
+    private MeasureView measure(StepView.Head head, Measure measure, int round) {
+        Sketch sketch =
+                Sketches.of(sitting.sheet().id(), sitting.sheet().sheet(), measure.procedure(), measure.figures());
+        Map<LineKey, FieldView> byKey = new LinkedHashMap<>();
+        sheet.keys(measure, round).forEach(key -> byKey.put(key, fields.at(key)));
+        List<MeasureView.Row> rows = new ArrayList<>();
+        for (Sketch.SketchPlace place : sketch.places()) {
+            List<FieldView> cells = byKey.values().stream()
+                    .filter(f -> f.line().line().equals(place.id()))
+                    .toList();
+            rows.add(new MeasureView.Row(
+                    place,
+                    cells.stream().map(MeasureView.Cell::new).toList(),
+                    cells.stream().flatMap(f -> log.struckAt(f.line()).stream()).toList()));
+        }
+        return new MeasureView(
+                head,
+                measure,
+                round,
+                firstOpen(measure, round),
+                sketch,
+                byKey,
+                rows,
+                speaks ? rules(measure, round) : List.of(),
+                speaks ? notes(measure, round) : List.of());
+    }
+
+    /** The first repeat that is not complete, else the last. */
+    private int firstOpen(Measure measure, int round) {
+        return sheet.keys(measure, round).stream()
+                .filter(key -> key.repeat() > 0 && !sheet.isFilled(key, answers))
+                .mapToInt(LineKey::repeat)
+                .findFirst()
+                .orElse(measure.repeats());
+    }
+
+    private List<ToleranceRule> rules(Measure measure, int round) {
+        return measure.figures().stream()
+                .flatMap(figure -> own.mean(measure, round, figure).flatMap(v -> rule(figure, v)).stream())
+                .toList();
+    }
+
+    private Optional<ToleranceRule> rule(FigureId figure, Estimate value) {
+        return assignment.sheet().limits(figure).map(limits -> {
+            var zone = Judgement.of(
+                            value, limits, Judgement.K, assignment.practical().rule())
+                    .zone();
+            return ToleranceRule.of(figure, value.value(), value.standardUncertainty(), limits, zone);
+        });
+    }
+
+    /** What the last repeat tells beside its figures. */
+    private List<String> notes(Measure measure, int round) {
+        List<Worked> repeats = own.repeats(measure, round);
+        if (repeats.isEmpty()) {
+            return List.of();
+        }
+        Map<String, Double> notes = repeats.get(repeats.size() - 1).notes();
+        List<String> said = new ArrayList<>();
+        notes.forEach((path, degrees) -> said.add(words.text(
+                "note." + measure.procedure().key() + "." + path,
+                words.length(0.1
+                        * Math.rint(10
+                                * Math.abs(Math.tan(Math.toRadians(degrees))
+                                        * assignment.sheet().geometry().wheelbase()))))));
+        return said;
+    }
+
+    // ---- working, judging, planning
+
+    private WorkView work(StepView.Head head, Work work) {
+        List<WorkView.Item> items = work.asked().stream()
+                .map(item -> new WorkView.Item(
+                        item,
+                        words.name(item.figure()),
+                        fields.worked(LineKey.of(work.id(), item.figure().key()), item),
+                        ""))
+                .toList();
+        List<WorkView.Readings> readings = work.asked().stream()
+                .map(Work.Item::from)
+                .distinct()
+                .map(from -> assignment.practical().measure(from).orElseThrow())
+                .map(this::readings)
+                .toList();
+        return new WorkView(head, items, readings);
+    }
+
+    private WorkView.Readings readings(Measure measure) {
+        var procedure = measure.procedure();
+        List<WorkView.Given> given = new ArrayList<>();
+        procedure
+                .baseline()
+                .apply(assignment.standing())
+                .ifPresent(b -> given.add(new WorkView.Given("baseline." + procedure.key(), words.length(b))));
+        procedure
+                .data()
+                .filter(d -> words.has("geometry." + d.key()))
+                .forEach(d -> d.value()
+                        .apply(assignment.standing())
+                        .ifPresent(v -> given.add(new WorkView.Given("geometry." + d.key(), words.length(v)))));
+        return new WorkView.Readings(
+                measure(head(measure, 0), measure, 0),
+                words.text("work." + procedure.key() + ".how." + measure.taught()),
+                given);
+    }
+
+    private JudgeView judge(StepView.Head head, Judge judge) {
+        return new JudgeView(
+                head,
+                "judge.explain." + assignment.practical().rule().key(),
+                judge.figures().stream().map(figure -> judged(judge, figure)).toList(),
+                Practical.adjustments(judge.figures()).stream()
+                        .map(a -> new JudgeView.Adjusted(
+                                names.adjustment(a), fields.at(LineKey.of(judge.id(), Judge.ADJUSTABLE + a.key()))))
+                        .toList());
+    }
+
+    private JudgeView.Item judged(Judge judge, FigureId figure) {
+        Optional<Estimate> value = standing(figure, judge.id());
+        String said = value.map(v -> words.text(
+                        "judge.own",
+                        words.figure(v.value(), figure),
+                        words.doubt(Judgement.K * v.standardUncertainty(), figure)))
+                .orElseGet(() -> words.text("judge.noFigure"));
+        return new JudgeView.Item(
+                words.name(figure),
+                fields.at(LineKey.of(judge.id(), figure.key())),
+                said,
+                assignment.sheet().limits(figure).map(l -> limits(l, figure)).orElse(""),
+                value.flatMap(v -> rule(figure, v)));
+    }
+
+    private String limits(Limits limits, FigureId figure) {
+        String preferred =
+                limits.target().isPresent() ? words.figure(limits.target().getAsDouble(), figure) : "–";
+        return words.text(
+                "judge.limits",
+                limits.min().isPresent() ? words.figure(limits.min().getAsDouble(), figure) : "–",
+                preferred,
+                limits.max().isPresent() ? words.figure(limits.max().getAsDouble(), figure) : "–");
+    }
+
+    /** What he judges and plans on: his worked figure with the doubt of his readings, else the one that is given. */
+    private Optional<Estimate> standing(FigureId figure, String beforeStep) {
+        return Marker.standing(assignment, answers, figure, beforeStep);
+    }
+
+    private PlanView plan(StepView.Head head, Plan plan) {
+        List<PlanView.NoMove> noMoves = sheet.lines(plan).stream()
+                .filter(l -> l.id().startsWith(Plan.PART))
+                .map(l -> new PlanView.NoMove(
+                        names.adjustment(l.id().substring(Plan.PART.length())),
+                        fields.at(LineKey.of(plan.id(), l.id()))))
+                .toList();
+        List<PlanView.Figure> figures = plan.figures().stream()
+                .map(f -> new PlanView.Figure(
+                        words.name(f),
+                        standing(f, plan.id())
+                                .map(v -> words.figure(v.value(), f))
+                                .orElse("–"),
+                        target(f).map(t -> words.figure(t, f)).orElse("–")))
+                .toList();
+        return new PlanView(head, figures, moves(plan, 0, plan.figures()), noMoves, rodData(plan.figures()));
+    }
+
+    private Optional<Double> target(FigureId figure) {
+        return assignment
+                .sheet()
+                .limits(figure)
+                .map(Limits::target)
+                .filter(t -> t.isPresent())
+                .map(t -> t.getAsDouble());
+    }
+
+    private List<PlanView.Move> moves(Step step, int round, List<FigureId> figures) {
+        List<PlanView.Move> moves = new ArrayList<>();
+        for (Adjuster adjuster : adjusters(figures)) {
+            var way = new LineKey(step.id(), adjuster.id() + Plan.WAY, 0, round);
+            var amount = new LineKey(step.id(), adjuster.id() + Plan.AMOUNT, 0, round);
+            if (sheet.line(way).isPresent()) {
+                moves.add(new PlanView.Move(
+                        names.adjuster(adjuster.id()),
+                        fields.at(way),
+                        sheet.line(amount).map(l -> fields.at(amount)),
+                        words.text("adjusterUnit." + adjuster.unit().key())));
+            }
+        }
+        return moves;
+    }
+
+    private List<Adjuster> adjusters(List<FigureId> figures) {
+        return Practical.adjustments(figures).stream()
+                .flatMap(a -> assignment.sheet().adjusters(a).stream())
+                .distinct()
+                .toList();
+    }
+
+    private List<WorkView.Given> rodData(List<FigureId> figures) {
+        boolean rods = adjusters(figures).stream().anyMatch(a -> a.part() == Part.ROD);
+        if (!rods) {
+            return List.of();
+        }
+        var g = assignment.sheet().geometry();
+        return List.of(
+                new WorkView.Given(
+                        "geometry.linkage", words.text("linkage." + g.linkage().key())),
+                new WorkView.Given("geometry.lead", words.length(g.lead())),
+                new WorkView.Given("geometry.armLength", words.length(g.armLength())));
+    }
+
+    // ---- rounds and the end
+
+    private RoundView round(StepView.Head head, Round round) {
+        int begun = sheet.rounds(round, answers);
+        List<RoundView.One> rounds = new ArrayList<>();
+        for (int i = 1; i <= begun; i++) {
+            rounds.add(one(head, round, i));
+        }
+        Optional<RoundView.One> following =
+                begun < round.most() ? Optional.of(one(head, round, begun + 1)) : Optional.empty();
+        return new RoundView(head, rounds, following, round.most());
+    }
+
+    private RoundView.One one(StepView.Head head, Round round, int number) {
+        List<FigureId> figures =
+                round.measures().stream().flatMap(m -> m.figures().stream()).toList();
+        var next = new LineKey(round.id(), Round.NEXT, 0, number);
+        List<String> goals = figures.stream()
+                .flatMap(f -> target(f).map(t -> words.text("round.goal", words.name(f), words.figure(t, f))).stream())
+                .toList();
+        return new RoundView.One(
+                number,
+                moves(round, number, figures),
+                goals,
+                round.measures().stream()
+                        .map(m -> measure(inner(head, m), m, number))
+                        .toList(),
+                sheet.line(next).map(l -> fields.at(next)));
+    }
+
+    private StepView.Head inner(StepView.Head round, Measure measure) {
+        return new StepView.Head(
+                measure, round.number(), names.title(measure), round.progress(), false, false, List.of(), List.of());
+    }
+
+    private HandInView handIn(StepView.Head head, HandIn step) {
+        List<HandInView.Open> steps = assignment.practical().steps().stream()
+                .filter(s -> !s.equals(step))
+                .map(s -> new HandInView.Open(
+                        s.id(), names.title(s), progress(s).of() - progress(s).done()))
+                .toList();
+        return new HandInView(head, fields.at(LineKey.of(step.id(), HandIn.DONE)), steps);
+    }
+
+    /** The key of every field of a step, in all its rounds that have been begun and the next. */
+    List<LineKey> keys(Step step) {
+        List<LineKey> keys = new ArrayList<>();
+        if (sitting.isReference()) {
+            return sheet.keys(step, sitting.stateRound());
+        }
+        int rounds = step instanceof Round round ? Math.min(round.most(), sheet.rounds(round, answers) + 1) : 0;
+        for (int i = step instanceof Round ? 1 : 0; i <= rounds; i++) {
+            keys.addAll(sheet.keys(step, i));
+        }
+        return keys;
+    }
+
+    /** An entry that was just written, as it was understood. */
+    String echo(Entry entry) {
+        var line = Objects.requireNonNull(sheet.line(entry.line()).orElse(null));
+        Optional<Work.Item> item = assignment
+                .practical()
+                .of(Work.class)
+                .filter(w -> w.id().equals(entry.line().step()))
+                .flatMap(w -> w.asked().stream())
+                .filter(i -> i.figure().key().equals(entry.line().line()))
+                .findFirst();
+        return Fields.echo(entry, line, item.map(Work.Item::unit), words);
+    }
+}

@@ -1,0 +1,34 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.web.sitting.Sitting;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The sheet: every step in its order, one of which is shown.
+ *
+ * @param disputed lines on which two people wrote without seeing one another, named
+ */
+public record SheetPage(
+        Sitting sitting,
+        List<StepView> steps,
+        String shown,
+        boolean closed,
+        int lastSeq,
+        List<String> disputed,
+        Optional<String> left) {
+
+    public boolean isShown(StepView step) {
+        return step.id().equals(shown);
+    }
+
+    public StepView current() {
+        return steps.stream().filter(this::isShown).findFirst().orElseThrow();
+    }
+
+    /** The step after one, if there is one. */
+    public Optional<StepView> after(StepView step) {
+        int here = steps.indexOf(step);
+        return here + 1 < steps.size() ? Optional.of(steps.get(here + 1)) : Optional.empty();
+    }
+}

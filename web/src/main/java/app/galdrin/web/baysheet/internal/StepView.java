@@ -1,0 +1,47 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.task.Step;
+import app.galdrin.web.marking.EvidenceWords;
+import java.util.List;
+
+/** A step as its fragment draws it; the fragment is named like the step's kind. */
+public sealed interface StepView
+        permits ChecklistView, MeasureView, WorkView, JudgeView, PlanView, RoundView, HandInView {
+
+    /** What every step has. */
+    Head head();
+
+    /**
+     * What every step has.
+     *
+     * @param number its turn on the sheet, from 1
+     * @param told what practice mode says of it at once
+     */
+    record Head(
+            Step step,
+            int number,
+            String title,
+            Sheet.Progress progress,
+            boolean critical,
+            boolean witnessed,
+            List<EvidenceWords.Told> told,
+            List<String> struck) {
+
+        public String id() {
+            return step.id();
+        }
+
+        public boolean complete() {
+            return progress.complete();
+        }
+    }
+
+    default String id() {
+        return head().id();
+    }
+
+    default String kind() {
+        return head().step().kind().key();
+    }
+}

@@ -1,0 +1,27 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.core.task.Work;
+import java.util.List;
+
+/** Figures to be worked out, beside the readings they are worked from. */
+public record WorkView(Head head, List<Item> items, List<Readings> readings) implements StepView {
+
+    /**
+     * One figure asked for.
+     *
+     * @param name what and where
+     * @param doubt of the apprentice's own mean, either way; empty without readings
+     */
+    public record Item(Work.Item asked, String name, FieldView field, String doubt) {}
+
+    /**
+     * The readings of a step as they stand.
+     *
+     * @param how the working that is taught, said
+     * @param given what the sheet gives for it, name and value
+     */
+    public record Readings(MeasureView measure, String how, List<Given> given) {}
+
+    /** A datum by its words and as it is shown. */
+    public record Given(String words, String value) {}
+}

@@ -1,0 +1,101 @@
+package app.galdrin.web.sitting;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.task.Criterion;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.ValueSerializer;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
+
+/** Evidence as it is stored with a mark: its kind, keys and numbers. */
+@Component
+class EvidenceJson {
+
+    /** Of what is written now; a reader of a later version lifts older ones. */
+    private static final int VERSION = 1;
+
+    private static final TypeReference<List<Evidence>> EVIDENCE = new TypeReference<>() {};
+
+    private final JsonMapper mapper = JsonMapper.builder()
+            .addMixIn(Evidence.class, Kinds.class)
+            .addModule(new SimpleModule()
+                    .addSerializer(FigureId.class, new FigureWriter())
+                    .addDeserializer(FigureId.class, new FigureReader()))
+            .build();
+
+    /** The kinds of evidence by the names they are stored under. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Evidence.Missing.class, name = "missing"),
+        @JsonSubTypes.Type(value = Evidence.Item.class, name = "item"),
+        @JsonSubTypes.Type(value = Evidence.Reading.class, name = "reading"),
+        @JsonSubTypes.Type(value = Evidence.Repeats.class, name = "repeats"),
+        @JsonSubTypes.Type(value = Evidence.Working.class, name = "working"),
+        @JsonSubTypes.Type(value = Evidence.Judged.class, name = "judged"),
+        @JsonSubTypes.Type(value = Evidence.CanBeAdjusted.class, name = "canBeAdjusted"),
+        @JsonSubTypes.Type(value = Evidence.Move.class, name = "move"),
+        @JsonSubTypes.Type(value = Evidence.NoMove.class, name = "noMove"),
+        @JsonSubTypes.Type(value = Evidence.AsLeft.class, name = "asLeft")
+    })
+    private interface Kinds {}
+
+    private static final class FigureWriter extends ValueSerializer<FigureId> {
+        @Override
+        public void serialize(FigureId figure, JsonGenerator json, SerializationContext context) {
+            json.writeString(figure.key());
+        }
+    }
+
+    private static final class FigureReader extends ValueDeserializer<FigureId> {
+        @Override
+        public FigureId deserialize(JsonParser json, DeserializationContext context) {
+            return FigureId.parse(json.getString()).orElseThrow();
+        }
+    }
+
+    String seqs(Map<UUID, Integer> seqs) {
+        return mapper.writeValueAsString(seqs);
+    }
+
+    MarkSheetRow.LineRow toRow(MarkLine line, int ordinal) {
+        return new MarkSheetRow.LineRow(
+                ordinal,
+                line.criterion().step(),
+                line.criterion().aspect(),
+                line.available(),
+                line.mustPass(),
+                new BigDecimal(Double.toString(line.credit())),
+                line.computed(),
+                line.override().map(MarkLine.Override::marks).orElse(null),
+                line.override().map(MarkLine.Override::reason).orElse(null),
+                VERSION,
+                mapper.writerFor(EVIDENCE).writeValueAsString(line.evidence()));
+    }
+
+    MarkLine toLine(MarkSheetRow.LineRow row) {
+        return new MarkLine(
+                new Criterion.Id(row.step(), row.aspect()),
+                row.available(),
+                row.mustPass(),
+                row.credit().doubleValue(),
+                row.computed(),
+                mapper.readValue(row.evidence(), EVIDENCE),
+                Optional.ofNullable(row.given())
+                        .map(marks -> new MarkLine.Override(marks, String.valueOf(row.reason()))));
+    }
+}

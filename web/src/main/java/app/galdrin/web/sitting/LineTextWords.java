@@ -1,0 +1,40 @@
+package app.galdrin.web.sitting;
+
+import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.answer.AnswerType.Amount;
+import app.galdrin.core.answer.AnswerType.SizeAndSense;
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Word;
+import app.galdrin.web.layout.Words;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Why a text was not understood, as a sentence: what was read, why it can't be right, what to do. */
+public final class LineTextWords {
+
+    private LineTextWords() {}
+
+    /** The sentence: typed text, an example key, what was read, unit key, least and most. */
+    public static Said why(LineText.Refused refused) {
+        List<Object> args = new ArrayList<>();
+        args.add(Words.quote(refused.typed()));
+        AnswerType type = refused.type();
+        if (type instanceof AnswerType.ShortText text) {
+            args.add(text.longest());
+        } else if (type instanceof Amount || type instanceof SizeAndSense) {
+            Amount amount = type instanceof SizeAndSense sized ? sized.size() : (Amount) type;
+            args.add(new Word("field.example." + amount.quantity().key()));
+            args.add(
+                    refused.read().isPresent()
+                            ? QuantityFormat.length(refused.read().getAsDouble())
+                            : "");
+            args.add(new Word("unit." + amount.defaultUnit().key()));
+            args.add(QuantityFormat.length(amount.least()));
+            args.add(QuantityFormat.length(amount.most()));
+            args.add(AnswerType.LONGEST);
+        }
+        return new Said("field." + refused.reason().key(), args);
+    }
+}

@@ -1,0 +1,30 @@
+package app.galdrin.web.sitting;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+
+/** Stored mark sheets; only ever added to. */
+@Mapper
+interface MarkSheetMapper {
+
+    /** A released sitting, with when and by whom. */
+    record Released(UUID centreId, UUID sittingId, int releaseSeq, Instant releasedAt, UUID releasedBy) {}
+
+    int lastNumber(UUID centreId, UUID sittingId, UUID personId);
+
+    void insert(@Param("m") MarkSheetRow sheet);
+
+    void insertLines(
+            UUID centreId, UUID sittingId, UUID personId, int number, @Param("lines") List<MarkSheetRow.LineRow> lines);
+
+    /** The lines of the sheet that was stored last. */
+    List<MarkSheetRow.LineRow> lines(UUID centreId, UUID sittingId, UUID personId);
+
+    /** One instance at a time until the transaction ends. */
+    boolean lockAll();
+
+    List<Released> releasedWithoutSheet();
+}

@@ -1,0 +1,173 @@
+package app.galdrin.web.sitting;
+
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.marking.Marker;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Said;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Mark sheets as they are signed and released: a signature stores the sheet, a release publishes the one that was signed, and what was
+ * released is shown as it is stored. Each of these holds the sitting's lock while it looks and while it writes.
+ */
+@Service
+public class MarkSheets {
+
+    private static final String DESK = "desk";
+
+    private final Sittings sittings;
+    private final Works works;
+    private final MarkSheetMapper mapper;
+    private final EvidenceJson json;
+
+    MarkSheets(Sittings sittings, Works works, MarkSheetMapper mapper, EvidenceJson json) {
+        this.sittings = sittings;
+        this.works = works;
+        this.mapper = mapper;
+        this.json = json;
+    }
+
+    /** The mark sheet to show: the stored one once it is released, else as it stands. */
+    public MarkSheet toShow(Sitting sitting, Log log, Works.Taken references) {
+        return sitting.state().released()
+                ? stored(sitting).orElseGet(() -> works.markSheet(sitting, log, references.references()))
+                : works.markSheet(sitting, log, references.references());
+    }
+
+    /** The sheet that was stored last. */
+    public Optional<MarkSheet> stored(Sitting sitting) {
+        UUID person = sitting.people().get(0).id();
+        List<MarkSheetRow.LineRow> lines = mapper.lines(sitting.centreId(), sitting.id(), person);
+        return lines.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new MarkSheet(lines.stream().map(json::toLine).toList()));
+    }
+
+    /** Gives another mark on a line, or strikes that out again with an empty reason and no marks. */
+    @Transactional
+    public Optional<Said> override(
+            SignedIn me, Sitting sitting, Criterion.Id criterion, BigDecimal marks, String reason, String key) {
+        sittings.lock(me.centreId(), sitting.id());
+        var line = StaffLine.override(criterion);
+        var entry = NewEntry.now(line, reason, sittings.standingKeys(sitting, line), key, DESK);
+        return why(sittings.appendMark(me, sitting, entry, marks));
+    }
+
+    @Transactional
+    public Optional<Said> strikeOverride(SignedIn me, Sitting sitting, Criterion.Id criterion, String key) {
+        sittings.lock(me.centreId(), sitting.id());
+        var line = StaffLine.override(criterion);
+        var entry = NewEntry.now(line, "", sittings.standingKeys(sitting, line), key, DESK)
+                .asStrike();
+        return why(sittings.appendMark(me, sitting, entry, null));
+    }
+
+    private static Optional<Said> why(Sittings.Outcome outcome) {
+        return outcome instanceof Sittings.Outcome.Refused refused ? Optional.of(refused.why()) : Optional.empty();
+    }
+
+    /** Signs the marks as they stand and stores them. */
+    @Transactional
+    public Optional<Said> sign(SignedIn me, Sitting sitting, String key) {
+        SittingState state = sittings.lock(me.centreId(), sitting.id());
+        if (!state.handedIn()) {
+            return Optional.of(Said.of("marking.notHandedIn"));
+        }
+        Log log = sittings.log(me.centreId(), sitting.id());
+        var references = works.references(sitting, log);
+        MarkSheet sheet = works.markSheet(sitting, log, references.references());
+        var line = StaffLine.SIGN;
+        var entry = NewEntry.now(line, sheet.total().toPlainString(), sittings.standingKeys(sitting, line), key, DESK);
+        Optional<Said> refused = why(sittings.appendMark(me, sitting, entry, sheet.total()));
+        if (refused.isEmpty()) {
+            store(me.personId(), sitting, log.lastSeq(), references, sheet);
+        }
+        return refused;
+    }
+
+    /** Releases what was signed, if nothing has changed since. */
+    @Transactional
+    public Optional<Said> release(SignedIn me, Sitting sitting, String key) {
+        SittingState state = sittings.lock(me.centreId(), sitting.id());
+        if (state.released()) {
+            return Optional.empty();
+        }
+        Log log = sittings.log(me.centreId(), sitting.id());
+        MarkSheet now =
+                works.markSheet(sitting, log, works.references(sitting, log).references());
+        Optional<MarkSheet> signed = stored(sitting);
+        if (!state.signed() || signed.isEmpty() || !sameMarks(signed.get(), now)) {
+            return Optional.of(Said.of("desk.notSigned"));
+        }
+        var entry = NewEntry.now(StaffLine.RELEASE, now.total().toPlainString(), List.of(), key, DESK);
+        return why(sittings.appendMark(me, sitting, entry, now.total()));
+    }
+
+    private static boolean sameMarks(MarkSheet signed, MarkSheet now) {
+        List<BigDecimal> before = signed.lines().stream().map(MarkLine::marks).toList();
+        List<BigDecimal> after = now.lines().stream().map(MarkLine::marks).toList();
+        if (before.size() != after.size() || signed.complete() != now.complete()) {
+            return false;
+        }
+        for (int i = 0; i < before.size(); i++) {
+            if (before.get(i).compareTo(after.get(i)) != 0) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void store(UUID by, Sitting sitting, int entrySeq, Works.Taken references, MarkSheet sheet) {
+        for (Sitting.PersonName person : sitting.people()) {
+            int number = mapper.lastNumber(sitting.centreId(), sitting.id(), person.id()) + 1;
+            mapper.insert(new MarkSheetRow(
+                    sitting.centreId(),
+                    sitting.id(),
+                    person.id(),
+                    number,
+                    Marker.ENGINE,
+                    entrySeq,
+                    json.seqs(references.seqs()),
+                    sheet.total(),
+                    sheet.available(),
+                    sheet.percent(),
+                    sheet.competent(),
+                    sheet.complete(),
+                    by));
+            List<MarkSheetRow.LineRow> lines = new ArrayList<>();
+            for (MarkLine line : sheet.lines()) {
+                lines.add(json.toRow(line, lines.size() + 1));
+            }
+            if (!lines.isEmpty()) {
+                mapper.insertLines(sitting.centreId(), sitting.id(), person.id(), number, lines);
+            }
+        }
+    }
+
+    /** Marks every released sitting that has no stored sheet, as it stood when it was released; tells how many. */
+    @Transactional
+    public int storeReleased() {
+        mapper.lockAll();
+        List<MarkSheetMapper.Released> missing = mapper.releasedWithoutSheet();
+        for (MarkSheetMapper.Released one : missing) {
+            Sitting sitting = sittings.whole(one.centreId(), one.sittingId());
+            Log log = sittings.log(one.centreId(), one.sittingId()).until(one.releaseSeq() - 1);
+            var references = works.referencesUntil(sitting, log, one.releasedAt());
+            store(
+                    one.releasedBy(),
+                    sitting,
+                    log.lastSeq(),
+                    references,
+                    works.markSheet(sitting, log, references.references()));
+        }
+        return missing.size();
+    }
+}

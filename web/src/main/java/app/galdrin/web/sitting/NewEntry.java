@@ -1,0 +1,46 @@
+package app.galdrin.web.sitting;
+
+import app.galdrin.core.sitting.LineKey;
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * What is to be written.
+ *
+ * @param text as typed; of a strike the reason, or empty
+ * @param saw keys of what the writer saw standing on the line
+ * @param key made where it was typed, 8 to 80 letters, digits and hyphens
+ * @param deviceSeq its turn among what that device has written
+ * @param writtenAt by the clock of the device
+ * @param clockOffset how far the server's clock is ahead of that clock, ms
+ */
+public record NewEntry(
+        LineKey line,
+        String text,
+        boolean strike,
+        List<String> saw,
+        String key,
+        String device,
+        long deviceSeq,
+        Instant writtenAt,
+        long clockOffset) {
+
+    public NewEntry {
+        text = text.strip();
+        saw = List.copyOf(saw);
+    }
+
+    /** Something written here and now, on a page that showed what stands. */
+    public static NewEntry now(LineKey line, String text, List<String> saw, String key, String device) {
+        return new NewEntry(line, text, false, saw, key, device, 0, Instant.now(), 0);
+    }
+
+    public NewEntry asStrike() {
+        return new NewEntry(line, text, true, saw, key, device, deviceSeq, writtenAt, clockOffset);
+    }
+
+    /** When it was written, by the server's clock. */
+    Instant corrected() {
+        return writtenAt.plusMillis(clockOffset);
+    }
+}

@@ -1,0 +1,94 @@
+package app.galdrin.web.sitting;
+
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.web.account.Role;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
+
+/** Sittings, entries and what is known of them. */
+@Mapper
+interface SittingMapper {
+    void begin(
+            UUID id,
+            UUID centreId,
+            UUID taskId,
+            UUID openingId,
+            UUID personId,
+            UUID sheetId,
+            UUID stateId,
+            int attempt);
+
+    void beginReference(UUID id, UUID centreId, UUID taskId, UUID personId, UUID sheetId, UUID stateId);
+
+    void addPerson(UUID centreId, UUID sittingId, UUID personId);
+
+    void beginState(UUID centreId, UUID sittingId, Purpose purpose, @Nullable Integer bay);
+
+    /** The newest attempt of a person in an opening. */
+    Optional<UUID> inOpening(UUID centreId, UUID openingId, UUID personId);
+
+    int attempts(UUID centreId, UUID openingId, UUID personId);
+
+    List<UUID> peopleIn(UUID centreId, UUID openingId, int most);
+
+    Optional<UUID> reference(UUID centreId, UUID taskId, UUID stateId);
+
+    Optional<UUID> stateAfter(UUID centreId, UUID sittingId, int round);
+
+    void insertRoundState(UUID id, UUID centreId, UUID priorId, UUID sittingId, int round, UUID personId);
+
+    @Nullable
+    SittingRow sitting(UUID centreId, UUID sittingId);
+
+    List<Sitting.PersonName> people(UUID centreId, UUID sittingId);
+
+    SittingState state(UUID centreId, UUID sittingId);
+
+    /** Locks what is known of the sitting until the transaction ends, so that its entries come one after another. */
+    SittingState lock(UUID centreId, UUID sittingId);
+
+    void putState(UUID centreId, UUID sittingId, @Param("s") SittingState state);
+
+    List<EntryRow> entries(UUID centreId, UUID sittingId, int most);
+
+    List<EntryRow> entriesOf(UUID centreId, UUID sittingId, @Param("k") LineKey line, int most);
+
+    Optional<EntryRow> byKey(UUID centreId, UUID sittingId, String key);
+
+    int countOf(UUID centreId, UUID sittingId, @Param("k") LineKey line, Role role);
+
+    void insert(
+            UUID centreId,
+            UUID sittingId,
+            int seq,
+            UUID personId,
+            Role role,
+            @Param("e") NewEntry entry,
+            String written,
+            @Nullable BigDecimal value,
+            @Nullable BigDecimal resolution,
+            @Nullable String unit,
+            boolean late,
+            Instant writtenAt);
+
+    List<SittingSummary> ofPerson(UUID centreId, UUID personId, @Nullable UUID openingId, int most);
+
+    List<SittingSummary> ofTask(UUID centreId, UUID taskId, int most);
+
+    List<SittingSummary> toMark(UUID centreId, int most);
+
+    List<SittingSummary> released(UUID centreId, int most);
+
+    /** Other sittings that are open on a state of a vehicle and have been begun. */
+    List<UUID> openOn(UUID centreId, UUID stateId, UUID butSittingId, int most);
+
+    List<UUID> page(UUID centreId, @Nullable UUID after, int most);
+
+    List<UUID> centres();
+}

@@ -1,0 +1,48 @@
+package app.galdrin.web.sitting;
+
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.task.Criterion;
+import java.util.Optional;
+
+/** The lines that belong to no step of the task: calling the instructor, what he decides about the sitting, and his marks. */
+public final class StaffLine {
+
+    static final String STAFF = "_staff";
+    static final String MARK = "_mark";
+
+    /** The flag that calls the instructor: {@link #RAISED} or {@link #ANSWERED}. */
+    public static final LineKey FLAG = LineKey.of(STAFF, "needsYou");
+
+    /** Late entries count from here on; the text is the reason. */
+    public static final LineKey ADMIT = LineKey.of(STAFF, "admit");
+
+    /** Minutes given beyond the limit. */
+    public static final LineKey EXTRA_TIME = LineKey.of(STAFF, "extraTime");
+
+    /** The bay the sitting goes on in. */
+    public static final LineKey BAY = LineKey.of(STAFF, "bay");
+
+    public static final LineKey SIGN = LineKey.of(MARK, "sign");
+    public static final LineKey RELEASE = LineKey.of(MARK, "release");
+
+    public static final String RAISED = "raised";
+    public static final String ANSWERED = "answered";
+
+    private StaffLine() {}
+
+    /** Where a criterion's mark given by hand stands. */
+    public static LineKey override(Criterion.Id criterion) {
+        return LineKey.of(MARK, criterion.key());
+    }
+
+    /** The criterion of a mark given by hand. */
+    static Optional<Criterion.Id> criterion(LineKey key) {
+        return key.step().equals(MARK) && !key.equals(SIGN) && !key.equals(RELEASE)
+                ? Criterion.Id.parse(key.line())
+                : Optional.empty();
+    }
+
+    static boolean isStaffLine(LineKey key) {
+        return key.step().startsWith("_");
+    }
+}

@@ -1,0 +1,11 @@
+package app.galdrin.web.task;
+
+import app.galdrin.web.library.SheetVersion;
+import java.util.UUID;
+
+/**
+ * A bay of a practical: which vehicle stands there, and in which state it was put.
+ *
+ * @param bay 1 and up; 0 where nobody names bays
+ */
+public record TaskBay(int bay, SheetVersion sheet, UUID stateId) {}

@@ -1,0 +1,50 @@
+package app.galdrin.web.task;
+
+import app.galdrin.core.task.Mode;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
+
+/** Practicals as they were set, their bays and the states their vehicles were put in. */
+@Mapper
+interface TaskMapper {
+    @Nullable
+    TaskRow task(UUID centreId, UUID taskId);
+
+    List<UUID> sheets(UUID centreId, UUID taskId);
+
+    List<TaskSummary> list(UUID centreId, int most);
+
+    void insert(
+            UUID id,
+            UUID centreId,
+            UUID personId,
+            UUID classId,
+            String title,
+            Mode mode,
+            String document,
+            int documentVersion);
+
+    void insertSheet(UUID centreId, UUID taskId, UUID sheetId, int ordinal);
+
+    void insertFigure(UUID centreId, UUID taskId, String figure, String step);
+
+    /** Holds a task until the transaction ends. */
+    boolean lock(UUID centreId, UUID taskId);
+
+    List<TaskRow.BayRow> bays(UUID centreId, UUID taskId);
+
+    void putBay(UUID centreId, UUID taskId, int bay, UUID sheetId, UUID stateId);
+
+    void dropBay(UUID centreId, UUID taskId, int bay);
+
+    void insertState(
+            UUID id,
+            UUID centreId,
+            UUID vehicleId,
+            String madeBy,
+            @Nullable UUID priorId,
+            UUID personId,
+            @Nullable String note);
+}

@@ -1,0 +1,18 @@
+package app.galdrin.web.task;
+
+import app.galdrin.core.task.TaskDocument;
+import app.galdrin.web.library.SheetVersion;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+
+/** A task's row. */
+record TaskRow(UUID id, UUID centreId, UUID classId, String className, String document, Instant createdAt) {
+
+    /** A bay's row. */
+    record BayRow(int bay, UUID sheetId, UUID stateId) {}
+
+    TaskVersion toVersion(List<SheetVersion> sheets) {
+        return new TaskVersion(id, centreId, TaskDocument.stored(document), sheets, classId, className, createdAt);
+    }
+}

@@ -1,0 +1,315 @@
+package app.galdrin.web.task.internal;
+
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.Family;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Band;
+import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Expected;
+import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.OutcomeSchool;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskStart;
+import app.galdrin.core.task.Work;
+import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.sketch.Sketch;
+import app.galdrin.web.sketch.Sketches;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** What the bench shows: the form as it stands, and the sheet and the marks it makes. */
+public final class BenchView {
+
+    private final BenchForm form;
+    private final Words words;
+    private final StepWords names;
+
+    BenchView(BenchForm form, Words words, StepWords names) {
+        this.form = form;
+        this.words = words;
+        this.names = names;
+    }
+
+    /** A step as the left side shows it. */
+    public record StepRow(Step step, String title, boolean up, boolean down) {
+        public String id() {
+            return step.id();
+        }
+
+        public String kind() {
+            return step.kind().key();
+        }
+    }
+
+    /** A figure that is measured, with what is asked of it. */
+    public record FigureRow(
+            FigureId figure,
+            String name,
+            String from,
+            boolean worked,
+            @Nullable String unit,
+            boolean limited,
+            boolean judged,
+            boolean planned,
+            boolean adjustable) {}
+
+    /** A criterion with its marks as they stand. */
+    public record CriterionRow(Criterion criterion, String name, List<BandRow> bands) {
+        public String key() {
+            return criterion.id().key();
+        }
+    }
+
+    /** A band as typed, and as it would be. */
+    public record BandRow(String field, String name, String typed, String usual) {}
+
+    public String typed(String field) {
+        return form.text(field);
+    }
+
+    public @Nullable Said fault(String field) {
+        return form.faults().get(field);
+    }
+
+    public boolean wrong() {
+        return form.wrong();
+    }
+
+    /** What can't be right about the steps, said. */
+    public List<String> stepFaults() {
+        return form.taskFaults().stream().map(this::said).distinct().toList();
+    }
+
+    private String said(TaskFault fault) {
+        String step = step(fault.at()).map(names::title).orElse("");
+        String what = FigureId.parse(fault.value()).map(words::name).orElse(fault.value());
+        String own = step(fault.at())
+                .filter(Measure.class::isInstance)
+                .map(s -> "procedure." + ((Measure) s).procedure().key() + ".blind")
+                .orElse("fault.notSeen.why");
+        String why = fault.reason() == TaskFault.Reason.NOT_SEEN ? words.text(own) : "";
+        return words.text("fault." + fault.reason().key(), step, what, fault.limit(), why);
+    }
+
+    private Optional<Step> step(String at) {
+        String[] path = at.split("\\.", -1);
+        if (path.length < 2 || !path[1].matches("[0-9]{1,2}")) {
+            return Optional.empty();
+        }
+        int index = Integer.parseInt(path[1]);
+        List<Step> steps = form.practical.steps();
+        return index < steps.size() ? Optional.of(steps.get(index)) : Optional.empty();
+    }
+
+    public Practical practical() {
+        return form.practical;
+    }
+
+    public String order() {
+        return form.order();
+    }
+
+    public SheetVersion sheet() {
+        return form.sheet;
+    }
+
+    public UUID classId() {
+        return form.classGroup.id();
+    }
+
+    public TaskStart start() {
+        return form.start;
+    }
+
+    public AnswerUnit unit() {
+        return form.unit();
+    }
+
+    public TaskStart[] starts() {
+        return TaskStart.values();
+    }
+
+    public OrderSchool[] schools() {
+        return OrderSchool.values();
+    }
+
+    public DecisionRule[] rules() {
+        return DecisionRule.values();
+    }
+
+    public Mode[] modes() {
+        return Mode.values();
+    }
+
+    public OutcomeSchool[] outcomes() {
+        return OutcomeSchool.values();
+    }
+
+    public AnswerUnit[] units() {
+        return AnswerUnit.values();
+    }
+
+    /** The families of procedures that can be added. */
+    public List<Family> families() {
+        return Procedures.all().stream().map(Procedure::family).distinct().toList();
+    }
+
+    public List<StepRow> steps() {
+        return form.practical.steps().stream()
+                .map(s -> new StepRow(
+                        s,
+                        names.title(s),
+                        form.moved(s.id(), -1).isPresent(),
+                        form.moved(s.id(), 1).isPresent()))
+                .toList();
+    }
+
+    /** The procedures of a measurement's family. */
+    public List<Procedure> procedures(Measure measure) {
+        return Procedures.all().stream()
+                .filter(p -> p.family() == measure.procedure().family())
+                .toList();
+    }
+
+    /** The figures of the family that any procedure can tell, on either axle. */
+    public Collection<FigureId> figures(Measure measure) {
+        return procedures(measure).stream()
+                .flatMap(p -> p.sees().stream())
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    public String name(FigureId figure) {
+        return words.name(figure);
+    }
+
+    /** The ready-made list a checklist is taken from. */
+    public List<Checklist.Item> ready(Checklist list) {
+        return isClosing(list) ? Checklist.CLOSING : Checklist.PREPARATION;
+    }
+
+    public boolean isClosing(Checklist list) {
+        return Checklist.CLOSING.containsAll(list.items()) && !list.items().isEmpty();
+    }
+
+    /** Whether a measurement is taken again in the rounds. */
+    public boolean again(Measure measure) {
+        return form.practical
+                .of(Round.class)
+                .flatMap(r -> r.measures().stream())
+                .anyMatch(m -> m.id().equals(measure.id() + "Again"));
+    }
+
+    public boolean hasRound() {
+        return form.practical.of(Round.class).findFirst().isPresent();
+    }
+
+    /** Every figure that is measured as found. */
+    public List<FigureRow> asked() {
+        List<FigureRow> rows = new ArrayList<>();
+        Practical p = form.practical;
+        for (Step step : p.steps()) {
+            if (step instanceof Measure measure) {
+                measure.figures().forEach(figure -> rows.add(row(p, measure, figure)));
+            }
+        }
+        return rows;
+    }
+
+    private FigureRow row(Practical p, Measure measure, FigureId figure) {
+        Optional<String> unit = p.of(Work.class)
+                .flatMap(w -> w.item(figure).stream())
+                .map(i -> i.unit().key())
+                .findFirst();
+        boolean judged = p.of(Judge.class).anyMatch(j -> j.figures().contains(figure));
+        boolean planned = p.of(Plan.class).anyMatch(j -> j.figures().contains(figure));
+        return new FigureRow(
+                figure,
+                words.name(figure),
+                names.title(measure),
+                measure.procedure().isWorkedOnPaper(figure),
+                unit.orElse(null),
+                form.sheet.sheet().limits(figure).isPresent(),
+                judged,
+                planned,
+                form.sheet.sheet().adjustable(figure.adjustment()) != Adjustable.NO);
+    }
+
+    public List<CriterionRow> criteria() {
+        return form.practical.scheme().criteria().stream()
+                .map(c -> new CriterionRow(c, names.criterion(form.practical, c.id()), bands(c)))
+                .toList();
+    }
+
+    private List<BandRow> bands(Criterion criterion) {
+        List<BandRow> rows = new ArrayList<>();
+        form.defaults
+                .criterion(criterion.id())
+                .ifPresent(usual -> usual.bands().forEach((figure, band) -> {
+                    String field = "band." + criterion.id().key() + "." + figure.key();
+                    rows.add(new BandRow(field, words.name(figure), form.text(field), shown(band, figure)));
+                }));
+        return rows;
+    }
+
+    private static String shown(Band band, FigureId figure) {
+        boolean angle = figure.measurand().quantity() == Quantity.ANGLE;
+        return QuantityFormat.decimal(angle ? Math.toDegrees(band.full()) : band.full(), 3, false)
+                + (angle ? "°" : " mm");
+    }
+
+    public int totalMarks() {
+        return form.practical.scheme().available();
+    }
+
+    // ---- what the apprentice gets
+
+    public Sketch sketch(Measure measure) {
+        return Sketches.of(form.sheet.id(), form.sheet.sheet(), measure.procedure(), measure.figures());
+    }
+
+    /** How well each figure of a measurement is told when it is done as asked, said. */
+    public List<String> promises(Measure measure) {
+        var expected = Expected.asAsked(
+                measure, Assignment.of(form.practical, form.sheet.sheet()).standing());
+        return measure.figures().stream()
+                .filter(expected::containsKey)
+                .map(f -> words.text(
+                        "bench.promise",
+                        words.name(f),
+                        words.doubt(
+                                2
+                                        * Optional.ofNullable(expected.get(f))
+                                                .orElseThrow()
+                                                .standardUncertainty(),
+                                f)))
+                .toList();
+    }
+
+    public int places(Measure measure) {
+        return measure.procedure().places(measure.figures()).size();
+    }
+}

@@ -1,0 +1,6 @@
+-- What the application's role may do. The log and the mark sheets are added to and read, and nothing else.
+grant usage on schema ${flyway:defaultSchema} to ${application};
+grant select, insert, update, delete on all tables in schema ${flyway:defaultSchema} to ${application};
+grant usage on all sequences in schema ${flyway:defaultSchema} to ${application};
+revoke update, delete, truncate on entry, mark_sheet, mark_line, task_version, task_sheet, task_figure, vehicle_state from ${application};
+revoke all on flyway_schema_history from ${application};

@@ -1,0 +1,58 @@
+// The bench: the sheet beside the form follows it, and the buttons of the steps change the form without leaving the page.
+import { device } from './device.js';
+
+export const bench = () => ({
+  timer: null,
+
+  changed(event) {
+    clearTimeout(this.timer);
+    const rebuild = event.target.matches('[data-rebuild]') && event.type === 'change';
+    this.timer = setTimeout(() => (rebuild ? this.rebuild() : this.show()), rebuild ? 0 : 250);
+  },
+
+  // a button that would load the page again loads its parts instead
+  pressed(event) {
+    const button = event.target.closest('button[formmethod="get"][name]');
+    if (!button || button.disabled) return;
+    event.preventDefault();
+    this.rebuild(button);
+  },
+
+  query(button) {
+    const query = new URLSearchParams(new FormData(this.$root));
+    query.delete('_csrf');
+    if (button) query.set(button.name, button.value);
+    return query;
+  },
+
+  async rebuild(button) {
+    const page = await this.load(this.query(button));
+    if (!page) return;
+    const open = [...this.$root.querySelectorAll('details[open]')].map(d => d.closest('[data-bench-step]')?.dataset.benchStep);
+    const made = page.querySelector('#bench');
+    for (const part of ['#steps', 'section:has(> .scheme)', 'section:has(#unit)', '.alert-faults', 'input[name="order"]', 'input[name="start"]', '.starts']) {
+      const old = this.$root.querySelector(part);
+      const fresh = made.querySelector(part);
+      if (old && fresh) old.replaceWith(fresh);
+    }
+    this.$root.querySelectorAll('[data-bench-step]').forEach(li => { if (open.includes(li.dataset.benchStep)) li.querySelector('details').open = true; });
+    const title = made.querySelector('#title');
+    this.$root.querySelector('#title').placeholder = title.placeholder;
+    document.getElementById('preview').replaceWith(page.querySelector('#preview'));
+    if (button) this.$root.querySelector(`button[name="${button.name}"][value="${CSS.escape(button.value)}"]`)?.focus();
+  },
+
+  async show() {
+    const query = this.query();
+    query.set('part', 'preview');
+    const part = await this.load(query);
+    if (part) document.getElementById('preview').replaceWith(part.querySelector('#preview'));
+  },
+
+  async load(query) {
+    try {
+      const response = await fetch(`${this.$root.dataset.bench}?${query}`, { headers: { 'X-Galdrin-Device': device() } });
+      return response.ok ? new DOMParser().parseFromString(await response.text(), 'text/html') : null;
+    } catch { return null; /* the next change tries again */ }
+  },
+});

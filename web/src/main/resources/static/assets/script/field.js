@@ -1,0 +1,89 @@
+// One line of a sheet in the page: what it holds, what is said beside it, how it looks.
+
+export const LONGEST = 60;
+
+export class Field {
+  constructor(holder) { this.holder = holder; }
+
+  get line() { return this.holder.dataset.line; }
+  get kind() { return this.holder.dataset.kind; }
+  get input() { return this.holder.querySelector('[data-field]'); }
+  get sense() { return this.holder.querySelector('[data-sense]'); }
+  get inputs() { return [...this.holder.querySelectorAll('[data-field]')]; }
+  get says() { return this.holder.querySelector('.says'); }
+
+  // where the keys of what stands are kept: on the field, or on the fieldset of a choice
+  get keeper() { return this.kind === 'choice' ? this.holder : this.input; }
+  get saw() { return (this.keeper?.dataset.saw ?? '').split(',').filter(Boolean); }
+  set saw(keys) { this.keeper.dataset.saw = keys.join(','); }
+  get filled() { return this.saw.length > 0; }
+
+  get standing() { return this.input?.dataset.standing ?? ''; }
+
+  // the text that would be written: of a size with its way beside it both together, of a choice the one that is chosen
+  get text() {
+    if (this.kind === 'choice') return this.inputs.find(i => i.checked)?.value ?? '';
+    if (this.kind === 'tick') return this.input.checked ? 'done' : '';
+    const size = this.input.value.trim();
+    return this.kind === 'sensed' && size && this.sense.value ? `${size}, ${this.sense.value}` : size;
+  }
+
+  get lacksSense() { return this.kind === 'sensed' && this.input.value.trim() !== '' && !this.sense.value; }
+
+  get same() {
+    if (this.kind === 'sensed') return this.input.value.trim() === this.standing && this.sense.value === (this.sense.dataset.standing ?? '');
+    return this.text === this.standing;
+  }
+
+  // shows a text as if it had just been typed
+  show(text) {
+    if (this.kind === 'choice') this.inputs.forEach(i => { i.checked = i.value === text; });
+    else if (this.kind === 'tick') this.input.checked = text === 'done';
+    else if (this.kind === 'sensed' && text.includes(', ')) {
+      const comma = text.lastIndexOf(', ');
+      this.input.value = text.slice(0, comma);
+      this.sense.value = text.slice(comma + 2);
+    } else this.input.value = text;
+  }
+
+  // what now stands, or is on its way
+  stands(text, key) {
+    this.saw = text === '' ? [] : [key];
+    if (this.kind === 'sensed') { this.input.dataset.standing = this.input.value.trim(); this.sense.dataset.standing = this.sense.value; }
+    else if (this.kind === 'text') this.input.dataset.standing = text;
+  }
+
+  empty() {
+    this.inputs.forEach(i => { if (i.type === 'radio' || i.type === 'checkbox') i.checked = false; else i.value = ''; });
+    if (this.sense) { this.sense.value = ''; this.sense.dataset.standing = ''; }
+    if (this.input && this.kind !== 'choice') this.input.dataset.standing = '';
+    this.saw = [];
+    this.say('', false);
+  }
+
+  mark(state, on) { this.holder.classList.toggle(state, on); }
+
+  fault(sentence) {
+    this.mark('bad', true);
+    this.mark('unsent', false);
+    this.inputs.forEach(i => i.setAttribute('aria-invalid', 'true'));
+    this.say(sentence, true);
+  }
+
+  clear() {
+    this.mark('bad', false);
+    this.inputs.forEach(i => i.setAttribute('aria-invalid', 'false'));
+    if (this.says?.classList.contains('fault')) this.say('', false);
+  }
+
+  say(sentence, isFault) {
+    if (!this.says) return;
+    this.says.textContent = sentence;
+    this.says.classList.toggle('fault', isFault);
+    // shown beside a field on a drawing only where it was not typed as it was understood
+    const plain = this.kind !== 'text' && this.kind !== 'sensed';
+    const differs = !isFault && sentence && !plain && sentence.split('\u00a0')[0] !== this.standing && this.kind === 'text'
+      && sentence !== `${this.standing}°` && sentence !== this.standing;
+    this.says.classList.toggle('differs', Boolean(differs));
+  }
+}

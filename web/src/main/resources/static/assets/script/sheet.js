@@ -1,0 +1,366 @@
+// The sheet at the bay: shows one step at a time, writes each line as it is left, keeps everything until the server has it.
+import { Queue } from './queue.js';
+import { Field, LONGEST } from './field.js';
+import { device, token } from './device.js';
+
+export const sheet = () => ({
+  queue: null, drafts: {}, seq: 0, elsewhere: false, last: null, disputed: false, late: false,
+
+  init() {
+    this.root = this.$el;
+    this.say_ = this.root.dataset;
+    this.seq = Number(this.root.dataset.seq);
+    this.queue = new Queue({
+      name: this.root.dataset.sitting, storage: localStorage, locks: navigator.locks ?? null,
+      send: entry => this.post(entry), changed: () => this.showAside(),
+    });
+    this.draftKey = `galdrin.draft.${this.root.dataset.sitting}`;
+    try { this.drafts = JSON.parse(localStorage.getItem(this.draftKey)) ?? {}; } catch { this.drafts = {}; }
+    this.listen();
+    if (this.root.dataset.closed !== 'true') this.restore();
+    this.shown = this.root.querySelector('.step.shown')?.dataset.step;
+    this.showAside();
+    this.flush();
+    if (matchMedia('(min-width: 900px)').matches) this.firstOpen()?.focus({ preventScroll: true });
+  },
+
+  listen() {
+    const on = (type, does) => this.root.addEventListener(type, does);
+    on('input', event => this.typed(event));
+    on('change', event => this.changed(event));
+    on('keydown', event => this.key(event));
+    on('focusin', event => this.focused(event));
+    on('click', event => this.clicked(event));
+    on('submit', event => this.submitted(event));
+    window.addEventListener('popstate', () => this.follow());
+    window.addEventListener('storage', event => { if (event.key?.startsWith('galdrin.')) this.showAside(); });
+  },
+
+  fieldOf(element) { const holder = element?.closest?.('[data-line][data-kind]'); return holder ? new Field(holder) : null; },
+  field(line) { const holder = this.root.querySelector(`[data-kind][data-line="${CSS.escape(line)}"]`); return holder ? new Field(holder) : null; },
+  step() { return this.root.querySelector('.step.shown'); },
+
+  // ---- what was typed here and never reached the server comes back into its field
+  restore() {
+    for (const entry of this.queue.entries()) {
+      const field = this.field(entry.line);
+      if (!field) continue;
+      if (entry.strike) field.empty();
+      else { field.show(entry.text); field.stands(entry.text, entry.key); field.mark('unsent', true); }
+    }
+    for (const [line, text] of Object.entries(this.drafts)) {
+      const field = this.field(line);
+      if (field && !field.input?.readOnly && field.text !== text) { field.show(text); field.mark('unsent', true); }
+    }
+  },
+
+  keepDraft(line, text) {
+    if (text === null) delete this.drafts[line]; else this.drafts[line] = text;
+    try { localStorage.setItem(this.draftKey, JSON.stringify(this.drafts)); } catch { /* full or private: the field still holds it */ }
+  },
+
+  typed(event) {
+    const field = this.fieldOf(event.target);
+    if (!field || (field.kind !== 'text' && field.kind !== 'sensed')) return;
+    this.keepDraft(field.line, field.same ? null : field.text.slice(0, 2000));
+  },
+
+  focused(event) {
+    const field = this.fieldOf(event.target);
+    if (!field) return;
+    this.last = field;
+    if (event.target.matches('input.at-box')) event.target.select?.();
+    const position = event.target.dataset.position;
+    const measure = event.target.closest('.measure');
+    measure?.querySelectorAll('path[data-position]').forEach(path => path.classList.toggle('now', path.dataset.position === position));
+  },
+
+  changed(event) {
+    const field = this.fieldOf(event.target);
+    if (!field || event.target.readOnly) return;
+    if (field.kind === 'tick' && !field.input.checked) this.strike(field);
+    else if (field.kind === 'choice' || field.kind === 'tick') this.send(field);
+    else this.write(field);
+    if (field.line.includes('/next/') && field.text === 'again') this.anotherRound(event.target.closest('[data-rounds]'), field);
+  },
+
+  key(event) {
+    if (event.key !== 'Enter' || !event.target.matches('input.at-box, .at-sense')) return;
+    event.preventDefault();
+    const field = this.fieldOf(event.target);
+    if (field.lacksSense) { this.say(this.say_.saySense, true); field.sense.focus(); return; }
+    this.write(field);
+    const order = this.walk(event.target);
+    const next = order[order.findIndex(f => f.line === field.line) + 1];
+    if (next) next.input.focus(); else this.onward(event.target);
+  },
+
+  // the text fields in the order of the walk: of the shown repeat of a measurement, or of the step
+  walk(from) {
+    const within = from.closest('.measure') ?? from.closest('.step');
+    return [...within.querySelectorAll('[data-kind="text"], [data-kind="sensed"]')].filter(holder => !holder.hidden).map(holder => new Field(holder));
+  },
+
+  async onward(from) {
+    const measure = from.closest('.measure');
+    const shown = Number(measure?.dataset.shown ?? 0);
+    if (measure && shown < Number(measure.dataset.repeats) && !this.step().querySelector('.bad')) { this.showRepeat(measure, shown + 1); return; }
+    const next = document.getElementById('next');
+    (next?.classList.contains('off') ? this.root.querySelector('.bay-bar a.btn:not(#next)') ?? next : next)?.focus();
+  },
+
+  showRepeat(measure, repeat) {
+    measure.dataset.shown = repeat;
+    measure.querySelectorAll('.at[data-repeat]').forEach(at => { at.hidden = at.dataset.repeat !== '0' && at.dataset.repeat !== String(repeat); });
+    measure.querySelectorAll('[data-show-repeat]').forEach(b => b.setAttribute('aria-pressed', String(b.dataset.showRepeat === String(repeat))));
+    const fields = this.walk(measure.querySelector('.at-box'));
+    (fields.find(f => !f.filled) ?? fields[0])?.input.focus();
+  },
+
+  firstOpen() {
+    const fields = [...(this.step()?.querySelectorAll('[data-kind]') ?? [])].filter(h => !h.hidden).map(h => new Field(h));
+    return (fields.find(f => !f.filled) ?? fields[0])?.input;
+  },
+
+  clicked(event) {
+    const strike = event.target.closest('[data-strike]');
+    const link = event.target.closest('[data-step-link]');
+    const repeat = event.target.closest('[data-show-repeat]');
+    if (strike) { event.preventDefault(); const field = this.field(strike.dataset.strike); if (field) this.strike(field); }
+    else if (link) { event.preventDefault(); this.go(link.dataset.stepLink); }
+    else if (repeat) this.showRepeat(repeat.closest('.measure'), Number(repeat.dataset.showRepeat));
+    else if (event.target.closest('#next')) { event.preventDefault(); this.goNext(); }
+    else if (event.target.closest('#write')) this.writeAll();
+    else if (event.target.closest('#strike')) this.strikeLast();
+    else if (event.target.closest('#keyboard')) this.switchKeyboard();
+    else if (event.target.closest('[data-route-fold]')) this.fold(event.target.closest('[data-route-fold]'));
+    else if (event.target.closest('[data-aside-done]')) this.queue.clearAside(event.target.closest('[data-aside-done]').dataset.asideDone);
+  },
+
+  fold(button) {
+    const open = button.getAttribute('aria-expanded') !== 'true';
+    button.setAttribute('aria-expanded', String(open));
+    button.closest('.route').classList.toggle('unfolded', open);
+  },
+
+  // ---- one step at a time
+  steps() { return [...this.root.querySelectorAll('.step')]; },
+
+  go(id, push = true) {
+    const target = this.steps().find(s => s.dataset.step === id);
+    if (!target) return;
+    this.steps().forEach(s => s.classList.toggle('shown', s === target));
+    this.shown = id;
+    if (push) history.pushState({}, '', `?step=${id}`);
+    this.showRoute();
+    document.title = `${target.querySelector('h1').textContent} · ${document.title.split(' · ').slice(1).join(' · ')}`;
+    window.scrollTo(0, 0);
+    (matchMedia('(min-width: 900px)').matches ? this.firstOpen() ?? target.querySelector('h1') : target.querySelector('h1'))?.focus({ preventScroll: true });
+    this.refresh(id);
+  },
+
+  goNext() {
+    const steps = this.steps();
+    const next = steps[steps.findIndex(s => s.dataset.step === this.shown) + 1];
+    if (next) this.go(next.dataset.step);
+  },
+
+  follow() { const step = new URLSearchParams(location.search).get('step'); if (step && step !== this.shown) this.go(step, false); },
+
+  showRoute() {
+    const steps = this.steps();
+    const here = steps.findIndex(s => s.dataset.step === this.shown);
+    this.root.querySelectorAll('[data-route]').forEach(item => {
+      const now = item.dataset.route === this.shown;
+      item.classList.toggle('now', now);
+      const link = item.querySelector('a');
+      if (now) link.setAttribute('aria-current', 'step'); else link.removeAttribute('aria-current');
+    });
+    const title = steps[here]?.querySelector('h1').textContent ?? '';
+    const fold = this.root.querySelector('[data-route-now]');
+    if (fold) fold.textContent = fold.textContent.replace(/\d+/, here + 1).replace(/:.*/, `: ${title}`);
+    const next = document.getElementById('next');
+    if (next) {
+      next.classList.toggle('off', here + 1 >= steps.length);
+      next.querySelector('.next-name').textContent = steps[here + 1] ? `: ${steps[here + 1].querySelector('h1').textContent}` : '';
+    }
+    this.root.querySelector('.route')?.classList.remove('unfolded');
+    this.root.querySelector('[data-route-fold]')?.setAttribute('aria-expanded', 'false');
+  },
+
+  showProgress() {
+    for (const step of this.steps()) {
+      const fields = [...step.querySelectorAll('[data-kind]')].map(h => new Field(h));
+      if (fields.length === 0) continue;
+      const needless = f => f.line.includes('.amount/') && this.field(f.line.replace('.amount/', '.way/'))?.text === 'leave';
+      const open = fields.filter(f => !f.filled && !needless(f)).length;
+      const item = this.root.querySelector(`[data-route="${CSS.escape(step.dataset.step)}"]`);
+      item?.classList.toggle('done', open === 0);
+      item?.classList.toggle('open', open !== 0);
+      const listed = this.root.querySelector(`[data-open-step="${CSS.escape(step.dataset.step)}"]`);
+      if (!listed) continue;
+      listed.hidden = open === 0;
+      const count = listed.querySelector('[data-open-count]');
+      count.textContent = count.textContent.replace(/\d+/, open);
+    }
+    const nothing = this.root.querySelector('[data-nothing-open]');
+    if (nothing) nothing.hidden = Boolean(this.root.querySelector('[data-open-step]:not([hidden])'));
+  },
+
+  // another round is made from the template, also without a connection
+  anotherRound(rounds, field) {
+    const step = rounds.closest('.step');
+    const template = step.querySelector('template[data-round-template]');
+    const number = Number(rounds.lastElementChild.dataset.round) + 1;
+    const asked = Number(field.line.split('/').pop());
+    if (!template || number > Number(rounds.dataset.most) || asked + 1 !== number) return;
+    const made = template.dataset.round;
+    const html = template.innerHTML.replaceAll(`/${made}"`, `/${number}"`).replaceAll(`/${made}.sense"`, `/${number}.sense"`)
+      .replaceAll(`-${made}"`, `-${number}"`).replaceAll(`-${made}-says"`, `-${number}-says"`).replaceAll(`data-round="${made}"`, `data-round="${number}"`);
+    const copy = new DOMParser().parseFromString(html, 'text/html').body.firstElementChild;
+    const title = copy.querySelector('h2');
+    if (title) title.textContent = title.textContent.replace(/\d+/, number);
+    rounds.append(copy);
+    copy.scrollIntoView({ block: 'start' });
+  },
+
+  // ---- writing
+  submitted(event) {
+    if (!event.target.matches('.step-form')) return;
+    if (!event.submitter?.matches('[data-hand-in]')) { event.preventDefault(); this.writeAll(); return; }
+    if (this.queue.length === 0) return; // the form itself hands in
+    event.preventDefault();
+    const form = event.target;
+    this.flush().then(() => { if (this.queue.length === 0) form.requestSubmit(event.submitter); });
+  },
+
+  writeAll() { this.walk(this.step().querySelector('[data-field]') ?? this.step()).forEach(field => this.write(field)); },
+
+  write(field) {
+    const text = field.text;
+    if (text.length > LONGEST) { field.fault(this.say_.sayLong); this.say(this.say_.sayRefused, true); return; }
+    if (field.same || (text === '' && !field.standing)) { field.clear(); this.keepDraft(field.line, null); return; }
+    if (text === '') { field.show(field.standing); this.say(this.say_.sayEmpty); return; }
+    if (field.lacksSense) { this.say(this.say_.saySense, true); return; }
+    this.send(field);
+  },
+
+  send(field) {
+    const text = field.text;
+    const entry = this.queue.add({ line: field.line, text, strike: false, saw: field.saw });
+    field.stands(text, entry.key);
+    field.clear();
+    field.mark('unsent', true);
+    this.keepDraft(field.line, null);
+    this.showProgress();
+    this.flush();
+  },
+
+  strike(field) {
+    if (!field.filled) { this.say(this.say_.sayEmpty); return; }
+    this.queue.add({ line: field.line, text: '', strike: true, saw: field.saw });
+    field.empty();
+    this.keepDraft(field.line, null);
+    this.showProgress();
+    this.flush();
+  },
+
+  strikeLast() {
+    if (!this.last || this.last.kind === 'tick') return;
+    const field = this.last;
+    this.strike(field);
+    field.input?.focus();
+  },
+
+  async flush() {
+    if (this.queue.length > 0) this.say(this.say_.saySending);
+    const { sent, why } = await this.queue.flush();
+    if (why) this.say(`${why} ${this.say_.sayWaiting.replace('{0}', this.queue.length)}`, true);
+    else if (sent > 0 && this.queue.length === 0) { this.sayHowItStands(); this.refresh(this.shown); }
+  },
+
+  sayHowItStands() {
+    if (this.root.querySelector('.bad')) this.say(this.say_.sayRefused, true);
+    else if (this.disputed) this.say(this.say_.sayDisputed, true);
+    else if (this.late) this.say(this.say_.sayLate, true);
+    else if (this.elsewhere) this.say(`${this.say_.sayAll}. ${this.say_.sayElsewhere}`, true);
+    else this.say(this.say_.sayAll);
+  },
+
+  // done, or refused for good, or to be sent again later
+  async post(entry) {
+    let response;
+    try {
+      response = await fetch(`/sittings/${this.root.dataset.sitting}/entries`, {
+        method: 'POST', redirect: 'manual',
+        headers: { 'X-Galdrin-Device': device(), 'X-XSRF-TOKEN': token(), 'Content-Type': 'application/x-www-form-urlencoded' },
+        body: new URLSearchParams({ line: entry.line, text: entry.text, strike: String(entry.strike), saw: entry.saw.join(','), key: entry.key,
+          deviceSeq: String(entry.deviceSeq), writtenAt: String(entry.writtenAt), sentAt: String(Date.now()) }),
+      });
+    } catch { return { later: this.say_.sayAway }; }
+    if (response.status === 401 || response.type === 'opaqueredirect') return { later: this.say_.saySignedOut };
+    if (response.status === 404 || response.status === 400) return { refused: this.say_.sayAside };
+    if (!response.ok) return { later: this.say_.sayAway };
+    const answer = await response.json();
+    this.answered(entry, answer);
+    return answer.ok ? { done: true } : { refused: answer.error };
+  },
+
+  answered(entry, answer) {
+    const field = this.field(entry.line);
+    this.elsewhere ||= answer.seq > this.seq + 1; // someone else wrote in between
+    this.seq = Math.max(this.seq, answer.seq);
+    this.disputed ||= answer.disputed;
+    this.late ||= answer.late;
+    if (!field) return;
+    if (!answer.ok) {
+      field.fault(answer.error);
+      if (field.saw.includes(entry.key)) { field.saw = entry.saw; if (field.kind === 'text') field.input.dataset.standing = ''; }
+      this.keepDraft(entry.line, field.kind === 'text' || field.kind === 'sensed' ? entry.text : null);
+      return;
+    }
+    if (!field.saw.includes(entry.key) && !entry.strike) return; // something newer is on its way
+    field.mark('unsent', false);
+    if (field.kind === 'text' || field.kind === 'sensed') field.say(answer.echo, false);
+  },
+
+  // what can never be written stands here with its sentence; a fault beside a field that is still there needs no second place
+  showAside() {
+    const box = this.root.querySelector('[data-aside]');
+    if (!box) return;
+    const entries = this.queue?.aside() ?? [];
+    const list = box.querySelector('ul');
+    list.replaceChildren(...entries.map(entry => {
+      const item = document.createElement('li');
+      const text = document.createElement('span');
+      text.textContent = `${entry.text || '–'}: ${entry.sentence}`;
+      const done = document.createElement('button');
+      done.type = 'button'; done.className = 'quiet'; done.dataset.asideDone = entry.key; done.textContent = '×';
+      done.setAttribute('aria-label', text.textContent);
+      item.append(text, done);
+      return item;
+    }));
+    box.hidden = entries.length === 0;
+  },
+
+  say(sentence, trouble = false) {
+    const status = document.getElementById('status');
+    if (!status) return;
+    status.textContent = sentence;
+    status.classList.toggle('trouble', trouble);
+  },
+
+  async refresh(step) {
+    const panel = document.getElementById(`panel-${step}`);
+    if (!panel) return;
+    try {
+      const response = await fetch(`/sittings/${this.root.dataset.sitting}?part=${step}`, { headers: { 'X-Galdrin-Device': device() } });
+      if (response.ok) panel.innerHTML = await response.text();
+    } catch { /* the panel is a convenience; the entries are safe */ }
+  },
+
+  switchKeyboard() {
+    this.root.querySelectorAll('input.at-box').forEach(f => { f.inputMode = f.inputMode === 'decimal' ? 'text' : 'decimal'; });
+    this.last?.input?.focus();
+  },
+});

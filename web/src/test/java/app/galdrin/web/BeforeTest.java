@@ -1,0 +1,202 @@
+package app.galdrin.web;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.web.account.People;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.MarkSheets;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.Works;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.zip.GZIPInputStream;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.callback.Callback;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.context.TestConfiguration;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Import;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Sittings that were written before a practical was a list of steps: a dump of 51 of them, made by the version before, is migrated and
+ * marked anew. Every line keeps its mark to the last tenth, its status and the slips that were named.
+ */
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = {"management.server.port=0", "logging.structured.format.console=", "logging.level.app.galdrin=warn"
+        })
+@Import(BeforeTest.Before.class)
+class BeforeTest {
+
+    private static final Map<String, String> CRITERIA = Map.of(
+            "criticalSteps", "prepare.critical",
+            "preparation", "prepare.done",
+            "reading", "asFound.reading",
+            "repeatability", "asFound.repeatability",
+            "working", "work.working",
+            "verdict", "judge.verdict",
+            "plan", "plan.plan",
+            "asLeft", "adjust.asLeft");
+
+    /** A database of its own, at the version before, filled with the dump, then migrated. */
+    @TestConfiguration
+    static class Before {
+        @Bean
+        FlywayMigrationStrategy theVersionBefore() {
+            return flyway -> {
+                Flyway.configure()
+                        .configuration(flyway.getConfiguration())
+                        .target("2")
+                        .callbacks(new Callback[0])
+                        .skipDefaultCallbacks(true)
+                        .load()
+                        .migrate();
+                new JdbcTemplate(flyway.getConfiguration().getDataSource()).execute(text("sittings-before.sql.gz"));
+                flyway.migrate();
+            };
+        }
+    }
+
+    @DynamicPropertySource
+    static void aDatabaseOfItsOwn(DynamicPropertyRegistry registry) {
+        String url = System.getenv("GALDRIN_DB_URL") + "_before";
+        registry.add("spring.datasource.url", () -> url);
+        registry.add("spring.flyway.url", () -> url);
+    }
+
+    private static String text(String file) {
+        try (InputStream in = BeforeTest.class.getResourceAsStream("/before/" + file)) {
+            byte[] bytes = (file.endsWith(".gz") ? new GZIPInputStream(in) : in).readAllBytes();
+            return new String(bytes, StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** What the version before made of a sitting; a line is marks, computed marks, status and slips. */
+    record Expected(
+            UUID sitting,
+            String total,
+            String percent,
+            boolean competent,
+            boolean complete,
+            boolean released,
+            Map<String, String> lines) {}
+
+    private static List<Expected> expected() {
+        return JsonMapper.shared().readValue(text("expected.json"), new TypeReference<List<Expected>>() {});
+    }
+
+    @Autowired
+    private JdbcTemplate jdbc;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Sittings sittings;
+
+    @Autowired
+    private Works works;
+
+    @Autowired
+    private MarkSheets sheets;
+
+    private Sitting sitting(UUID id) {
+        UUID centre = jdbc.queryForObject("select centre_id from sitting where id = ?", UUID.class, id);
+        UUID teacher = jdbc.queryForObject(
+                "select id from person where centre_id = ? and role = 'INSTRUCTOR' order by id limit 1",
+                UUID.class,
+                centre);
+        return sittings.sitting(people.session(centre, teacher), id);
+    }
+
+    private static String slips(MarkLine line) {
+        List<String> slips = new ArrayList<>();
+        for (Evidence evidence : line.evidence()) {
+            if (evidence instanceof Evidence.Working w) {
+                w.slips().forEach(set -> slips.add(String.join("&", new TreeSet<>(set))));
+            } else if (evidence instanceof Evidence.Reading r) {
+                r.slips().forEach(set -> slips.add("r:" + String.join("&", new TreeSet<>(set))));
+            }
+        }
+        return slips.stream().sorted().collect(Collectors.joining(";"));
+    }
+
+    private static String sorted(String line) {
+        String[] parts = line.split(" ", 4);
+        String slips = Arrays.stream(parts[3].split(";")).sorted().collect(Collectors.joining(";"));
+        return parts[0] + " " + parts[1] + " " + parts[2].toLowerCase(Locale.ROOT) + " " + slips;
+    }
+
+    @Test
+    void everySitting_keepsItsMarksToTheLastTenth() {
+        List<Expected> all = expected();
+        assertTrue(all.size() > 50);
+        for (Expected before : all) {
+            Sitting sitting = sitting(before.sitting());
+            Log log = sittings.log(sitting.centreId(), sitting.id());
+            MarkSheet now =
+                    works.markSheet(sitting, log, works.references(sitting, log).references());
+            Map<String, String> then = new TreeMap<>();
+            before.lines().forEach((name, line) -> then.put(CRITERIA.get(name), sorted(line)));
+            Map<String, String> here = new TreeMap<>();
+            now.lines()
+                    .forEach(l -> here.put(
+                            l.criterion().key(),
+                            l.marks() + " " + l.computed() + " " + l.status().key() + " " + slips(l)));
+            String which = sitting.task().title() + " by " + sitting.names();
+            assertEquals(then, here, which);
+            assertEquals(before.total(), now.total().toPlainString(), which);
+            assertEquals(before.percent(), now.percent().toPlainString(), which);
+            assertEquals(before.competent(), now.competent(), which);
+            assertEquals(before.complete(), now.complete(), which);
+            assertEquals(before.released(), sitting.state().released(), which);
+        }
+    }
+
+    @Test
+    void whatWasReleased_isStored_andShownAsStored() {
+        for (Expected before : expected()) {
+            Sitting sitting = sitting(before.sitting());
+            assertEquals(before.released(), sheets.stored(sitting).isPresent());
+            sheets.stored(sitting)
+                    .ifPresent(stored ->
+                            assertEquals(before.total(), stored.total().toPlainString()));
+        }
+        assertFalse(expected().stream().noneMatch(Expected::released));
+    }
+
+    @Test
+    void everyDigit_survivesTheMove() {
+        Integer odd = jdbc.queryForObject(
+                "select count(*) from entry where value is not null and scale(value) > 15", Integer.class);
+        assertTrue(odd > 0, "a direct cast would have kept 15 digits");
+        assertEquals(0, sheets.storeReleased(), "stored once");
+    }
+}

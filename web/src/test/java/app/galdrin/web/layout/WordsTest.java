@@ -1,0 +1,234 @@
+package app.galdrin.web.layout;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.answer.Sense;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.figure.Where;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.procedure.Family;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Slip;
+import app.galdrin.core.procedure.Slips;
+import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.quantity.Unit;
+import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.AdjusterUnit;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.Linkage;
+import app.galdrin.core.spec.Part;
+import app.galdrin.core.spec.SheetLine;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.spec.Way;
+import app.galdrin.core.spec.Zone;
+import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.OutcomeSchool;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.StepKind;
+import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskStart;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Properties;
+import java.util.SplittableRandom;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Whatever can be set, read, judged or marked has its words: a new key can't be half there, and no word is left over. */
+class WordsTest {
+
+    private static final Properties WORDS = new Properties();
+
+    @BeforeAll
+    static void read() throws IOException {
+        try (Stream<Path> files = Files.list(Path.of("src/main/resources/messages"))) {
+            for (Path file : files.toList()) {
+                var one = new Properties();
+                one.load(Files.newBufferedReader(file, StandardCharsets.UTF_8));
+                one.stringPropertyNames()
+                        .forEach(key -> assertEquals(null, WORDS.putIfAbsent(key, one.get(key)), key + " twice"));
+            }
+        }
+    }
+
+    private static Arguments keyed(String prefix, Keyed... all) {
+        return Arguments.of(
+                prefix,
+                Arrays.stream(all).map(Keyed::key).filter(k -> !k.isEmpty()).toList());
+    }
+
+    static Stream<Arguments> enums() {
+        return Stream.of(
+                keyed("mode.", Mode.values()),
+                keyed("outcome.", OutcomeSchool.values()),
+                keyed("school.", OrderSchool.values()),
+                keyed("rule.", DecisionRule.values()),
+                keyed("start.", TaskStart.values()),
+                keyed("measurand.", Measurand.values()),
+                keyed("where.", Where.values()),
+                keyed("wheel.", Wheel.values()),
+                keyed("part.", Part.values()),
+                keyed("way.", Way.values()),
+                keyed("adjusterUnit.", AdjusterUnit.values()),
+                keyed(
+                        "unit.",
+                        Arrays.stream(AdjusterUnit.values())
+                                .map(AdjusterUnit::unit)
+                                .toArray(Unit[]::new)),
+                keyed("answerUnit.", AnswerUnit.values()),
+                keyed("field.example.", Quantity.values()),
+                keyed("field.", LineText.Reason.values()),
+                keyed("sense.", Sense.values()),
+                keyed("family.", Family.values()),
+                keyed("aspect.", Aspect.values()),
+                keyed("fault.", TaskFault.Reason.values()),
+                keyed("verdict.", Judge.Verdict.values()),
+                keyed("zone.", Zone.values()),
+                keyed("adjustable.", Adjustable.values()),
+                keyed("adjustable.is.", Adjustable.values()),
+                keyed("instead.", Plan.Instead.values()),
+                keyed("next.", Round.Next.values()),
+                keyed("linkage.", Linkage.values()),
+                keyed("lack.", Evidence.Lack.values()),
+                keyed("status.", MarkLine.Status.values()),
+                Arguments.of(
+                        "step.",
+                        Arrays.stream(StepKind.values())
+                                .map(k -> k.key() + ".title")
+                                .toList()),
+                Arguments.of(
+                        "start.",
+                        Arrays.stream(TaskStart.values())
+                                .map(k -> k.key() + ".title")
+                                .toList()),
+                Arguments.of(
+                        "answerUnit.",
+                        Arrays.stream(AnswerUnit.values())
+                                .map(k -> k.key() + ".hint")
+                                .toList()),
+                Arguments.of("item.", items(".why")),
+                Arguments.of("item.", items("")));
+    }
+
+    private static List<String> items(String ending) {
+        return Stream.concat(Checklist.PREPARATION.stream(), Checklist.CLOSING.stream())
+                .map(item -> item.id() + ending)
+                .toList();
+    }
+
+    @ParameterizedTest
+    @MethodSource("enums")
+    void everyKey_hasItsWord(String prefix, List<String> keys) {
+        assertEquals(
+                List.of(),
+                keys.stream().filter(k -> !WORDS.containsKey(prefix + k)).toList());
+    }
+
+    static Stream<Procedure> procedures() {
+        return Procedures.all().stream();
+    }
+
+    /** What a procedure says on the bench, on the sheet, in its working and where it is doubtful. */
+    @ParameterizedTest
+    @MethodSource("procedures")
+    void everythingAProcedureSays_hasWords(Procedure procedure) {
+        String key = procedure.key();
+        var keys = new TreeSet<>(List.of("procedure." + key, "procedure." + key + ".why", "sketch." + key + ".walk"));
+        Standing standing = Assignment.of(TaskStart.TOE.on(van(), "x", OrderSchool.A, AnswerUnit.DEGREES), van())
+                .standing();
+        if (procedure.baseline().apply(standing).isPresent()) {
+            keys.add("baseline." + key);
+        }
+        for (String taught : procedure.taught()) {
+            keys.add("work." + key + ".how." + taught);
+        }
+        for (Place place : procedure.places(procedure.sees())) {
+            keys.addAll(List.of(place.words(), place.words() + ".short", place.words() + ".list"));
+        }
+        procedure.assumes().forEach(a -> keys.add("assumption." + a.key()));
+        for (Slip slip : Slips.of(procedure)) {
+            keys.add("slip." + slip.key());
+        }
+        Map<String, Double> readings = procedure
+                .simulation()
+                .lay(truth(), standing, 0, new SplittableRandom(1))
+                .read();
+        for (String taught : procedure.taught()) {
+            var worked = procedure.work(readings, standing, new Procedure.Repeat("s", 0, 1), taught);
+            for (FigureId figure : procedure.sees()) {
+                procedure
+                        .stepsTo(figure, worked, taught)
+                        .ifPresent(steps -> steps.forEach(s -> keys.add("working." + s.formula())));
+            }
+        }
+        assertEquals(List.of(), keys.stream().filter(k -> !WORDS.containsKey(k)).toList());
+    }
+
+    private static Truth truth() {
+        Map<FigureId, Double> figures = new HashMap<>();
+        for (Wheel wheel : Wheel.values()) {
+            for (Measurand measurand : List.of(Measurand.TOE, Measurand.CAMBER, Measurand.CASTER, Measurand.KPI)) {
+                figures.put(FigureId.of(measurand, wheel), Math.toRadians(1));
+            }
+        }
+        return new Truth(figures);
+    }
+
+    private static SpecificationSheet van() {
+        var geometry = new VehicleGeometry(2760, 1484, 1466, 416, 301, Linkage.BEHIND, 1.5, false, 136.0, 17.8);
+        return new SpecificationSheet(
+                geometry,
+                List.of(new SheetLine(
+                        Optional.of(app.galdrin.core.geometry.Axle.FRONT),
+                        Measurand.TOTAL_TOE,
+                        Optional.of(Limits.of(-0.01, 0, 0.01)),
+                        OptionalDouble.empty(),
+                        Adjustable.NO)),
+                List.of());
+    }
+
+    /** Sentences with a figure in them take all they are given: a stray brace or apostrophe would swallow it. */
+    @Test
+    void apostrophes_areDoubled_whereAPlaceholderStands() {
+        List<String> wrong = new ArrayList<>();
+        WORDS.forEach((key, text) -> {
+            String plain = text.toString().replace("''", "");
+            if (text.toString().contains("{") && plain.contains("'")) {
+                wrong.add(key.toString());
+            }
+        });
+        assertEquals(List.of(), wrong);
+    }
+}
