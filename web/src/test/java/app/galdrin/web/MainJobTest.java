@@ -294,9 +294,10 @@ class MainJobTest {
                 maud.text("#adjust-asLeft").contains("The instructor has not read the vehicle as it was left."),
                 "what is missing is said");
         maud.click("#as-left");
-        maud.waitFor(() -> maud.has("#step-adjust .measure") && maud.find("#step-adjust").isDisplayed());
-        for (WebElement measure : maud.all("#step-adjust .measure")) {
-            walk(maud, "#" + measure.getDomAttribute("id"));
+        maud.waitFor(() -> maud.has("#step-toeAgain"));
+        for (String step : new String[] {"camberAgain", "toeAgain"}) {
+            show(maud, step);
+            walk(maud, "#step-" + step + " .measure");
         }
         maud.waitForText("#status", "all written");
         maud.go(desk);

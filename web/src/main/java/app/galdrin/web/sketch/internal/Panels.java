@@ -8,8 +8,8 @@ import java.util.Objects;
 import java.util.stream.Collectors;
 
 /**
- * A sheet of panels, a wheel each, for views that look at one wheel at a time: lying two in a row, the left wheel right as it is seen
- * from ahead; upright one below the other in the order of the walk.
+ * A sheet of panels, a wheel each, for views that look at one wheel at a time, in the order of the walk: lying two in a row, upright one
+ * below the other.
  */
 final class Panels {
 

@@ -70,7 +70,7 @@ public final class SweepLayout implements Layout {
             this.out = wheel.left() ? 1 : -1;
             this.left = panels.x(wheel);
             this.top = panels.y(wheel);
-            this.x = left + (upright ? 195 : 128);
+            this.x = left + (upright ? 195 : 138);
             this.y = top + (upright ? 150 : height / 2);
         }
 
@@ -104,7 +104,7 @@ public final class SweepLayout implements Layout {
                         x + (PLATE - 6) * Math.cos(a),
                         y + (PLATE - 6) * Math.sin(a));
             }
-            pen.line("centreline ink", x - PLATE - 14, y, x + PLATE + 14, y);
+            pen.line("centreline ink", x - PLATE - 14, y, x + PLATE + 4, y);
             pen.pointer(x - PLATE + 4, y, x - PLATE - 22, y);
         }
 
@@ -171,7 +171,9 @@ public final class SweepLayout implements Layout {
                     boolean steer = place.reading().startsWith("steer");
                     double width = upright ? 124 : 82;
                     double offset = steer ? 0 : upright ? 160 : 92;
-                    fields.put(place.id(), new Box(fieldsX + offset, fieldsY, width, steer ? (upright ? 44 : 34) : 58));
+                    fields.put(
+                            place.id(),
+                            new Box(fieldsX + offset, fieldsY, width, steer ? (upright ? 44 : 34) : upright ? 66 : 58));
                 }
             }
             if (position.equals("ahead")) {
