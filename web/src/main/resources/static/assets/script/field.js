@@ -2,6 +2,12 @@
 
 export const LONGEST = 60;
 
+// the figure alone: no unit, no zeros at its end
+const plain = text => {
+  const figure = text.replace(/[\s\u00a0°].*$/, '');
+  return figure.includes('.') ? figure.replace(/\.?0+$/, '') : figure;
+};
+
 export class Field {
   constructor(holder) { this.holder = holder; }
 
@@ -81,9 +87,7 @@ export class Field {
     this.says.textContent = sentence;
     this.says.classList.toggle('fault', isFault);
     // shown beside a field on a drawing only where it was not typed as it was understood
-    const plain = this.kind !== 'text' && this.kind !== 'sensed';
-    const differs = !isFault && sentence && !plain && sentence.split('\u00a0')[0] !== this.standing && this.kind === 'text'
-      && sentence !== `${this.standing}°` && sentence !== this.standing;
+    const differs = !isFault && sentence && this.kind === 'text' && plain(sentence) !== plain(this.standing);
     this.says.classList.toggle('differs', Boolean(differs));
   }
 }

@@ -78,11 +78,13 @@ public record FieldView(
 
     /** Whether it was understood as something else than stands there letter by letter: inches, a decimal comma. */
     public boolean differs() {
-        return answer instanceof Amount
-                && !echo.isEmpty()
-                && !echo.startsWith(value + "\u00a0")
-                && !echo.equals(value)
-                && !echo.equals(value + "°");
+        return answer instanceof Amount && !echo.isEmpty() && !plain(echo).equals(plain(value));
+    }
+
+    /** The figure alone: no unit, no zeros at its end. */
+    private static String plain(String text) {
+        String figure = text.replaceFirst("[\\s\\u00a0°].*$", "");
+        return figure.contains(".") ? figure.replaceFirst("\\.?0+$", "") : figure;
     }
 
     public boolean chosen(String choice) {
