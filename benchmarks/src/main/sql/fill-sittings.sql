@@ -1,5 +1,6 @@
--- Fills the demo's centre with :n sittings that were handed in, one in ten of them not released yet, spread over ten years, so that lists can
--- be timed at several sizes: psql -v n=100000 -f fill-sittings.sql. The same n gives the same sittings. For a throw-away database only.
+-- Fills the demo's centre with the sittings :from to :to - 1, all handed in and one in ten of them not released yet, over ten years, so that
+-- lists can be timed at several sizes: psql -v from=0 -v to=1000 -f fill-sittings.sql. The same numbers give the same sittings. As the role
+-- that owns the tables, and for a throw-away database only.
 \set ON_ERROR_STOP on
 begin;
 create temporary table one as
@@ -12,8 +13,8 @@ order by b.task_id, b.bay limit 1;
 create temporary table made as
 select k, md5('sitting' || k)::uuid as id, md5('opening' || k / 100)::uuid as opening_id, people[1 + k % cardinality(people)] as person_id,
        1 + (k % 100) / cardinality(people) as attempt,
-       timestamptz '2016-09-01 08:00Z' + k * (interval '3650 days' / :n) as begun_at, one.*
-from generate_series(0, :n - 1) k, one;
+       timestamptz '2016-09-01 08:00Z' + k * interval '50 minutes' as begun_at, one.*
+from generate_series(:from, :to - 1) k, one;
 
 insert into opening (id, centre_id, task_id, code, opened_by, opened_at, closes_at, closed_at)
 select distinct on (opening_id) opening_id, centre_id, task_id, 'FFFFFF', created_by, begun_at, begun_at, begun_at from made;
@@ -25,4 +26,4 @@ select centre_id, id, 'practical', 80, 80, 'handIn', begun_at, begun_at + interv
        case when k % 10 > 0 then begun_at + interval '1 day' end
 from made;
 commit;
-analyze;
+analyze opening, sitting, sitting_person, sitting_state;
