@@ -21,8 +21,8 @@ select distinct on (opening_id) opening_id, centre_id, task_id, 'FFFFFF', create
 insert into sitting (id, centre_id, task_id, opening_id, person_id, purpose, sheet_id, state_id, attempt, begun_at)
 select id, centre_id, task_id, opening_id, person_id, 'practical', sheet_id, state_id, attempt, begun_at from made;
 insert into sitting_person (centre_id, sitting_id, person_id) select centre_id, id, person_id from made;
-insert into sitting_state (centre_id, sitting_id, purpose, last_seq, apprentice_entries, last_step, last_at, handed_in_at, signed, released_at)
-select centre_id, id, 'practical', 80, 80, 'handIn', begun_at, begun_at + interval '2 hours', k % 10 > 0,
+insert into sitting_state (centre_id, sitting_id, task_id, purpose, last_seq, apprentice_entries, last_step, last_at, handed_in_at, signed, released_at)
+select centre_id, id, task_id, 'practical', 80, 80, 'handIn', begun_at, begun_at + interval '2 hours', k % 10 > 0,
        case when k % 10 > 0 then begun_at + interval '1 day' end
 from made;
 commit;

@@ -43,7 +43,13 @@ public final class Vehicles {
                         line(Measurand.CAMBER, -0.9, -0.4, 0.1, 0.5, Adjustable.YES),
                         line(Measurand.KPI, 11.8, 12.5, 13.2, 0.6, Adjustable.NO),
                         line(Measurand.TOE, -0.11, -0.04, 0.03, 0.1, Adjustable.YES),
-                        line(Measurand.TOTAL_TOE, -0.22, -0.08, 0.06, 0, Adjustable.YES)),
+                        line(Measurand.TOTAL_TOE, -0.22, -0.08, 0.06, 0, Adjustable.YES),
+                        new SheetLine(
+                                Optional.of(Axle.FRONT),
+                                Measurand.SETBACK,
+                                Optional.of(Limits.of(-6, 0, 6)),
+                                OptionalDouble.empty(),
+                                Adjustable.NO)),
                 List.of(
                         slot(Wheel.FRONT_LEFT, Adjuster.Effect.of(Math.toRadians(SLOT), 0)),
                         slot(Wheel.FRONT_RIGHT, Adjuster.Effect.way(1)),

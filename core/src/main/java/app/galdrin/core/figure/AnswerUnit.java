@@ -34,6 +34,16 @@ public enum AnswerUnit implements Keyed {
         return quantity;
     }
 
+    /** Whether a figure can be answered in it: a length is never an angle. */
+    public boolean fits(FigureId figure) {
+        return quantity == Quantity.LENGTH || figure.measurand().quantity() == Quantity.ANGLE;
+    }
+
+    /** This unit, or the one that fits a figure which is not answered in it. */
+    public AnswerUnit orFitting(FigureId figure) {
+        return fits(figure) ? this : MILLIMETRES;
+    }
+
     /** What a figure without a unit counts as. */
     public Unit defaultUnit() {
         return defaultUnit;

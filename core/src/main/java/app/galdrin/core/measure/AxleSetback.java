@@ -27,6 +27,8 @@ import java.util.random.RandomGenerator;
 @AutoService(RecordKind.class)
 public final class AxleSetback implements MeasuringMethod {
 
+    public static final String NAME = "axle.setback";
+
     /** Places on the sketch, which are the fields of the record. */
     public static final NumberField WHEELBASE_LEFT = NumberField.length("wheelbaseLeft", Range.LENGTH);
 
@@ -36,7 +38,7 @@ public final class AxleSetback implements MeasuringMethod {
     private static final NumberField ANGLE = NumberField.angle("angle", Range.ALL);
 
     private static final Contract CONTRACT =
-            new Contract("axle.setback", Shape.of(WHEELBASE_LEFT, WHEELBASE_RIGHT, TRACK), Shape.of(SETBACK, ANGLE));
+            new Contract(NAME, Shape.of(WHEELBASE_LEFT, WHEELBASE_RIGHT, TRACK), Shape.of(SETBACK, ANGLE));
     private static final Sight SIGHT = Sight.of(Seen.SETBACK);
 
     /** All mm, positive. */

@@ -59,6 +59,12 @@ public record Place(
                 end != End.HUB);
     }
 
+    /** A length at a wheel, mm. */
+    static Place lengthAt(String id, Wheel wheel, String reading, double least, double most, CatalogueInstrument with) {
+        var answer = new Amount(Quantity.LENGTH, Unit.MM, least, most);
+        return new Place(id, Optional.of(wheel), Optional.empty(), reading, answer, with, Surface.RIM, true, false);
+    }
+
     /** An angle at a wheel, deg, 0 or more. */
     static Place angle(String id, Wheel wheel, String reading, double most, CatalogueInstrument with) {
         return new Place(

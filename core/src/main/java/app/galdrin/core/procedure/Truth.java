@@ -17,6 +17,10 @@ public record Truth(Map<FigureId, Double> figures) {
     }
 
     public double of(Measurand measurand, Wheel wheel) {
-        return figures.getOrDefault(FigureId.of(measurand, wheel), 0.0);
+        return of(FigureId.of(measurand, wheel));
+    }
+
+    public double of(FigureId figure) {
+        return figures.getOrDefault(figure, 0.0);
     }
 }

@@ -6,7 +6,6 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Axle;
-import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
@@ -17,7 +16,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /** Ready-made practicals to begin from. */
 public enum TaskStart implements Keyed {
@@ -59,7 +57,7 @@ public enum TaskStart implements Keyed {
                 measures.stream()
                         .flatMap(m -> m.figures().stream()
                                 .filter(m.procedure()::isWorkedOnPaper)
-                                .map(f -> new Work.Item(f, m.id(), unit)))
+                                .map(f -> new Work.Item(f, m.id(), unit.orFitting(f))))
                         .toList()));
         steps.add(new Judge("judge", limited));
         steps.add(new Plan("plan", limited));
@@ -104,14 +102,14 @@ public enum TaskStart implements Keyed {
                 .orElseThrow();
     }
 
-    /** What is wanted of a measurand on the front axle: the sum where there is one, and each wheel. */
+    /** What is wanted of a measurand on the front axle: the sum where there is one, then what it is made of. */
     public static List<FigureId> usualFigures(Procedure procedure, Measurand measurand) {
-        Stream<FigureId> sums = measurand.madeOfIt().stream()
-                .filter(m -> m.form() == Measurand.Form.SUM)
-                .map(m -> FigureId.of(m, Axle.FRONT));
-        Stream<FigureId> wheels =
-                Stream.of(Side.values()).map(side -> FigureId.of(measurand, Wheel.of(Axle.FRONT, side)));
-        return Stream.concat(sums, wheels).filter(procedure.sees()::contains).toList();
+        return procedure.sees().stream()
+                .filter(f -> f.measurand().base() == measurand && f.measurand().form() != Measurand.Form.DIFFERENCE)
+                .filter(f -> f.axle().map(axle -> axle == Axle.FRONT).orElse(true))
+                .sorted(Comparator.comparing((FigureId f) -> f.measurand().form() != Measurand.Form.SUM)
+                        .thenComparing(Comparator.naturalOrder()))
+                .toList();
     }
 
     /** What can be adjusted is read again; where nothing can, the last measurement is. */

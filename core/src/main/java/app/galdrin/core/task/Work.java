@@ -50,9 +50,7 @@ public record Work(String id, List<Item> asked) implements Step {
     }
 
     private static AnswerType answer(Item item) {
-        boolean angle = item.unit().quantity() == Quantity.ANGLE
-                && item.figure().measurand().quantity() == Quantity.ANGLE;
-        double most = angle ? MOST_ANGLE : MOST_LENGTH;
+        double most = item.unit().quantity() == Quantity.ANGLE ? MOST_ANGLE : MOST_LENGTH;
         return new AnswerType.Amount(item.unit().quantity(), item.unit().defaultUnit(), -most, most);
     }
 
@@ -74,6 +72,10 @@ public record Work(String id, List<Item> asked) implements Step {
                         at + ".figures", TaskFault.Reason.TWICE, item.figure().key());
             }
             seen.add(item.figure());
+            if (!item.unit().fits(item.figure())) {
+                faults.add(
+                        at + ".figures", TaskFault.Reason.UNKNOWN, item.unit().key());
+            }
             Optional<Measure> from = practical.measureBefore(id, item.from());
             if (from.isEmpty() || !from.get().tells(item.figure())) {
                 faults.add(

@@ -50,6 +50,11 @@ final class Bench {
                 Vehicles.van());
     }
 
+    /** A practical on a vehicle. */
+    static Bench of(Practical practical, SpecificationSheet sheet) {
+        return new Bench(practical, sheet);
+    }
+
     Bench slipsKeep(int percent) {
         var p = practical();
         var kept = new Bench(

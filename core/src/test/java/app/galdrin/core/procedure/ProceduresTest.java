@@ -10,6 +10,7 @@ import app.galdrin.core.Vehicles;
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Procedure.Worked;
@@ -31,6 +32,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** What every procedure keeps, whatever it measures; and the figures of the trade worked by hand. */
 class ProceduresTest {
 
+    private static final FigureId SETBACK = FigureId.of(Measurand.SETBACK, Axle.FRONT);
     private static final Procedure.Repeat ONCE = new Procedure.Repeat("step", 0, 1);
 
     static Stream<Procedure> all() {
@@ -58,12 +60,16 @@ class ProceduresTest {
                     FigureId.of(Measurand.TOE, wheel),
                     wheel.front() ? Math.toRadians(Seeds.between(random, -1, 1)) : 0.0);
         }
+        figures.put(SETBACK, Seeds.between(random, -12, 12));
         return new Truth(figures);
     }
 
     private static double trueFigure(FigureId figure, Truth truth) {
         if (!figure.ofBothWheels() && figure.wheel().isPresent() && figure.measurand() != Measurand.INCLUDED_ANGLE) {
             return truth.of(figure.measurand(), figure.wheel().get());
+        }
+        if (figure.equals(SETBACK)) {
+            return truth.of(SETBACK);
         }
         if (figure.measurand() == Measurand.THRUST) {
             return (truth.of(Measurand.TOE, Wheel.REAR_LEFT) - truth.of(Measurand.TOE, Wheel.REAR_RIGHT)) / 2;

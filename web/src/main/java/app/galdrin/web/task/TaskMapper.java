@@ -14,7 +14,7 @@ interface TaskMapper {
 
     List<UUID> sheets(UUID centreId, UUID taskId);
 
-    List<TaskSummary> list(UUID centreId, int most);
+    List<TaskSummary> list(UUID centreId, int most, int mostCounted);
 
     void insert(
             UUID id,

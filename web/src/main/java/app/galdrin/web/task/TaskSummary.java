@@ -5,7 +5,13 @@ import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** A task as a list shows it; {@code code} where it is open now. */
+/**
+ * A task as a list shows it.
+ *
+ * @param code where it is open now
+ * @param sittings how many there are, {@link #MOST_COUNTED} where there are as many or more
+ * @param toMark those handed in and not released, counted likewise
+ */
 public record TaskSummary(
         UUID id,
         String title,
@@ -15,4 +21,12 @@ public record TaskSummary(
         Instant createdAt,
         @Nullable String code,
         int sittings,
-        int toMark) {}
+        int toMark) {
+
+    /** Sittings of one task are counted as far as this, so that a list of old tasks costs no more than one of new ones. */
+    public static final int MOST_COUNTED = 1000;
+
+    public boolean uncounted(int number) {
+        return number >= MOST_COUNTED;
+    }
+}

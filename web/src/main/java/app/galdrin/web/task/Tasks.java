@@ -54,7 +54,7 @@ public class Tasks {
 
     /** The newest tasks first. */
     public List<TaskSummary> list(UUID centreId) {
-        return mapper.list(centreId, MOST);
+        return mapper.list(centreId, MOST, TaskSummary.MOST_COUNTED);
     }
 
     /**

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Family;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Criterion;
@@ -170,6 +171,28 @@ class TaskBenchTest {
         form.remove("move");
         form.put("remove", "toe");
         assertTrue(bench(form).contains("value=\"prepare,camber,work,handIn\""));
+    }
+
+    /** A figure that is a length on an axle comes on the bench like any other, answered in millimetres. */
+    @Test
+    void everyFamily_canBeAdded() {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("order", "handIn");
+        form.put("kind.handIn", "handIn");
+        for (Family family : Family.values()) {
+            boolean any = Procedures.all().stream().anyMatch(p -> p.family() == family);
+            form.put("add", "measure:" + family.key());
+            assertEquals(any, bench(form).contains("value=\"" + family.key() + ",handIn\""), family.key());
+        }
+        form.remove("add");
+        form.put("order", "axle,work,handIn");
+        form.put("kind.axle", "measure");
+        form.put("procedure.axle", "setback");
+        form.put("kind.work", "work");
+        Work.Item asked =
+                set(form).of(Work.class).findFirst().orElseThrow().asked().get(0);
+        assertEquals("setback.front", asked.figure().key());
+        assertEquals(AnswerUnit.MILLIMETRES, asked.unit());
     }
 
     @Test

@@ -223,7 +223,7 @@ final class BenchForm {
                     asked.add(new Work.Item(
                             figure,
                             measure.id(),
-                            Keyed.find(AnswerUnit.values(), unit).orElse(unit())));
+                            Keyed.find(AnswerUnit.values(), unit).orElse(unit()).orFitting(figure)));
                 }
             }
         }

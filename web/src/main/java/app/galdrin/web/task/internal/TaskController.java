@@ -1,5 +1,6 @@
 package app.galdrin.web.task.internal;
 
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.task.TaskStart;
 import app.galdrin.web.account.ClassGroup;
@@ -163,13 +164,16 @@ class TaskController {
         String base = kind.length > 1 ? kind[1] : kind[0];
         String order = Optional.ofNullable(typed.getFirst("order")).orElse("");
         String id = firstFree(order, base);
-        typed.set("kind." + id, kind[0]);
         if (kind[0].equals("measure")) {
-            Procedures.all().stream()
+            Optional<Procedure> first = Procedures.all().stream()
                     .filter(p -> p.family().key().equals(base))
-                    .findFirst()
-                    .ifPresent(p -> typed.set("procedure." + id, p.key()));
+                    .findFirst();
+            if (first.isEmpty()) {
+                return;
+            }
+            typed.set("procedure." + id, first.get().key());
         }
+        typed.set("kind." + id, kind[0]);
         typed.set("list." + id, base);
         typed.set("order", place(order, id, kind[0], typed));
     }
