@@ -3,6 +3,7 @@ package app.galdrin.web;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.NewEntry;
 import app.galdrin.web.sitting.Sitting;
@@ -27,11 +28,12 @@ public record Centre(UUID id, SignedIn instructor, SignedIn apprentice, SignedIn
     }
 
     /** Writes on a line over what stands there. */
-    public static Sittings.Outcome write(Sittings sittings, SignedIn me, Sitting sitting, String line, String text) {
+    public static Entries.Outcome write(
+            Sittings sittings, Entries entries, SignedIn me, Sitting sitting, String line, String text) {
         LineKey key = LineKey.parse(line).orElseThrow();
         List<String> saw = new Log(sittings.log(me.centreId(), sitting.id()).entries())
                 .allAt(key).stream().map(e -> e.key()).toList();
-        return sittings.write(
+        return entries.write(
                 me, sitting, NewEntry.now(key, text, saw, Ids.next().toString(), "test"));
     }
 }

@@ -24,12 +24,14 @@ public class MarkSheets {
     private static final String DESK = "desk";
 
     private final Sittings sittings;
+    private final Entries entries;
     private final Works works;
     private final MarkSheetMapper mapper;
     private final EvidenceJson json;
 
-    MarkSheets(Sittings sittings, Works works, MarkSheetMapper mapper, EvidenceJson json) {
+    MarkSheets(Sittings sittings, Entries entries, Works works, MarkSheetMapper mapper, EvidenceJson json) {
         this.sittings = sittings;
+        this.entries = entries;
         this.works = works;
         this.mapper = mapper;
         this.json = json;
@@ -55,29 +57,29 @@ public class MarkSheets {
     @Transactional
     public Optional<Said> override(
             SignedIn me, Sitting sitting, Criterion.Id criterion, BigDecimal marks, String reason, String key) {
-        sittings.lock(me.centreId(), sitting.id());
+        entries.lock(me.centreId(), sitting.id());
         var line = StaffLine.override(criterion);
-        var entry = NewEntry.now(line, reason, sittings.standingKeys(sitting, line), key, DESK);
-        return why(sittings.appendMark(me, sitting, entry, marks));
+        var entry = NewEntry.now(line, reason, entries.standingKeys(sitting, line), key, DESK);
+        return why(entries.appendMark(me, sitting, entry, marks));
     }
 
     @Transactional
     public Optional<Said> strikeOverride(SignedIn me, Sitting sitting, Criterion.Id criterion, String key) {
-        sittings.lock(me.centreId(), sitting.id());
+        entries.lock(me.centreId(), sitting.id());
         var line = StaffLine.override(criterion);
-        var entry = NewEntry.now(line, "", sittings.standingKeys(sitting, line), key, DESK)
+        var entry = NewEntry.now(line, "", entries.standingKeys(sitting, line), key, DESK)
                 .asStrike();
-        return why(sittings.appendMark(me, sitting, entry, null));
+        return why(entries.appendMark(me, sitting, entry, null));
     }
 
-    private static Optional<Said> why(Sittings.Outcome outcome) {
-        return outcome instanceof Sittings.Outcome.Refused refused ? Optional.of(refused.why()) : Optional.empty();
+    private static Optional<Said> why(Entries.Outcome outcome) {
+        return outcome instanceof Entries.Outcome.Refused refused ? Optional.of(refused.why()) : Optional.empty();
     }
 
     /** Signs the marks as they stand and stores them. */
     @Transactional
     public Optional<Said> sign(SignedIn me, Sitting sitting, String key) {
-        SittingState state = sittings.lock(me.centreId(), sitting.id());
+        SittingState state = entries.lock(me.centreId(), sitting.id());
         if (!state.handedIn()) {
             return Optional.of(Said.of("marking.notHandedIn"));
         }
@@ -85,8 +87,8 @@ public class MarkSheets {
         var references = works.references(sitting, log);
         MarkSheet sheet = works.markSheet(sitting, log, references.references());
         var line = StaffLine.SIGN;
-        var entry = NewEntry.now(line, sheet.total().toPlainString(), sittings.standingKeys(sitting, line), key, DESK);
-        Optional<Said> refused = why(sittings.appendMark(me, sitting, entry, sheet.total()));
+        var entry = NewEntry.now(line, sheet.total().toPlainString(), entries.standingKeys(sitting, line), key, DESK);
+        Optional<Said> refused = why(entries.appendMark(me, sitting, entry, sheet.total()));
         if (refused.isEmpty()) {
             store(me.personId(), sitting, log.lastSeq(), references, sheet);
         }
@@ -96,7 +98,7 @@ public class MarkSheets {
     /** Releases what was signed, if nothing has changed since. */
     @Transactional
     public Optional<Said> release(SignedIn me, Sitting sitting, String key) {
-        SittingState state = sittings.lock(me.centreId(), sitting.id());
+        SittingState state = entries.lock(me.centreId(), sitting.id());
         if (state.released()) {
             return Optional.empty();
         }
@@ -108,7 +110,7 @@ public class MarkSheets {
             return Optional.of(Said.of("desk.notSigned"));
         }
         var entry = NewEntry.now(StaffLine.RELEASE, now.total().toPlainString(), List.of(), key, DESK);
-        return why(sittings.appendMark(me, sitting, entry, now.total()));
+        return why(entries.appendMark(me, sitting, entry, now.total()));
     }
 
     private static boolean sameMarks(MarkSheet signed, MarkSheet now) {

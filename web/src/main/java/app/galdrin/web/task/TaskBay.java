@@ -8,4 +8,8 @@ import java.util.UUID;
  *
  * @param bay 1 and up; 0 where nobody names bays
  */
-public record TaskBay(int bay, SheetVersion sheet, UUID stateId) {}
+public record TaskBay(int bay, SheetVersion sheet, UUID stateId) {
+
+    /** The highest number a bay can have. */
+    public static final int HIGHEST = 99;
+}

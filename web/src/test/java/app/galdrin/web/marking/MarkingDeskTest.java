@@ -10,6 +10,7 @@ import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
@@ -43,6 +44,9 @@ class MarkingDeskTest {
     private Sittings sittings;
 
     @Autowired
+    private Entries entries;
+
+    @Autowired
     private Works works;
 
     @Autowired
@@ -67,7 +71,7 @@ class MarkingDeskTest {
     }
 
     private void write(String line, String text) {
-        Centre.write(sittings, centre.apprentice(), sitting, line, text);
+        Centre.write(sittings, entries, centre.apprentice(), sitting, line, text);
     }
 
     private String desk() {
@@ -166,7 +170,13 @@ class MarkingDeskTest {
         var reference = sittings.sitting(centre.instructor(), sittings.referenceAsFound(centre.instructor(), task, 0));
         for (int repeat = 1; repeat <= 2; repeat++) {
             for (String place : new String[] {"frontDistance", "rearDistance"}) {
-                Centre.write(sittings, centre.instructor(), reference, "found/" + place + "/" + repeat + "/0", "1904");
+                Centre.write(
+                        sittings,
+                        entries,
+                        centre.instructor(),
+                        reference,
+                        "found/" + place + "/" + repeat + "/0",
+                        "1904");
             }
         }
         assertEquals(released, sheet());
@@ -187,6 +197,10 @@ class MarkingDeskTest {
         assertFalse(sittings.sitting(centre.instructor(), sitting.id()).state().handedIn());
         post("extra-time", "number", "0", "reason", "late");
         assertTrue(desk().contains("Between 1 and 600 minutes"));
+        post("extra-time", "number", "ten", "reason", "late");
+        assertTrue(desk().contains("“ten” was read"));
+        post("move", "number", "B4");
+        assertTrue(desk().contains("“B4” was read"));
         post("move", "number", "7");
         assertEquals(
                 7, sittings.sitting(centre.instructor(), sitting.id()).bay().orElseThrow());

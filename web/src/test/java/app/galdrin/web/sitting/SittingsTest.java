@@ -57,6 +57,9 @@ class SittingsTest {
     private Sittings sittings;
 
     @Autowired
+    private Entries entries;
+
+    @Autowired
     private MarkSheets sheets;
 
     @Autowired
@@ -80,8 +83,8 @@ class SittingsTest {
         pool.shutdownNow();
     }
 
-    private Sittings.Outcome write(String line, String text) {
-        return Centre.write(sittings, me, sitting, line, text);
+    private Entries.Outcome write(String line, String text) {
+        return Centre.write(sittings, entries, me, sitting, line, text);
     }
 
     private static NewEntry entry(String text, String key, String... saw) {
@@ -100,14 +103,14 @@ class SittingsTest {
         return sittings.sitting(centre.instructor(), sitting.id());
     }
 
-    private static void refused(String why, Sittings.Outcome outcome) {
+    private static void refused(String why, Entries.Outcome outcome) {
         assertEquals(
                 why,
-                assertInstanceOf(Sittings.Outcome.Refused.class, outcome).why().key());
+                assertInstanceOf(Entries.Outcome.Refused.class, outcome).why().key());
     }
 
-    private static void stands(Sittings.Outcome outcome) {
-        assertInstanceOf(Sittings.Outcome.Stands.class, outcome);
+    private static void stands(Entries.Outcome outcome) {
+        assertInstanceOf(Entries.Outcome.Stands.class, outcome);
     }
 
     private <T> List<T> all(List<Callable<T>> work) throws Exception {
@@ -123,10 +126,10 @@ class SittingsTest {
         write(FRONT, "1423.5");
         write(FRONT, "1427");
         String standing = log().at(FRONT_KEY).orElseThrow().key();
-        stands(sittings.write(me, sitting, entry("", key(), standing).asStrike()));
+        stands(entries.write(me, sitting, entry("", key(), standing).asStrike()));
         refused(
                 "sitting.nothingToStrike",
-                sittings.write(me, sitting, entry("", key(), standing).asStrike()));
+                entries.write(me, sitting, entry("", key(), standing).asStrike()));
         assertEquals(3, log().entries().size());
         assertTrue(log().at(FRONT_KEY).isEmpty());
         assertEquals(2, log().struckAt(FRONT_KEY).size());
@@ -135,17 +138,17 @@ class SittingsTest {
     @Test
     void theSameKey_isWrittenOnce_fromHoweverManyThreads_andCarriesNothingElse() throws Exception {
         String key = key();
-        Callable<Sittings.Outcome> send = () -> sittings.write(me, sitting, entry("1423.5", key));
+        Callable<Entries.Outcome> send = () -> entries.write(me, sitting, entry("1423.5", key));
         all(IntStream.range(0, 24).mapToObj(i -> send).toList()).forEach(SittingsTest::stands);
         assertEquals(1, log().entries().size());
-        refused("sitting.keyUsed", sittings.write(me, sitting, entry("1427", key)));
+        refused("sitting.keyUsed", entries.write(me, sitting, entry("1427", key)));
     }
 
     @Test
     void writersAtOnce_getTheirOwnNumbers_andAllStandUntilSomeoneSeesThem() throws Exception {
         all(IntStream.range(0, 24)
-                .<Callable<Sittings.Outcome>>mapToObj(i ->
-                        () -> sittings.write(me, sitting, entry((1400 + i) + "", key())))
+                .<Callable<Entries.Outcome>>mapToObj(i ->
+                        () -> entries.write(me, sitting, entry((1400 + i) + "", key())))
                 .toList());
         assertEquals(
                 IntStream.rangeClosed(1, 24).boxed().toList(),
@@ -185,13 +188,13 @@ class SittingsTest {
         Instant before = Instant.now().minusSeconds(60);
         write(HAND_IN, "done");
         var late = new NewEntry(FRONT_KEY, "1423.5", false, List.of(), key(), "phone", 7, before, 0);
-        assertTrue(assertInstanceOf(Sittings.Outcome.Stands.class, sittings.write(me, sitting, late))
+        assertTrue(assertInstanceOf(Entries.Outcome.Stands.class, entries.write(me, sitting, late))
                 .entry()
                 .late());
         assertTrue(log().at(FRONT_KEY).isEmpty());
         assertEquals(1, now().state().lateWaiting());
-        refused("sitting.reason", sittings.admitLate(centre.instructor(), now(), " ", key()));
-        stands(sittings.admitLate(centre.instructor(), now(), "the radio was down", key()));
+        refused("sitting.reason", entries.admitLate(centre.instructor(), now(), " ", key()));
+        stands(entries.admitLate(centre.instructor(), now(), "the radio was down", key()));
         assertEquals("1423.5", log().at(FRONT_KEY).orElseThrow().written());
         assertEquals(0, now().state().lateWaiting());
     }
@@ -203,9 +206,9 @@ class SittingsTest {
                 log().at(LineKey.parse(HAND_IN).orElseThrow()).orElseThrow().key();
         var strike = NewEntry.now(LineKey.parse(HAND_IN).orElseThrow(), "", List.of(handedIn), key(), "test")
                 .asStrike();
-        refused("sitting.handInStays", sittings.write(me, sitting, strike));
-        assertThrows(NotThere.class, () -> sittings.giveBack(me, now(), "please", key()));
-        stands(sittings.giveBack(centre.instructor(), now(), "one wheel left out", key()));
+        refused("sitting.handInStays", entries.write(me, sitting, strike));
+        assertThrows(NotThere.class, () -> entries.giveBack(me, now(), "please", key()));
+        stands(entries.giveBack(centre.instructor(), now(), "one wheel left out", key()));
         assertFalse(now().state().handedIn());
         stands(write(FRONT, "1423.5"));
         assertTrue(log().entries().stream().anyMatch(e -> e.written().equals("one wheel left out")));
@@ -214,20 +217,17 @@ class SittingsTest {
     @Test
     void strikingWhatStandsElsewhere_isRefused() {
         Sitting other = centre.sitting(tasks, sittings, centre.neighbour());
-        Centre.write(sittings, centre.neighbour(), other, FRONT, "1400");
+        Centre.write(sittings, entries, centre.neighbour(), other, FRONT, "1400");
         String theirs = sittings.log(centre.id(), other.id()).entries().get(0).key();
-        refused("sitting.otherSheet", sittings.write(me, sitting, entry("1423.5", key(), theirs)));
+        refused("sitting.otherSheet", entries.write(me, sitting, entry("1423.5", key(), theirs)));
         write("found/rearDistance/1/0", "1427");
         String otherLine = log().entries().get(0).key();
-        refused("sitting.otherSheet", sittings.write(me, sitting, entry("1423.5", key(), otherLine)));
+        refused("sitting.otherSheet", entries.write(me, sitting, entry("1423.5", key(), otherLine)));
     }
 
     @Test
     void aSheetFullForItsApprentice_stillTakesWhatStaffWrite() {
-        jdbc.update(
-                "update sitting_state set apprentice_entries = ? where sitting_id = ?",
-                Sittings.MOST_ENTRIES,
-                sitting.id());
+        jdbc.update("update sitting_state set apprentice_entries = ? where sitting_id = ?", Entries.MOST, sitting.id());
         refused("sitting.full", write(FRONT, "1423.5"));
         assertEquals(
                 Optional.empty(),
@@ -242,25 +242,25 @@ class SittingsTest {
         }
         refused("sitting.flags", flag(me));
         assertTrue(now().state().flagged());
-        stands(sittings.write(
+        stands(entries.write(
                 centre.instructor(),
                 sitting,
                 NewEntry.now(StaffLine.FLAG, StaffLine.ANSWERED, List.of(), key(), "desk")));
         assertFalse(now().state().flagged());
     }
 
-    private Sittings.Outcome flag(SignedIn who) {
-        return sittings.write(who, sitting, NewEntry.now(StaffLine.FLAG, StaffLine.RAISED, List.of(), key(), "test"));
+    private Entries.Outcome flag(SignedIn who) {
+        return entries.write(who, sitting, NewEntry.now(StaffLine.FLAG, StaffLine.RAISED, List.of(), key(), "test"));
     }
 
     @Test
     void nobodyMoves_whatAnotherStillReads() {
         Sitting other = centre.sitting(tasks, sittings, centre.neighbour());
-        Centre.write(sittings, centre.neighbour(), other, FRONT, "1400");
+        Centre.write(sittings, entries, centre.neighbour(), other, FRONT, "1400");
         refused("sitting.stillReading", write("left/frontDistance/1/1", "1423.5"));
         for (String line :
                 new String[] {"found/rearDistance/1/0", "found/frontDistance/2/0", "found/rearDistance/2/0"}) {
-            stands(Centre.write(sittings, centre.neighbour(), other, line, "1401"));
+            stands(Centre.write(sittings, entries, centre.neighbour(), other, line, "1401"));
         }
         stands(write("left/frontDistance/1/1", "1423.5"));
     }
@@ -288,7 +288,8 @@ class SittingsTest {
         var elsewhere = centres.plates();
         assertThrows(NotThere.class, () -> sittings.sitting(elsewhere.instructor(), sitting.id()));
         assertThrows(NotThere.class, () -> sittings.sitting(me.joined(Ids.next()), sitting.id()));
-        assertThrows(NotThere.class, () -> Centre.write(sittings, centre.instructor(), sitting, FRONT, "1423.5"));
+        assertThrows(
+                NotThere.class, () -> Centre.write(sittings, entries, centre.instructor(), sitting, FRONT, "1423.5"));
     }
 
     @Test
@@ -306,8 +307,8 @@ class SittingsTest {
         write(FRONT, "1423.5");
         flag(me);
         write(HAND_IN, "done");
-        sittings.giveTime(centre.instructor(), now(), 15, "the lift was taken", key());
-        sittings.moveTo(centre.instructor(), now(), 4, key());
+        entries.giveTime(centre.instructor(), now(), "15", "the lift was taken", key());
+        entries.moveTo(centre.instructor(), now(), "4", key());
         sheets.sign(centre.instructor(), now(), key());
         sheets.release(centre.instructor(), now(), key());
         Map<Object, Map<String, Object>> before = states();

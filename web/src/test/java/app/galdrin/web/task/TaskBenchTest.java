@@ -235,6 +235,25 @@ class TaskBenchTest {
     }
 
     @Test
+    void aBayThatIsNoNumber_isSaid_andTheNoteIsKept() {
+        String sheet =
+                tasks.bays(centre.id(), centre.taskId()).get(0).sheet().id().toString();
+        String path = "/tasks/" + centre.taskId();
+        for (String bay : new String[] {"B4", "0", "100", ""}) {
+            var form = Map.of("bay", bay, "sheet", sheet, "note", "slots out");
+            assertEquals(302, teacher.post(path + "/bays", form).statusCode());
+            String page = teacher.get(path).body();
+            assertTrue(page.contains("“" + bay + "” was read. The bay is a whole number from 1 to 99"), bay);
+            assertTrue(page.contains("value=\"slots out\""));
+        }
+        assertEquals(
+                302,
+                teacher.post(path + "/bays", Map.of("bay", " 4 ", "sheet", sheet))
+                        .statusCode());
+        assertEquals(4, tasks.bays(centre.id(), centre.taskId()).get(0).bay());
+    }
+
+    @Test
     void aSheetOrClassOfAnotherCentre_isNotAChoice() {
         var elsewhere = centres.plates();
         String sheet = tasks.bays(elsewhere.id(), elsewhere.taskId())

@@ -10,6 +10,7 @@ import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
+import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.NewEntry;
 import app.galdrin.web.sitting.Sitting;
@@ -50,13 +51,21 @@ class BaySheetController {
     private static final int MOST_SEEN = 8;
 
     private final Sittings sittings;
+    private final Entries entries;
     private final Works works;
     private final Tasks tasks;
     private final SheetMaker.Speech speech;
 
     BaySheetController(
-            Sittings sittings, Works works, Tasks tasks, EvidenceWords evidence, StepWords names, Words words) {
+            Sittings sittings,
+            Entries entries,
+            Works works,
+            Tasks tasks,
+            EvidenceWords evidence,
+            StepWords names,
+            Words words) {
         this.sittings = sittings;
+        this.entries = entries;
         this.works = works;
         this.tasks = tasks;
         this.speech = new SheetMaker.Speech(words, names, evidence);
@@ -172,7 +181,7 @@ class BaySheetController {
         NewEntry entry = strike
                 ? NewEntry.now(key, "", saw, entryKey + "-strike", NO_SCRIPT).asStrike()
                 : NewEntry.now(key, typed, saw, entryKey, NO_SCRIPT);
-        return sittings.write(me, sitting, entry) instanceof Sittings.Outcome.Refused no
+        return entries.write(me, sitting, entry) instanceof Entries.Outcome.Refused no
                 ? Optional.of(new Fields.Refused(typed, speech.words().text(no.why())))
                 : Optional.empty();
     }
@@ -200,7 +209,7 @@ class BaySheetController {
             @RequestParam String key,
             @RequestParam String back) {
         Sitting sitting = sittings.sitting(me, id);
-        sittings.write(me, sitting, NewEntry.now(StaffLine.FLAG, text, List.of(), key, NO_SCRIPT));
+        entries.write(me, sitting, NewEntry.now(StaffLine.FLAG, text, List.of(), key, NO_SCRIPT));
         boolean local = back.startsWith("/") && !back.startsWith("//") && !back.contains("\\");
         return "redirect:" + (local ? back : "/sittings/" + id);
     }
@@ -240,12 +249,12 @@ class BaySheetController {
         long offset = sentAt == 0 ? 0 : now.toEpochMilli() - sentAt;
         Instant at = writtenAt == 0 ? now : Instant.ofEpochMilli(writtenAt);
         var entry = new NewEntry(where, text, strike, seen(saw), key, device, deviceSeq, at, offset);
-        var outcome = sittings.write(me, sitting, entry);
-        if (outcome instanceof Sittings.Outcome.Refused no) {
+        var outcome = entries.write(me, sitting, entry);
+        if (outcome instanceof Entries.Outcome.Refused no) {
             return new Answer(
                     false, "", speech.words().text(no.why()), sitting.state().lastSeq(), false, false);
         }
-        var stands = (Sittings.Outcome.Stands) outcome;
+        var stands = (Entries.Outcome.Stands) outcome;
         String echo = stands.entry().isStrike() ? "" : maker(sitting, Map.of()).echo(stands.entry());
         return new Answer(
                 true,

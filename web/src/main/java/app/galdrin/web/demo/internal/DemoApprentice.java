@@ -31,6 +31,7 @@ import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.NewEntry;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
@@ -56,13 +57,15 @@ final class DemoApprentice {
     }
 
     private final Sittings sittings;
+    private final Entries entries;
     private final SignedIn me;
     private final Sitting sitting;
     private final Assignment assignment;
     private final RandomGenerator random;
 
-    DemoApprentice(Sittings sittings, Works works, SignedIn me, Sitting sitting, long seed) {
+    DemoApprentice(Sittings sittings, Entries entries, Works works, SignedIn me, Sitting sitting, long seed) {
         this.sittings = sittings;
+        this.entries = entries;
         this.me = me;
         this.sitting = sitting;
         this.assignment = works.assignment(sitting);
@@ -270,7 +273,7 @@ final class DemoApprentice {
                 .limit(2)
                 .forEach(place -> write(
                         new LineKey(first.id(), place.id(), 2, 0), text(place, two.getOrDefault(place.id(), 0.0))));
-        sittings.write(
+        entries.write(
                 me,
                 sitting,
                 NewEntry.now(
@@ -282,7 +285,7 @@ final class DemoApprentice {
                 .map(e -> e.key())
                 .toList();
         var entry = NewEntry.now(key, text, saw, Ids.next().toString(), "demo");
-        if (sittings.write(me, sitting, entry) instanceof Sittings.Outcome.Refused refused) {
+        if (entries.write(me, sitting, entry) instanceof Entries.Outcome.Refused refused) {
             throw new IllegalStateException("demo entry " + key.key() + " '" + text + "' refused: " + refused.why());
         }
     }

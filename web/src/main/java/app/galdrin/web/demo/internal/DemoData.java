@@ -24,6 +24,7 @@ import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.NewVehicle;
 import app.galdrin.web.sitting.Bays;
+import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Works;
@@ -58,14 +59,16 @@ public class DemoData implements ApplicationRunner {
     private final Library library;
     private final Tasks tasks;
     private final Sittings sittings;
+    private final Entries entries;
     private final Works works;
     private final Bays bays;
 
-    DemoData(People people, Library library, Tasks tasks, Sittings sittings, Works works, Bays bays) {
+    DemoData(People people, Library library, Tasks tasks, Sittings sittings, Entries entries, Works works, Bays bays) {
         this.people = people;
         this.library = library;
         this.tasks = tasks;
         this.sittings = sittings;
+        this.entries = entries;
         this.works = works;
         this.bays = bays;
     }
@@ -233,7 +236,7 @@ public class DemoData implements ApplicationRunner {
         tasks.open(centre, instructor.personId(), task);
         Sitting reference =
                 sittings.sitting(instructor, sittings.referenceAsFound(instructor, tasks.task(centre, task), 1));
-        readAll(new DemoApprentice(sittings, works, instructor, reference, 11), reference, 0, found);
+        readAll(new DemoApprentice(sittings, entries, works, instructor, reference, 11), reference, 0, found);
         for (int i = 1; i <= 2; i++) {
             Sitting sitting = begin(instructor, task, people.get(i), 1);
             apprentice(instructor, people.get(i), sitting, 400 + i)
@@ -243,7 +246,8 @@ public class DemoData implements ApplicationRunner {
     }
 
     private DemoApprentice apprentice(SignedIn instructor, UUID person, Sitting sitting, long seed) {
-        return new DemoApprentice(sittings, works, people.session(instructor.centreId(), person), sitting, seed);
+        return new DemoApprentice(
+                sittings, entries, works, people.session(instructor.centreId(), person), sitting, seed);
     }
 
     private Sitting begin(SignedIn instructor, UUID task, UUID person, @Nullable Integer bay) {
@@ -253,12 +257,12 @@ public class DemoData implements ApplicationRunner {
 
     private void reference(SignedIn me, UUID taskId, Truth truth) {
         Sitting reference = sittings.sitting(me, sittings.referenceAsFound(me, tasks.task(me.centreId(), taskId), 0));
-        readAll(new DemoApprentice(sittings, works, me, reference, 7), reference, 0, truth);
+        readAll(new DemoApprentice(sittings, entries, works, me, reference, 7), reference, 0, truth);
     }
 
     private void asLeftReference(SignedIn me, Sitting sitting, Truth truth, long seed) {
         Sitting reference = sittings.sitting(me, sittings.referenceAsLeft(me, sitting, 1));
-        readAll(new DemoApprentice(sittings, works, me, reference, seed), reference, 1, truth);
+        readAll(new DemoApprentice(sittings, entries, works, me, reference, seed), reference, 1, truth);
     }
 
     private static void readAll(DemoApprentice who, Sitting reference, int round, Truth truth) {

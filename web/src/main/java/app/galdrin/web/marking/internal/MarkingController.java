@@ -10,6 +10,7 @@ import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
+import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
@@ -36,13 +37,21 @@ class MarkingController {
     private static final int LONGEST_REASON = 400;
 
     private final Sittings sittings;
+    private final Entries entries;
     private final Works works;
     private final MarkSheets sheets;
     private final EvidenceWords evidence;
     private final StepWords steps;
 
-    MarkingController(Sittings sittings, Works works, MarkSheets sheets, EvidenceWords evidence, StepWords steps) {
+    MarkingController(
+            Sittings sittings,
+            Entries entries,
+            Works works,
+            MarkSheets sheets,
+            EvidenceWords evidence,
+            StepWords steps) {
         this.sittings = sittings;
+        this.entries = entries;
         this.works = works;
         this.sheets = sheets;
         this.evidence = evidence;
@@ -177,20 +186,20 @@ class MarkingController {
             @PathVariable UUID id,
             @PathVariable String decision,
             @RequestParam(defaultValue = "") String reason,
-            @RequestParam(defaultValue = "0") int number,
+            @RequestParam(defaultValue = "") String number,
             @RequestParam String key,
             RedirectAttributes flash) {
         Sitting sitting = practical(me, id);
         if (decision.equals("again")) {
             return "redirect:/marking/" + sittings.sitAgain(me, sitting);
         }
-        Sittings.Outcome outcome = switch (decision) {
-            case "give-back" -> sittings.giveBack(me, sitting, reason, key);
-            case "admit" -> sittings.admitLate(me, sitting, reason, key);
-            case "extra-time" -> sittings.giveTime(me, sitting, number, reason, key);
-            default -> sittings.moveTo(me, sitting, number, key);
+        Entries.Outcome outcome = switch (decision) {
+            case "give-back" -> entries.giveBack(me, sitting, reason, key);
+            case "admit" -> entries.admitLate(me, sitting, reason, key);
+            case "extra-time" -> entries.giveTime(me, sitting, number, reason, key);
+            default -> entries.moveTo(me, sitting, number, key);
         };
-        tell(flash, outcome instanceof Sittings.Outcome.Refused no ? Optional.of(no.why()) : Optional.empty());
+        tell(flash, outcome instanceof Entries.Outcome.Refused no ? Optional.of(no.why()) : Optional.empty());
         return "redirect:/marking/" + id;
     }
 

@@ -32,6 +32,7 @@ import app.galdrin.core.task.TaskStart;
 import app.galdrin.core.task.Work;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.SheetVersion;
 import java.util.ArrayList;
@@ -40,6 +41,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.springframework.util.MultiValueMap;
@@ -334,11 +336,9 @@ final class BenchForm {
         if (text.isEmpty()) {
             return otherwise;
         }
-        if (text.matches("[0-9]{1,3}")) {
-            int number = Integer.parseInt(text);
-            if (number >= least && number <= most) {
-                return number;
-            }
+        OptionalInt number = WholeNumber.read(text, least, most);
+        if (number.isPresent()) {
+            return number.getAsInt();
         }
         faults.put(field, Said.of("bench.whole", Words.quote(text), least, most));
         return otherwise;

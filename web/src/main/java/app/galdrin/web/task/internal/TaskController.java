@@ -7,15 +7,19 @@ import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -28,12 +32,13 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The list of tasks, the bench on which they are set, their bays, and opening them to a class. */
 @Controller
 class TaskController {
 
-    private static final int HIGHEST_BAY = 99;
+    private static final int LONGEST_NOTE = 400;
 
     private final Tasks tasks;
     private final Library library;
@@ -208,14 +213,22 @@ class TaskController {
     String preset(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
-            @RequestParam int bay,
+            @RequestParam String bay,
             @RequestParam UUID sheet,
-            @RequestParam(defaultValue = "") String note) {
-        if (bay < 0 || bay > HIGHEST_BAY || note.length() > 400) {
-            throw new NotThere("bay", bay, me);
+            @RequestParam(defaultValue = "") String note,
+            RedirectAttributes flash) {
+        if (note.length() > LONGEST_NOTE) {
+            throw new NotThere("note", note.length(), me);
         }
         tasks.task(me.centreId(), id);
-        tasks.preset(me.centreId(), me.personId(), id, bay, sheet, note.isBlank() ? null : note.strip());
+        OptionalInt number = WholeNumber.read(bay, 1, TaskBay.HIGHEST);
+        if (number.isEmpty()) {
+            flash.addFlashAttribute("refused", Said.of("task.bay.number", Words.quote(bay), TaskBay.HIGHEST));
+            flash.addFlashAttribute("typedBay", bay);
+            flash.addFlashAttribute("typedNote", note);
+            return "redirect:/tasks/" + id + "#bays-change";
+        }
+        tasks.preset(me.centreId(), me.personId(), id, number.getAsInt(), sheet, note.isBlank() ? null : note.strip());
         return "redirect:/tasks/" + id;
     }
 

@@ -1,0 +1,345 @@
+package app.galdrin.web.sitting;
+
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Line;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Step;
+import app.galdrin.web.account.Role;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.WholeNumber;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.task.TaskBay;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Writes the entries of sittings: what is read, worked and decided, what calls the instructor, and what the instructor decides. What is
+ * asked of a sitting before something is written is asked once its state is locked.
+ */
+@Service
+public class Entries {
+
+    /** More entries than any sitting has; a sheet that reaches it is closed to its apprentice, and staff have as many again. */
+    public static final int MOST = 5000;
+
+    /** More calls for the instructor than any honest sitting has. */
+    private static final int MOST_FLAGS = 100;
+
+    private static final int MOST_ON_A_LINE = 500;
+
+    /** Open sittings that can read one state of a vehicle. */
+    private static final int MOST_READERS = 200;
+
+    private static final int MOST_EXTRA_MINUTES = 600;
+    private static final int LONGEST_REASON = 400;
+
+    private final SittingMapper mapper;
+    private final Sittings sittings;
+
+    Entries(SittingMapper mapper, Sittings sittings) {
+        this.mapper = mapper;
+        this.sittings = sittings;
+    }
+
+    /** What came of an attempt to write. */
+    public sealed interface Outcome {
+        /**
+         * It is on the log; the same key sent again changes nothing.
+         *
+         * @param disputed whether something else stands on the line as well
+         */
+        record Stands(Entry entry, boolean disputed) implements Outcome {}
+
+        /** It was not written, and why. */
+        record Refused(Said why) implements Outcome {}
+    }
+
+    /** Writes what an apprentice or, on a reference, an instructor reads, works or decides; and what calls the instructor. */
+    @Transactional
+    public Outcome write(SignedIn me, Sitting sitting, NewEntry entry) {
+        if (entry.line().equals(StaffLine.FLAG)) {
+            return flag(me, sitting, entry);
+        }
+        Line line = line(sitting, entry.line());
+        if (!mayWrite(me, sitting, entry.line())) {
+            throw new NotThere("line", entry.line(), me);
+        }
+        if (entry.strike()) {
+            return append(me, sitting, entry, text(entry.text()));
+        }
+        LineText read = LineText.read(entry.text(), line.answer());
+        return read instanceof LineText.Understood understood
+                ? append(me, sitting, entry, understood)
+                : new Outcome.Refused(LineTextWords.why((LineText.Refused) read));
+    }
+
+    private static LineText.Understood text(String text) {
+        return new LineText.Understood(text, OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty());
+    }
+
+    private static Line line(Sitting sitting, LineKey key) {
+        return new Sheet(Works.bare(sitting))
+                .line(key)
+                .orElseThrow(() -> new NotThere("line", key, "sitting " + sitting.id()));
+    }
+
+    private static boolean mayWrite(SignedIn me, Sitting sitting, LineKey key) {
+        if (!sitting.isReference()) {
+            return me.is(Role.APPRENTICE);
+        }
+        boolean reading = sitting.task().practical().measure(key.step()).isPresent();
+        return me.is(Role.INSTRUCTOR) && reading && key.round() == sitting.stateRound();
+    }
+
+    private Outcome flag(SignedIn me, Sitting sitting, NewEntry entry) {
+        boolean known = entry.text().equals(StaffLine.RAISED) || entry.text().equals(StaffLine.ANSWERED);
+        if (!known || entry.strike() || sitting.isReference() || me.is(Role.VERIFIER)) {
+            throw new NotThere("flag", entry.text(), me);
+        }
+        if (mapper.countOf(me.centreId(), sitting.id(), StaffLine.FLAG, me.role()) >= MOST_FLAGS) {
+            return new Outcome.Refused(Said.of("sitting.flags", MOST_FLAGS));
+        }
+        return append(me, sitting, entry, text(entry.text()));
+    }
+
+    /** Gives a hand-in back, so that its apprentice can go on; the reason stays on the log. */
+    @Transactional
+    public Outcome giveBack(SignedIn me, Sitting sitting, String reason, String key) {
+        Sittings.instructorOnly(me, sitting);
+        if (reason.isBlank() || reason.length() > LONGEST_REASON) {
+            return new Outcome.Refused(Said.of("sitting.reason", LONGEST_REASON));
+        }
+        LineKey handIn = new Sheet(Works.bare(sitting)).handIn();
+        return append(
+                me,
+                sitting,
+                NewEntry.now(handIn, reason, standingKeys(sitting, handIn), key, "desk")
+                        .asStrike(),
+                text(reason));
+    }
+
+    /** Lets entries count that came after the hand-in though they were written before it. */
+    @Transactional
+    public Outcome admitLate(SignedIn me, Sitting sitting, String reason, String key) {
+        return staff(me, sitting, StaffLine.ADMIT, reason, null, key);
+    }
+
+    /** Gives minutes beyond the limit of time; {@code typed} is a whole number from 1 to {@value #MOST_EXTRA_MINUTES}. */
+    @Transactional
+    public Outcome giveTime(SignedIn me, Sitting sitting, String typed, String reason, String key) {
+        OptionalInt minutes = WholeNumber.read(typed, 1, MOST_EXTRA_MINUTES);
+        return minutes.isEmpty()
+                ? new Outcome.Refused(Said.of("sitting.minutes", Words.quote(typed), MOST_EXTRA_MINUTES))
+                : staff(me, sitting, StaffLine.EXTRA_TIME, reason, BigDecimal.valueOf(minutes.getAsInt()), key);
+    }
+
+    /** Moves the sitting to another bay, by its number as typed. */
+    @Transactional
+    public Outcome moveTo(SignedIn me, Sitting sitting, String typed, String key) {
+        OptionalInt bay = WholeNumber.read(typed, 1, TaskBay.HIGHEST);
+        return bay.isEmpty()
+                ? new Outcome.Refused(Said.of("task.bay.number", Words.quote(typed), TaskBay.HIGHEST))
+                : staff(me, sitting, StaffLine.BAY, typed.strip(), BigDecimal.valueOf(bay.getAsInt()), key);
+    }
+
+    private Outcome staff(
+            SignedIn me, Sitting sitting, LineKey line, String text, @Nullable BigDecimal value, String key) {
+        Sittings.instructorOnly(me, sitting);
+        if (text.isBlank() || text.length() > LONGEST_REASON) {
+            return new Outcome.Refused(Said.of("sitting.reason", LONGEST_REASON));
+        }
+        return appendMark(me, sitting, NewEntry.now(line, text, standingKeys(sitting, line), key, "desk"), value);
+    }
+
+    /** Keys of what stands on a line, for whoever has just seen it. */
+    List<String> standingKeys(Sitting sitting, LineKey line) {
+        return standing(sitting, line).stream().map(Entry::key).toList();
+    }
+
+    private List<Entry> standing(Sitting sitting, LineKey line) {
+        List<Entry> entries = mapper.entriesOf(sitting.centreId(), sitting.id(), line, MOST_ON_A_LINE).stream()
+                .map(EntryRow::toEntry)
+                .toList();
+        return new Log(entries).allAt(line);
+    }
+
+    private Outcome append(SignedIn me, Sitting sitting, NewEntry entry, LineText.Understood read) {
+        SittingState state = mapper.lock(me.centreId(), sitting.id());
+        return append(
+                me,
+                sitting,
+                state,
+                entry,
+                new Content(
+                        read.written(),
+                        decimal(read.value()),
+                        decimal(read.step()),
+                        read.unit().map(u -> u.key()).orElse(null)));
+    }
+
+    /** For the marking desk, which checks the words: an instructor's mark, signature, release or decision. */
+    Outcome appendMark(SignedIn me, Sitting sitting, NewEntry entry, @Nullable BigDecimal value) {
+        Sittings.instructorOnly(me, sitting);
+        SittingState state = mapper.lock(me.centreId(), sitting.id());
+        return append(me, sitting, state, entry, new Content(entry.text(), value, null, null));
+    }
+
+    /** Everything of an entry that was read from its text. */
+    private record Content(
+            String written,
+            @Nullable BigDecimal value,
+            @Nullable BigDecimal resolution,
+            @Nullable String unit) {}
+
+    private static @Nullable BigDecimal decimal(OptionalDouble value) {
+        return value.isPresent() ? new BigDecimal(Double.toString(value.getAsDouble())) : null;
+    }
+
+    /** The sitting is locked; what the lock guards is asked from here on. */
+    private Outcome append(SignedIn me, Sitting sitting, SittingState state, NewEntry entry, Content content) {
+        UUID centre = me.centreId();
+        Optional<Entry> sentBefore =
+                mapper.byKey(centre, sitting.id(), entry.key()).map(EntryRow::toEntry);
+        if (sentBefore.isPresent()) {
+            return sameAgain(me, sentBefore.get(), entry, content);
+        }
+        List<Entry> standing = standing(sitting, entry.line());
+        boolean late = isLate(me, state, entry);
+        Optional<Said> refused = refused(me, sitting, state, entry, standing, late);
+        if (refused.isPresent()) {
+            return new Outcome.Refused(refused.get());
+        }
+        Entry written = insert(me, sitting, state, entry, content, late);
+        boolean disputed = !late && standing.stream().anyMatch(e -> !entry.saw().contains(e.key()));
+        return new Outcome.Stands(written, disputed && !entry.strike());
+    }
+
+    private static Outcome sameAgain(SignedIn me, Entry before, NewEntry entry, Content content) {
+        boolean same = before.line().equals(entry.line())
+                && before.isStrike() == entry.strike()
+                && before.written().equals(content.written())
+                && before.personId().equals(me.personId());
+        return same ? new Outcome.Stands(before, false) : new Outcome.Refused(Said.of("sitting.keyUsed"));
+    }
+
+    /** Written before the sheet was handed in, and only arrived now. */
+    private static boolean isLate(SignedIn me, SittingState state, NewEntry entry) {
+        Instant handedIn = state.handedInAt();
+        return handedIn != null
+                && me.is(Role.APPRENTICE)
+                && !StaffLine.isStaffLine(entry.line())
+                && entry.corrected().isBefore(handedIn);
+    }
+
+    private Optional<Said> refused(
+            SignedIn me, Sitting sitting, SittingState state, NewEntry entry, List<Entry> standing, boolean late) {
+        boolean apprentice = me.is(Role.APPRENTICE);
+        boolean ofTask = !StaffLine.isStaffLine(entry.line());
+        if ((apprentice ? state.apprenticeEntries() : state.staffEntries()) >= MOST) {
+            return Optional.of(Said.of("sitting.full"));
+        }
+        if (state.released() && !entry.line().equals(StaffLine.FLAG)) {
+            return Optional.of(Said.of(apprentice ? "sitting.closed" : "marking.released"));
+        }
+        boolean handsIn = entry.line().line().equals(HandIn.DONE) && isHandIn(sitting, entry.line());
+        if (apprentice && handsIn && entry.strike()) {
+            return Optional.of(Said.of("sitting.handInStays"));
+        }
+        if (apprentice && ofTask && state.handedIn() && !late && !(handsIn && !entry.strike())) {
+            return Optional.of(Said.of("sitting.closed"));
+        }
+        if (!knowsAll(sitting, entry)) {
+            return Optional.of(Said.of("sitting.otherSheet"));
+        }
+        if (entry.strike() && standing.stream().noneMatch(e -> entry.saw().contains(e.key()))) {
+            return Optional.of(Said.of("sitting.nothingToStrike"));
+        }
+        return apprentice && ofTask ? stillReading(sitting, entry) : Optional.empty();
+    }
+
+    private static boolean isHandIn(Sitting sitting, LineKey line) {
+        return sitting.task()
+                .practical()
+                .step(line.step())
+                .filter(HandIn.class::isInstance)
+                .isPresent();
+    }
+
+    /** Every key it names belongs to this line of this sitting. */
+    private boolean knowsAll(Sitting sitting, NewEntry entry) {
+        return entry.saw().stream()
+                .allMatch(key -> mapper.byKey(sitting.centreId(), sitting.id(), key)
+                        .map(EntryRow::toEntry)
+                        .filter(e -> e.line().equals(entry.line()))
+                        .isPresent());
+    }
+
+    /** Nobody adjusts a vehicle while another open sitting still reads it as it stands. */
+    private Optional<Said> stillReading(Sitting sitting, NewEntry entry) {
+        if (entry.line().round() == 0) {
+            return Optional.empty();
+        }
+        for (UUID other : mapper.openOn(sitting.centreId(), sitting.stateId(), sitting.id(), MOST_READERS)) {
+            Sitting reading = sittings.whole(Objects.requireNonNull(mapper.sitting(sitting.centreId(), other)));
+            Log log = sittings.log(sitting.centreId(), other);
+            Sheet sheet = new Sheet(Works.bare(reading));
+            Optional<Step> open = reading.task().practical().steps().stream()
+                    .filter(s -> s instanceof Measure
+                            && !sheet.progress(s, log.answers()).complete())
+                    .findFirst();
+            boolean begun = open.isPresent()
+                    && log.entries().stream()
+                            .anyMatch(e -> e.line().step().equals(open.get().id()));
+            if (begun) {
+                return Optional.of(Said.of("sitting.stillReading", reading.names()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Entry insert(
+            SignedIn me, Sitting sitting, SittingState state, NewEntry entry, Content content, boolean late) {
+        UUID centre = me.centreId();
+        Instant writtenAt = entry.corrected().isAfter(Instant.now()) ? Instant.now() : entry.corrected();
+        mapper.insert(
+                centre,
+                sitting.id(),
+                state.lastSeq() + 1,
+                me.personId(),
+                me.role(),
+                entry,
+                content.written(),
+                content.value(),
+                content.resolution(),
+                content.unit(),
+                late,
+                writtenAt);
+        Entry written =
+                mapper.byKey(centre, sitting.id(), entry.key()).orElseThrow().toEntry();
+        LineKey handIn = new Sheet(Works.bare(sitting)).handIn();
+        mapper.putState(centre, sitting.id(), state.after(written, handIn));
+        if (entry.line().round() > 0 && !sitting.isReference()) {
+            sittings.roundState(me, sitting, entry.line().round());
+        }
+        return written;
+    }
+
+    /** The state of a sitting, locked until the transaction ends. */
+    SittingState lock(UUID centreId, UUID sittingId) {
+        return mapper.lock(centreId, sittingId);
+    }
+}
