@@ -2,6 +2,7 @@ package app.galdrin.core.answer;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.geometry.Side;
+import java.util.List;
 
 /** Which way a size is meant, in the trade's words; the side of the vehicle makes it a sign. */
 public enum Sense implements Keyed {
@@ -12,7 +13,11 @@ public enum Sense implements Keyed {
     FALLS_LEFT("fallsLeft", -1, false),
     FALLS_RIGHT("fallsRight", 1, false),
     LEANS_BACK("leansBack", 1, false),
-    LEANS_FORWARD("leansForward", -1, false);
+    LEANS_FORWARD("leansForward", -1, false),
+    FRONT_MORE("frontMore", 1, false),
+    REAR_MORE("rearMore", -1, false),
+    TOP_MORE("topMore", 1, false),
+    BOTTOM_MORE("bottomMore", -1, false);
 
     private final String key;
     private final int sign;
@@ -27,6 +32,11 @@ public enum Sense implements Keyed {
     @Override
     public String key() {
         return key;
+    }
+
+    /** Which of these a value with a sign is; the first of them for 0. */
+    public static Sense of(double value, List<Sense> senses, Side side) {
+        return senses.stream().filter(s -> s.sign(side) * value > 0).findFirst().orElse(senses.get(0));
     }
 
     /** The sign in the core's frame: a wheel turned out is turned to the left on the left side and to the right on the right. */

@@ -30,6 +30,7 @@ public sealed interface Evidence {
         AS_LEFT_REFERENCE("asLeftReference"),
         REPEATS("repeats"),
         WORKING("working"),
+        TARGET("target"),
         VERDICT("verdict"),
         ADJUSTABLE("adjustable"),
         PLAN("plan"),
@@ -112,6 +113,30 @@ public sealed interface Evidence {
             implements Evidence {
         public boolean right() {
             return slips.isEmpty() && credit == 1;
+        }
+    }
+
+    /**
+     * A target reading against the one that follows from where the apprentice's instruments stand, mm or deg.
+     *
+     * @param from id of the measure
+     * @param procedure key of its procedure, which has the places
+     * @param place of two that are compared the first
+     * @param against the other place, if two are compared
+     * @param tolerance how far it may be off: a step of the instrument
+     */
+    record Target(
+            String from,
+            String procedure,
+            String place,
+            Optional<String> against,
+            double honest,
+            double written,
+            double tolerance)
+            implements Evidence {
+        @Override
+        public double credit() {
+            return Math.abs(written - honest) <= tolerance ? 1 : 0;
         }
     }
 

@@ -1,18 +1,24 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.Tolerance;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.TargetReading;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Written;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
 import com.google.auto.service.AutoService;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Marks figures worked on paper against the taught working of the apprentice's own readings. */
 @AutoService(AspectMarker.class)
@@ -26,12 +32,46 @@ public final class WorkingMarker implements AspectMarker {
     @Override
     public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
         var work = (Work) step;
-        boolean anything = work.asked().stream()
-                .map(item -> of.practical().measure(item.from()).orElseThrow())
+        Stream<String> from = Stream.concat(
+                work.asked().stream().map(Work.Item::from),
+                work.targets().stream().map(Target::from));
+        boolean anything = from.map(id -> of.practical().measure(id).orElseThrow())
                 .anyMatch(m -> !of.own().repeats(m, 0).isEmpty());
-        return anything
-                ? work.asked().stream().map(item -> evidence(of, work, item)).toList()
-                : List.of(new Evidence.Missing(Evidence.Lack.READINGS, ""));
+        if (!anything) {
+            return List.of(new Evidence.Missing(Evidence.Lack.READINGS, ""));
+        }
+        List<Evidence> evidence = new ArrayList<>();
+        work.asked().forEach(item -> evidence.add(evidence(of, work, item)));
+        work.targets().forEach(target -> evidence.addAll(evidence(of, work, target)));
+        return evidence;
+    }
+
+    private static List<Evidence> evidence(Case of, Work work, Target target) {
+        Measure measure = of.practical().measure(target.from()).orElseThrow();
+        return of.own().targets(target, measure, 0).stream()
+                .map(t -> evidence(of, work, target, t))
+                .toList();
+    }
+
+    private static Evidence evidence(Case of, Work work, Target target, TargetReading honest) {
+        Place place = honest.place();
+        var wrote = of.answers()
+                .at(LineKey.of(work.id(), target.line(honest)))
+                .map(Written::value)
+                .orElse(OptionalDouble.empty());
+        if (wrote.isEmpty()) {
+            return new Evidence.Missing(Evidence.Lack.TARGET, "");
+        }
+        double step = place.instrument().resolution();
+        double tolerance = place.amount().quantity() == Quantity.ANGLE ? Math.toDegrees(step) : step;
+        return new Evidence.Target(
+                target.from(),
+                target.procedure().key(),
+                place.id(),
+                honest.against().map(Place::id),
+                honest.value(),
+                wrote.getAsDouble(),
+                tolerance + Tolerance.ROUNDING.size());
     }
 
     private static Evidence evidence(Case of, Work work, Work.Item item) {

@@ -102,7 +102,12 @@ public final class CasterProcedures implements ProcedureList {
         fields.put("floorRoll", new Source.Bay(false));
         fields.put("kpi", sheetKpi(wheel));
         return new Evaluation(
-                CasterSweep.NAME, fields, figures, List.of(), SweepHand.of(FigureId.of(Measurand.CASTER, wheel)));
+                CasterSweep.NAME,
+                fields,
+                figures,
+                List.of(),
+                SweepHand.of(FigureId.of(Measurand.CASTER, wheel)),
+                List.of());
     }
 
     /** The sheet's KPI with its tolerance as an even spread: width / √12 [GUM, F.2.2.1]. */

@@ -6,7 +6,9 @@ import app.galdrin.core.Keyed;
 public enum End implements Keyed {
     FRONT("front"),
     HUB("hub"),
-    REAR("rear");
+    REAR("rear"),
+    TOP("top"),
+    BOTTOM("bottom");
 
     private final String key;
 
@@ -19,12 +21,19 @@ public enum End implements Keyed {
         return key;
     }
 
+    /** Whether it is named first where two ends are compared. */
+    public boolean comesFirst() {
+        return this == FRONT || this == TOP;
+    }
+
     /** The other end; the hub is its own. */
     public End other() {
         return switch (this) {
             case FRONT -> REAR;
             case REAR -> FRONT;
             case HUB -> HUB;
+            case TOP -> BOTTOM;
+            case BOTTOM -> TOP;
         };
     }
 }

@@ -17,6 +17,7 @@ import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -36,23 +37,64 @@ import org.jspecify.annotations.Nullable;
  * @param figures dotted path of the result to the figure it is
  * @param notes paths of the result that are shown beside the figures and are none
  * @param hand formulas that the trade works on paper for some of the figures
+ * @param corrections what is added to figures because the kind has no field for it
  */
 public record Evaluation(
         String kind,
         Map<String, Source> fields,
         Map<String, FigureId> figures,
         List<String> notes,
-        List<HandFormula> hand) {
+        List<HandFormula> hand,
+        List<Correction> corrections) {
 
     public Evaluation {
         fields = new LinkedHashMap<>(fields);
         figures = new LinkedHashMap<>(figures);
         notes = List.copyOf(notes);
         hand = List.copyOf(hand);
+        corrections = List.copyOf(corrections);
     }
 
     public static Evaluation of(String kind, Map<String, Source> fields, Map<String, FigureId> figures) {
-        return new Evaluation(kind, fields, figures, List.of(), List.of());
+        return new Evaluation(kind, fields, figures, List.of(), List.of(), List.of());
+    }
+
+    public Evaluation with(Correction correction) {
+        return new Evaluation(kind, fields, figures, notes, hand, List.of(correction));
+    }
+
+    /**
+     * What is added to a figure after its kind has been worked, as the last step of the working.
+     *
+     * @param path of the figure in the result
+     * @param formula key of the step
+     * @param given what is added, an angle in degrees; it keeps its name as a source of doubt
+     * @param factor +1, or −1 where it is taken off
+     */
+    public record Correction(String path, String formula, Source.Given given, int factor) {
+
+        /** The name of the corrected figure among the steps. */
+        String corrected() {
+            return path + "Corrected";
+        }
+
+        Estimate of(Estimate figure, Standing standing, String source) {
+            double added = factor * inCore(standing);
+            double doubt = factor * given.standardUncertainty(standing);
+            return figure.plus(new Estimate(added, Budget.of(Map.of(source, doubt))));
+        }
+
+        private double inCore(Standing standing) {
+            return given.unit().toCore(given.known(standing).orElse(0.0));
+        }
+
+        Step step(double before, Standing standing) {
+            double added = inCore(standing);
+            return Step.of(formula)
+                    .with(path, given.unit(), before)
+                    .with(given.key(), given.unit(), added)
+                    .gives(corrected(), given.unit(), before + factor * added);
+        }
     }
 
     /**
@@ -102,14 +144,23 @@ public record Evaluation(
                         figure,
                         estimate(of, result, path, value, readings, standing)
                                 .renamed(source -> name(source, ofReading, standing)))));
+        List<Step> steps = new ArrayList<>(answer.value().working().get());
+        for (Correction correction : corrections) {
+            FigureId figure = figures.get(correction.path());
+            Estimate before = figure == null ? null : worked.get(figure);
+            if (figure != null && before != null) {
+                steps.add(correction.step(before.value(), standing));
+                String source = correction.given().name(ofReading, standing);
+                worked.put(figure, correction.of(before, standing, source));
+            }
+        }
         Map<FigureId, Double> byHand = hand.stream()
                 .filter(h -> h.taught().equals(taught))
                 .collect(Collectors.toMap(
                         HandFormula::figure, h -> h.work(input, result.values()), (a, b) -> b, LinkedHashMap::new));
         Map<String, Double> noted = new LinkedHashMap<>();
         notes.forEach(path -> at(result.values(), path).ifPresent(v -> noted.put(path, v)));
-        return Optional.of(
-                new Run(worked, byHand, noted, answer.value().working().get()));
+        return Optional.of(new Run(worked, byHand, noted, steps));
     }
 
     /** The path in the result, or in the steps to it, of a figure as the taught working has it. */
@@ -121,7 +172,16 @@ public record Evaluation(
         return byHand.or(() -> figures.entrySet().stream()
                 .filter(e -> e.getValue().equals(figure))
                 .map(Map.Entry::getKey)
+                .map(this::afterCorrection)
                 .findFirst());
+    }
+
+    private String afterCorrection(String path) {
+        return corrections.stream()
+                .filter(c -> c.path().equals(path))
+                .map(Correction::corrected)
+                .findFirst()
+                .orElse(path);
     }
 
     private static final String U = "u";

@@ -10,6 +10,7 @@ import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -18,6 +19,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -28,7 +31,7 @@ import java.util.stream.Stream;
  * @param walk every place it can ask for, in the order in which a person walks
  * @param evaluations in order; where two give the same figure, the later one stands
  * @param assumes what must hold for its figures to be true
- * @param given measurands that nobody works on paper: they are given, not asked
+ * @param unworked measurands that nobody works on paper: they are given, not asked
  * @param baseline over which an angle is answered in millimetres, mm; empty where nobody does
  * @param simulation its forward model
  */
@@ -38,21 +41,25 @@ public record Procedure(
         List<Place> walk,
         List<Evaluation> evaluations,
         Set<Assumption> assumes,
-        Set<Measurand> given,
+        Set<Measurand> unworked,
         Function<Standing, Optional<Double>> baseline,
         Simulation simulation) {
+
+    /** Of what is not set up by measure, such as where a string is laid. */
+    private static final long SEED = 1;
 
     public Procedure {
         walk = List.copyOf(walk);
         evaluations = List.copyOf(evaluations);
     }
 
-    /** What its evaluations take from the vehicle's sheet, each once. */
-    public Stream<Source.Datum> data() {
+    /** What its evaluations take as known, from the vehicle's sheet or of the bay, each once. */
+    public Stream<Source.Given> given() {
         return evaluations.stream()
-                .flatMap(e -> e.fields().values().stream())
-                .filter(Source.Datum.class::isInstance)
-                .map(Source.Datum.class::cast)
+                .flatMap(e -> Stream.concat(
+                        e.fields().values().stream(), e.corrections().stream().map(Evaluation.Correction::given)))
+                .filter(Source.Given.class::isInstance)
+                .map(Source.Given.class::cast)
                 .distinct();
     }
 
@@ -129,7 +136,7 @@ public record Procedure(
 
     /** Whether the trade works a figure on paper; otherwise it is given and not asked. */
     public boolean isWorkedOnPaper(FigureId figure) {
-        return !given.contains(figure.measurand());
+        return !unworked.contains(figure.measurand());
     }
 
     /** The place at the other end that a place is compared with. */
@@ -179,6 +186,12 @@ public record Procedure(
         return new Worked(figures, byHand, notes, steps);
     }
 
+    /** What is read without scatter on a vehicle in a known state, mm or deg by place. */
+    public Map<String, Double> readings(Truth truth, Standing standing) {
+        RandomGenerator random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(SEED);
+        return new HashMap<>(simulation.lay(truth, standing, 0, random).read());
+    }
+
     /** The steps from one repeat's readings to a figure, as the taught working has them; empty where they do not lead to it. */
     public Optional<List<Step>> stepsTo(FigureId figure, Worked worked, String taught) {
         for (int i = evaluations.size() - 1; i >= 0; i--) {
@@ -213,7 +226,8 @@ public record Procedure(
         return figure.measurand().quantity() == Quantity.LENGTH ? FieldUnit.LENGTH : FieldUnit.ANGLE;
     }
 
-    private Place place(String id) {
+    /** The place of an id, which must be one of its own. */
+    public Place place(String id) {
         return walk.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow();
     }
 

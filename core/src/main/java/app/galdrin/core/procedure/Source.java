@@ -23,6 +23,22 @@ public sealed interface Source {
     /** The name of the source of doubt; {@code ofReading} turns a place into the name of this very reading. */
     String name(Function<String, String> ofReading, Standing standing);
 
+    /** What nobody reads because it is known beforehand; the sheet tells it where it is worked with. */
+    sealed interface Given extends Source {
+        /** Names it, in words and as a source of doubt. */
+        String key();
+
+        FieldUnit unit();
+
+        /** The value in the record's unit; empty where it is not known. */
+        Optional<Double> known(Standing standing);
+
+        @Override
+        default Optional<Object> value(Map<String, Double> readings, Standing standing) {
+            return known(standing).map(v -> v);
+        }
+    }
+
     /**
      * What is read at a place.
      *
@@ -59,10 +75,10 @@ public sealed interface Source {
      */
     record Datum(
             String key, FieldUnit unit, Function<Standing, Optional<Double>> value, ToDoubleFunction<Standing> doubt)
-            implements Source {
+            implements Given {
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
-            return value.apply(standing).map(v -> v);
+        public Optional<Double> known(Standing standing) {
+            return value.apply(standing);
         }
 
         @Override
@@ -76,10 +92,20 @@ public sealed interface Source {
         }
     }
 
-    /** A slope of the bay's floor. */
-    record Bay(boolean pitch) implements Source {
+    /** A slope of the bay's floor: along the vehicle, or across. */
+    record Bay(boolean pitch) implements Given {
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        public String key() {
+            return pitch ? "floorPitch" : "floorRoll";
+        }
+
+        @Override
+        public FieldUnit unit() {
+            return FieldUnit.ANGLE;
+        }
+
+        @Override
+        public Optional<Double> known(Standing standing) {
             return Optional.of(Math.toDegrees(
                     pitch ? standing.floor().pitch() : standing.floor().roll()));
         }

@@ -112,7 +112,8 @@ public final class ToeProcedures implements ProcedureList {
                 "strings",
                 Family.TOE,
                 walk,
-                List.of(new Evaluation(ToeBox.NAME, fields, figures, List.of("skew.left", "skew.right"), List.of())),
+                List.of(new Evaluation(
+                        ToeBox.NAME, fields, figures, List.of("skew.left", "skew.right"), List.of(), List.of())),
                 Set.of(),
                 Set.of(),
                 s -> RIM_DIAMETER.value().apply(s),

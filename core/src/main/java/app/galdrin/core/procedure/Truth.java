@@ -2,7 +2,10 @@ package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.geometry.Wheel;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -14,6 +17,33 @@ public record Truth(Map<FigureId, Double> figures) {
 
     public Truth {
         figures = Map.copyOf(figures);
+    }
+
+    /**
+     * The state that figures describe. Of a sum whose wheels are not among them each wheel takes half: what a procedure that sees the sum
+     * alone reads does not depend on the split.
+     */
+    public static Truth describedBy(Map<FigureId, Double> figures) {
+        Truth truth = new Truth(figures);
+        for (Map.Entry<FigureId, Double> figure : figures.entrySet()) {
+            if (figure.getKey().measurand().form() == Form.SUM) {
+                truth = truth.with(figure.getKey(), figure.getValue());
+            }
+        }
+        return truth;
+    }
+
+    /** This state with a figure brought to a value, rad or mm; what a sum lacks is moved by both wheels alike. */
+    public Truth with(FigureId figure, double value) {
+        Map<FigureId, Double> changed = new HashMap<>(figures);
+        if (figure.measurand().form() == Form.SUM) {
+            List<FigureId> wheels = Derivation.parts(figure);
+            double lacking = value - wheels.stream().mapToDouble(this::of).sum();
+            wheels.forEach(wheel -> changed.put(wheel, of(wheel) + lacking / wheels.size()));
+        } else {
+            changed.put(figure, value);
+        }
+        return new Truth(changed);
     }
 
     public double of(Measurand measurand, Wheel wheel) {

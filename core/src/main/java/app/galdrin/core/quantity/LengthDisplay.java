@@ -1,8 +1,6 @@
 package app.galdrin.core.quantity;
 
 import app.galdrin.core.Keyed;
-import java.util.Arrays;
-import java.util.Optional;
 
 /** How a centre wants lengths shown. What people type is read the same everywhere. */
 public enum LengthDisplay implements Keyed {
@@ -22,10 +20,6 @@ public enum LengthDisplay implements Keyed {
     @Override
     public String key() {
         return key;
-    }
-
-    public static Optional<LengthDisplay> ofKey(String key) {
-        return Arrays.stream(values()).filter(d -> d.key.equals(key)).findFirst();
     }
 
     /** A length with its unit: {@code 30.2 mm}, or the nearest fraction and what it leaves over: {@code 1 3/16″ +0.04 mm}. */

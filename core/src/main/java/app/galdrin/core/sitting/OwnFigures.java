@@ -3,8 +3,10 @@ package app.galdrin.core.sitting;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Target;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -71,6 +73,22 @@ public final class OwnFigures {
     public Optional<Estimate> mean(Measure measure, int round, FigureId figure) {
         List<Estimate> each = each(measure, round, figure);
         return each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each));
+    }
+
+    /** What must be read for figures to be as the sheet prefers, from where the readings of a step in a round stand; empty without readings. */
+    public List<TargetReading> targets(Target target, Measure from, int round) {
+        Map<String, List<Double>> byPlace = new HashMap<>();
+        answers.readings(from, round)
+                .forEach(repeat -> repeat.forEach((place, v) ->
+                        byPlace.computeIfAbsent(place, p -> new ArrayList<>()).add(v)));
+        Map<String, Double> readings = new HashMap<>();
+        byPlace.forEach((place, all) ->
+                readings.put(place, all.stream().mapToDouble(v -> v).average().orElseThrow()));
+        Map<FigureId, Double> figures = new HashMap<>();
+        from.procedure()
+                .sees()
+                .forEach(figure -> mean(from, round, figure).ifPresent(e -> figures.put(figure, e.value())));
+        return figures.isEmpty() ? List.of() : target.of(readings, figures, assignment.standing());
     }
 
     /** What an honest sheet has for a figure: the mean of the repeats worked as the task teaches, mm or rad. */

@@ -5,7 +5,6 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Procedure;
-import app.galdrin.core.procedure.Simulation;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.Limits;
@@ -16,13 +15,9 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.random.RandomGenerator;
-import java.util.random.RandomGeneratorFactory;
 
 /** How well a measuring step tells its figures when it is done as the task asks, on a vehicle that stands as its sheet wants. */
 public final class Expected {
-
-    private static final long SEED = 1;
 
     private Expected() {}
 
@@ -38,7 +33,7 @@ public final class Expected {
 
     private static Map<FigureId, Estimate> worked(Measure measure, Standing standing, int repeats) {
         Map<FigureId, List<Estimate>> all = new LinkedHashMap<>();
-        Map<String, Double> readings = readings(measure.procedure(), standing, asTheSheetWants(standing.sheet()));
+        Map<String, Double> readings = measure.procedure().readings(asTheSheetWants(standing.sheet()), standing);
         for (int i = 1; i <= repeats; i++) {
             var repeat = new Procedure.Repeat(measure.id(), 0, i);
             measure.procedure()
@@ -50,13 +45,6 @@ public final class Expected {
         Map<FigureId, Estimate> means = new LinkedHashMap<>();
         all.forEach((figure, estimates) -> means.put(figure, Estimate.mean(estimates)));
         return means;
-    }
-
-    /** What is read without scatter on a vehicle in a known state, mm or deg by place. */
-    public static Map<String, Double> readings(Procedure procedure, Standing standing, Truth truth) {
-        RandomGenerator random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(SEED);
-        Simulation.Laying laying = procedure.simulation().lay(truth, standing, 0, random);
-        return laying.read();
     }
 
     /** Every wheel at what its sheet prefers. */

@@ -1,5 +1,6 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.EnumSet;
 import java.util.List;
@@ -37,5 +38,10 @@ public record HandIn(String id) implements Step {
     @Override
     public void write(JsonGenerator json) {
         // id and kind say it all
+    }
+
+    static HandIn read(String id, JsonObject json, TaskFaults faults) {
+        faults.only(json, Set.of("id", "kind"));
+        return new HandIn(id);
     }
 }

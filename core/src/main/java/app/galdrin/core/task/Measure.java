@@ -7,7 +7,6 @@ import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
@@ -55,6 +54,11 @@ public record Measure(String id, Procedure procedure, List<FigureId> figures, in
                 && procedure.places(figures).containsAll(procedure.places(List.of(figure)));
     }
 
+    /** Its figures turned back into readings. */
+    public Target target() {
+        return new Target(id, procedure, figures);
+    }
+
     @Override
     public void check(Practical practical, String at, TaskFaults faults) {
         for (FigureId figure : figures) {
@@ -85,12 +89,7 @@ public record Measure(String id, Procedure procedure, List<FigureId> figures, in
 
     static Measure read(String id, JsonObject json, TaskFaults faults) {
         faults.only(json, Set.of("id", "kind", "procedure", "figures", "repeats", "working"));
-        String key = faults.text(json, "procedure", LONGEST_KEY);
-        Optional<Procedure> known = Procedures.named(key);
-        if (known.isEmpty()) {
-            faults.unknown("procedure", key);
-        }
-        Procedure procedure = known.orElse(Procedures.all().get(0));
+        Procedure procedure = procedure(json, faults);
         String working = json.has("working")
                 ? faults.text(json, "working", LONGEST_KEY)
                 : procedure.taught().get(0);
@@ -100,5 +99,14 @@ public record Measure(String id, Procedure procedure, List<FigureId> figures, in
                 faults.figures(json, "figures", MOST_FIGURES),
                 faults.whole(json, "repeats", 1, Practical.MOST_REPEATS, 1),
                 working);
+    }
+
+    /** The procedure an object names; any where it names none, with the fault. */
+    static Procedure procedure(JsonObject json, TaskFaults faults) {
+        String key = faults.text(json, "procedure", LONGEST_KEY);
+        return Procedures.named(key).orElseGet(() -> {
+            faults.unknown("procedure", key);
+            return Procedures.all().get(0);
+        });
     }
 }

@@ -10,7 +10,7 @@ public enum StepKind implements Keyed {
     JUDGE("judge", Judge::read),
     PLAN("plan", Plan::read),
     ROUND("round", Round::read),
-    HAND_IN("handIn", (id, json, faults) -> new HandIn(id));
+    HAND_IN("handIn", HandIn::read);
 
     private final String key;
     private final Step.Reading reading;

@@ -14,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Pattern;
 import tools.jackson.core.JsonGenerator;
@@ -173,12 +174,16 @@ public final class TaskDocument {
             } else {
                 boolean length = figure.get().measurand().quantity() == Quantity.LENGTH;
                 double most = length ? WIDEST_LENGTH : WIDEST_ANGLE;
-                double full = faults.positive(band, "full", most, 1);
-                double none = faults.positive(band, "none", most * Band.NONE_TO_FULL, full + 1);
-                if (none <= full) {
-                    faults.unknown("none", String.valueOf(none));
-                } else {
-                    bands.put(figure.get(), new Band(inCore(full, length), inCore(none, length)));
+                OptionalDouble full = faults.positive(band, "full", most);
+                OptionalDouble none = faults.positive(band, "none", most * Band.NONE_TO_FULL);
+                if (full.isPresent() && none.isPresent()) {
+                    if (none.getAsDouble() <= full.getAsDouble()) {
+                        faults.unknown("none", String.valueOf(none.getAsDouble()));
+                    } else {
+                        bands.put(
+                                figure.get(),
+                                new Band(inCore(full.getAsDouble(), length), inCore(none.getAsDouble(), length)));
+                    }
                 }
             }
         }

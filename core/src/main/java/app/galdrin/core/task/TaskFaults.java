@@ -6,6 +6,7 @@ import app.galdrin.core.record.JsonObject;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -90,12 +91,12 @@ public final class TaskFaults {
     }
 
     /** A number above 0 and up to so much. */
-    double positive(JsonObject json, String name, double most, double otherwise) {
+    OptionalDouble positive(JsonObject json, String name, double most) {
         if (json.get(name) instanceof Double number && number > 0 && number <= most) {
-            return number;
+            return OptionalDouble.of(number);
         }
         member(name, json.has(name) ? TaskFault.Reason.OUT_OF_RANGE : TaskFault.Reason.MISSING, json.get(name));
-        return otherwise;
+        return OptionalDouble.empty();
     }
 
     boolean flag(JsonObject json, String name) {

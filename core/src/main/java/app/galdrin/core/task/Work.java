@@ -11,14 +11,19 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import tools.jackson.core.JsonGenerator;
 
 /**
- * Figures worked out on paper from the apprentice's own readings.
+ * Figures worked out on paper from the apprentice's own readings, and the wanted ones turned back into readings.
  *
  * @param asked in the order in which they are asked
+ * @param targets whose readings are asked too
  */
-public record Work(String id, List<Item> asked) implements Step {
+public record Work(String id, List<Item> asked, List<Target> targets) implements Step {
+
+    private static final int MOST_TARGETS = 6;
+    private static final int MOST_FIGURES = 20;
 
     /** No angle of a wheel is greater, deg. */
     private static final double MOST_ANGLE = 30;
@@ -35,6 +40,11 @@ public record Work(String id, List<Item> asked) implements Step {
 
     public Work {
         asked = List.copyOf(asked);
+        targets = List.copyOf(targets);
+    }
+
+    public Work(String id, List<Item> asked) {
+        this(id, asked, List.of());
     }
 
     @Override
@@ -44,8 +54,9 @@ public record Work(String id, List<Item> asked) implements Step {
 
     @Override
     public List<Line> lines(SpecificationSheet sheet) {
-        return asked.stream()
-                .map(item -> Line.of(item.figure().key(), answer(item)).about(item.figure()))
+        Stream<Line> figures = asked.stream()
+                .map(item -> Line.of(item.figure().key(), answer(item)).about(item.figure()));
+        return Stream.concat(figures, targets.stream().flatMap(t -> t.lines(sheet).stream()))
                 .toList();
     }
 
@@ -89,6 +100,19 @@ public record Work(String id, List<Item> asked) implements Step {
                         item.figure().key());
             }
         }
+        targets.forEach(t -> checkTarget(practical, t, at + ".targets", faults));
+    }
+
+    private void checkTarget(Practical practical, Target target, String at, TaskFaults faults) {
+        Optional<Measure> from = practical
+                .measureBefore(id, target.from())
+                .filter(m -> m.procedure().equals(target.procedure()));
+        if (from.isEmpty() || !target.figures().stream().allMatch(from.get()::tells)) {
+            faults.add(at, TaskFault.Reason.NOT_MEASURED, target.from());
+        }
+        if (targets.stream().filter(t -> t.from().equals(target.from())).count() > 1) {
+            faults.add(at, TaskFault.Reason.TWICE, target.from());
+        }
     }
 
     @Override
@@ -120,10 +144,25 @@ public record Work(String id, List<Item> asked) implements Step {
             json.writeEndObject();
         }
         json.writeEndArray();
+        if (!targets.isEmpty()) {
+            writeTargets(json);
+        }
+    }
+
+    private void writeTargets(JsonGenerator json) {
+        json.writeArrayPropertyStart("targets");
+        for (Target target : targets) {
+            json.writeStartObject();
+            json.writeStringProperty("from", target.from());
+            json.writeStringProperty("procedure", target.procedure().key());
+            Measure.writeFigures(json, target.figures());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
     }
 
     static Work read(String id, JsonObject json, TaskFaults faults) {
-        faults.only(json, Set.of("id", "kind", "figures"));
+        faults.only(json, Set.of("id", "kind", "figures", "targets"));
         List<Item> asked = new ArrayList<>();
         for (JsonObject item : faults.objects(json, "figures", Practical.MOST_LINES)) {
             faults.only(item, Set.of("figure", "from", "unit"));
@@ -133,6 +172,20 @@ public record Work(String id, List<Item> asked) implements Step {
             AnswerUnit unit = faults.word(item, "unit", AnswerUnit.values(), AnswerUnit.DEGREES);
             figure.ifPresentOrElse(f -> asked.add(new Item(f, from, unit)), () -> faults.unknown("figure", key));
         }
-        return new Work(id, asked);
+        return new Work(id, asked, readTargets(json, faults));
+    }
+
+    private static List<Target> readTargets(JsonObject json, TaskFaults faults) {
+        List<Target> targets = new ArrayList<>();
+        if (json.has("targets")) {
+            for (JsonObject target : faults.objects(json, "targets", MOST_TARGETS)) {
+                faults.only(target, Set.of("from", "procedure", "figures"));
+                targets.add(new Target(
+                        faults.text(target, "from", LONGEST_ID),
+                        Measure.procedure(target, faults),
+                        faults.figures(target, "figures", MOST_FIGURES)));
+            }
+        }
+        return targets;
     }
 }

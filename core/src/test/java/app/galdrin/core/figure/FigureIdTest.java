@@ -92,6 +92,34 @@ class FigureIdTest {
     }
 
     @Test
+    void theEndsOfAPosition_areInIt() {
+        assertEquals("steeredLeft60", new At(At.Kind.STEERED_LEFT, 60).key());
+        assertEquals("steeredRight0", new At(At.Kind.STEERED_RIGHT, 0).key());
+        assertEquals("travel-250", new At(At.Kind.TRAVEL, -250).key());
+        assertThrows(IllegalArgumentException.class, () -> new At(At.Kind.STEERED_RIGHT, -1));
+    }
+
+    @Test
+    void aTolerance_isUpToItsSize() {
+        var tolerance = new Tolerance(0.5);
+        assertTrue(tolerance.equal(1, 1.5) && tolerance.equal(1.5, 1) && !tolerance.equal(1, 1.75));
+        assertTrue(tolerance.atMost(1.5, 1) && !tolerance.atMost(1.75, 1));
+        assertTrue(tolerance.atLeast(1, 1.5) && !tolerance.atLeast(1, 1.75));
+        assertTrue(new Tolerance(0).equal(1, 1));
+        assertThrows(IllegalArgumentException.class, () -> new Tolerance(-1e-12));
+    }
+
+    @Test
+    void toeIsLast_inBothSchools() {
+        assertEquals(List.of(Measurand.CASTER, Measurand.CAMBER, Measurand.TOE), OrderSchool.A.order());
+        assertEquals(List.of(Measurand.CAMBER, Measurand.CASTER, Measurand.TOE), OrderSchool.B.order());
+        assertEquals(Optional.of(2), OrderSchool.B.turn(Measurand.TOTAL_TOE));
+        assertEquals(Optional.empty(), OrderSchool.A.turn(Measurand.SETBACK));
+        assertEquals(Optional.of(Side.RIGHT), Where.REAR_RIGHT.side());
+        assertEquals(Optional.empty(), Where.REAR.side());
+    }
+
+    @Test
     void sumsAndDifferences_areMadeOfBothWheels() {
         FigureId total = FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT);
         assertTrue(total.ofBothWheels());

@@ -12,6 +12,8 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.quantity.Quantity;
@@ -20,6 +22,8 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.ServiceLoader;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.random.RandomGenerator;
@@ -27,6 +31,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What every procedure keeps, whatever it measures; and the figures of the trade worked by hand. */
@@ -35,8 +40,15 @@ class ProceduresTest {
     private static final FigureId SETBACK = FigureId.of(Measurand.SETBACK, Axle.FRONT);
     private static final Procedure.Repeat ONCE = new Procedure.Repeat("step", 0, 1);
 
+    /** Made anew by each test, and the same as those that are offered. */
     static Stream<Procedure> all() {
-        return Procedures.all().stream();
+        List<Procedure> made = ServiceLoader.load(ProcedureList.class).stream()
+                .flatMap(list -> list.get().procedures().stream())
+                .toList();
+        assertEquals(
+                Procedures.all().stream().map(Procedure::key).sorted().toList(),
+                made.stream().map(Procedure::key).sorted().toList());
+        return made.stream();
     }
 
     static Stream<Arguments> overSeeds() {
@@ -202,6 +214,133 @@ class ProceduresTest {
         }
     }
 
+    private static Procedure fresh(String key) {
+        return all().filter(p -> p.key().equals(key)).findFirst().orElseThrow();
+    }
+
+    /** Down the left side, up the right: a person walks once round the vehicle and meets the places in this order. */
+    @Test
+    void theWalk_goesOnceRound() {
+        assertEquals(
+                List.of(
+                        "wheels.fl.frontGap",
+                        "hubGap.fl",
+                        "wheels.fl.rearGap",
+                        "wheels.rl.frontGap",
+                        "hubGap.rl",
+                        "wheels.rl.rearGap",
+                        "stringSpacingRear",
+                        "wheels.rr.rearGap",
+                        "hubGap.rr",
+                        "wheels.rr.frontGap",
+                        "wheels.fr.rearGap",
+                        "hubGap.fr",
+                        "wheels.fr.frontGap",
+                        "stringSpacingFront",
+                        "stationDistance"),
+                fresh("strings").walk().stream().map(Place::id).toList());
+        assertEquals(
+                List.of("wheels.fl.frontGap", "wheels.fl.rearGap", "wheels.fr.rearGap", "wheels.fr.frontGap"),
+                fresh("rearString").walk().stream().map(Place::id).toList());
+        assertEquals(
+                List.of("fl", "fl", "rl", "rl", "rr", "rr", "fr", "fr"),
+                fresh("inclinometer").walk().stream()
+                        .map(p -> p.wheel().orElseThrow().key())
+                        .toList());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "plates,500",
+        "strings,416",
+        "rearString,416",
+        "inclinometer,",
+        "inclinometerZeroed,",
+        "sweep,",
+        "setback,"
+    })
+    void millimetres_areAnsweredOverWhatTheProcedureSpans(String key, Double baseline) {
+        assertEquals(
+                Optional.ofNullable(baseline),
+                fresh(key).baseline().apply(new Standing(Vehicles.van(), BayFloor.UNSURVEYED)));
+    }
+
+    /** Where instruments are laid on the van, whose front track is 1484 and wheelbase 2760. */
+    @ParameterizedTest
+    @CsvSource({
+        "plates,frontDistance,1724,0.001",
+        "strings,stationDistance,4060,0",
+        "strings,stringSpacingFront,1614,16",
+        "strings,hubGap.fl,65,16",
+        "rearString,wheels.fl.frontGap,40,0.001",
+        "sweep,fl.out.steer,20,0.5",
+        "sweep,fr.in.steer,20,0.5",
+        "inclinometer,fl.floor,0.3,1e-9",
+        "inclinometer,fr.gauge,0.3,1e-5",
+        "inclinometerZeroed,fr.gauge,0,1e-5",
+        "setback,fl.wheelbase,2760,0.001"
+    })
+    void whatIsReadOfAStraightVehicle(String key, String place, double about, double within) {
+        var floor = new BayFloor(1, 0, Math.toRadians(0.3), 0);
+        Map<String, Double> read = fresh(key).readings(new Truth(Map.of()), new Standing(Vehicles.van(), floor));
+        assertEquals(about, read.get(place), within + 1e-9);
+    }
+
+    /** What a sheet works by hand for both wheels, its difference has too; without a hand formula it has the solved one. */
+    @Test
+    void aDifference_isHonestlyMadeOfWhatWasWorkedByHand() {
+        Map<String, Double> readings = new HashMap<>();
+        readings.putAll(Map.of("fl.out.steer", 20.0, "fl.out.camber", 0.98, "fl.in.steer", 19.0, "fl.in.camber", -1.4));
+        readings.putAll(Map.of("fr.out.steer", 19.0, "fr.out.camber", 0.7, "fr.in.steer", 20.0, "fr.in.camber", -1.3));
+        FigureId left = figure("caster.front.left");
+        FigureId right = figure("caster.front.right");
+        FigureId difference = figure("casterDifference.front");
+        var standing = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
+        Worked worked = fresh("sweep").work(readings, standing, ONCE, "factor");
+        double byHand = worked.honest(left).orElseThrow() - worked.honest(right).orElseThrow();
+        assertEquals(byHand, worked.honest(difference).orElseThrow(), 1e-12);
+        assertTrue(Math.abs(byHand - worked.figures().get(difference).value()) > 1e-4, "and it is not the solved one");
+        readings.put("fr.ahead.camber", -0.3);
+        Worked three = fresh("sweep").work(readings, standing, ONCE, "factor");
+        assertTrue(three.figures().containsKey(figure("kpi.front.right")));
+        assertEquals(
+                worked.honest(right).orElseThrow(),
+                three.honest(right).orElseThrow(),
+                1e-12,
+                "two angles make the formula");
+        assertTrue(fresh("sweep")
+                .work(readings, standing, ONCE, HandFormula.SOLVED)
+                .byHand()
+                .isEmpty());
+    }
+
+    /** Strings a hand's breadth nearer in front: the note says how far each stands askew, and the last step adds both wheels. */
+    @Test
+    void theSkewOfTheStrings_isNoted_andASumIsTheLastStep() {
+        Procedure strings = fresh("strings");
+        var standing = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
+        Map<String, Double> readings =
+                strings.readings(Vehicles.truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing);
+        readings.merge("stringSpacingFront", 20.0, Double::sum);
+        Worked worked = strings.work(readings, standing, ONCE, HandFormula.SOLVED);
+        double turned = worked.notes().get("skew.left") + worked.notes().get("skew.right");
+        readings.merge("stringSpacingFront", -20.0, Double::sum);
+        Map<String, Double> notes =
+                strings.work(readings, standing, ONCE, HandFormula.SOLVED).notes();
+        assertEquals(Math.toDegrees(20.0 / 4060), turned - notes.get("skew.left") - notes.get("skew.right"), 1e-3);
+        Procedure string = fresh("rearString");
+        Map<String, Double> gaps =
+                string.readings(Vehicles.truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing);
+        Worked sum = string.work(gaps, standing, ONCE, HandFormula.SOLVED);
+        var steps = string.stepsTo(figure("totalToe.front"), sum, HandFormula.SOLVED)
+                .orElseThrow();
+        var last = steps.get(steps.size() - 1);
+        assertEquals(0.3, last.out().inRecord(), 1e-9);
+        assertEquals(
+                List.of(0.2, 0.1),
+                last.in().stream().map(t -> Math.rint(t.inRecord() * 1e9) / 1e9).toList());
+    }
+
     private static Worked sweep(double out, double camberOut, double in, double camberIn, String taught) {
         Map<String, Double> readings = new TreeMap<>(
                 Map.of("fl.out.steer", out, "fl.out.camber", camberOut, "fl.in.steer", in, "fl.in.camber", camberIn));
@@ -281,6 +420,7 @@ class ProceduresTest {
                 .budget()
                 .parts()
                 .get("setUp.zero");
+        assertEquals(CatalogueInstrument.DIGITAL_INCLINOMETER.standardUncertainty(Surface.RIM), Math.abs(u), 1e-6);
         assertEquals(
                 -u,
                 worked.figures()

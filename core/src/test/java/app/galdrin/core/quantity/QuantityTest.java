@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.Keyed;
 import app.galdrin.core.Seeds;
 import app.galdrin.core.quantity.QuantityText.Read;
 import app.galdrin.core.quantity.QuantityText.Reason;
@@ -121,9 +122,9 @@ class QuantityTest {
     })
     void lengths_areShownAsTheCentreWants_withWhatAFractionLeavesOver(double mm, int parts, String text) {
         String key = parts == 1 ? "mm" : "in" + parts;
-        String shown = LengthDisplay.ofKey(key).orElseThrow().show(mm);
+        String shown = Keyed.of(LengthDisplay.values(), key).show(mm);
         assertEquals(text, shown.replace('\u00a0', ' '));
-        assertTrue(LengthDisplay.ofKey("cubit").isEmpty());
+        assertTrue(Keyed.find(LengthDisplay.values(), "cubit").isEmpty());
     }
 
     static LongStream seeds() {

@@ -9,7 +9,6 @@ import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.task.Assignment;
-import app.galdrin.core.task.Expected;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
@@ -169,7 +168,8 @@ class SheetTest {
 
     private static void write(Map<LineKey, Written> standing, Measure measure, int round, int repeat, double total) {
         var truth = Vehicles.truth("toe.front.left", total / 2, "toe.front.right", total / 2);
-        Expected.readings(measure.procedure(), ASSIGNMENT.standing(), truth)
+        measure.procedure()
+                .readings(truth, ASSIGNMENT.standing())
                 .forEach((place, value) -> standing.put(
                         new LineKey(measure.id(), place, place.equals("stationDistance") ? 0 : repeat, round),
                         Written.number(String.valueOf(value), value, 0.5)));

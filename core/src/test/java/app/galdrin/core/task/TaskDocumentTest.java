@@ -158,6 +158,92 @@ class TaskDocumentTest {
                         document(marks, PREPARE.replace("stands", "boots"), TOE, END), "steps.0.items twice boots"));
     }
 
+    /** What a member may hold: each of these changes one text of a document that is right. */
+    static Stream<Arguments> members() {
+        return Stream.of(
+                Arguments.of("'boots'}", "'boots','colour':1}", "steps.0.colour unknownField colour"),
+                Arguments.of("'kind':'checklist'", "'kind':'checklist','x':1", "steps.0.x unknownField x"),
+                Arguments.of("'repeats':2", "'repeats':2,'x':1", "steps.1.x unknownField x"),
+                Arguments.of("'kind':'work'", "'kind':'work','x':1", "steps.2.x unknownField x"),
+                Arguments.of("'unit':'mm'", "'x':1", "steps.2.x unknownField x"),
+                Arguments.of("'kind':'judge'", "'kind':'judge','x':1", "steps.3.x unknownField x"),
+                Arguments.of("'kind':'plan'", "'kind':'plan','x':1", "steps.4.x unknownField x"),
+                Arguments.of("'most':3", "'most':3,'x':1", "steps.5.x unknownField x"),
+                Arguments.of("'kind':'handIn'", "'kind':'handIn','x':1", "steps.6.x unknownField x"),
+                Arguments.of("'marks':20", "'marks':20,'x':1", "marks.0.x unknownField x"),
+                Arguments.of("'full':0.1", "'full':0.1,'x':1", "marks.0.x unknownField x"),
+                Arguments.of("'format':'galdrin.task'", "'format':'other'", "format unknown other"),
+                Arguments.of("'version':1", "'version':2", "version outOfRange 2"),
+                Arguments.of("'title':'Toe'", "'title':7", "title malformed 7.0"),
+                Arguments.of("'title':'Toe'", "'title':' '", "title tooLong  "),
+                Arguments.of("'title':'Toe'", "'title':'Toe','minutes':601", "minutes outOfRange 601"),
+                Arguments.of("'title':'Toe'", "'title':'Toe','minutes':0", "minutes outOfRange 0"),
+                Arguments.of(
+                        "'title':'Toe'", "'title':'Toe','slipKeepsPercent':101", "slipKeepsPercent outOfRange 101"),
+                Arguments.of("'title':'Toe'", "'title':'Toe','school':'C'", "school unknown C"),
+                Arguments.of("'title':'Toe'", "'title':'Toe','mode':3", "mode unknown 3.0"),
+                Arguments.of("'critical':true", "'critical':'yes'", "steps.0.critical malformed yes"),
+                Arguments.of("'items':[", "'items':['boots',", "steps.0.items malformed boots"),
+                Arguments.of("'repeats':2", "'repeats':'2'", "steps.1.repeats malformed 2"),
+                Arguments.of(
+                        "['totalToe.front','toe.front.left']",
+                        "['toe.front.left','toe.front.left']",
+                        "steps.1.figures twice toe.front.left"),
+                Arguments.of("['totalToe.front','toe.front.left']", "[]", "steps.1.figures missing "),
+                Arguments.of(
+                        "['totalToe.front','toe.front.left']",
+                        "'toe.front.left'",
+                        "steps.1.figures malformed ; steps.1.figures missing "),
+                Arguments.of("'figure':'totalToe.front','from'", "'figure':'toe','from'", "steps.2.figure unknown toe"),
+                Arguments.of("'unit':'mm'", "'unit':'inch'", "steps.2.unit unknown inch"),
+                Arguments.of("'aspect':'reading'", "'aspect':'beauty'", "marks.0.aspect unknown beauty"),
+                Arguments.of("'marks':20", "'marks':20,'mustPass':1", "marks.0.mustPass malformed 1.0"),
+                Arguments.of("'full':0.1", "'full':0", "marks.0.full outOfRange 0.0"),
+                Arguments.of("'full':0.1", "'full':5.1", "marks.0.full outOfRange 5.1"),
+                Arguments.of("'full':0.1,", "", "marks.0.full missing null"),
+                Arguments.of("'none':0.3", "'none':15.1", "marks.0.none outOfRange 15.1"),
+                Arguments.of("'none':0.3", "'none':0.1", "marks.0.none unknown 0.1"),
+                Arguments.of(
+                        "{'figure':'totalToe.front','full'", "{'figure':'toe','full'", "marks.0.figure unknown toe"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("members")
+    void aMember_holdsWhatItMay(String right, String wrong, String expected) {
+        String document = document(MARKS, PREPARE, TOE, WORK, JUDGE, PLAN, ROUND, END);
+        String changed = document.replace(right.replace('\'', '"'), wrong.replace('\'', '"'));
+        assertFalse(changed.equals(document), "the text is there to be changed");
+        assertEquals(expected, said(faults(changed)));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"minutes,1", "minutes,600", "slipKeepsPercent,0", "slipKeepsPercent,100"})
+    void theEndsOfARange_areInIt(String member, int value) {
+        String document = document(MARKS, TOE, END).replace("\"title\"", "\"" + member + "\":" + value + ",\"title\"");
+        Practical p = TaskDocument.stored(document);
+        assertEquals(
+                value,
+                member.equals("minutes")
+                        ? p.minutes().orElseThrow()
+                        : p.scheme().slipKeepsPercent());
+        assertEquals(p, TaskDocument.stored(TaskDocument.write(p)), "and written as it was read");
+    }
+
+    /** Bands are degrees or millimetres outside, rad or mm inside; three times five degrees is the widest. */
+    @Test
+    void bands_areReadInTheUnitOfTheirFigure() {
+        String setback = "{'id':'s','kind':'measure','procedure':'setback','figures':['setback.front']}";
+        String marks = """
+                {'step':'s','aspect':'reading','marks':5,'bands':[{'figure':'setback.front','full':100,'none':300}]},
+                {'step':'toe','aspect':'reading','marks':5,'bands':[{'figure':'totalToe.front','full':5,'none':15}]}""";
+        Practical p = TaskDocument.stored(document(marks, setback, TOE, END));
+        Band length = p.scheme().criteria().get(0).band(figure("setback.front")).orElseThrow();
+        Band angle = p.scheme().criteria().get(1).band(figure("totalToe.front")).orElseThrow();
+        assertEquals(new Band(100, 300), length);
+        assertEquals(Math.toRadians(5), angle.full(), 1e-15);
+        assertEquals(Math.toRadians(15), angle.none(), 1e-15);
+    }
+
     @ParameterizedTest
     @MethodSource("wrong")
     void whatCanNotBeDone_isRefusedWithItsPlaceAndReason(String document, String expected) {

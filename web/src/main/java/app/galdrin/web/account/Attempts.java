@@ -1,6 +1,5 @@
 package app.galdrin.web.account;
 
-import app.galdrin.web.account.internal.AttemptMapper;
 import java.util.Locale;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;

@@ -1,11 +1,11 @@
 package app.galdrin.web.account;
 
 import app.galdrin.core.quantity.LengthDisplay;
-import app.galdrin.web.account.internal.PersonMapper;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -53,8 +53,9 @@ public class People {
         return person;
     }
 
-    public boolean signInTaken(String signIn) {
-        return mapper.bySignIn(signIn.toLowerCase(Locale.ROOT)) != null;
+    /** Whoever signs in under a name; capitals do not count. */
+    public Optional<SignedIn> bySignIn(String signIn) {
+        return Optional.ofNullable(mapper.bySignIn(signIn.strip().toLowerCase(Locale.ROOT)));
     }
 
     /** Makes a centre for its first instructor. */

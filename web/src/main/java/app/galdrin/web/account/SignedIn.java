@@ -1,5 +1,6 @@
 package app.galdrin.web.account;
 
+import app.galdrin.core.Keyed;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.web.layout.Reader;
 import java.time.ZoneId;
@@ -38,7 +39,8 @@ public record SignedIn(
 
     @Override
     public LengthDisplay lengths() {
-        return LengthDisplay.ofKey(lengthDisplay == null ? "" : lengthDisplay).orElse(LengthDisplay.MILLIMETRES);
+        return Keyed.find(LengthDisplay.values(), lengthDisplay == null ? "" : lengthDisplay)
+                .orElse(LengthDisplay.MILLIMETRES);
     }
 
     /** The same person, who now sees lengths like this. */

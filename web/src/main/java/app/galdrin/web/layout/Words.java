@@ -97,6 +97,11 @@ public class Words {
         return QuantityFormat.decimal(Math.toDegrees(radians), 2, true) + "°";
     }
 
+    /** An angle in rad whose way is said beside it: no sign, degrees to two places. */
+    public String angleSize(double radians) {
+        return QuantityFormat.decimal(Math.toDegrees(Math.abs(radians)), 2, false) + "°";
+    }
+
     /** A band or an uncertainty in rad: no sign, three places. */
     public String doubt(double radians) {
         return QuantityFormat.decimal(Math.toDegrees(radians), 3, false) + "°";

@@ -5,6 +5,8 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
@@ -15,6 +17,7 @@ import app.galdrin.core.task.Judge.Verdict;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Plan.Instead;
 import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.sketch.ToleranceRule;
@@ -32,11 +35,13 @@ public class EvidenceWords {
     private final Words words;
     private final WorkingWords working;
     private final StepWords steps;
+    private final TargetWords targets;
 
-    EvidenceWords(Words words, WorkingWords working, StepWords steps) {
+    EvidenceWords(Words words, WorkingWords working, StepWords steps, TargetWords targets) {
         this.words = words;
         this.working = working;
         this.steps = steps;
+        this.targets = targets;
     }
 
     /**
@@ -134,6 +139,9 @@ public class EvidenceWords {
         if (evidence instanceof Evidence.Working e) {
             return working(e);
         }
+        if (evidence instanceof Evidence.Target e) {
+            return target(e);
+        }
         if (evidence instanceof Evidence.Judged e) {
             return judged(e);
         }
@@ -214,6 +222,19 @@ public class EvidenceWords {
                 List.of(),
                 slips(e.slips()),
                 Optional.empty());
+    }
+
+    private Told target(Evidence.Target e) {
+        var procedure = Procedures.named(e.procedure()).orElseThrow();
+        var reading = new TargetReading(procedure.place(e.place()), e.against().map(procedure::place), e.honest());
+        boolean right = e.credit() == 1;
+        return Told.of(
+                targets.name(reading),
+                right,
+                say(
+                        right ? "evidence.working.right" : "evidence.working.wrong",
+                        targets.value(reading, e.written()),
+                        targets.value(reading, e.honest())));
     }
 
     private Told judged(Evidence.Judged e) {

@@ -46,6 +46,7 @@ class EvidenceJson {
         @JsonSubTypes.Type(value = Evidence.Reading.class, name = "reading"),
         @JsonSubTypes.Type(value = Evidence.Repeats.class, name = "repeats"),
         @JsonSubTypes.Type(value = Evidence.Working.class, name = "working"),
+        @JsonSubTypes.Type(value = Evidence.Target.class, name = "target"),
         @JsonSubTypes.Type(value = Evidence.Judged.class, name = "judged"),
         @JsonSubTypes.Type(value = Evidence.CanBeAdjusted.class, name = "canBeAdjusted"),
         @JsonSubTypes.Type(value = Evidence.Move.class, name = "move"),

@@ -113,7 +113,7 @@ class AccessTest {
         var maud = visitor().signIn("m.aldous", PASSWORD);
         var office = visitor().signIn("office", PASSWORD);
         assertEquals(
-                404, maud.post("/people/lengths", Map.of("lengths", "cubits")).statusCode());
+                400, maud.post("/people/lengths", Map.of("lengths", "cubits")).statusCode());
         assertEquals(
                 403,
                 visitor()

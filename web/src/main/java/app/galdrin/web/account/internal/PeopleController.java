@@ -5,8 +5,6 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
@@ -49,7 +47,7 @@ class PeopleController {
             BindingResult errors,
             Model model,
             RedirectAttributes flash) {
-        if (!errors.hasFieldErrors("signIn") && people.signInTaken(form.signIn())) {
+        if (!errors.hasFieldErrors("signIn") && people.bySignIn(form.signIn()).isPresent()) {
             errors.rejectValue("signIn", "field.signIn.taken");
         }
         if (errors.hasErrors()) {
@@ -82,15 +80,13 @@ class PeopleController {
     @PostMapping("/people/lengths")
     String showLengths(
             @AuthenticationPrincipal SignedIn me,
-            @RequestParam String lengths,
+            @RequestParam LengthDisplay lengths,
             HttpServletRequest request,
             HttpServletResponse response,
             RedirectAttributes flash) {
-        LengthDisplay chosen = LengthDisplay.ofKey(lengths)
-                .orElseThrow(() -> new NotThere("length display", Words.quote(lengths), me));
-        people.showLengths(me.centreId(), chosen);
-        sessions.start(me.seeing(chosen), request, response);
-        flash.addFlashAttribute("lengthsChosen", chosen.key());
+        people.showLengths(me.centreId(), lengths);
+        sessions.start(me.seeing(lengths), request, response);
+        flash.addFlashAttribute("lengthsChosen", lengths.key());
         return "redirect:/people";
     }
 

@@ -3,9 +3,9 @@ package app.galdrin.web.account.internal;
 import static org.springframework.security.config.Customizer.withDefaults;
 
 import app.galdrin.web.account.Attempts;
+import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.Locale;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -107,15 +107,10 @@ class SecurityConfiguration {
     }
 
     @Bean
-    LimitedSignIn signIns(PersonMapper people, Attempts attempts, PasswordEncoder passwords) {
+    LimitedSignIn signIns(People people, Attempts attempts, PasswordEncoder passwords) {
         var provider = new LimitedSignIn(
-                signIn -> {
-                    var person = people.bySignIn(signIn.strip().toLowerCase(Locale.ROOT));
-                    if (person == null) {
-                        throw new UsernameNotFoundException("nobody of that name");
-                    }
-                    return person;
-                },
+                signIn ->
+                        people.bySignIn(signIn).orElseThrow(() -> new UsernameNotFoundException("nobody of that name")),
                 attempts);
         provider.setPasswordEncoder(passwords);
         return provider;

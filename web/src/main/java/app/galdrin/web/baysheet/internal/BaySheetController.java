@@ -8,6 +8,7 @@ import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.sitting.Entries;
@@ -63,12 +64,13 @@ class BaySheetController {
             Tasks tasks,
             EvidenceWords evidence,
             StepWords names,
+            TargetWords targets,
             Words words) {
         this.sittings = sittings;
         this.entries = entries;
         this.works = works;
         this.tasks = tasks;
-        this.speech = new SheetMaker.Speech(words, names, evidence);
+        this.speech = new SheetMaker.Speech(words, names, targets, evidence);
     }
 
     @GetMapping("/sittings")

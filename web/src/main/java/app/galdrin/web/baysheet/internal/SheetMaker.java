@@ -5,6 +5,7 @@ import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.References;
 import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
@@ -12,7 +13,6 @@ import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
-import app.galdrin.core.spec.Part;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.HandIn;
@@ -26,6 +26,7 @@ import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.sitting.Entry;
@@ -53,11 +54,13 @@ final class SheetMaker {
     private final OwnFigures own;
     private final Words words;
     private final StepWords names;
+    private final TargetWords targets;
     private final EvidenceWords evidence;
+    private final Facts facts;
     private final boolean speaks;
 
     /** The words a sheet is made with. */
-    record Speech(Words words, StepWords names, EvidenceWords evidence) {}
+    record Speech(Words words, StepWords names, TargetWords targets, EvidenceWords evidence) {}
 
     SheetMaker(Sitting sitting, Assignment assignment, Log log, Map<LineKey, Fields.Refused> refused, Speech speech) {
         this.sitting = sitting;
@@ -67,7 +70,9 @@ final class SheetMaker {
         this.sheet = new Sheet(assignment);
         this.words = speech.words();
         this.names = speech.names();
+        this.targets = speech.targets();
         this.evidence = speech.evidence();
+        this.facts = new Facts(assignment.standing(), words);
         this.fields = new Fields(sheet, log, words, refused);
         this.own = new OwnFigures(assignment, answers);
         this.speaks = sitting.isReference() || assignment.practical().mode() == Mode.PRACTICE;
@@ -264,26 +269,19 @@ final class SheetMaker {
                 .map(from -> assignment.practical().measure(from).orElseThrow())
                 .map(this::readings)
                 .toList();
-        return new WorkView(head, items, readings);
+        List<WorkView.TargetItem> wanted = work.targets().stream()
+                .flatMap(target -> target.on(assignment.sheet()).stream()
+                        .map(reading -> new WorkView.TargetItem(
+                                targets.name(reading), fields.at(LineKey.of(work.id(), target.line(reading))))))
+                .toList();
+        return new WorkView(head, items, wanted, readings);
     }
 
     private WorkView.Readings readings(Measure measure) {
-        var procedure = measure.procedure();
-        List<WorkView.Given> given = new ArrayList<>();
-        procedure
-                .baseline()
-                .apply(assignment.standing())
-                .ifPresent(b -> given.add(new WorkView.Given("baseline." + procedure.key(), words.length(b))));
-        procedure
-                .data()
-                .filter(d -> words.has("geometry." + d.key()))
-                .forEach(d -> d.value()
-                        .apply(assignment.standing())
-                        .ifPresent(v -> given.add(new WorkView.Given("geometry." + d.key(), words.length(v)))));
         return new WorkView.Readings(
                 measure(head(measure, 0), measure, 0),
-                words.text("work." + procedure.key() + ".how." + measure.taught()),
-                given);
+                words.text("work." + measure.procedure().key() + ".how." + measure.taught()),
+                facts.of(measure.procedure()));
     }
 
     private JudgeView judge(StepView.Head head, Judge judge) {
@@ -342,7 +340,8 @@ final class SheetMaker {
                                 .orElse("–"),
                         target(f).map(t -> words.figure(t, f)).orElse("–")))
                 .toList();
-        return new PlanView(head, figures, moves(plan, 0, plan.figures()), noMoves, rodData(plan.figures()));
+        return new PlanView(
+                head, figures, moves(plan, 0, plan.figures()), noMoves, facts.ofRods(adjusters(plan.figures())));
     }
 
     private Optional<Double> target(FigureId figure) {
@@ -377,19 +376,6 @@ final class SheetMaker {
                 .toList();
     }
 
-    private List<WorkView.Given> rodData(List<FigureId> figures) {
-        boolean rods = adjusters(figures).stream().anyMatch(a -> a.part() == Part.ROD);
-        if (!rods) {
-            return List.of();
-        }
-        var g = assignment.sheet().geometry();
-        return List.of(
-                new WorkView.Given(
-                        "geometry.linkage", words.text("linkage." + g.linkage().key())),
-                new WorkView.Given("geometry.lead", words.length(g.lead())),
-                new WorkView.Given("geometry.armLength", words.length(g.armLength())));
-    }
-
     // ---- rounds and the end
 
     private RoundView round(StepView.Head head, Round round) {
@@ -415,9 +401,31 @@ final class SheetMaker {
                 moves(round, number, figures),
                 goals,
                 round.measures().stream()
+                        .flatMap(m -> targets(m, number).stream())
+                        .map(targets::said)
+                        .toList(),
+                round.measures().stream()
                         .map(m -> measure(inner(head, m), m, number))
                         .toList(),
                 sheet.line(next).map(l -> fields.at(next)));
+    }
+
+    /** From the last state that was read before a round: the round before, else as found. */
+    private List<TargetReading> targets(Measure measure, int round) {
+        for (int before = round - 1; before > 0; before--) {
+            List<TargetReading> readings = own.targets(measure.target(), measure, before);
+            if (!readings.isEmpty()) {
+                return readings;
+            }
+        }
+        return assignment.practical().steps().stream()
+                .filter(Measure.class::isInstance)
+                .map(Measure.class::cast)
+                .filter(m -> m.procedure().equals(measure.procedure()))
+                .map(m -> own.targets(measure.target(), m, 0))
+                .filter(found -> !found.isEmpty())
+                .findFirst()
+                .orElse(List.of());
     }
 
     private StepView.Head inner(StepView.Head round, Measure measure) {

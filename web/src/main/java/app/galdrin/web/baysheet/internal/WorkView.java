@@ -3,8 +3,16 @@ package app.galdrin.web.baysheet.internal;
 import app.galdrin.core.task.Work;
 import java.util.List;
 
-/** Figures to be worked out, beside the readings they are worked from. */
-public record WorkView(Head head, List<Item> items, List<Readings> readings) implements StepView {
+/**
+ * Figures to be worked out, beside the readings they are worked from.
+ *
+ * @param targets what must be read for them to be as the sheet prefers
+ */
+public record WorkView(Head head, List<Item> items, List<TargetItem> targets, List<Readings> readings)
+        implements StepView {
+
+    /** A target reading asked for: what is read, or which two readings are compared. */
+    public record TargetItem(String name, FieldView field) {}
 
     /**
      * One figure asked for.

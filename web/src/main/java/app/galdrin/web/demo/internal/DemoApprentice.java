@@ -28,6 +28,7 @@ import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
@@ -109,27 +110,24 @@ final class DemoApprentice {
             for (Place place : measure.procedure().places(measure.figures())) {
                 if (place.eachRepeat() || repeat == 1) {
                     var key = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round);
-                    write(key, text(place, one.getOrDefault(place.id(), 0.0)));
+                    write(key, text(place.answer(), place.amount().quantity(), one.getOrDefault(place.id(), 0.0)));
                 }
             }
         }
     }
 
     /** A reading as a person writes it. */
-    private static String text(Place place, double value) {
-        AnswerType answer = place.answer();
-        if (place.amount().quantity() == Quantity.LENGTH) {
-            return QuantityFormat.length(value);
-        }
-        String size = QuantityFormat.decimal(Math.abs(value), 2, false);
-        if (!(answer instanceof SizeAndSense sized)) {
-            return size;
-        }
-        Sense sense = sized.senses().stream()
-                .filter(s -> s.sign(sized.side()) * value >= 0)
-                .findFirst()
-                .orElse(sized.senses().get(0));
-        return size + LineText.BEFORE_SENSE + sense.key();
+    private static String text(AnswerType answer, Quantity quantity, double value) {
+        boolean sized = answer instanceof SizeAndSense;
+        double size = sized ? Math.abs(value) : value;
+        String figure = quantity == Quantity.LENGTH
+                ? QuantityFormat.decimal(size, 1, false)
+                : QuantityFormat.decimal(Math.abs(size), 2, false);
+        return answer instanceof SizeAndSense s
+                ? figure
+                        + LineText.BEFORE_SENSE
+                        + Sense.of(value, s.senses(), s.side()).key()
+                : figure;
     }
 
     private void work(Work work, Habit habit) {
@@ -155,6 +153,13 @@ final class DemoApprentice {
             write(
                     LineKey.of(work.id(), item.figure().key()),
                     QuantityFormat.decimal(unit.ofFigure(figure, item.figure(), baseline), 2, true));
+        }
+        for (Target target : work.targets()) {
+            Measure from = practical().measure(target.from()).orElseThrow();
+            own.targets(target, from, 0)
+                    .forEach(t -> write(
+                            LineKey.of(work.id(), target.line(t)),
+                            text(t.answer(), t.place().amount().quantity(), t.value())));
         }
     }
 
@@ -272,7 +277,8 @@ final class DemoApprentice {
         first.procedure().places(first.figures()).stream()
                 .limit(2)
                 .forEach(place -> write(
-                        new LineKey(first.id(), place.id(), 2, 0), text(place, two.getOrDefault(place.id(), 0.0))));
+                        new LineKey(first.id(), place.id(), 2, 0),
+                        text(place.answer(), place.amount().quantity(), two.getOrDefault(place.id(), 0.0))));
         entries.write(
                 me,
                 sitting,

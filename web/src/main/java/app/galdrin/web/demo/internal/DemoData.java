@@ -186,7 +186,20 @@ public class DemoData implements ApplicationRunner {
     }
 
     private static Practical fullFront(SpecificationSheet sheet) {
-        return TaskStart.FULL_FRONT.on(sheet, "The full front: caster, camber, toe", OrderSchool.A, AnswerUnit.DEGREES);
+        Practical p = TaskStart.FULL_FRONT.on(
+                sheet, "The full front: caster, camber, toe", OrderSchool.A, AnswerUnit.DEGREES);
+        List<Step> steps =
+                p.steps().stream().map(s -> askingForToesReadings(s, p)).toList();
+        return with(p, p.title(), p.mode(), steps);
+    }
+
+    private static Step askingForToesReadings(Step step, Practical practical) {
+        return step instanceof Work work
+                ? new Work(
+                        work.id(),
+                        work.asked(),
+                        List.of(practical.measure("toe").orElseThrow().target()))
+                : step;
     }
 
     /** The state of a front axle, deg: caster of both wheels, camber of both, toe left and right. */

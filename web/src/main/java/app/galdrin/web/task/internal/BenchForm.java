@@ -27,6 +27,7 @@ import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.SchemeDefaults;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.StepKind;
+import app.galdrin.core.task.Target;
 import app.galdrin.core.task.TaskFault;
 import app.galdrin.core.task.TaskStart;
 import app.galdrin.core.task.Work;
@@ -163,7 +164,7 @@ final class BenchForm {
         return switch (kind) {
             case CHECKLIST -> checklist(id);
             case MEASURE -> measure(id, begun);
-            case WORK -> new Work(id, asked(measures));
+            case WORK -> new Work(id, asked(measures), targets(measures));
             case JUDGE -> new Judge(id, wanted("judge", measures));
             case PLAN -> new Plan(id, wanted("plan", measures));
             case ROUND -> round(id, measures);
@@ -230,6 +231,15 @@ final class BenchForm {
             }
         }
         return asked;
+    }
+
+    /** The measures whose target readings were asked for, where there are any. */
+    private List<Target> targets(List<Measure> measures) {
+        return measures.stream()
+                .filter(m -> typed.containsKey("target." + m.id()))
+                .map(Measure::target)
+                .filter(target -> !target.on(sheet.sheet()).isEmpty())
+                .toList();
     }
 
     /** The figures that have limits on this sheet, but those that were unticked. */

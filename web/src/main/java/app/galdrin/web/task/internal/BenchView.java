@@ -215,6 +215,23 @@ public final class BenchView {
         return Checklist.CLOSING.containsAll(list.items()) && !list.items().isEmpty();
     }
 
+    /** The measures before the working whose figures can be turned back into readings. */
+    public List<TargetRow> targets(Work work) {
+        return form.practical.steps().stream()
+                .takeWhile(s -> !s.equals(work))
+                .filter(Measure.class::isInstance)
+                .map(Measure.class::cast)
+                .filter(m -> !m.target().on(form.sheet.sheet()).isEmpty())
+                .map(m -> new TargetRow(
+                        m.id(),
+                        names.title(m),
+                        work.targets().stream().anyMatch(t -> t.from().equals(m.id()))))
+                .toList();
+    }
+
+    /** A measure, and whether what must be read is asked of it. */
+    public record TargetRow(String id, String name, boolean asked) {}
+
     /** Whether a measurement is taken again in the rounds. */
     public boolean again(Measure measure) {
         return form.practical

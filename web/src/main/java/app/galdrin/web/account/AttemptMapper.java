@@ -1,11 +1,10 @@
-package app.galdrin.web.account.internal;
+package app.galdrin.web.account;
 
-import app.galdrin.web.account.Attempts;
 import org.apache.ibatis.annotations.Mapper;
 
 /** Attempts to sign in. */
 @Mapper
-public interface AttemptMapper {
+interface AttemptMapper {
 
     Attempts.Failures failures(String account, String address, int minutes);
 

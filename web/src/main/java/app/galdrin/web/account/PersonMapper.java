@@ -1,9 +1,5 @@
-package app.galdrin.web.account.internal;
+package app.galdrin.web.account;
 
-import app.galdrin.web.account.ClassGroup;
-import app.galdrin.web.account.Person;
-import app.galdrin.web.account.Role;
-import app.galdrin.web.account.SignedIn;
 import java.util.List;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
@@ -11,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 
 /** People, classes and centres. */
 @Mapper
-public interface PersonMapper {
+interface PersonMapper {
 
     boolean anyone();
 

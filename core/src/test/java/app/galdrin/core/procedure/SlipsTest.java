@@ -1,0 +1,185 @@
+package app.galdrin.core.procedure;
+
+import static app.galdrin.core.Vehicles.figure;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.core.Vehicles;
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.ServiceLoader;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Each slip by itself: with which procedures it can be made, and what it makes of readings and answers. */
+class SlipsTest {
+
+    private static final FigureId TOTAL = figure("totalToe.front");
+    private static final FigureId LEFT = figure("toe.front.left");
+    private static final FigureId RIGHT = figure("toe.front.right");
+
+    private static List<Slip> slips() {
+        return ServiceLoader.load(SlipList.class).stream()
+                .flatMap(list -> list.get().slips().stream())
+                .toList();
+    }
+
+    private static Slip slip(String key) {
+        return slips().stream().filter(s -> s.key().equals(key)).findFirst().orElseThrow();
+    }
+
+    private static SlipSetting setting(String procedure, AnswerUnit unit, List<Map<String, Double>> readings) {
+        var floor = new BayFloor(1, Math.toRadians(0.2), 0, 0);
+        return new SlipSetting(Procedures.of(procedure), new Standing(Vehicles.van(), floor), unit, 500, readings);
+    }
+
+    private static SlipSetting setting(String procedure) {
+        return setting(procedure, AnswerUnit.DEGREES, List.of());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            quoteCharacter = '"',
+            value = {
+                "plates, frontRearSwapped inchesUnconverted methodSign mmForDegrees oneWheelForTotal",
+                "strings, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees oneWheelForTotal",
+                "rearString, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees oneWheelForTotal",
+                "inclinometerZeroed, leftRightSwapped methodSign",
+                "inclinometer, floorIgnored floorWrongWay leftRightSwapped methodSign",
+                "sweep, camberSignsLost factorForgotten leftRightSwapped methodSign oneAndAHalfUsed",
+                "setback, inchesUnconverted leftRightSwapped methodSign mmForDegrees"
+            })
+    void aSlip_concernsTheProceduresItCanBeMadeWith(String procedure, String keys) {
+        Procedure with = Procedures.of(procedure);
+        assertEquals(
+                keys,
+                slips().stream()
+                        .filter(s -> s.concerns(with))
+                        .map(Slip::key)
+                        .sorted()
+                        .collect(Collectors.joining(" ")));
+        assertEquals(keys, Slips.of(with).stream().map(Slip::key).collect(Collectors.joining(" ")));
+        assertEquals(slips().size(), Slips.all().size());
+    }
+
+    private static Map<String, Double> map(String text) {
+        Map<String, Double> map = new TreeMap<>();
+        for (String pair : text.isEmpty() ? new String[0] : text.split(" ")) {
+            map.put(pair.substring(0, pair.indexOf('=')), Double.valueOf(pair.substring(pair.indexOf('=') + 1)));
+        }
+        return map;
+    }
+
+    private static void alike(Map<String, Double> expected, Map<String, Double> actual) {
+        assertEquals(expected.keySet(), new TreeMap<>(actual).keySet());
+        expected.forEach((id, value) -> assertEquals(value, actual.get(id), 1e-9, id));
+    }
+
+    /** As they are used when a figure is worked. */
+    @ParameterizedTest
+    @CsvSource({
+        "frontRearSwapped,plates,frontDistance=1451 rearDistance=1450,frontDistance=1450 rearDistance=1451",
+        "frontRearSwapped,plates,frontDistance=1451,rearDistance=1451",
+        "inchesUnconverted,plates,frontDistance=1270 rearDistance=508,frontDistance=50 rearDistance=20",
+        "inchesUnconverted,strings,wheels.fl.frontGap=50.8 stationDistance=2540,wheels.fl.frontGap=2 stationDistance=2540",
+        "inchesUnconverted,inclinometer,fl.gauge=-1,fl.gauge=-1",
+        "floorIgnored,inclinometer,fl.gauge=-1 fl.floor=0.35,fl.gauge=-1 fl.floor=0",
+        "floorWrongWay,inclinometer,fl.gauge=-1 fl.floor=0.35,fl.gauge=-1 fl.floor=-0.35",
+        "camberSignsLost,sweep,fl.in.camber=-1.4 fl.in.steer=20,fl.in.camber=1.4 fl.in.steer=20",
+        "camberSignsLost,sweep,fl.out.camber=1,fl.out.camber=1"
+    })
+    void readings_misused(String key, String procedure, String read, String used) {
+        alike(map(used), slip(key).misused(setting(procedure), map(read)).orElseThrow());
+    }
+
+    /** As they ought to have been written down. */
+    @ParameterizedTest
+    @CsvSource({
+        "frontRearSwapped,plates,frontDistance=1451 rearDistance=1450,frontDistance=1450 rearDistance=1451",
+        "inchesUnconverted,strings,wheels.fl.frontGap=2 stringSpacingFront=1500,wheels.fl.frontGap=50.8 stringSpacingFront=1500",
+        "inchesUnconverted,inclinometer,fl.gauge=-1 fl.floor=0.3,fl.gauge=-1 fl.floor=0.3"
+    })
+    void readings_putRight(String key, String procedure, String written, String meant) {
+        alike(map(meant), slip(key).corrected(setting(procedure), map(written)).orElseThrow());
+    }
+
+    @Test
+    void aSlipOfOneKind_isNoneOfTheOthers() {
+        for (Slip slip : slips()) {
+            boolean ofReadings = slip.misused(setting("strings"), map("wheels.fl.frontGap=2"))
+                    .isPresent();
+            boolean ofAnswers =
+                    !slip.altered(setting("strings"), Map.of(TOTAL, 0.1)).isEmpty();
+            assertTrue(ofReadings != ofAnswers, slip.key());
+            assertEquals(slip.key().equals("leftRightSwapped"), slip.swapsSides());
+        }
+        assertEquals(Optional.empty(), slip("floorIgnored").corrected(setting("inclinometer"), map("")));
+    }
+
+    private static List<Map<FigureId, Double>> altered(String key, SlipSetting setting, Map<FigureId, Double> answers) {
+        return slip(key).altered(setting, answers);
+    }
+
+    @Test
+    void signsTurned_andSidesChanged() {
+        assertEquals(
+                List.of(Map.of(LEFT, -0.2, RIGHT, 0.1)),
+                altered("methodSign", setting("strings"), Map.of(LEFT, 0.2, RIGHT, -0.1)));
+        assertEquals(
+                List.of(Map.of(LEFT, 0.1, RIGHT, 0.2)),
+                altered("leftRightSwapped", setting("strings"), Map.of(LEFT, 0.2, RIGHT, 0.1)));
+        assertEquals(List.of(Map.of()), altered("leftRightSwapped", setting("strings"), Map.of(LEFT, 0.2)));
+    }
+
+    /** Half for the total, twice for a wheel, and a wheel for the total. */
+    @Test
+    void oneWheelForTheTotal_inEveryWay() {
+        assertEquals(
+                List.of(
+                        Map.of(TOTAL, 0.2, LEFT, 0.2, RIGHT, 0.1),
+                        Map.of(TOTAL, 0.1, LEFT, 0.2, RIGHT, 0.1),
+                        Map.of(TOTAL, 0.15, LEFT, 0.3, RIGHT, 0.3)),
+                altered("oneWheelForTotal", setting("strings"), Map.of(TOTAL, 0.3, LEFT, 0.2, RIGHT, 0.1)));
+        assertEquals(List.of(Map.of(TOTAL, 0.15)), altered("oneWheelForTotal", setting("plates"), Map.of(TOTAL, 0.3)));
+        assertEquals(List.of(), altered("oneWheelForTotal", setting("strings"), Map.of(LEFT, 0.3)));
+    }
+
+    @Test
+    void millimetresForDegrees_andBack() {
+        FigureId setback = figure("setback.front");
+        Map<FigureId, Double> inDegrees = altered("mmForDegrees", setting("plates"), Map.of(TOTAL, 0.1, setback, 3.0))
+                .get(0);
+        assertEquals(1000 * Math.sin(Math.toRadians(0.05)), inDegrees.get(TOTAL), 1e-12);
+        assertEquals(1, inDegrees.size(), "a length is asked in millimetres anyway");
+        Map<FigureId, Double> inMillimetres = altered(
+                        "mmForDegrees", setting("plates", AnswerUnit.MILLIMETRES, List.of()), Map.of(LEFT, 2.0))
+                .get(0);
+        assertEquals(Math.toDegrees(Math.asin(2.0 / 500)), inMillimetres.get(LEFT), 1e-12);
+    }
+
+    /** Plates at 20 and 19, and 20 and 20: the factor is the mean of both; the floor's pitch is outside of it. */
+    @ParameterizedTest
+    @CsvSource({"factorForgotten,1", "oneAndAHalfUsed,1.5"})
+    void anotherFactor_onTheDifferenceOfTheCambers(String key, double used) {
+        FigureId caster = figure("caster.front.left");
+        FigureId other = figure("caster.front.right");
+        FigureId camber = figure("camber.front.left");
+        var readings = List.of(
+                map("fl.out.steer=20 fl.in.steer=19 fr.out.steer=20"),
+                map("fl.out.steer=20 fl.in.steer=20 fr.out.steer=0 fr.in.steer=0"));
+        double f = (1 / (2 * Math.sin(Math.toRadians(19.5))) + 1 / (2 * Math.sin(Math.toRadians(20)))) / 2;
+        Map<FigureId, Double> answers = new HashMap<>(Map.of(caster, 3.0, other, 2.0, camber, -0.5));
+        Map<FigureId, Double> altered = altered(key, setting("sweep", AnswerUnit.DEGREES, readings), answers)
+                .get(0);
+        assertEquals(used * (3.0 + 0.2) / f - 0.2, altered.get(caster), 1e-9);
+        assertEquals(2.0, altered.get(other), "no span was read");
+        assertEquals(-0.5, altered.get(camber));
+    }
+}

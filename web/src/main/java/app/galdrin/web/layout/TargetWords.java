@@ -1,0 +1,54 @@
+package app.galdrin.web.layout;
+
+import app.galdrin.core.answer.AnswerType.SizeAndSense;
+import app.galdrin.core.answer.Sense;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.TargetReading;
+import app.galdrin.core.quantity.Quantity;
+import org.springframework.stereotype.Component;
+
+/** Target readings in words: where, how much, and which way; templates reach it as {@code @targets}. */
+@Component("targets")
+public class TargetWords {
+
+    private final Words words;
+
+    TargetWords(Words words) {
+        this.words = words;
+    }
+
+    /** What is read, or which two readings are compared. */
+    public String name(TargetReading target) {
+        Place place = target.place();
+        String wheel = place.wheel().map(w -> words.text("wheel." + w.key())).orElse("");
+        return target.against()
+                .map(other -> words.text("target.pair", wheel, lead(wheel), shortly(place), shortly(other))
+                        .strip())
+                .orElseGet(() -> words.text(place.words() + ".list", wheel));
+    }
+
+    private static String lead(String wheel) {
+        return wheel.isEmpty() ? "" : ": ";
+    }
+
+    private String shortly(Place place) {
+        return words.text(place.words() + ".short");
+    }
+
+    /** A value of it: its size and which way it is meant. */
+    public String value(TargetReading target, double value) {
+        boolean length = target.place().amount().quantity() == Quantity.LENGTH;
+        if (target.answer() instanceof SizeAndSense sized) {
+            String size = length ? words.length(Math.abs(value)) : words.angleSize(Math.toRadians(value));
+            return size + ", "
+                    + words.text("sense."
+                            + Sense.of(value, sized.senses(), sized.side()).key());
+        }
+        return length ? words.length(value) : words.angle(Math.toRadians(value));
+    }
+
+    /** What must be read. */
+    public String said(TargetReading target) {
+        return words.text("target.said", name(target), value(target, target.value()));
+    }
+}
