@@ -37,8 +37,10 @@ public final class CamberOffset implements MeasuringMethod {
     private static final NumberField CAMBER =
             NumberField.angle("camber", Range.ALL).withDoubt();
 
+    public static final String NAME = "camber.offset";
+
     private static final Contract CONTRACT =
-            new Contract("camber.offset", Shape.of(TOP_GAP, BOTTOM_GAP, LENGTH).withU(ToeLine.U_GAP), Shape.of(CAMBER));
+            new Contract(NAME, Shape.of(TOP_GAP, BOTTOM_GAP, LENGTH).withU(ToeLine.U_GAP), Shape.of(CAMBER));
     private static final Sight SIGHT =
             Sight.of(Seen.CAMBER).assuming(Assumption.FLOOR_SLOPE_KNOWN, Assumption.RUN_OUT_REMOVED);
 

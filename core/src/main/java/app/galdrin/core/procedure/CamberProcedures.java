@@ -7,11 +7,13 @@ import app.galdrin.core.geometry.Floor;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.CamberInclinometer;
+import app.galdrin.core.measure.CamberOffset;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.procedure.Source.Fixed;
 import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
+import app.galdrin.core.record.FieldUnit;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -34,14 +36,18 @@ public final class CamberProcedures implements ProcedureList {
 
     @Override
     public List<Procedure> procedures() {
-        return List.of(inclinometer("inclinometerZeroed", true), inclinometer("inclinometer", false));
+        return List.of(inclinometer("inclinometerZeroed", true), inclinometer("inclinometer", false), plumbRule());
     }
+
+    /** Round the vehicle from the left front wheel. */
+    private static final List<Wheel> WALK =
+            List.of(Wheel.FRONT_LEFT, Wheel.REAR_LEFT, Wheel.REAR_RIGHT, Wheel.FRONT_RIGHT);
 
     /** Zeroed across the floor and then only read; or never zeroed, with the floor read beside the wheel and taken off on paper. */
     private static Procedure inclinometer(String key, boolean zeroed) {
         List<Place> walk = new ArrayList<>();
         List<Evaluation> evaluations = new ArrayList<>();
-        for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.REAR_LEFT, Wheel.REAR_RIGHT, Wheel.FRONT_RIGHT)) {
+        for (Wheel wheel : WALK) {
             Place gauge = Place.sensed(
                     wheel.key() + ".gauge", wheel, "gauge", MOST_CAMBER, GAUGE, Sense.TOP_OUT, Sense.TOP_IN);
             Place floor = Place.sensed(
@@ -90,6 +96,65 @@ public final class CamberProcedures implements ProcedureList {
                 places.put(
                         wheel.key() + ".floor",
                         Math.toDegrees(gauge.read(s.floor().roll(), random)));
+            }
+            return places;
+        };
+    }
+
+    private static final Source.Datum BETWEEN_POINTS = new Source.Datum(
+            "rimDiameter",
+            FieldUnit.LENGTH,
+            s -> Optional.of(s.sheet().geometry().rimDiameter()),
+            s -> 0);
+
+    /**
+     * A plumb line outboard of the wheel and a rule to the rim's edge, top and bottom. It tells the lean against gravity; on a floor whose
+     * left side is higher a left wheel leans that much farther out of the vehicle's own upright than the line shows, a right one less.
+     */
+    private static Procedure plumbRule() {
+        List<Place> walk = new ArrayList<>();
+        List<Evaluation> evaluations = new ArrayList<>();
+        for (Wheel wheel : WALK) {
+            Place top = Place.gap(wheel.key() + ".topGap", wheel, End.TOP, "plumb");
+            Place bottom = Place.gap(wheel.key() + ".bottomGap", wheel, End.BOTTOM, "plumb");
+            walk.addAll(List.of(top, bottom));
+            Map<String, Source> fields = new LinkedHashMap<>();
+            fields.put("topGap", new Read(top, 1));
+            fields.put("bottomGap", new Read(bottom, 1));
+            fields.put("length", BETWEEN_POINTS);
+            evaluations.add(Evaluation.of(
+                            CamberOffset.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel)))
+                    .with(new Evaluation.Correction(
+                            "camber",
+                            "floor.roll." + wheel.side().key(),
+                            new Source.Bay(false),
+                            wheel.side().sign())));
+        }
+        return new Procedure(
+                "plumbRule",
+                Family.CAMBER,
+                walk,
+                evaluations,
+                Set.of(Assumption.RUN_OUT_REMOVED),
+                Set.of(),
+                s -> BETWEEN_POINTS.known(s),
+                CamberProcedures::hang);
+    }
+
+    /** From the line to the rim at hub height, mm. */
+    private static final double GAP_AT_HUB = 60;
+
+    private static Simulation.Laying hang(Truth truth, Standing s, double handling, RandomGenerator random) {
+        Instrument rule = CatalogueInstrument.RULE_MILLIMETRES.inHands(handling);
+        double rim = s.sheet().geometry().rimDiameter();
+        return () -> {
+            Map<String, Double> places = new HashMap<>();
+            for (Wheel wheel : WALK) {
+                double against = truth.of(Measurand.CAMBER, wheel)
+                        - wheel.side().sign() * s.floor().roll();
+                var r = CamberOffset.forward(against, GAP_AT_HUB, rim, rule, random);
+                places.put(wheel.key() + ".topGap", r.topGap());
+                places.put(wheel.key() + ".bottomGap", r.bottomGap());
             }
             return places;
         };

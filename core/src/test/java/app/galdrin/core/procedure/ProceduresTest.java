@@ -254,6 +254,7 @@ class ProceduresTest {
         "plates,500",
         "strings,416",
         "rearString,416",
+        "plumbRule,416",
         "inclinometer,",
         "inclinometerZeroed,",
         "sweep,",
@@ -278,6 +279,7 @@ class ProceduresTest {
         "inclinometer,fl.floor,0.3,1e-9",
         "inclinometer,fr.gauge,0.3,1e-5",
         "inclinometerZeroed,fr.gauge,0,1e-5",
+        "plumbRule,fl.topGap,61.089,0.001",
         "setback,fl.wheelbase,2760,0.001"
     })
     void whatIsReadOfAStraightVehicle(String key, String place, double about, double within) {
@@ -450,6 +452,34 @@ class ProceduresTest {
                 -1.35,
                 Math.toDegrees(worked.honest(figure("camber.front.right")).orElseThrow()),
                 1e-4);
+    }
+
+    /** A plumb line knows no floor: its roll is added on the left, taken off on the right, and leans the difference doubly. */
+    @Test
+    void aPlumbLinesFloor_isTheBays() {
+        Map<String, Double> readings =
+                Map.of("fl.topGap", 60.0, "fl.bottomGap", 57.0, "fr.topGap", 60.0, "fr.bottomGap", 57.0);
+        var floor = new BayFloor(2, Math.toRadians(0.4), Math.toRadians(0.3), Math.toRadians(0.108));
+        Procedure plumb = Procedures.of("plumbRule");
+        Worked worked = plumb.work(readings, new Standing(Vehicles.van(), floor), ONCE, HandFormula.SOLVED);
+        double against = Math.toDegrees(Math.asin(-3.0 / 416));
+        FigureId left = figure("camber.front.left");
+        assertEquals(against + 0.3, Math.toDegrees(worked.honest(left).orElseThrow()), 1e-9);
+        assertEquals(
+                against - 0.3,
+                Math.toDegrees(worked.honest(figure("camber.front.right")).orElseThrow()),
+                1e-9);
+        Map<String, Double> parts =
+                worked.figures().get(figure("camberDifference.front")).budget().parts();
+        assertEquals(2 * 0.108, Math.toDegrees(parts.get("bay.roll.2")), 1e-9);
+        var steps = plumb.stepsTo(left, worked, HandFormula.SOLVED).orElseThrow();
+        assertEquals(
+                List.of("camber.offset.camber", "floor.roll.left"),
+                steps.stream().map(s -> s.formula()).toList());
+        assertEquals(against + 0.3, steps.get(1).out().inRecord(), 1e-9);
+        assertEquals(
+                List.of("rimDiameter", "floorRoll"),
+                plumb.given().map(Source.Given::key).toList());
     }
 
     @Test

@@ -53,6 +53,7 @@ class SlipsTest {
                 "rearString, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees oneWheelForTotal",
                 "inclinometerZeroed, leftRightSwapped methodSign",
                 "inclinometer, floorIgnored floorWrongWay leftRightSwapped methodSign",
+                "plumbRule, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees",
                 "sweep, camberSignsLost factorForgotten leftRightSwapped methodSign oneAndAHalfUsed",
                 "setback, inchesUnconverted leftRightSwapped methodSign mmForDegrees"
             })
@@ -87,6 +88,7 @@ class SlipsTest {
     @CsvSource({
         "frontRearSwapped,plates,frontDistance=1451 rearDistance=1450,frontDistance=1450 rearDistance=1451",
         "frontRearSwapped,plates,frontDistance=1451,rearDistance=1451",
+        "frontRearSwapped,plumbRule,fl.topGap=60 fl.bottomGap=58,fl.topGap=58 fl.bottomGap=60",
         "inchesUnconverted,plates,frontDistance=1270 rearDistance=508,frontDistance=50 rearDistance=20",
         "inchesUnconverted,strings,wheels.fl.frontGap=50.8 stationDistance=2540,wheels.fl.frontGap=2 stationDistance=2540",
         "inchesUnconverted,inclinometer,fl.gauge=-1,fl.gauge=-1",

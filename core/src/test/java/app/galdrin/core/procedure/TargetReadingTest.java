@@ -130,6 +130,28 @@ class TargetReadingTest {
     }
 
     @Test
+    void aPlumbLine_tellsTopAgainstBottom() {
+        Procedure plumb = Procedures.of("plumbRule");
+        Map<String, Double> readings = Map.of("fl.topGap", 60.0, "fl.bottomGap", 60.0);
+        List<TargetReading> targets = TargetReading.of(
+                plumb,
+                LEVEL,
+                readings,
+                figures(plumb, readings, LEVEL),
+                Map.of(figure("camber.front.left"), Math.toRadians(-0.5)));
+        assertEquals(1, targets.size());
+        assertEquals("fl.topGap", targets.get(0).place().id());
+        assertEquals(
+                416 * Math.sin(Math.toRadians(0.5)),
+                targets.get(0).value(),
+                1e-6,
+                "top in: the line is farther away there");
+        assertEquals(
+                List.of(Sense.TOP_MORE, Sense.BOTTOM_MORE),
+                ((SizeAndSense) targets.get(0).answer()).senses());
+    }
+
+    @Test
     void whatTellsNothing_isLeftOut() {
         Procedure string = Procedures.of("rearString");
         Map<String, Double> half = Map.of("wheels.fl.frontGap", 40.0);

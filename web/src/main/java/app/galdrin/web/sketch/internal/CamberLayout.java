@@ -1,10 +1,12 @@
 package app.galdrin.web.sketch.internal;
 
-import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Measurand;
+import static app.galdrin.web.sketch.internal.FromAhead.RIM_BOTTOM;
+import static app.galdrin.web.sketch.internal.FromAhead.RIM_TOP;
+import static app.galdrin.web.sketch.internal.FromAhead.WHEEL_HALF;
+import static app.galdrin.web.sketch.internal.FromAhead.WHEEL_HEIGHT;
+
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
@@ -14,184 +16,59 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/**
- * A wheel seen from ahead with a level on a straightedge across its rim. It leans as its sheet prefers, enlarged; the plumb line hangs
- * where the wheel stands. Outboard is to the right for a left wheel.
- */
+/** A wheel seen from ahead with a level on a straightedge across its rim. */
 @AutoService(Layout.class)
 public final class CamberLayout implements Layout {
-
-    /** How many times the lean is drawn, and the most that is drawn of it, rad. */
-    static final double ENLARGED = 6;
-
-    private static final double MOST_DRAWN = Math.toRadians(9);
-
-    private static final double HEIGHT = 340;
-    private static final double HEIGHT_UPRIGHT = 350;
-    private static final double GROUND = 292;
-    private static final double WHEEL_HEIGHT = 226;
-    private static final double WHEEL_HALF = 38;
 
     @Override
     public Set<String> procedures() {
         return Set.of("inclinometerZeroed", "inclinometer");
     }
 
-    /** The lean that is drawn, rad, top outward positive. */
-    static double drawnLean(SpecificationSheet sheet, Wheel wheel) {
-        double preferred = sheet.limits(FigureId.of(Measurand.CAMBER, wheel))
-                .map(Limits::target)
-                .map(t -> t.orElse(0))
-                .orElse(0.0);
-        return Math.max(-MOST_DRAWN, Math.min(MOST_DRAWN, ENLARGED * preferred));
-    }
-
     @Override
     public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
-        var panels = new Panels(asked, upright, upright ? HEIGHT_UPRIGHT : HEIGHT);
+        var panels = new Panels(asked, upright, upright ? FromAhead.HEIGHT_UPRIGHT : FromAhead.HEIGHT);
         Pen pen = new Pen();
         Map<String, Box> fields = new HashMap<>();
         for (Wheel wheel : panels.wheels()) {
-            new Panel(pen, panels, wheel, drawnLean(sheet, wheel)).draw(fields);
+            var view = new FromAhead(pen, panels, wheel, sheet);
+            view.draw();
+            level(pen, view);
+            fields(pen, view, panels, wheel, fields);
         }
         return new Drawing(panels.width(), panels.height(), pen.shapes(), fields);
     }
 
-    /** One wheel: points are given as {@code out} from its contact with the floor and {@code up}, leaning with the wheel where said. */
-    private static final class Panel {
-        private final Pen pen;
-        private final Panels panels;
-        private final Wheel wheel;
-        private final double lean;
-        private final int out;
-        private final double contactX;
-        private final double groundY;
-
-        Panel(Pen pen, Panels panels, Wheel wheel, double lean) {
-            this.pen = pen;
-            this.panels = panels;
-            this.wheel = wheel;
-            this.lean = lean;
-            this.out = wheel.left() ? 1 : -1;
-            double middle = panels.x(wheel) + panels.panelWidth() / 2;
-            this.contactX = middle - out * panels.panelWidth() * 0.13;
-            this.groundY = panels.y(wheel) + GROUND;
+    /** A straightedge held to the rim by two feet, with the gauge on it. */
+    private static void level(Pen pen, FromAhead view) {
+        double near = WHEEL_HALF + 10;
+        double h = WHEEL_HEIGHT;
+        pen.outline("tool", view.leaning(near, h * 0.1, near + 7, h * 0.1, near + 7, h * 0.9, near, h * 0.9));
+        for (double up : new double[] {RIM_BOTTOM, RIM_TOP}) {
+            double[] foot = view.leaning(WHEEL_HALF, up, near, up);
+            pen.line("rim", foot[0], foot[1], foot[2], foot[3]);
         }
+        pen.outline(
+                "tool", view.leaning(near + 7, h * 0.43, near + 33, h * 0.43, near + 33, h * 0.57, near + 7, h * 0.57));
+        pen.outline(
+                "gauge",
+                view.leaning(near + 13, h * 0.47, near + 27, h * 0.47, near + 27, h * 0.53, near + 13, h * 0.53));
+    }
 
-        private double x(double outboard) {
-            return contactX + out * outboard;
-        }
-
-        private double y(double up) {
-            return groundY - up;
-        }
-
-        /** A point that leans with the wheel: outboard of its middle plane and up along it. */
-        private double[] leaning(double outboard, double up) {
-            return new double[] {
-                x(outboard * Math.cos(lean) + up * Math.sin(lean)), y(up * Math.cos(lean) - outboard * Math.sin(lean))
-            };
-        }
-
-        private double[] leaning(double... outUp) {
-            double[] xy = new double[outUp.length];
-            for (int i = 0; i < xy.length; i += 2) {
-                double[] point = leaning(outUp[i], outUp[i + 1]);
-                xy[i] = point[0];
-                xy[i + 1] = point[1];
-            }
-            return xy;
-        }
-
-        void draw(Map<String, Box> fields) {
-            floor();
-            arms();
-            tyre();
-            level();
-            sense();
-            words();
-            fields(fields);
-        }
-
-        private void floor() {
-            double left = panels.x(wheel) + 14;
-            double right = panels.x(wheel) + panels.panelWidth() - 14;
-            pen.line("floor", left, groundY, right, groundY);
-            for (double x = left + 4; x < right; x += 14) {
-                pen.line("hatch", x, groundY, x - 6, groundY + 7);
-            }
-        }
-
-        private void arms() {
-            double hub = WHEEL_HEIGHT / 2;
-            double in = -panels.panelWidth() * 0.3;
-            pen.line("body", x(in), y(hub + 46), leaning(-WHEEL_HALF, hub + 40)[0], leaning(-WHEEL_HALF, hub + 40)[1]);
-            pen.line("body", x(in), y(hub - 58), leaning(-WHEEL_HALF, hub - 46)[0], leaning(-WHEEL_HALF, hub - 46)[1]);
-            pen.line("body", x(in + 12), y(hub - 8), leaning(-WHEEL_HALF, hub)[0], leaning(-WHEEL_HALF, hub)[1]);
-            pen.line("body", x(in + 12), y(hub + 8), x(in + 12), y(hub - 24));
-        }
-
-        private void tyre() {
-            double w = WHEEL_HALF;
-            double h = WHEEL_HEIGHT;
-            double c = 12;
-            pen.outline("tyre", leaning(-w + c, 0, w - c, 0, w, c, w, h - c, w - c, h, -w + c, h, -w, h - c, -w, c));
-            for (double up : new double[] {h * 0.2, h * 0.8}) {
-                double[] rim = leaning(-w, up, w, up);
-                pen.line("witness", rim[0], rim[1], rim[2], rim[3]);
-            }
-            double[] middle = leaning(0, -22, 0, h + 20);
-            pen.line("centreline ink", middle[0], middle[1], middle[2], middle[3]);
-            pen.line("plumb", x(0), y(-18), x(0), y(h + 26));
-        }
-
-        /** A straightedge held to the rim by two feet, with the gauge on it. */
-        private void level() {
-            double near = WHEEL_HALF + 10;
-            double h = WHEEL_HEIGHT;
-            pen.outline("tool", leaning(near, h * 0.1, near + 7, h * 0.1, near + 7, h * 0.9, near, h * 0.9));
-            for (double up : new double[] {h * 0.2, h * 0.8}) {
-                double[] foot = leaning(WHEEL_HALF, up, near, up);
-                pen.line("rim", foot[0], foot[1], foot[2], foot[3]);
-            }
-            pen.outline(
-                    "tool", leaning(near + 7, h * 0.43, near + 33, h * 0.43, near + 33, h * 0.57, near + 7, h * 0.57));
-            pen.outline(
-                    "gauge",
-                    leaning(near + 13, h * 0.47, near + 27, h * 0.47, near + 27, h * 0.53, near + 13, h * 0.53));
-        }
-
-        /** The positive way, from the plumb line outward. */
-        private void sense() {
-            double up = WHEEL_HEIGHT + 30;
-            pen.line("sense", x(4), y(up), x(34), y(up));
-            pen.arrow("sense-head", x(40), y(up), x(20), y(up));
-            pen.label("sense-words", x(46), y(up - 4), out > 0 ? "start" : "end", "sketch.topOut");
-        }
-
-        private void words() {
-            double left = panels.x(wheel) + 14;
-            double top = panels.y(wheel) + 18;
-            pen.label("view-name", left, top, "start", "sketch.fromAhead", "wheel." + wheel.key());
-            pen.label("plumb-words", x(-8), y(WHEEL_HEIGHT + 26), out > 0 ? "end" : "start", "sketch.plumb");
-            pen.label("note", left, groundY + 20, "start", "sketch.leanEnlarged");
-            pen.label("rule-of-thumb", left, groundY + 35, "start", "sketch.onTheRim");
-        }
-
-        private void fields(Map<String, Box> fields) {
-            double width = 104;
-            double height = 58;
-            double near = panels.panelWidth() * 0.29;
-            double up = WHEEL_HEIGHT - 8;
-            for (Place place : panels.places(wheel)) {
-                double boxX = out > 0 ? x(near) : x(near) - width;
-                fields.put(place.id(), new Box(boxX, y(up), width, height));
-                boolean floor = place.reading().equals("floor");
-                double[] at =
-                        floor ? new double[] {x(near * 0.9), groundY} : leaning(WHEEL_HALF + 43, WHEEL_HEIGHT / 2);
-                pen.line("leader", at[0], at[1], x(near), y(up) + 20);
-                up -= 108;
-            }
+    private static void fields(Pen pen, FromAhead view, Panels panels, Wheel wheel, Map<String, Box> fields) {
+        double width = 104;
+        double height = 58;
+        double near = panels.panelWidth() * 0.29;
+        double up = WHEEL_HEIGHT - 8;
+        for (Place place : panels.places(wheel)) {
+            double boxX = view.leftToRight() ? view.x(near) : view.x(near) - width;
+            fields.put(place.id(), new Box(boxX, view.y(up), width, height));
+            boolean floor = place.reading().equals("floor");
+            double[] at = floor
+                    ? new double[] {view.x(near * 0.9), view.y(0)}
+                    : view.leaning(WHEEL_HALF + 43, WHEEL_HEIGHT / 2);
+            pen.line("leader", at[0], at[1], view.x(near), view.y(up) + 20);
+            up -= 108;
         }
     }
 }
