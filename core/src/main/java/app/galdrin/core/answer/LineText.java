@@ -30,7 +30,7 @@ public sealed interface LineText {
         }
     }
 
-    /** A text that was not; the reason says why, the type what would have done. */
+    /** A text that was not; the reason says why, the type what would have done; a figure that was read is in mm, degrees or a count. */
     record Refused(String typed, Reason reason, OptionalDouble read, AnswerType type) implements LineText {}
 
     /** Why a text was not understood; each has a sentence of its own on the pages. */

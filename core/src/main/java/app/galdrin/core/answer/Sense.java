@@ -34,7 +34,7 @@ public enum Sense implements Keyed {
         return key;
     }
 
-    /** Which of these a value with a sign is; the first of them for 0. */
+    /** Which of these a value with a sign (mm or deg) is; the first of them for 0. */
     public static Sense of(double value, List<Sense> senses, Side side) {
         return senses.stream().filter(s -> s.sign(side) * value > 0).findFirst().orElse(senses.get(0));
     }

@@ -16,16 +16,17 @@ public record Tolerance(double size) {
         }
     }
 
+    /** Both in the unit of the size. */
     public boolean equal(double a, double b) {
         return Math.abs(a - b) <= size;
     }
 
-    /** Whether {@code a} is at most {@code b}. */
+    /** Whether {@code a} is at most {@code b}, both in the unit of the size. */
     public boolean atMost(double a, double b) {
         return a <= b + size;
     }
 
-    /** Whether {@code a} is at least {@code b}. */
+    /** Whether {@code a} is at least {@code b}, both in the unit of the size. */
     public boolean atLeast(double a, double b) {
         return a >= b - size;
     }

@@ -60,7 +60,7 @@ public record Floor(double pitch, double roll) {
     }
 
     /**
-     * What an inclinometer on a wheel of known camber reads on this floor: γ_read = −asin(a·u), a the spin axis pointing
+     * What an inclinometer on a wheel of known camber and toe (rad) reads on this floor, rad, top outward positive: γ_read = −asin(a·u), a the spin axis pointing
      * outboard.
      */
     public double inclinometerReading(double camber, double toe, Side side) {

@@ -18,9 +18,10 @@ import java.util.Set;
 /** What a mark rests on. Figures are rad or mm unless said; {@code credit} is 0 to 1. */
 public sealed interface Evidence {
 
+    /** Share of what there was to earn, 0 to 1. */
     double credit();
 
-    /** A figure and its standard uncertainty. */
+    /** A figure and its standard uncertainty, rad or mm. */
     record Figure(double value, double doubt) {}
 
     /** What can be missing; each has a sentence of its own. */
@@ -83,15 +84,16 @@ public sealed interface Evidence {
             Optional<DoubtFrom> doubtFrom,
             List<Set<String>> slips)
             implements Evidence {
+        /** Own less reference, rad or mm. */
         public double difference() {
             return own.value() - reference.value();
         }
     }
 
-    /** What most of a doubt comes from. */
+    /** What most of a doubt comes from; its share of the variance is 0 to 1. */
     record DoubtFrom(String group, double share) {}
 
-    /** The apprentice's own repeats of a figure. */
+    /** The apprentice's own repeats of a figure, rad or mm; the range is highest less lowest. */
     record Repeats(FigureId figure, List<Double> each, double range, Band band, double credit) implements Evidence {}
 
     /**

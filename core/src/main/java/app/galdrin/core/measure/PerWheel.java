@@ -3,10 +3,10 @@ package app.galdrin.core.measure;
 import app.galdrin.core.geometry.Wheel;
 import java.util.function.ToDoubleFunction;
 
-/** One figure for each of the four wheels. */
+/** One figure for each of the four wheels, rad or mm, all in one unit. */
 public record PerWheel(double frontLeft, double frontRight, double rearLeft, double rearRight) {
 
-    /** Asks for the wheels in record order. */
+    /** Asks for the wheels in record order; rad or mm. */
     public static PerWheel of(ToDoubleFunction<Wheel> figure) {
         return new PerWheel(
                 figure.applyAsDouble(Wheel.FRONT_LEFT),
@@ -15,6 +15,7 @@ public record PerWheel(double frontLeft, double frontRight, double rearLeft, dou
                 figure.applyAsDouble(Wheel.REAR_RIGHT));
     }
 
+    /** Rad or mm, as all four are. */
     public double at(Wheel wheel) {
         return switch (wheel) {
             case FRONT_LEFT -> frontLeft;

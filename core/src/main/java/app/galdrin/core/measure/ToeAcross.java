@@ -106,7 +106,7 @@ public final class ToeAcross implements MeasuringMethod {
             OptionalDouble heightOffset,
             Reading reading) {
 
-        /** Spans between points a known distance apart on each wheel. */
+        /** Spans between points a known distance apart on each wheel, mm. */
         public static Readings spans(double frontDistance, double rearDistance, double baseline) {
             return new Readings(
                     frontDistance,

@@ -88,7 +88,7 @@ public record Procedure(
             return steps.getOrDefault(evaluation, List.of());
         }
 
-        /** What an honest sheet has for a figure: by the taught formula, else as solved. */
+        /** What an honest sheet has for a figure, rad or mm: by the taught formula, else as solved. */
         public Optional<Double> honest(FigureId figure) {
             Double hand = byHand.get(figure);
             return hand != null

@@ -17,12 +17,12 @@ public interface Slip {
     /** Whether it can be made with this procedure. */
     boolean concerns(Procedure procedure);
 
-    /** The readings as this slip uses them when a figure is worked; empty where it is none of readings. */
+    /** The readings, mm or deg by place, as this slip uses them when a figure is worked; empty where it is none of readings. */
     default Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
         return Optional.empty();
     }
 
-    /** The readings put right, where this slip was made as they were written down. */
+    /** The readings, mm or deg by place, put right, where this slip was made as they were written down. */
     default Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
         return Optional.empty();
     }
@@ -32,7 +32,7 @@ public interface Slip {
         return false;
     }
 
-    /** The answers as this slip gives them, in every way it can be made; empty where it is none of answers. */
+    /** The answers, in the unit that was asked for, as this slip gives them, in every way it can be made; empty where it is none of answers. */
     default List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
         return List.of();
     }

@@ -20,7 +20,7 @@ public record Truth(Map<FigureId, Double> figures) {
     }
 
     /**
-     * The state that figures describe. Of a sum whose wheels are not among them each wheel takes half: what a procedure that sees the sum
+     * The state that figures, rad or mm, describe. Of a sum whose wheels are not among them each wheel takes half: what a procedure that sees the sum
      * alone reads does not depend on the split.
      */
     public static Truth describedBy(Map<FigureId, Double> figures) {
@@ -46,10 +46,12 @@ public record Truth(Map<FigureId, Double> figures) {
         return new Truth(changed);
     }
 
+    /** Rad or mm, with the sign of the measurand; 0 where nothing is said. */
     public double of(Measurand measurand, Wheel wheel) {
         return of(FigureId.of(measurand, wheel));
     }
 
+    /** Rad or mm, with the sign of the measurand; 0 where nothing is said. */
     public double of(FigureId figure) {
         return figures.getOrDefault(figure, 0.0);
     }

@@ -10,14 +10,14 @@ public final class QuantityFormat {
 
     private QuantityFormat() {}
 
-    /** A figure with a fixed number of places and, if wanted, a plus sign; never a negative zero. */
+    /** A figure, in whatever unit stands beside it, with a fixed number of places and, if wanted, a plus sign; never a negative zero. */
     public static String decimal(double value, int places, boolean plus) {
         BigDecimal rounded = BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP);
         String size = rounded.abs().toPlainString();
         return sign(rounded.signum(), plus) + size;
     }
 
-    /** A length as a person wrote or measured it: as many places as it needs, two at the most. */
+    /** A length in mm as a person wrote or measured it: as many places as it needs, two at the most. */
     public static String length(double millimetres) {
         BigDecimal rounded = BigDecimal.valueOf(millimetres)
                 .setScale(2, RoundingMode.HALF_UP)
@@ -48,7 +48,7 @@ public final class QuantityFormat {
         }
     }
 
-    /** A length to the nearest part of an inch; {@code parts} is 16 or 32. */
+    /** A length in mm to the nearest part of an inch; {@code parts} is 16 or 32. */
     public static Inches inches(double millimetres, int parts) {
         long count = Math.round(Math.abs(millimetres) / Unit.IN.factor() * parts);
         long whole = count / parts;

@@ -25,21 +25,25 @@ public final class Figures {
         }
     }
 
+    /** In the core's unit, mm or rad. */
     public Figures set(NumberField field, double value) {
         values.add(field.name(), field.unit().toRecord(value));
         return this;
     }
 
+    /** In the core's unit, mm or rad; left out where it is absent. */
     public Figures set(NumberField field, OptionalDouble value) {
         value.ifPresent(v -> set(field, v));
         return this;
     }
 
+    /** In the core's unit, mm or rad, with its doubt. */
     public Figures set(NumberField field, Estimate estimate) {
         doubts.add(field.name(), new Doubt(field, estimate));
         return set(field, estimate.value());
     }
 
+    /** In the core's unit, mm or rad, with its doubt; left out where it is absent. */
     public Figures set(NumberField field, Optional<Estimate> estimate) {
         estimate.ifPresent(e -> set(field, e));
         return this;

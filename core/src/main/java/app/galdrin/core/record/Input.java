@@ -35,7 +35,7 @@ public final class Input {
         return value(field) != null;
     }
 
-    /** Of a number that must be there. */
+    /** Of a number that must be there, in the core's unit, mm or rad. */
     public double number(NumberField field) {
         return field.unit().toCore(asWritten(field));
     }
@@ -45,10 +45,12 @@ public final class Input {
         return (Double) needed(field);
     }
 
+    /** In the core's unit, mm or rad. */
     public OptionalDouble optional(NumberField field) {
         return has(field) ? OptionalDouble.of(number(field)) : OptionalDouble.empty();
     }
 
+    /** In the core's unit, mm or rad, as is the number that stands for one left out. */
     public double number(NumberField field, double otherwise) {
         return value(field) instanceof Double written ? field.unit().toCore(written) : otherwise;
     }

@@ -43,19 +43,22 @@ public record Range(double lowest, double highest, boolean lowestExcluded, doubl
     /** Any other number. */
     public static final Range NUMBER = closed(-1e9, 1e9);
 
+    /** Both ends are in it; in the unit of the field, mm or deg. */
     public static Range closed(double lowest, double highest) {
         return new Range(lowest, highest, false, 0);
     }
 
+    /** The lowest is not in it; in the unit of the field, mm or deg. */
     public static Range openBelow(double lowest, double highest) {
         return new Range(lowest, highest, true, 0);
     }
 
-    /** From −highest to highest, but not nearer to zero than {@code leastSize}. */
+    /** In the unit of the field, from −highest to highest, but not nearer to zero than {@code leastSize}. */
     public static Range sized(double leastSize, double highest) {
         return new Range(-highest, highest, false, leastSize);
     }
 
+    /** Whether a number, in the unit of the field, is in it. */
     public boolean contains(double number) {
         return (lowestExcluded ? number > lowest : number >= lowest)
                 && number <= highest

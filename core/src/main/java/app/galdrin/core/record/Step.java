@@ -64,19 +64,23 @@ public record Step(String formula, List<Term> in, Term out) {
             this.formula = formula;
         }
 
+        /** In the core's unit, mm or rad. */
         public Builder with(NumberField field, double value) {
             return with(field.name(), field.unit(), value);
         }
 
+        /** In the core's unit, mm or rad; {@code unit} is how it is shown. */
         public Builder with(String name, FieldUnit unit, double value) {
             in.add(new Term(name, value, unit));
             return this;
         }
 
+        /** In the core's unit, mm or rad. */
         public Step gives(NumberField field, double value) {
             return gives(field.name(), field.unit(), value);
         }
 
+        /** In the core's unit, mm or rad; {@code unit} is how it is shown. */
         public Step gives(String name, FieldUnit unit, double value) {
             return new Step(formula, in, new Term(name, value, unit));
         }

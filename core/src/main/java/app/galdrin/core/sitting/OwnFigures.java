@@ -50,7 +50,7 @@ public final class OwnFigures {
         return all;
     }
 
-    /** Works one repeat. */
+    /** Works one repeat; readings are mm or deg by place. */
     public static Worked work(
             Assignment assignment, Measure measure, int round, int repeat, Map<String, Double> readings) {
         return measure.procedure()
@@ -61,7 +61,7 @@ public final class OwnFigures {
                         measure.taught());
     }
 
-    /** A figure of every repeat that tells it. */
+    /** A figure, rad or mm, of every repeat that tells it. */
     public List<Estimate> each(Measure measure, int round, FigureId figure) {
         return repeats(measure, round).stream()
                 .map(w -> w.figures().get(figure))
@@ -69,7 +69,7 @@ public final class OwnFigures {
                 .toList();
     }
 
-    /** The mean of the repeats that tell a figure. */
+    /** The mean of the repeats that tell a figure, rad or mm. */
     public Optional<Estimate> mean(Measure measure, int round, FigureId figure) {
         List<Estimate> each = each(measure, round, figure);
         return each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each));

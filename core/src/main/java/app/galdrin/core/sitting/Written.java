@@ -15,6 +15,7 @@ public record Written(String text, OptionalDouble value, OptionalDouble step) {
         return new Written(text, OptionalDouble.empty(), OptionalDouble.empty());
     }
 
+    /** A figure in mm, degrees or a count, with its sign, and one unit of the place it was written to, above 0. */
     public static Written number(String text, double value, double step) {
         return new Written(text, OptionalDouble.of(value), OptionalDouble.of(step));
     }

@@ -33,6 +33,7 @@ public record Adjuster(
      * @param doubt standard uncertainty of it, likewise
      */
     public record Effect(int sign, OptionalDouble perUnit, double doubt) {
+        /** Rad or mm a unit, with its sign; its standard uncertainty, 0 or more, likewise. */
         public static Effect of(double perUnit, double doubt) {
             return new Effect((int) Math.signum(perUnit), OptionalDouble.of(perUnit), doubt);
         }

@@ -18,7 +18,7 @@ public record Judgement(Zone zone, double excess, boolean accepted, OptionalDoub
     /** Coverage factor of the expanded uncertainty where nothing else is said. */
     public static final double K = 2;
 
-    /** Judges a value; {@code k} is positive. */
+    /** Judges a value by limits in its unit; {@code k}, a factor above 0, makes a standard uncertainty an expanded one. */
     public static Judgement of(Estimate value, Limits limits, double k, DecisionRule rule) {
         double below = limits.min().orElse(Double.NEGATIVE_INFINITY) - value.value();
         double above = value.value() - limits.max().orElse(Double.POSITIVE_INFINITY);

@@ -26,11 +26,12 @@ public record Limits(OptionalDouble min, OptionalDouble preferred, OptionalDoubl
         }
     }
 
+    /** All three, in one unit, not falling. */
     public static Limits of(double min, double preferred, double max) {
         return new Limits(OptionalDouble.of(min), OptionalDouble.of(preferred), OptionalDouble.of(max));
     }
 
-    /** The value to aim at: preferred, else the middle of both limits, if there are two. */
+    /** The value to aim at, in the unit of the limits: preferred, else the middle of both limits, if there are two. */
     public OptionalDouble target() {
         if (preferred.isPresent() || min.isEmpty() || max.isEmpty()) {
             return preferred;

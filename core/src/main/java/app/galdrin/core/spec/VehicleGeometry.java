@@ -41,6 +41,7 @@ public record VehicleGeometry(
         }
     }
 
+    /** Between the wheel centres of an axle, mm, positive. */
     public double track(Axle axle) {
         return axle == Axle.FRONT ? frontTrack : rearTrack;
     }

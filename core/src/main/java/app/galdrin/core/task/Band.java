@@ -18,6 +18,7 @@ public record Band(double full, double none) {
         }
     }
 
+    /** With the usual room beyond: {@code full} in the unit of the difference, above 0. */
     public static Band from(double full) {
         return new Band(full, NONE_TO_FULL * full);
     }

@@ -26,7 +26,7 @@ public final class Expected {
         return worked(measure, standing, 1);
     }
 
-    /** The mean of the repeats it asks for. */
+    /** The mean of the repeats it asks for, rad or mm. */
     public static Map<FigureId, Estimate> asAsked(Measure measure, Standing standing) {
         return worked(measure, standing, measure.repeats());
     }

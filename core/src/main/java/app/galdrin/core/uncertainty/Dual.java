@@ -30,6 +30,7 @@ public final class Dual {
         return new Dual(value, slopes);
     }
 
+    /** The number; an angle in rad. */
     public double value() {
         return value;
     }
@@ -39,27 +40,32 @@ public final class Dual {
         return slopes.length == 0 ? 0 : slopes[index];
     }
 
+    /** Of one unit with this one. */
     public Dual add(Dual other) {
         return new Dual(value + other.value, sum(slopes, other.slopes, 1));
     }
 
+    /** Of one unit with this one. */
     public Dual subtract(Dual other) {
         return new Dual(value - other.value, sum(slopes, other.slopes, -1));
     }
 
+    /** By a factor without doubt. */
     public Dual multiply(double factor) {
         return new Dual(value * factor, scaled(factor));
     }
 
+    /** By a divisor without doubt, not 0, in whatever unit. */
     public Dual divide(double divisor) {
         return new Dual(value / divisor, scaled(1 / divisor));
     }
 
-    /** In size below 1. */
+    /** Of a number without unit, in size below 1; the angle is rad, −π/2 to π/2. */
     public Dual asin() {
         return new Dual(Math.asin(value), scaled(1 / Math.sqrt((1 - value) * (1 + value))));
     }
 
+    /** Without unit; the angle is rad, −π/2 to π/2. */
     public Dual atan() {
         return new Dual(Math.atan(value), scaled(1 / (1 + value * value)));
     }

@@ -23,21 +23,22 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
         this(value, budget.standardUncertainty(), budget);
     }
 
-    /** A figure without doubt. */
+    /** A figure without doubt, in its unit. */
     public static Estimate exact(double value) {
         return new Estimate(value, 0);
     }
 
-    /** This and another figure together, both with budgets; what they share is added with its sign. */
+    /** This and another figure of its unit together, both with budgets; what they share is added with its sign. */
     public Estimate plus(Estimate other) {
         return combined(new double[] {1, 1}, List.of(this, other));
     }
 
-    /** This figure less another, both with budgets; what they share falls out with its sign. */
+    /** This figure less another of its unit, both with budgets; what they share falls out with its sign. */
     public Estimate minus(Estimate other) {
         return combined(new double[] {1, -1}, List.of(this, other));
     }
 
+    /** By a factor without unit and doubt. */
     public Estimate times(double factor) {
         return combined(new double[] {factor}, List.of(this));
     }
@@ -45,7 +46,7 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
     /**
      * The mean of repeats; readings of each repeat have names of their own, so that they average, and what is common does not.
      *
-     * @param repeats one or more
+     * @param repeats one or more, in one unit
      */
     public static Estimate mean(List<Estimate> repeats) {
         double[] factors = new double[repeats.size()];
@@ -66,12 +67,12 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
                 Budget.combined(factors, figures.stream().map(Estimate::budget).toList()));
     }
 
-    /** The same value with one source of doubt more. */
+    /** The same value with one source of doubt more; {@code part} in its unit, with the sign of what the source does to it. */
     public Estimate with(String source, double part) {
         return new Estimate(value, budget.with(source, part));
     }
 
-    /** The same figure with its sources under other names. */
+    /** The same figure, in the same unit, with its sources under other names. */
     public Estimate renamed(UnaryOperator<String> name) {
         return new Estimate(value, budget.renamed(name));
     }

@@ -28,15 +28,15 @@ public final class LeastSquares {
     /**
      * A problem with at least as many rows as unknowns.
      *
-     * @param rows A, one array a row; kept, not copied
-     * @param right b
+     * @param rows A, one array a row; kept, not copied; each unknown has a unit of its own
+     * @param right b, in the unit of what was read
      */
     public static LeastSquares of(double[][] rows, double[] right) {
         return new LeastSquares(rows, right);
     }
 
     /**
-     * Whether the condition number of A, its greatest by its smallest singular value, is above a limit; it is infinite where the
+     * Whether the condition number of A, its greatest by its smallest singular value, is above a limit, both without unit; it is infinite where the
      * rows do not determine x.
      */
     public boolean isConditionAbove(double limit) {
@@ -70,7 +70,7 @@ public final class LeastSquares {
     }
 
     /**
-     * The solution x.
+     * The solution x, each unknown in its unit.
      *
      * @throws org.hipparchus.exception.MathIllegalArgumentException if the condition number is infinite
      */
@@ -81,7 +81,7 @@ public final class LeastSquares {
     /**
      * How the solution moves when row i moves: dx = (AᵀA)⁻¹ (aᵢ (db − da·x) + da ρᵢ), ρᵢ the residual of the row.
      *
-     * @param x the solution
+     * @param x the solution, each unknown in its unit
      * @param da change of row i
      * @param db change of its right-hand side
      */

@@ -20,7 +20,7 @@ public final class Propagation {
      * For a calculation with at most so many readings. Where none of the reading classes has any doubt, no derivatives are
      * carried along.
      *
-     * @param classes the standard uncertainties of the reading classes, 0 or more
+     * @param classes the standard uncertainties of the reading classes, each in its unit, 0 or more
      */
     public static Propagation of(int readings, double... classes) {
         return new Propagation(anyDoubt(classes) ? readings : 0);
@@ -50,12 +50,12 @@ public final class Propagation {
         return Dual.reading(value, used++, standardUncertainties.length);
     }
 
-    /** A figure without uncertainty. */
+    /** A figure without uncertainty, in its unit. */
     public Dual exact(double value) {
         return Dual.constant(value);
     }
 
-    /** The figure with its combined standard uncertainty and the budget of it. */
+    /** The figure with its combined standard uncertainty, in the same unit, and the budget of it. */
     public Estimate estimate(Dual figure) {
         if (used == 0) {
             return new Estimate(figure.value(), 0);

@@ -15,6 +15,7 @@ import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
@@ -193,6 +194,68 @@ class TaskBenchTest {
                 set(form).of(Work.class).findFirst().orElseThrow().asked().get(0);
         assertEquals("setback.front", asked.figure().key());
         assertEquals(AnswerUnit.MILLIMETRES, asked.unit());
+    }
+
+    /** Ticked, what must be read is asked of what can be moved; the apprentice's sheet beside the form shows it. */
+    @Test
+    void whatMustBeRead_isAskedByATick() {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("start", "toe");
+        form.put("order", "toe,work,handIn");
+        form.put("kind.toe", "measure");
+        form.put("procedure.toe", "rearString");
+        form.put("kind.work", "work");
+        form.put("kind.handIn", "handIn");
+        assertEquals(
+                List.of(), set(form).of(Work.class).findFirst().orElseThrow().targets());
+        form.put("target.toe", "1");
+        form.put("target.caster", "1");
+        String page = bench(form);
+        assertTrue(page.contains("left front: rim front against rim rear"), page);
+        Target target =
+                set(form).of(Work.class).findFirst().orElseThrow().targets().get(0);
+        assertEquals("toe", target.from());
+        assertEquals("rearString", target.procedure().key());
+    }
+
+    /** A band is read as its figure is: half a degree is no width of a length. */
+    @ParameterizedTest
+    @CsvSource({
+        "1.5,",
+        "1/8\",",
+        "0.5°,“0.5°” was read. This band is a length",
+        "0,“0” was read. This band is a length",
+        "51,up to 50 mm"
+    })
+    void aBand_isOfTheQuantityOfItsFigure(String typed, String said) {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("order", "axle,handIn");
+        form.put("kind.axle", "measure");
+        form.put("procedure.axle", "setback");
+        form.put("kind.handIn", "handIn");
+        form.put("band.axle.reading.setback.front", typed);
+        String page = bench(form);
+        assertEquals(said == null, !page.contains("This band is"), page);
+        assertTrue(said == null || page.contains(said), typed);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "school,C",
+        "rule,strict",
+        "mode,exam",
+        "outcome,points",
+        "start,brakes",
+        "unit,inches",
+        "minutes,601",
+        "slipKeeps,101",
+        "most.adjust,7",
+        "marks.toe.reading,101"
+    })
+    void aFieldThatCanNotBe_isSaid(String field, String typed) {
+        var response = teacher.post("/tasks/new", Map.of(field, typed));
+        assertEquals(422, response.statusCode());
+        assertTrue(response.body().contains("“" + typed + "”"), response.body());
     }
 
     @Test

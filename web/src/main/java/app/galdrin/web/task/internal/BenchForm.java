@@ -33,31 +33,32 @@ import app.galdrin.core.task.TaskStart;
 import app.galdrin.core.task.Work;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.layout.Said;
-import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.SheetVersion;
+import jakarta.validation.Validator;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.util.MultiValueMap;
 
 /**
- * The task bench's form: every field as typed, the practical it stands for, and what is wrong with it. All faults are found in one go; a
- * field left empty takes the default. A step's fields end with its id: {@code procedure.camber}.
+ * The practical that the task bench's form stands for, and what is wrong with it: of each field by itself ({@link BenchFields}), and of
+ * all together ({@link Practical#faults()}), in one go.
  */
 final class BenchForm {
 
-    private static final int MOST_ROUNDS_OFFERED = Practical.MOST_ROUNDS;
-    private static final double WIDEST_BAND = 5;
+    private static final double WIDEST_ANGLE = 5;
+    private static final double WIDEST_LENGTH = 50;
 
     private final MultiValueMap<String, String> typed;
-    private final Map<String, Said> faults = new LinkedHashMap<>();
+    private final BenchFields fields;
+    private final Map<String, Said> faults;
     private final List<TaskFault> taskFaults = new ArrayList<>();
 
     final SheetVersion sheet;
@@ -72,12 +73,15 @@ final class BenchForm {
             MultiValueMap<String, String> typed,
             List<SheetVersion> sheets,
             List<ClassGroup> classes,
-            String defaultTitle) {
+            String defaultTitle,
+            Validator validator) {
         this.typed = typed;
+        this.fields = BenchFields.of(typed);
+        this.faults = fields.faults(validator);
         this.sheet = chosen(sheets, s -> s.id().toString(), "sheet");
         this.classGroup = chosen(classes, c -> c.id().toString(), "class");
-        this.start = key("start", TaskStart.values(), TaskStart.values()[0]);
-        this.school = key("school", OrderSchool.values(), OrderSchool.A);
+        this.start = key(fields.start(), TaskStart.values(), TaskStart.values()[0]);
+        this.school = key(fields.school(), OrderSchool.values(), OrderSchool.A);
         Practical bare = bare(defaultTitle);
         this.defaults = SchemeDefaults.of(bare, sheet.sheet());
         this.practical = with(bare, scheme(bare));
@@ -88,8 +92,7 @@ final class BenchForm {
     // ---- what was typed
 
     String text(String field) {
-        String value = typed.getFirst(field);
-        return value == null ? "" : value.strip();
+        return BenchFields.text(typed, field);
     }
 
     /** Whether the steps were sent, or are those of the ready-made start. */
@@ -116,18 +119,15 @@ final class BenchForm {
     }
 
     private Practical bare(String defaultTitle) {
-        String title = text("title").isEmpty() ? defaultTitle : text("title");
-        if (title.length() > Practical.LONGEST_TITLE) {
-            faults.put("title", Said.of("bench.title.long", Practical.LONGEST_TITLE));
-        }
+        String title = fields.title().isEmpty() ? defaultTitle : fields.title();
         Practical begun = start.on(sheet.sheet(), title, school, unit());
-        int minutes = whole("minutes", 1, Practical.MOST_MINUTES, 0);
+        int minutes = whole("minutes", fields.minutes(), 0);
         return new Practical(
                 title,
                 school,
-                key("rule", DecisionRule.values(), DecisionRule.SIMPLE),
-                key("mode", Mode.values(), Mode.ASSESSMENT),
-                key("outcome", OutcomeSchool.values(), OutcomeSchool.COMPETENCE),
+                key(fields.rule(), DecisionRule.values(), DecisionRule.SIMPLE),
+                key(fields.mode(), Mode.values(), Mode.ASSESSMENT),
+                key(fields.outcome(), OutcomeSchool.values(), OutcomeSchool.COMPETENCE),
                 minutes == 0 ? Optional.empty() : Optional.of(minutes),
                 composed() ? steps(begun) : begun.steps(),
                 new Scheme(List.of(), 0));
@@ -135,7 +135,7 @@ final class BenchForm {
 
     /** The unit that figures are answered in where none is chosen for a figure by itself. */
     AnswerUnit unit() {
-        return key("unit", AnswerUnit.values(), AnswerUnit.DEGREES);
+        return key(fields.unit(), AnswerUnit.values(), AnswerUnit.DEGREES);
     }
 
     /** The steps in the order that was sent, after what a button asked for. */
@@ -200,7 +200,7 @@ final class BenchForm {
                 id,
                 procedure,
                 figures.isEmpty() ? usual(procedure) : figures,
-                whole("repeats." + id, 1, Practical.MOST_REPEATS, 2),
+                whole("repeats." + id, fields.repeats().get(id), 2),
                 procedure.taught().contains(working)
                         ? working
                         : procedure.taught().get(0));
@@ -257,7 +257,7 @@ final class BenchForm {
                 .filter(m -> typed.containsKey("again." + m.id()) || !typed.containsKey("roundsent." + id))
                 .map(m -> new Measure(m.id() + "Again", m.procedure(), m.figures(), m.repeats(), m.taught()))
                 .toList();
-        return new Round(id, again, whole("most." + id, 1, MOST_ROUNDS_OFFERED, 2));
+        return new Round(id, again, whole("most." + id, fields.most().get(id), 2));
     }
 
     // ---- the marks
@@ -267,13 +267,13 @@ final class BenchForm {
         for (Criterion usual : defaults.criteria()) {
             String key = usual.id().key();
             boolean must = typed.containsKey("schemed." + key) ? typed.containsKey("must." + key) : usual.mustPass();
-            int marks = whole("marks." + key, 0, Criterion.MOST_MARKS, usual.marks());
+            int marks = whole("marks." + key, fields.marks().get(key), usual.marks());
             criteria.add(new Criterion(usual.id(), marks, must, bands(usual)));
         }
         if (criteria.stream().mapToInt(Criterion::marks).sum() == 0) {
             faults.put("marks", Said.of("bench.noMarks"));
         }
-        return new Scheme(criteria, whole("slipKeeps", 0, 100, 0));
+        return new Scheme(criteria, whole("slipKeeps", fields.slipKeeps(), 0));
     }
 
     private Map<FigureId, Band> bands(Criterion usual) {
@@ -282,19 +282,21 @@ final class BenchForm {
         return bands;
     }
 
-    /** The full band as typed; empty takes the default. */
+    /** The full band as typed, in degrees or mm as its figure is; empty takes the default. */
     private Band band(Criterion.Id criterion, FigureId figure, Band otherwise) {
-        String field = "band." + criterion.key() + "." + figure.key();
-        String text = text(field);
+        String name = criterion.key() + "." + figure.key();
+        String text = fields.band().getOrDefault(name, "");
         if (text.isEmpty()) {
             return otherwise;
         }
-        boolean angle = figure.measurand().quantity() == Quantity.ANGLE;
-        var read = QuantityParser.parse(text, figure.measurand().quantity(), angle ? Unit.DEG : Unit.MM);
-        if (read instanceof QuantityText.Read r && r.value() > 0 && r.value() <= WIDEST_BAND) {
+        Quantity quantity = figure.measurand().quantity();
+        boolean angle = quantity == Quantity.ANGLE;
+        double widest = angle ? WIDEST_ANGLE : WIDEST_LENGTH;
+        var read = QuantityParser.parse(text, quantity, angle ? Unit.DEG : Unit.MM);
+        if (read instanceof QuantityText.Read r && r.value() > 0 && r.value() <= widest) {
             return Band.from(angle ? Math.toRadians(r.value()) : r.value());
         }
-        faults.put(field, Said.of("bench.band", Words.quote(text)));
+        faults.put("band." + name, Said.of("bench.band." + quantity.key(), Words.quote(text), widest));
         return otherwise;
     }
 
@@ -341,28 +343,12 @@ final class BenchForm {
 
     // ---- reading fields
 
-    private int whole(String field, int least, int most, int otherwise) {
-        String text = text(field);
-        if (text.isEmpty()) {
-            return otherwise;
-        }
-        OptionalInt number = WholeNumber.read(text, least, most);
-        if (number.isPresent()) {
-            return number.getAsInt();
-        }
-        faults.put(field, Said.of("bench.whole", Words.quote(text), least, most));
-        return otherwise;
+    private int whole(String name, @Nullable String text, int otherwise) {
+        return text == null || text.isEmpty() || faults.containsKey(name) ? otherwise : Integer.parseInt(text);
     }
 
-    private <T extends Keyed> T key(String field, T[] values, T otherwise) {
-        String text = text(field);
-        if (text.isEmpty()) {
-            return otherwise;
-        }
-        return Keyed.find(values, text).orElseGet(() -> {
-            faults.put(field, Said.of("bench.unknown", Words.quote(text)));
-            return otherwise;
-        });
+    private static <T extends Keyed> T key(String text, T[] values, T otherwise) {
+        return Keyed.find(values, text).orElse(otherwise);
     }
 
     private <T> T chosen(List<T> all, Function<T, String> id, String field) {
@@ -372,7 +358,7 @@ final class BenchForm {
                 .findFirst()
                 .orElseGet(() -> {
                     if (!text.isEmpty()) {
-                        faults.put(field, Said.of("bench.unknown", Words.quote(text)));
+                        faults.put(field, Said.of("field.noChoice", Words.quote(text)));
                     }
                     return all.get(0);
                 });

@@ -16,6 +16,7 @@ import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.Validator;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -45,13 +46,15 @@ class TaskController {
     private final People people;
     private final Words words;
     private final StepWords names;
+    private final Validator validator;
 
-    TaskController(Tasks tasks, Library library, People people, Words words, StepWords names) {
+    TaskController(Tasks tasks, Library library, People people, Words words, StepWords names, Validator validator) {
         this.tasks = tasks;
         this.library = library;
         this.people = people;
         this.words = words;
         this.names = names;
+        this.validator = validator;
     }
 
     @GetMapping("/tasks")
@@ -110,7 +113,7 @@ class TaskController {
         }
         String start = Optional.ofNullable(typed.getFirst("start")).orElse(TaskStart.values()[0].key());
         String title = words.textOr("start." + start + ".title", "task.title");
-        var form = new BenchForm(typed, sheets, classes, title);
+        var form = new BenchForm(typed, sheets, classes, title, validator);
         Optional<String> move = Optional.ofNullable(typed.getFirst("move"));
         if (move.isPresent()) {
             form = moved(form, move.get(), typed, sheets, classes, title);
@@ -120,7 +123,7 @@ class TaskController {
         return Optional.of(form);
     }
 
-    private static BenchForm moved(
+    private BenchForm moved(
             BenchForm form,
             String move,
             MultiValueMap<String, String> typed,
@@ -135,7 +138,7 @@ class TaskController {
         }
         var reordered = new LinkedMultiValueMap<>(typed);
         reordered.set("order", order.get());
-        return new BenchForm(reordered, sheets, classes, title);
+        return new BenchForm(reordered, sheets, classes, title, validator);
     }
 
     /** What a button of the steps does to the form: begin anew, add a step before the end, or take one away. */
