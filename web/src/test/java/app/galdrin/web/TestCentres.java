@@ -95,7 +95,7 @@ public class TestCentres {
                 DecisionRule.SIMPLE,
                 Mode.ASSESSMENT,
                 OutcomeSchool.GRADED,
-                Optional.empty(),
+                Optional.of(45),
                 List.of(
                         new Checklist("prepare", Checklist.PREPARATION),
                         Measure.of("found", plates, total, 2),

@@ -11,6 +11,9 @@ import org.springframework.stereotype.Component;
 @Component("targets")
 public class TargetWords {
 
+    /** Tenths of a millimetre are more than a rule shows. */
+    private static final double PLACES = 10;
+
     private final Words words;
 
     TargetWords(Words words) {
@@ -38,13 +41,14 @@ public class TargetWords {
     /** A value of it: its size and which way it is meant. */
     public String value(TargetReading target, double value) {
         boolean length = target.place().amount().quantity() == Quantity.LENGTH;
+        double shown = length ? Math.rint(PLACES * value) / PLACES : value;
         if (target.answer() instanceof SizeAndSense sized) {
-            String size = length ? words.length(Math.abs(value)) : words.angleSize(Math.toRadians(value));
+            String size = length ? words.length(Math.abs(shown)) : words.angleSize(Math.toRadians(value));
             return size + ", "
                     + words.text("sense."
-                            + Sense.of(value, sized.senses(), sized.side()).key());
+                            + Sense.of(shown, sized.senses(), sized.side()).key());
         }
-        return length ? words.length(value) : words.angle(Math.toRadians(value));
+        return length ? words.length(shown) : words.angle(Math.toRadians(value));
     }
 
     /** What must be read. */

@@ -2,6 +2,7 @@ package app.galdrin.web.sitting;
 
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.task.TaskVersion;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -46,6 +47,13 @@ public record Sitting(
     /** The names of all who sit it. */
     public String names() {
         return String.join(", ", people.stream().map(PersonName::name).toList());
+    }
+
+    /** When its time is up, extra time and all; empty where the task sets none. A sheet stays open: it is the instructor who ends it. */
+    public Optional<Instant> ends() {
+        return isReference()
+                ? Optional.empty()
+                : task.practical().minutes().map(m -> begunAt.plus(Duration.ofMinutes(m + state.extraMinutes())));
     }
 
     public Optional<Integer> bay() {

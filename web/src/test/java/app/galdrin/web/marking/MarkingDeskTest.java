@@ -18,6 +18,7 @@ import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -199,6 +200,10 @@ class MarkingDeskTest {
         assertTrue(desk().contains("Between 1 and 600 minutes"));
         post("extra-time", "number", "ten", "reason", "late");
         assertTrue(desk().contains("“ten” was read"));
+        post("extra-time", "number", "10", "reason", "the lift was taken");
+        var given = sittings.sitting(centre.instructor(), sitting.id());
+        assertEquals(
+                given.begunAt().plus(Duration.ofMinutes(45 + 10)), given.ends().orElseThrow());
         post("move", "number", "B4");
         assertTrue(desk().contains("“B4” was read"));
         post("move", "number", "7");

@@ -121,9 +121,9 @@ final class FromAhead {
             double[] rim = leaning(-w, up, w, up);
             pen.line("witness", rim[0], rim[1], rim[2], rim[3]);
         }
-        double[] middle = leaning(0, -22, 0, h + 20);
+        double[] middle = leaning(0, -5, 0, h + 20);
         pen.line("centreline ink", middle[0], middle[1], middle[2], middle[3]);
-        pen.line("plumb", x(0), y(-18), x(0), y(h + 26));
+        pen.line("plumb", x(0), y(-5), x(0), y(h + 26));
     }
 
     /** The positive way, from the plumb line outward. */

@@ -59,6 +59,12 @@ public final class PlumbLayout implements Layout {
                 view.y(bob + 6),
                 view.x(LINE_OUT),
                 view.y(bob - 8));
+        pen.label(
+                "string-name",
+                view.x(LINE_OUT + 10),
+                view.y(WHEEL_HEIGHT / 2) + 4,
+                view.leftToRight() ? "start" : "end",
+                "sketch.plumbLine");
     }
 
     private static void gap(Pen pen, FromAhead view, Panels panels, Place place, Map<String, Box> fields) {
