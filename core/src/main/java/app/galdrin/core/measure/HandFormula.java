@@ -2,6 +2,7 @@ package app.galdrin.core.measure;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.record.JsonObject;
+import java.util.Set;
 
 /** What the trade works on paper for a figure. It lives beside its kind. */
 public interface HandFormula {
@@ -13,6 +14,9 @@ public interface HandFormula {
     String taught();
 
     FigureId figure();
+
+    /** Fields of the record that it leaves out: what they are is no business of whoever works by it. */
+    Set<String> leavesOut();
 
     /** The name of its result among the steps of its kind. */
     String path();

@@ -3,6 +3,7 @@ package app.galdrin.core.measure;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.record.JsonObject;
 import java.util.List;
+import java.util.Set;
 
 /**
  * What the trade works on paper for a caster sweep: camber out less camber in, times a factor, less the floor's pitch. The factor is
@@ -34,6 +35,11 @@ public enum SweepHand {
         @Override
         public String taught() {
             return by.taught;
+        }
+
+        @Override
+        public Set<String> leavesOut() {
+            return Set.of("floorRoll", "kpi");
         }
 
         @Override

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -116,6 +117,20 @@ public record Evaluation(
                 .flatMap(s -> s instanceof Source.Read read ? Stream.of(read.place()) : null)
                 .distinct()
                 .toList();
+    }
+
+    /** What the taught working takes as known. */
+    Stream<Source.Given> given(String taught) {
+        Set<String> left = hand.stream()
+                .filter(h -> h.taught().equals(taught))
+                .flatMap(h -> h.leavesOut().stream())
+                .collect(Collectors.toSet());
+        Stream<Source> used = fields.entrySet().stream()
+                .filter(field -> !left.contains(field.getKey()))
+                .map(Map.Entry::getValue);
+        return Stream.concat(used, corrections.stream().map(Correction::given))
+                .filter(Source.Given.class::isInstance)
+                .map(Source.Given.class::cast);
     }
 
     /**

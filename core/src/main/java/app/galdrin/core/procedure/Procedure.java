@@ -53,14 +53,11 @@ public record Procedure(
         evaluations = List.copyOf(evaluations);
     }
 
-    /** What its evaluations take as known, from the vehicle's sheet or of the bay, each once. */
-    public Stream<Source.Given> given() {
-        return evaluations.stream()
-                .flatMap(e -> Stream.concat(
-                        e.fields().values().stream(), e.corrections().stream().map(Evaluation.Correction::given)))
-                .filter(Source.Given.class::isInstance)
-                .map(Source.Given.class::cast)
-                .distinct();
+    /** What the taught working takes as known, from the vehicle's sheet or of the bay, each once. */
+    public List<Source.Given> given(String taught) {
+        Map<String, Source.Given> byKey = new LinkedHashMap<>();
+        evaluations.stream().flatMap(e -> e.given(taught)).forEach(known -> byKey.putIfAbsent(known.key(), known));
+        return List.copyOf(byKey.values());
     }
 
     /** Where the readings of one repeat stand: names the sources of doubt so that repeats average and set-ups do not. */

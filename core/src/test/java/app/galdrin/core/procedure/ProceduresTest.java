@@ -479,7 +479,16 @@ class ProceduresTest {
         assertEquals(against + 0.3, steps.get(1).out().inRecord(), 1e-9);
         assertEquals(
                 List.of("rimDiameter", "floorRoll"),
-                plumb.given().map(Source.Given::key).toList());
+                plumb.given(HandFormula.SOLVED).stream().map(Source.Given::key).toList());
+        assertEquals(
+                List.of("floorPitch"),
+                fresh("sweep").given("factor").stream().map(Source.Given::key).toList(),
+                "the formula on paper knows no roll and no KPI");
+        assertEquals(
+                List.of("floorPitch", "floorRoll", "kpi.front.left", "kpi.front.right"),
+                fresh("sweep").given(HandFormula.SOLVED).stream()
+                        .map(Source.Given::key)
+                        .toList());
     }
 
     @Test

@@ -21,15 +21,14 @@ final class Facts {
         this.words = words;
     }
 
-    /** What a procedure takes as known; what has no words of its own is asked of nobody on paper. */
-    List<WorkView.Given> of(Procedure procedure) {
+    /** What the taught working of a procedure takes as known; what has no words of its own is asked of nobody on paper. */
+    List<WorkView.Given> of(Procedure procedure, String taught) {
         List<WorkView.Given> given = new ArrayList<>();
         procedure
                 .baseline()
                 .apply(standing)
                 .ifPresent(b -> given.add(new WorkView.Given("baseline." + procedure.key(), words.length(b))));
-        procedure
-                .given()
+        procedure.given(taught).stream()
                 .filter(known -> words.has("given." + known.key()))
                 .forEach(known -> known.known(standing)
                         .ifPresent(v -> given.add(new WorkView.Given("given." + known.key(), said(known, v)))));

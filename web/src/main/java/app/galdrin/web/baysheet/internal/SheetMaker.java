@@ -4,7 +4,6 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.References;
-import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
@@ -32,11 +31,7 @@ import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
-import app.galdrin.web.sketch.Sketch;
-import app.galdrin.web.sketch.Sketches;
-import app.galdrin.web.sketch.ToleranceRule;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -57,7 +52,11 @@ final class SheetMaker {
     private final TargetWords targets;
     private final EvidenceWords evidence;
     private final Facts facts;
+    private final MeasureMaker measures;
     private final boolean speaks;
+
+    /** What a sheet is made of. */
+    record OfSheet(Assignment assignment, Log log, Sheet sheet, Fields fields, OwnFigures own) {}
 
     /** The words a sheet is made with. */
     record Speech(Words words, StepWords names, TargetWords targets, EvidenceWords evidence) {}
@@ -76,6 +75,7 @@ final class SheetMaker {
         this.fields = new Fields(sheet, log, words, refused);
         this.own = new OwnFigures(assignment, answers);
         this.speaks = sitting.isReference() || assignment.practical().mode() == Mode.PRACTICE;
+        this.measures = new MeasureMaker(sitting, new OfSheet(assignment, log, sheet, fields, own), words, speaks);
     }
 
     /** The steps of this sitting: all of the task, or of a reference the measurements of its state. */
@@ -140,7 +140,7 @@ final class SheetMaker {
                             .toList());
         }
         if (step instanceof Measure measure) {
-            return measure(head, measure, sitting.isReference() ? sitting.stateRound() : 0);
+            return measures.of(head, measure, sitting.isReference() ? sitting.stateRound() : 0);
         }
         if (step instanceof Work work) {
             return work(head, work);
@@ -183,76 +183,6 @@ final class SheetMaker {
         return evidence.tell(all);
     }
 
-    // ---- measuring
-
-    private MeasureView measure(StepView.Head head, Measure measure, int round) {
-        Sketch sketch =
-                Sketches.of(sitting.sheet().id(), sitting.sheet().sheet(), measure.procedure(), measure.figures());
-        Map<LineKey, FieldView> byKey = new LinkedHashMap<>();
-        sheet.keys(measure, round).forEach(key -> byKey.put(key, fields.at(key)));
-        List<MeasureView.Row> rows = new ArrayList<>();
-        for (Sketch.SketchPlace place : sketch.places()) {
-            List<FieldView> cells = byKey.values().stream()
-                    .filter(f -> f.line().line().equals(place.id()))
-                    .toList();
-            rows.add(new MeasureView.Row(
-                    place,
-                    cells.stream().map(MeasureView.Cell::new).toList(),
-                    cells.stream().flatMap(f -> log.struckAt(f.line()).stream()).toList()));
-        }
-        return new MeasureView(
-                head,
-                measure,
-                round,
-                firstOpen(measure, round),
-                sketch,
-                byKey,
-                rows,
-                speaks ? rules(measure, round) : List.of(),
-                speaks ? notes(measure, round) : List.of());
-    }
-
-    /** The first repeat that is not complete, else the last. */
-    private int firstOpen(Measure measure, int round) {
-        return sheet.keys(measure, round).stream()
-                .filter(key -> key.repeat() > 0 && !sheet.isFilled(key, answers))
-                .mapToInt(LineKey::repeat)
-                .findFirst()
-                .orElse(measure.repeats());
-    }
-
-    private List<ToleranceRule> rules(Measure measure, int round) {
-        return measure.figures().stream()
-                .flatMap(figure -> own.mean(measure, round, figure).flatMap(v -> rule(figure, v)).stream())
-                .toList();
-    }
-
-    private Optional<ToleranceRule> rule(FigureId figure, Estimate value) {
-        return assignment.sheet().limits(figure).map(limits -> {
-            var zone = Judgement.of(
-                            value, limits, Judgement.K, assignment.practical().rule())
-                    .zone();
-            return ToleranceRule.of(figure, value.value(), value.standardUncertainty(), limits, zone);
-        });
-    }
-
-    /** What the last repeat tells beside its figures. */
-    private List<String> notes(Measure measure, int round) {
-        List<Worked> repeats = own.repeats(measure, round);
-        if (repeats.isEmpty()) {
-            return List.of();
-        }
-        Map<String, Double> notes = repeats.get(repeats.size() - 1).notes();
-        List<String> said = new ArrayList<>();
-        notes.forEach((path, degrees) -> said.add(words.text(
-                "note." + measure.procedure().key() + "." + path,
-                words.length(0.1
-                        * Math.rint(10
-                                * Math.abs(Math.tan(Math.toRadians(degrees))
-                                        * assignment.sheet().geometry().wheelbase()))))));
-        return said;
-    }
-
     // ---- working, judging, planning
 
     private WorkView work(StepView.Head head, Work work) {
@@ -279,9 +209,9 @@ final class SheetMaker {
 
     private WorkView.Readings readings(Measure measure) {
         return new WorkView.Readings(
-                measure(head(measure, 0), measure, 0),
+                measures.of(head(measure, 0), measure, 0),
                 words.text("work." + measure.procedure().key() + ".how." + measure.taught()),
-                facts.of(measure.procedure()));
+                facts.of(measure.procedure(), measure.taught()));
     }
 
     private JudgeView judge(StepView.Head head, Judge judge) {
@@ -307,7 +237,7 @@ final class SheetMaker {
                 fields.at(LineKey.of(judge.id(), figure.key())),
                 said,
                 assignment.sheet().limits(figure).map(l -> limits(l, figure)).orElse(""),
-                value.flatMap(v -> rule(figure, v)));
+                value.flatMap(v -> measures.rule(figure, v)));
     }
 
     private String limits(Limits limits, FigureId figure) {
@@ -405,7 +335,7 @@ final class SheetMaker {
                         .map(targets::said)
                         .toList(),
                 round.measures().stream()
-                        .map(m -> measure(inner(head, m), m, number))
+                        .map(m -> measures.of(inner(head, m), m, number))
                         .toList(),
                 sheet.line(next).map(l -> fields.at(next)));
     }

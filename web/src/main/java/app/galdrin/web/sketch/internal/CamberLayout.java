@@ -5,13 +5,11 @@ import static app.galdrin.web.sketch.internal.FromAhead.RIM_TOP;
 import static app.galdrin.web.sketch.internal.FromAhead.WHEEL_HALF;
 import static app.galdrin.web.sketch.internal.FromAhead.WHEEL_HEIGHT;
 
-import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import com.google.auto.service.AutoService;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -27,16 +25,10 @@ public final class CamberLayout implements Layout {
 
     @Override
     public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
-        var panels = new Panels(asked, upright, upright ? FromAhead.HEIGHT_UPRIGHT : FromAhead.HEIGHT);
-        Pen pen = new Pen();
-        Map<String, Box> fields = new HashMap<>();
-        for (Wheel wheel : panels.wheels()) {
-            var view = new FromAhead(pen, panels, wheel, sheet);
-            view.draw();
+        return FromAhead.drawing(sheet, asked, upright, (pen, view, places, fields) -> {
             level(pen, view);
-            fields(pen, view, panels, wheel, fields);
-        }
-        return new Drawing(panels.width(), panels.height(), pen.shapes(), fields);
+            fields(pen, view, places, fields);
+        });
     }
 
     /** A straightedge held to the rim by two feet, with the gauge on it. */
@@ -55,12 +47,12 @@ public final class CamberLayout implements Layout {
                 view.leaning(near + 13, h * 0.47, near + 27, h * 0.47, near + 27, h * 0.53, near + 13, h * 0.53));
     }
 
-    private static void fields(Pen pen, FromAhead view, Panels panels, Wheel wheel, Map<String, Box> fields) {
+    private static void fields(Pen pen, FromAhead view, List<Place> places, Map<String, Box> fields) {
         double width = 104;
         double height = 58;
-        double near = panels.panelWidth() * 0.29;
+        double near = view.width() * 0.29;
         double up = WHEEL_HEIGHT - 8;
-        for (Place place : panels.places(wheel)) {
+        for (Place place : places) {
             double boxX = view.leftToRight() ? view.x(near) : view.x(near) - width;
             fields.put(place.id(), new Box(boxX, view.y(up), width, height));
             boolean floor = place.reading().equals("floor");

@@ -3,8 +3,14 @@ package app.galdrin.web.sketch.internal;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.Place;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.web.sketch.Box;
+import app.galdrin.web.sketch.Drawing;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 
 /**
  * A wheel seen from ahead, leaning as its sheet prefers, enlarged; the plumb line hangs where the wheel stands. Outboard is to the right
@@ -12,8 +18,8 @@ import app.galdrin.core.spec.SpecificationSheet;
  */
 final class FromAhead {
 
-    static final double HEIGHT = 340;
-    static final double HEIGHT_UPRIGHT = 350;
+    private static final double HEIGHT = 340;
+    private static final double HEIGHT_UPRIGHT = 350;
     static final double WHEEL_HEIGHT = 226;
     static final double WHEEL_HALF = 38;
 
@@ -36,7 +42,7 @@ final class FromAhead {
     private final double contactX;
     private final double groundY;
 
-    FromAhead(Pen pen, Panels panels, Wheel wheel, SpecificationSheet sheet) {
+    private FromAhead(Pen pen, Panels panels, Wheel wheel, SpecificationSheet sheet) {
         this.pen = pen;
         this.panels = panels;
         this.wheel = wheel;
@@ -45,6 +51,29 @@ final class FromAhead {
         double middle = panels.x(wheel) + panels.panelWidth() / 2;
         this.contactX = middle - out * panels.panelWidth() * 0.13;
         this.groundY = panels.y(wheel) + GROUND;
+    }
+
+    /** What a wheel is measured with, drawn on its view. */
+    interface Tool {
+        void draw(Pen pen, FromAhead view, List<Place> places, Map<String, Box> fields);
+    }
+
+    /** Every wheel that is asked, with its tool. */
+    static Drawing drawing(SpecificationSheet sheet, List<Place> asked, boolean upright, Tool tool) {
+        var panels = new Panels(asked, upright, upright ? HEIGHT_UPRIGHT : HEIGHT);
+        Pen pen = new Pen();
+        Map<String, Box> fields = new HashMap<>();
+        for (Wheel wheel : panels.wheels()) {
+            var view = new FromAhead(pen, panels, wheel, sheet);
+            view.draw();
+            tool.draw(pen, view, panels.places(wheel), fields);
+        }
+        return new Drawing(panels.width(), panels.height(), pen.shapes(), fields);
+    }
+
+    /** How wide the panel is. */
+    double width() {
+        return panels.panelWidth();
     }
 
     /** The lean that is drawn, rad, top outward positive. */
@@ -85,8 +114,7 @@ final class FromAhead {
         return xy;
     }
 
-    /** The wheel on its floor, the positive sense and the words; what it is measured with is not drawn yet. */
-    void draw() {
+    private void draw() {
         floor();
         arms();
         tyre();

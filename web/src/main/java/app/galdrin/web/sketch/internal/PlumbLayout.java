@@ -5,14 +5,12 @@ import static app.galdrin.web.sketch.internal.FromAhead.RIM_TOP;
 import static app.galdrin.web.sketch.internal.FromAhead.WHEEL_HALF;
 import static app.galdrin.web.sketch.internal.FromAhead.WHEEL_HEIGHT;
 
-import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.End;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import com.google.auto.service.AutoService;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -31,18 +29,10 @@ public final class PlumbLayout implements Layout {
 
     @Override
     public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
-        var panels = new Panels(asked, upright, upright ? FromAhead.HEIGHT_UPRIGHT : FromAhead.HEIGHT);
-        Pen pen = new Pen();
-        Map<String, Box> fields = new HashMap<>();
-        for (Wheel wheel : panels.wheels()) {
-            var view = new FromAhead(pen, panels, wheel, sheet);
-            view.draw();
+        return FromAhead.drawing(sheet, asked, upright, (pen, view, places, fields) -> {
             line(pen, view);
-            for (Place place : panels.places(wheel)) {
-                gap(pen, view, panels, place, fields);
-            }
-        }
-        return new Drawing(panels.width(), panels.height(), pen.shapes(), fields);
+            places.forEach(place -> gap(pen, view, place, fields));
+        });
     }
 
     /** Held at its upper end, with a bob at its lower one just off the floor. */
@@ -67,13 +57,13 @@ public final class PlumbLayout implements Layout {
                 "sketch.plumbLine");
     }
 
-    private static void gap(Pen pen, FromAhead view, Panels panels, Place place, Map<String, Box> fields) {
+    private static void gap(Pen pen, FromAhead view, Place place, Map<String, Box> fields) {
         double up = place.end().orElseThrow() == End.TOP ? RIM_TOP : RIM_BOTTOM;
         double[] rim = view.leaning(WHEEL_HALF, up);
         pen.dimension(rim[0], rim[1], view.x(LINE_OUT), rim[1]);
         double width = 104;
         double height = 58;
-        double near = Math.max(LINE_OUT + 22, panels.panelWidth() * 0.29);
+        double near = Math.max(LINE_OUT + 22, view.width() * 0.29);
         double y = rim[1] - height / 2;
         fields.put(place.id(), new Box(view.leftToRight() ? view.x(near) : view.x(near) - width, y, width, height));
         pen.line("leader", view.x(LINE_OUT + 3), rim[1], view.x(near), rim[1]);

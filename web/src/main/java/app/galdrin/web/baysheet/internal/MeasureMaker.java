@@ -1,0 +1,118 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.spec.Judgement;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sketch.Sketch;
+import app.galdrin.web.sketch.Sketches;
+import app.galdrin.web.sketch.ToleranceRule;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Makes the views of measuring steps: the sketch with its fields, and what is said of the figures where the sheet speaks. */
+final class MeasureMaker {
+
+    private final Sitting sitting;
+    private final Assignment assignment;
+    private final Log log;
+    private final Answers answers;
+    private final Sheet sheet;
+    private final Fields fields;
+    private final OwnFigures own;
+    private final Words words;
+    private final boolean speaks;
+
+    MeasureMaker(Sitting sitting, SheetMaker.OfSheet of, Words words, boolean speaks) {
+        this.sitting = sitting;
+        this.assignment = of.assignment();
+        this.log = of.log();
+        this.answers = of.log().answers();
+        this.sheet = of.sheet();
+        this.fields = of.fields();
+        this.own = of.own();
+        this.words = words;
+        this.speaks = speaks;
+    }
+
+    MeasureView of(StepView.Head head, Measure measure, int round) {
+        Sketch sketch =
+                Sketches.of(sitting.sheet().id(), sitting.sheet().sheet(), measure.procedure(), measure.figures());
+        Map<LineKey, FieldView> byKey = new LinkedHashMap<>();
+        sheet.keys(measure, round).forEach(key -> byKey.put(key, fields.at(key)));
+        List<MeasureView.Row> rows = new ArrayList<>();
+        for (Sketch.SketchPlace place : sketch.places()) {
+            List<FieldView> cells = byKey.values().stream()
+                    .filter(f -> f.line().line().equals(place.id()))
+                    .toList();
+            rows.add(new MeasureView.Row(
+                    place,
+                    cells.stream().map(MeasureView.Cell::new).toList(),
+                    cells.stream().flatMap(f -> log.struckAt(f.line()).stream()).toList()));
+        }
+        return new MeasureView(
+                head,
+                measure,
+                round,
+                firstOpen(measure, round),
+                sketch,
+                byKey,
+                rows,
+                speaks ? rules(measure, round) : List.of(),
+                speaks ? notes(measure, round) : List.of());
+    }
+
+    /** The first repeat that is not complete, else the last. */
+    private int firstOpen(Measure measure, int round) {
+        return sheet.keys(measure, round).stream()
+                .filter(key -> key.repeat() > 0 && !sheet.isFilled(key, answers))
+                .mapToInt(LineKey::repeat)
+                .findFirst()
+                .orElse(measure.repeats());
+    }
+
+    private List<ToleranceRule> rules(Measure measure, int round) {
+        return measure.figures().stream()
+                .flatMap(figure -> own.mean(measure, round, figure).flatMap(v -> rule(figure, v)).stream())
+                .toList();
+    }
+
+    /** A figure on the tolerance rule of its limits; empty where the sheet has none. */
+    Optional<ToleranceRule> rule(FigureId figure, Estimate value) {
+        return assignment.sheet().limits(figure).map(limits -> {
+            var zone = Judgement.of(
+                            value, limits, Judgement.K, assignment.practical().rule())
+                    .zone();
+            return ToleranceRule.of(figure, value.value(), value.standardUncertainty(), limits, zone);
+        });
+    }
+
+    /** What the last repeat tells beside its figures. */
+    private List<String> notes(Measure measure, int round) {
+        List<Worked> repeats = own.repeats(measure, round);
+        if (repeats.isEmpty()) {
+            return List.of();
+        }
+        Map<String, Double> notes = repeats.get(repeats.size() - 1).notes();
+        List<String> said = new ArrayList<>();
+        notes.forEach((path, degrees) -> said.add(words.text(
+                "note." + measure.procedure().key() + "." + path,
+                words.length(0.1
+                        * Math.rint(10
+                                * Math.abs(Math.tan(Math.toRadians(degrees))
+                                        * assignment.sheet().geometry().wheelbase()))))));
+        return said;
+    }
+}

@@ -1,0 +1,94 @@
+package app.galdrin.web.sitting;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.Way;
+import app.galdrin.core.spec.Zone;
+import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Band;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Judge.Verdict;
+import app.galdrin.core.task.Plan.Instead;
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/** What a mark rests on is read as it was stored, every kind of it. */
+class EvidenceJsonTest {
+
+    private static final FigureId TOE = FigureId.parse("toe.front.left").orElseThrow();
+    private static final Evidence.Figure OWN = new Evidence.Figure(0.004, 0.0003);
+    private static final Limits ONE_SIDED =
+            new Limits(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(0.002));
+
+    private static final List<Evidence> EVERY_KIND = List.of(
+            new Evidence.Missing(Evidence.Lack.TARGET, ""),
+            new Evidence.Item("stands", true),
+            new Evidence.Reading(
+                    TOE,
+                    OWN,
+                    OWN,
+                    new Band(0.001, 0.003),
+                    0.5,
+                    Optional.of(new Evidence.DoubtFrom("rim", 0.9)),
+                    List.of(Set.of("methodSign"))),
+            new Evidence.Repeats(TOE, List.of(0.004, 0.005), 0.001, new Band(0.001, 0.003), 1),
+            new Evidence.Working(TOE, "toe", AnswerUnit.DEGREES_MINUTES, "solved", 0.23, 0.3, 0.01, 0.25, List.of()),
+            new Evidence.Target(
+                    "toe", "strings", "wheels.fl.frontGap", Optional.of("wheels.fl.rearGap"), -0.29, 0.3, 0.5),
+            new Evidence.Target("camber", "inclinometer", "fl.gauge", Optional.empty(), -0.4, -0.4, 0.05),
+            new Evidence.Judged(
+                    TOE,
+                    OWN,
+                    ONE_SIDED,
+                    DecisionRule.GUARDED,
+                    Zone.OUTSIDE,
+                    Verdict.TOO_CLOSE,
+                    Set.of(Verdict.OUTSIDE)),
+            new Evidence.CanBeAdjusted("toe.front", Adjustable.YES, Adjustable.WITH_ADDED_PARTS),
+            new Evidence.Move(
+                    "rod.front.left",
+                    "rod",
+                    "turn",
+                    Way.LENGTHEN,
+                    0.75,
+                    Way.SHORTEN,
+                    Optional.of(0.5),
+                    0.25,
+                    true,
+                    0,
+                    Optional.of("wrongWay")),
+            new Evidence.NoMove("caster.front", Instead.NOTHING, Set.of(Instead.LOOK_FOR_THE_PART)),
+            new Evidence.AsLeft(TOE, OWN, ONE_SIDED, DecisionRule.SIMPLE, Zone.DOUBT_INSIDE, true));
+
+    @Test
+    void everyKindOfEvidence_isReadAsItWasStored() {
+        assertEquals(
+                Arrays.stream(Evidence.class.getPermittedSubclasses()).collect(Collectors.toSet()),
+                EVERY_KIND.stream().map(Object::getClass).collect(Collectors.toSet()),
+                "each kind stands here");
+        var line = new MarkLine(
+                new Criterion.Id("work", Aspect.WORKING),
+                20,
+                true,
+                0.125,
+                new BigDecimal("2.5"),
+                EVERY_KIND,
+                Optional.of(new MarkLine.Override(new BigDecimal("7.5"), "seen at the bay")));
+        var json = new EvidenceJson();
+        assertEquals(line, json.toLine(json.toRow(line, 3)));
+        assertEquals(3, json.toRow(line, 3).ordinal());
+    }
+}
