@@ -6,7 +6,6 @@ import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.SlipSetting;
 import app.galdrin.core.procedure.Slips;
-import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Work;
 import java.util.ArrayList;
@@ -37,7 +36,8 @@ final class SlipFinder {
     }
 
     private SlipSetting setting(AnswerUnit unit) {
-        return new SlipSetting(measure.procedure(), of.assignment().standing(), unit, of.baseline(measure), readings);
+        return new SlipSetting(
+                measure.procedure(), of.own().standing(measure, 0), unit, of.baseline(measure), readings);
     }
 
     /**
@@ -111,7 +111,7 @@ final class SlipFinder {
     private List<Worked> work(List<Map<String, Double>> used) {
         List<Worked> worked = new ArrayList<>();
         for (int i = 0; i < used.size(); i++) {
-            worked.add(OwnFigures.work(of.assignment(), measure, 0, i + 1, used.get(i)));
+            worked.add(of.own().work(measure, 0, i + 1, used.get(i)));
         }
         return worked;
     }

@@ -228,16 +228,25 @@ public record Evaluation(
         if (doubt instanceof Figures.Doubt known) {
             Map<String, Double> parts = new LinkedHashMap<>();
             known.estimate().budget().parts().forEach((field, part) -> {
-                double u = Optional.ofNullable(fields.get(field))
-                        .map(s -> s.slope() * s.standardUncertainty(standing))
-                        .orElse(0.0);
                 double slope = part / unitOf(of.contract().input(), field).toCore(1);
-                parts.put(field, slope * u);
+                Source source = fields.get(field);
+                if (source != null) {
+                    doubt(parts, field, source, slope, standing);
+                }
             });
             return new Estimate(known.estimate().value(), Budget.of(parts));
         }
         FieldUnit unit = unitOf(of.contract().result(), path);
         return new Estimate(unit.toCore(value), Budget.of(byMoving(of, path, unit, readings, standing)));
+    }
+
+    /** What the doubt of a field does to a figure; an own figure's sources keep their names, so that they are the same everywhere. */
+    private static void doubt(Map<String, Double> parts, String field, Source source, double slope, Standing standing) {
+        if (source instanceof Source.Own own) {
+            own.parts(standing).forEach((name, part) -> parts.merge(name, slope * part, Double::sum));
+        } else {
+            parts.merge(field, source.slope() * slope * source.standardUncertainty(standing), Double::sum);
+        }
     }
 
     /** For figures whose kind lists no uncertainty: every field is moved by its own doubt, both ways. */
@@ -251,7 +260,8 @@ public record Evaluation(
                 OptionalDouble up = moved(of, path, field, value + step, readings, standing);
                 OptionalDouble down = moved(of, path, field, value - step, readings, standing);
                 if (up.isPresent() && down.isPresent()) {
-                    parts.put(field, source.slope() * unit.toCore(up.getAsDouble() - down.getAsDouble()) / 2);
+                    double slope = unit.toCore(up.getAsDouble() - down.getAsDouble()) / (2 * u);
+                    doubt(parts, field, source, slope, standing);
                 }
             }
         });

@@ -1,6 +1,9 @@
 package app.galdrin.core.procedure;
 
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.FieldUnit;
+import app.galdrin.core.uncertainty.Estimate;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -118,6 +121,41 @@ public sealed interface Source {
         @Override
         public String name(Function<String, String> ofReading, Standing standing) {
             return (pitch ? "bay.pitch." : "bay.roll.") + standing.floor().bay();
+        }
+    }
+
+    /** A figure of the same state that a step before this one came to; where none did, the field keeps its default. */
+    record Own(FigureId figure) implements Given {
+        @Override
+        public String key() {
+            return figure.key();
+        }
+
+        @Override
+        public FieldUnit unit() {
+            return figure.measurand().quantity() == Quantity.LENGTH ? FieldUnit.LENGTH : FieldUnit.ANGLE;
+        }
+
+        @Override
+        public Optional<Double> known(Standing standing) {
+            return Optional.ofNullable(standing.own().get(figure)).map(e -> unit().toRecord(e.value()));
+        }
+
+        /** What that figure's sources of doubt do to it, rad or mm by name: they are the same sources here. */
+        Map<String, Double> parts(Standing standing) {
+            Estimate found = standing.own().get(figure);
+            return found == null ? Map.of() : found.budget().parts();
+        }
+
+        @Override
+        public double standardUncertainty(Standing standing) {
+            Estimate found = standing.own().get(figure);
+            return found == null ? 0 : found.standardUncertainty();
+        }
+
+        @Override
+        public String name(Function<String, String> ofReading, Standing standing) {
+            return "own." + figure.key();
         }
     }
 

@@ -1,6 +1,28 @@
 package app.galdrin.core.procedure;
 
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.Map;
 
-/** What readings are taken on: a vehicle with its sheet, in a bay with its floor. */
-public record Standing(SpecificationSheet sheet, BayFloor floor) {}
+/**
+ * What readings are taken on: a vehicle with its sheet, in a bay with its floor, and what was found of it before.
+ *
+ * @param own figures of the same state that steps before this one came to, rad or mm
+ */
+public record Standing(SpecificationSheet sheet, BayFloor floor, Map<FigureId, Estimate> own) {
+
+    public Standing {
+        own = Map.copyOf(own);
+    }
+
+    /** With nothing found before. */
+    public Standing(SpecificationSheet sheet, BayFloor floor) {
+        this(sheet, floor, Map.of());
+    }
+
+    /** With figures found before, rad or mm. */
+    public Standing with(Map<FigureId, Estimate> found) {
+        return new Standing(sheet, floor, found);
+    }
+}

@@ -149,6 +149,7 @@ public final class ToeProcedures implements ProcedureList {
                 fields.put(place.end().orElseThrow() == End.FRONT ? "frontGap" : "rearGap", new Read(place, 1));
             }
             fields.put("baseline", RIM_DIAMETER);
+            fields.put("rearToe", new Source.Own(FigureId.of(Measurand.TOE, Wheel.of(Axle.REAR, wheel.side()))));
             evaluations.add(
                     Evaluation.of(ToeRearString.NAME, fields, Map.of("toe", FigureId.of(Measurand.TOE, wheel))));
         }

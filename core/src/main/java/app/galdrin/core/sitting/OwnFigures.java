@@ -3,9 +3,12 @@ package app.galdrin.core.sitting;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.Source;
+import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Target;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
@@ -35,14 +38,20 @@ public final class OwnFigures {
 
     /** Every repeat that can be worked to one of its figures at least. */
     public List<Worked> repeats(Measure measure, int round) {
-        return worked.computeIfAbsent(
-                new State(measure.id(), round), s -> work(measure, round, answers.readings(measure, round)));
+        var state = new State(measure.id(), round);
+        List<Worked> known = worked.get(state);
+        if (known == null) {
+            // working a step may work those before it, so that nothing is computed inside of the map
+            known = work(measure, round, answers.readings(measure, round));
+            worked.put(state, known);
+        }
+        return known;
     }
 
     private List<Worked> work(Measure measure, int round, List<Map<String, Double>> readings) {
         List<Worked> all = new ArrayList<>();
         for (int i = 0; i < readings.size(); i++) {
-            Worked one = work(assignment, measure, round, i + 1, readings.get(i));
+            Worked one = work(measure, round, i + 1, readings.get(i));
             if (!one.figures().isEmpty()) {
                 all.add(one);
             }
@@ -51,14 +60,41 @@ public final class OwnFigures {
     }
 
     /** Works one repeat; readings are mm or deg by place. */
-    public static Worked work(
-            Assignment assignment, Measure measure, int round, int repeat, Map<String, Double> readings) {
+    public Worked work(Measure measure, int round, int repeat, Map<String, Double> readings) {
         return measure.procedure()
                 .work(
                         readings,
-                        assignment.standing(),
+                        standing(measure, round),
                         new Procedure.Repeat(measure.id(), round, repeat),
                         measure.taught());
+    }
+
+    /** What a step's readings are taken on, with the figures it takes from the steps before it. */
+    public Standing standing(Measure measure, int round) {
+        Map<FigureId, Estimate> found = new HashMap<>();
+        for (Source.Given given : measure.procedure().given(measure.taught())) {
+            if (given instanceof Source.Own own) {
+                foundBefore(measure, round, own.figure()).ifPresent(e -> found.put(own.figure(), e));
+            }
+        }
+        return assignment.standing().with(found);
+    }
+
+    /** The last that a step before this one came to: of the same round, else as found. */
+    private Optional<Estimate> foundBefore(Measure measure, int round, FigureId figure) {
+        Optional<Estimate> last = Optional.empty();
+        for (Step step : assignment.practical().allSteps().toList()) {
+            if (step.equals(measure)) {
+                return last;
+            }
+            if (step instanceof Measure before && before.tells(figure)) {
+                Optional<Estimate> earlier = last;
+                last = mean(before, round, figure)
+                        .or(() -> mean(before, 0, figure))
+                        .or(() -> earlier);
+            }
+        }
+        return last;
     }
 
     /** A figure, rad or mm, of every repeat that tells it. */
@@ -88,7 +124,7 @@ public final class OwnFigures {
         from.procedure()
                 .sees()
                 .forEach(figure -> mean(from, round, figure).ifPresent(e -> figures.put(figure, e.value())));
-        return figures.isEmpty() ? List.of() : target.of(readings, figures, assignment.standing());
+        return figures.isEmpty() ? List.of() : target.of(readings, figures, standing(from, round));
     }
 
     /** What an honest sheet has for a figure: the mean of the repeats worked as the task teaches, mm or rad. */

@@ -8,12 +8,15 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskStart;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -173,5 +176,62 @@ class SheetTest {
                 .forEach((place, value) -> standing.put(
                         new LineKey(measure.id(), place, place.equals("stationDistance") ? 0 : repeat, round),
                         Written.number(String.valueOf(value), value, 0.5)));
+    }
+
+    /** A string on a rear tyre takes the rear wheel as straight, unless its toe was measured before: then with that toe and its doubt. */
+    @Test
+    void aStepTakesWhatStepsBeforeItFound() {
+        var strings = Measure.of(
+                "strings", Procedures.of("strings"), List.of(figure("toe.rear.left"), figure("toe.rear.right")), 1);
+        var string = Measure.of("string", Procedures.of("rearString"), List.of(figure("toe.front.left")), 1);
+        var again = Measure.of("again", Procedures.of("rearString"), List.of(figure("toe.front.left")), 1);
+        var truth = Vehicles.truth(
+                "toe.front.left", 0.3, "toe.rear.left", 0.12, "toe.rear.right", -0.05, "toe.front.right", 0.1);
+        for (boolean before : new boolean[] {true, false}) {
+            List<Step> steps = new ArrayList<>(List.of(string, new Round("adjust", List.of(again), 1)));
+            steps.add(before ? 0 : 2, strings);
+            var assignment = Assignment.of(
+                    new Practical(
+                            "P",
+                            FULL.school(),
+                            FULL.rule(),
+                            FULL.mode(),
+                            FULL.outcome(),
+                            Optional.empty(),
+                            steps,
+                            FULL.scheme()),
+                    Vehicles.van());
+            Map<LineKey, Written> standing = new HashMap<>();
+            readAll(standing, strings, 0, truth);
+            readAll(standing, string, 0, truth);
+            readAll(standing, again, 1, truth);
+            var own = new OwnFigures(assignment, new Answers(standing));
+            var toe = own.mean(string, 0, figure("toe.front.left")).orElseThrow();
+            assertEquals(before ? 0.3 : 0.18, Math.toDegrees(toe.value()), 1e-6);
+            assertEquals(
+                    before ? 0.3 : 0.18,
+                    Math.toDegrees(own.mean(again, 1, figure("toe.front.left"))
+                            .orElseThrow()
+                            .value()),
+                    1e-6,
+                    "the rear axle was not read again");
+            var rear = own.mean(strings, 0, figure("toe.rear.left")).orElseThrow();
+            String gap = "strings/wheels.rl.frontGap/1/0";
+            assertEquals(
+                    before ? rear.budget().parts().get(gap) : null,
+                    toe.budget().parts().get(gap),
+                    "the same reading, the same source");
+            assertEquals(before, own.standing(string, 0).own().containsKey(figure("toe.rear.left")));
+        }
+    }
+
+    private static void readAll(Map<LineKey, Written> standing, Measure measure, int round, Truth truth) {
+        var readings = measure.procedure().readings(truth, ASSIGNMENT.standing());
+        measure.procedure().places(measure.figures()).forEach(place -> {
+            double value = readings.get(place.id());
+            standing.put(
+                    new LineKey(measure.id(), place.id(), place.eachRepeat() ? 1 : 0, round),
+                    Written.number(String.valueOf(value), value, 0.5));
+        });
     }
 }

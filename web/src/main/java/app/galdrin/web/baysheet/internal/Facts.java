@@ -1,5 +1,6 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
@@ -9,6 +10,7 @@ import app.galdrin.core.spec.Part;
 import app.galdrin.web.layout.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What is known of the vehicle and the bay and has to stand beside a working, so that it can be done on paper. */
 final class Facts {
@@ -21,22 +23,40 @@ final class Facts {
         this.words = words;
     }
 
-    /** What the taught working of a procedure takes as known; what has no words of its own is asked of nobody on paper. */
-    List<WorkView.Given> of(Procedure procedure, String taught) {
+    /**
+     * What the taught working of a procedure takes as known; what has no words of its own is asked of nobody on paper.
+     *
+     * @param found with the figures that steps before came to
+     */
+    List<WorkView.Given> of(Procedure procedure, String taught, Standing found) {
         List<WorkView.Given> given = new ArrayList<>();
         procedure
                 .baseline()
                 .apply(standing)
-                .ifPresent(b -> given.add(new WorkView.Given("baseline." + procedure.key(), words.length(b))));
-        procedure.given(taught).stream()
-                .filter(known -> words.has("given." + known.key()))
-                .forEach(known -> known.known(standing)
-                        .ifPresent(v -> given.add(new WorkView.Given("given." + known.key(), said(known, v)))));
+                .ifPresent(b -> given.add(fact("baseline." + procedure.key(), words.length(b))));
+        for (Source.Given known : procedure.given(taught)) {
+            known.known(found).flatMap(v -> said(known, v)).ifPresent(given::add);
+        }
         return given;
     }
 
+    private WorkView.Given fact(String label, String value) {
+        return new WorkView.Given(words.text(label), value);
+    }
+
+    private Optional<WorkView.Given> said(Source.Given known, double value) {
+        if (known instanceof Source.Own own) {
+            FigureId figure = own.figure();
+            String label = words.text("given.own", words.name(figure));
+            return Optional.of(
+                    new WorkView.Given(label, words.figure(known.unit().toCore(value), figure)));
+        }
+        String label = "given." + known.key();
+        return words.has(label) ? Optional.of(fact(label, size(known, value))) : Optional.empty();
+    }
+
     /** A length, or an angle whose way is said in words. */
-    private String said(Source.Given known, double value) {
+    private String size(Source.Given known, double value) {
         if (known.unit().quantity() == Quantity.LENGTH) {
             return words.length(value);
         }
@@ -52,9 +72,8 @@ final class Facts {
         }
         var g = standing.sheet().geometry();
         return List.of(
-                new WorkView.Given(
-                        "given.linkage", words.text("linkage." + g.linkage().key())),
-                new WorkView.Given("given.lead", words.length(g.lead())),
-                new WorkView.Given("given.armLength", words.length(g.armLength())));
+                fact("given.linkage", words.text("linkage." + g.linkage().key())),
+                fact("given.lead", words.length(g.lead())),
+                fact("given.armLength", words.length(g.armLength())));
     }
 }

@@ -211,7 +211,7 @@ final class SheetMaker {
         return new WorkView.Readings(
                 measures.of(head(measure, 0), measure, 0),
                 words.text("work." + measure.procedure().key() + ".how." + measure.taught()),
-                facts.of(measure.procedure(), measure.taught()));
+                facts.of(measure.procedure(), measure.taught(), own.standing(measure, 0)));
     }
 
     private JudgeView judge(StepView.Head head, Judge judge) {

@@ -30,6 +30,6 @@ public record WorkView(Head head, List<Item> items, List<TargetItem> targets, Li
      */
     public record Readings(MeasureView measure, String how, List<Given> given) {}
 
-    /** A datum by its words and as it is shown. */
-    public record Given(String words, String value) {}
+    /** A datum by its name and as it is shown. */
+    public record Given(String label, String value) {}
 }
