@@ -42,6 +42,9 @@ public class TargetWords {
     public String value(TargetReading target, double value) {
         boolean length = target.place().amount().quantity() == Quantity.LENGTH;
         double shown = length ? Math.rint(PLACES * value) / PLACES : value;
+        if (shown == 0 && target.against().isPresent()) {
+            return words.text("target.alike", words.length(0));
+        }
         if (target.answer() instanceof SizeAndSense sized) {
             String size = length ? words.length(Math.abs(shown)) : words.angleSize(Math.toRadians(value));
             return size + ", "

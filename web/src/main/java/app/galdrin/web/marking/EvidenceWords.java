@@ -229,7 +229,7 @@ public class EvidenceWords {
         var reading = new TargetReading(procedure.place(e.place()), e.against().map(procedure::place), e.honest());
         boolean right = e.credit() == 1;
         return Told.of(
-                targets.name(reading),
+                say("evidence.target", targets.name(reading)),
                 right,
                 say(
                         right ? "evidence.working.right" : "evidence.working.wrong",
