@@ -15,6 +15,7 @@ import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.start.TaskStart;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

@@ -12,6 +12,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.TaskFault.Reason;
 import java.util.List;
 import java.util.Map;

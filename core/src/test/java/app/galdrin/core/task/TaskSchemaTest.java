@@ -9,6 +9,7 @@ import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.start.TaskStart;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;

@@ -4,8 +4,10 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Checklist;
@@ -92,8 +94,8 @@ class PracticalsBecomeDocuments implements JavaMigration {
     }
 
     private static Practical practical(ResultSet row, List<Criterion> criteria) throws SQLException {
-        List<FigureId> figures = figures(row);
         var procedure = Procedures.of(row.getString("method"));
+        List<FigureId> figures = figures(row);
         int repeats = row.getInt("repeats");
         AnswerUnit unit = Keyed.of(AnswerUnit.values(), row.getString("answer_unit"));
         var work = figures.stream().map(f -> new Work.Item(f, "asFound", unit)).toList();
@@ -116,11 +118,14 @@ class PracticalsBecomeDocuments implements JavaMigration {
                 new Scheme(criteria, row.getInt("slip_keeps_percent")));
     }
 
+    /** Of the front axle: the sum of both wheels alone, or each wheel beside it. */
     private static List<FigureId> figures(ResultSet row) throws SQLException {
-        var keys = row.getString("asked").equals("total")
-                ? List.of("totalToe.front")
-                : List.of("totalToe.front", "toe.front.left", "toe.front.right");
-        return keys.stream().map(key -> FigureId.parse(key).orElseThrow()).toList();
+        Procedure procedure = Procedures.of(row.getString("method"));
+        var base = procedure.sees().iterator().next().measurand().base();
+        boolean sumAlone = row.getString("asked").equals("total");
+        return TaskStart.usualFigures(procedure, base).stream()
+                .filter(f -> !sumAlone || f.ofBothWheels())
+                .toList();
     }
 
     private static List<Criterion> criteria(Connection connection, UUID centre, UUID task, ResultSet row)

@@ -15,7 +15,7 @@ import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.core.task.TaskStart;
+import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.List;

@@ -2,7 +2,7 @@ package app.galdrin.web.task.internal;
 
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.task.TaskStart;
+import app.galdrin.core.start.TaskStart;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;

@@ -1,4 +1,4 @@
-package app.galdrin.core.task;
+package app.galdrin.core.start;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.AnswerUnit;
@@ -12,6 +12,19 @@ import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.OutcomeSchool;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.SchemeDefaults;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Work;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
