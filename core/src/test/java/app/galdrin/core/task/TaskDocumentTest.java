@@ -109,6 +109,10 @@ class TaskDocumentTest {
                 new Work.Item(figure("totalToe.front"), "toe", AnswerUnit.MILLIMETRES),
                 ((Work) p.steps().get(2)).asked().get(0));
         assertEquals(3, ((Round) p.steps().get(5)).most());
+        assertEquals(
+                List.of(new Checklist.Item("boots", false, false), new Checklist.Item("stands", true, false)),
+                ((Checklist) p.steps().get(0)).items());
+        assertFalse(p.scheme().criteria().get(0).mustPass());
         assertEquals(1, ((Round) p.steps().get(5)).measures().get(0).repeats(), "once where nothing is said");
         Band band = p.scheme().criteria().get(0).band(figure("totalToe.front")).orElseThrow();
         assertEquals(Math.toRadians(0.1), band.full(), 1e-15);
@@ -197,6 +201,10 @@ class TaskDocumentTest {
                         "steps.1.figures malformed ; steps.1.figures missing "),
                 Arguments.of("'figure':'totalToe.front','from'", "'figure':'toe','from'", "steps.2.figure unknown toe"),
                 Arguments.of("'unit':'mm'", "'unit':'inch'", "steps.2.unit unknown inch"),
+                Arguments.of("'unit':'mm'}]", targets("'x':1,", "toe", "strings"), "steps.2.x unknownField x"),
+                Arguments.of("'unit':'mm'}]", targets("", "toe", "telescope"), "steps.2.procedure unknown telescope"),
+                Arguments.of("'unit':'mm'}]", targets("", "nothing", "strings"), "steps.2.targets notMeasured nothing"),
+                Arguments.of("'unit':'mm'}]", targets("", "toe", "plates"), "steps.2.targets notMeasured toe"),
                 Arguments.of("'aspect':'reading'", "'aspect':'beauty'", "marks.0.aspect unknown beauty"),
                 Arguments.of("'marks':20", "'marks':20,'mustPass':1", "marks.0.mustPass malformed 1.0"),
                 Arguments.of("'full':0.1", "'full':0", "marks.0.full outOfRange 0.0"),
@@ -206,6 +214,11 @@ class TaskDocumentTest {
                 Arguments.of("'none':0.3", "'none':0.1", "marks.0.none unknown 0.1"),
                 Arguments.of(
                         "{'figure':'totalToe.front','full'", "{'figure':'toe','full'", "marks.0.figure unknown toe"));
+    }
+
+    private static String targets(String more, String from, String procedure) {
+        return "'unit':'mm'}],'targets':[{" + more + "'from':'" + from + "','procedure':'" + procedure
+                + "','figures':['totalToe.front']}]";
     }
 
     @ParameterizedTest
@@ -271,6 +284,9 @@ class TaskDocumentTest {
                 .collect(Collectors.joining(","));
         assertEquals(Reason.TOO_MANY, faults(document(MARKS, steps)).get(0).reason());
         assertEquals(40, faults(document(MARKS, steps)).get(0).limit());
+        String most = steps.substring(steps.indexOf("},{'id':'p3'") + 2);
+        assertEquals(List.of(), faults(document(MARKS, most, TOE, END)), "forty are not too many");
+        assertEquals(List.of(), faults(document(MARKS, TOE, END).replace("\"Toe\"", "\"" + "T".repeat(120) + "\"")));
         String long_ = document(MARKS, TOE, END).replace("Toe", "T".repeat(121));
         assertEquals("title", faults(long_).get(0).at());
         assertEquals(
