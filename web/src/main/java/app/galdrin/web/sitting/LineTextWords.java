@@ -19,8 +19,9 @@ public final class LineTextWords {
     /** The sentence: typed text, an example key, what was read, unit key, least and most. */
     public static Said why(LineText.Refused refused) {
         List<Object> args = new ArrayList<>();
-        args.add(Words.quote(refused.typed()));
         AnswerType type = refused.type();
+        // the way was chosen, not typed
+        args.add(Words.quote(type instanceof SizeAndSense ? LineText.sizeOf(refused.typed()) : refused.typed()));
         if (type instanceof AnswerType.ShortText text) {
             args.add(text.longest());
         } else if (type instanceof Amount || type instanceof SizeAndSense) {
