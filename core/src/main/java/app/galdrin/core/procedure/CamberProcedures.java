@@ -135,7 +135,7 @@ public final class CamberProcedures implements ProcedureList {
                 Family.CAMBER,
                 walk,
                 evaluations,
-                Set.of(Assumption.RUN_OUT_REMOVED),
+                Set.of(Assumption.FLOOR_SLOPE_KNOWN, Assumption.RUN_OUT_REMOVED),
                 Set.of(),
                 s -> BETWEEN_POINTS.known(s),
                 CamberProcedures::hang);

@@ -340,9 +340,12 @@ final class SheetMaker {
                 sheet.line(next).map(l -> fields.at(next)));
     }
 
-    /** From the last state that was read before a round: the round before, else as found. */
+    /**
+     * From the last state that was read before a round: the round before, else as found. In an assessment nothing is said that would
+     * give away what the sheet asks to be worked out.
+     */
     private List<TargetReading> targets(Measure measure, int round) {
-        for (int before = round - 1; before > 0; before--) {
+        for (int before = round - 1; speaks && before > 0; before--) {
             List<TargetReading> readings = own.targets(measure.target(), measure, before);
             if (!readings.isEmpty()) {
                 return readings;
@@ -352,10 +355,19 @@ final class SheetMaker {
                 .filter(Measure.class::isInstance)
                 .map(Measure.class::cast)
                 .filter(m -> m.procedure().equals(measure.procedure()))
+                .filter(m -> speaks || !isWorkedOnPaper(m))
                 .map(m -> own.targets(measure.target(), m, 0))
                 .filter(found -> !found.isEmpty())
                 .findFirst()
                 .orElse(List.of());
+    }
+
+    private boolean isWorkedOnPaper(Measure measure) {
+        return assignment
+                .practical()
+                .of(Work.class)
+                .anyMatch(w -> w.asked().stream().anyMatch(i -> i.from().equals(measure.id()))
+                        || w.targets().stream().anyMatch(t -> t.from().equals(measure.id())));
     }
 
     private StepView.Head inner(StepView.Head round, Measure measure) {
