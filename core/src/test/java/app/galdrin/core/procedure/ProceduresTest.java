@@ -12,8 +12,6 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
-import app.galdrin.core.measure.CatalogueInstrument;
-import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.quantity.Quantity;
@@ -25,7 +23,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.ServiceLoader;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -34,11 +31,11 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
-/** What every procedure keeps, whatever it measures; and the figures of the trade worked by hand. */
+/** What every procedure keeps, whatever it measures. */
 class ProceduresTest {
 
     private static final FigureId SETBACK = FigureId.of(Measurand.SETBACK, Axle.FRONT);
-    private static final Procedure.Repeat ONCE = new Procedure.Repeat("step", 0, 1);
+    static final Procedure.Repeat ONCE = new Procedure.Repeat("step", 0, 1);
 
     /** Made anew by each test, and the same as those that are offered. */
     static Stream<Procedure> all() {
@@ -214,7 +211,7 @@ class ProceduresTest {
         }
     }
 
-    private static Procedure fresh(String key) {
+    static Procedure fresh(String key) {
         return all().filter(p -> p.key().equals(key)).findFirst().orElseThrow();
     }
 
@@ -286,246 +283,5 @@ class ProceduresTest {
         var floor = new BayFloor(1, 0, Math.toRadians(0.3), 0);
         Map<String, Double> read = fresh(key).readings(new Truth(Map.of()), new Standing(Vehicles.van(), floor));
         assertEquals(about, read.get(place), within + 1e-9);
-    }
-
-    /** What a sheet works by hand for both wheels, its difference has too; without a hand formula it has the solved one. */
-    @Test
-    void aDifference_isHonestlyMadeOfWhatWasWorkedByHand() {
-        Map<String, Double> readings = new HashMap<>();
-        readings.putAll(Map.of("fl.out.steer", 20.0, "fl.out.camber", 0.98, "fl.in.steer", 19.0, "fl.in.camber", -1.4));
-        readings.putAll(Map.of("fr.out.steer", 19.0, "fr.out.camber", 0.7, "fr.in.steer", 20.0, "fr.in.camber", -1.3));
-        FigureId left = figure("caster.front.left");
-        FigureId right = figure("caster.front.right");
-        FigureId difference = figure("casterDifference.front");
-        var standing = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
-        Worked worked = fresh("sweep").work(readings, standing, ONCE, "factor");
-        double byHand = worked.honest(left).orElseThrow() - worked.honest(right).orElseThrow();
-        assertEquals(byHand, worked.honest(difference).orElseThrow(), 1e-12);
-        assertTrue(Math.abs(byHand - worked.figures().get(difference).value()) > 1e-4, "and it is not the solved one");
-        readings.put("fr.ahead.camber", -0.3);
-        Worked three = fresh("sweep").work(readings, standing, ONCE, "factor");
-        assertTrue(three.figures().containsKey(figure("kpi.front.right")));
-        assertEquals(
-                worked.honest(right).orElseThrow(),
-                three.honest(right).orElseThrow(),
-                1e-12,
-                "two angles make the formula");
-        assertTrue(fresh("sweep")
-                .work(readings, standing, ONCE, HandFormula.SOLVED)
-                .byHand()
-                .isEmpty());
-    }
-
-    /** Strings a hand's breadth nearer in front: the note says how far each stands askew, and the last step adds both wheels. */
-    @Test
-    void theSkewOfTheStrings_isNoted_andASumIsTheLastStep() {
-        Procedure strings = fresh("strings");
-        var standing = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
-        Map<String, Double> readings =
-                strings.readings(Vehicles.truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing);
-        readings.merge("stringSpacingFront", 20.0, Double::sum);
-        Worked worked = strings.work(readings, standing, ONCE, HandFormula.SOLVED);
-        double turned = worked.notes().get("skew.left") + worked.notes().get("skew.right");
-        readings.merge("stringSpacingFront", -20.0, Double::sum);
-        Map<String, Double> notes =
-                strings.work(readings, standing, ONCE, HandFormula.SOLVED).notes();
-        assertEquals(Math.toDegrees(20.0 / 4060), turned - notes.get("skew.left") - notes.get("skew.right"), 1e-3);
-        Procedure string = fresh("rearString");
-        Map<String, Double> gaps =
-                string.readings(Vehicles.truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing);
-        Worked sum = string.work(gaps, standing, ONCE, HandFormula.SOLVED);
-        var steps = string.stepsTo(figure("totalToe.front"), sum, HandFormula.SOLVED)
-                .orElseThrow();
-        var last = steps.get(steps.size() - 1);
-        assertEquals(0.3, last.out().inRecord(), 1e-9);
-        assertEquals(
-                List.of(0.2, 0.1),
-                last.in().stream().map(t -> Math.rint(t.inRecord() * 1e9) / 1e9).toList());
-    }
-
-    private static Worked sweep(double out, double camberOut, double in, double camberIn, String taught) {
-        Map<String, Double> readings = new TreeMap<>(
-                Map.of("fl.out.steer", out, "fl.out.camber", camberOut, "fl.in.steer", in, "fl.in.camber", camberIn));
-        return Procedures.of("sweep").work(readings, new Standing(Vehicles.van(), BayFloor.UNSURVEYED), ONCE, taught);
-    }
-
-    /** From plates at 20 and 19 the shortcut is not what is solved: the honest sheet has what the trade works on paper. */
-    @Test
-    void aSweepAtUnequalAngles_isHonestlyWorkedByItsFormula() {
-        FigureId caster = figure("caster.front.left");
-        Worked worked = sweep(20, 0.98, 19, -1.442, "factor");
-        double d = 0.98 + 1.442;
-        double factor = 1 / (2 * Math.sin(Math.toRadians(19.5)));
-        assertEquals(d * factor, Math.toDegrees(worked.honest(caster).orElseThrow()), 1e-9);
-        assertEquals(3.63, Math.toDegrees(worked.honest(caster).orElseThrow()), 0.01);
-        assertEquals(3.52, Math.toDegrees(worked.figures().get(caster).value()), 0.02);
-        assertEquals(
-                1.5 * d,
-                Math.toDegrees(sweep(20, 0.98, 19, -1.442, "oneAndAHalf")
-                        .honest(caster)
-                        .orElseThrow()),
-                1e-9);
-        assertEquals(
-                worked.figures().get(caster).value(),
-                sweep(20, 0.98, 19, -1.442, HandFormula.SOLVED).honest(caster).orElseThrow());
-        assertEquals(
-                List.of("factor", "oneAndAHalf", "solved"),
-                Procedures.of("sweep").taught());
-        assertFalse(Procedures.of("sweep").isWorkedOnPaper(figure("kpi.front.left")));
-    }
-
-    /** The sheet's KPI moves a caster read at unequal angles, and the doubt says so under its name. */
-    @Test
-    void twoAngles_carryTheDoubtOfTheSheetsKpi() {
-        FigureId caster = figure("caster.front.left");
-        Map<String, Double> parts = sweep(20, 0.98, 19, -1.442, "factor")
-                .figures()
-                .get(caster)
-                .budget()
-                .parts();
-        double tolerance = (13.2 - 11.8) / Math.sqrt(12);
-        assertEquals(
-                Math.tan(Math.toRadians(0.5)) * tolerance,
-                Math.abs(Math.toDegrees(parts.get("sheet.kpi.front.left"))),
-                2e-4);
-    }
-
-    @Test
-    void aBaysFloor_isOneSourceForBothWheels() {
-        var floor = new BayFloor(2, 0, Math.toRadians(0.3), Math.toRadians(0.108));
-        Map<String, Double> readings = new HashMap<>();
-        for (String wheel : List.of("fl", "fr")) {
-            readings.putAll(Map.of(
-                    wheel + ".out.steer",
-                    20.0,
-                    wheel + ".out.camber",
-                    1.0,
-                    wheel + ".in.steer",
-                    20.0,
-                    wheel + ".in.camber",
-                    -1.4));
-        }
-        Worked worked = Procedures.of("sweep").work(readings, new Standing(Vehicles.van(), floor), ONCE, "factor");
-        Estimate left = worked.figures().get(figure("caster.front.left"));
-        Estimate difference = worked.figures().get(figure("casterDifference.front"));
-        assertEquals(Math.toRadians(0.108), Math.abs(left.budget().parts().get("bay.pitch.2")), 1e-4);
-        assertEquals(0, difference.budget().parts().get("bay.pitch.2"), 1e-4, "what leans both axes alike falls out");
-    }
-
-    @Test
-    void theZeroOfAGauge_leansBothWheels_andTheDifferenceDoubly() {
-        Map<String, Double> readings = Map.of("fl.gauge", -0.5, "fr.gauge", -0.5);
-        Worked worked = Procedures.of("inclinometerZeroed")
-                .work(readings, new Standing(Vehicles.van(), BayFloor.UNSURVEYED), ONCE, HandFormula.SOLVED);
-        double u = worked.figures()
-                .get(figure("camber.front.left"))
-                .budget()
-                .parts()
-                .get("setUp.zero");
-        assertEquals(CatalogueInstrument.DIGITAL_INCLINOMETER.standardUncertainty(Surface.RIM), Math.abs(u), 1e-6);
-        assertEquals(
-                -u,
-                worked.figures()
-                        .get(figure("camber.front.right"))
-                        .budget()
-                        .parts()
-                        .get("setUp.zero"),
-                1e-9);
-        assertEquals(
-                2 * u,
-                worked.figures()
-                        .get(figure("camberDifference.front"))
-                        .budget()
-                        .parts()
-                        .get("setUp.zero"),
-                1e-9);
-    }
-
-    @Test
-    void theFloorBesideTheWheel_isTakenOffBySide() {
-        Map<String, Double> readings = Map.of("fl.gauge", -1.0, "fl.floor", 0.35, "fr.gauge", -1.0, "fr.floor", 0.35);
-        Worked worked = Procedures.of("inclinometer")
-                .work(readings, new Standing(Vehicles.van(), BayFloor.UNSURVEYED), ONCE, HandFormula.SOLVED);
-        assertEquals(
-                -0.65, Math.toDegrees(worked.honest(figure("camber.front.left")).orElseThrow()), 1e-4);
-        assertEquals(
-                -1.35,
-                Math.toDegrees(worked.honest(figure("camber.front.right")).orElseThrow()),
-                1e-4);
-    }
-
-    /** A plumb line knows no floor: its roll is added on the left, taken off on the right, and leans the difference doubly. */
-    @Test
-    void aPlumbLinesFloor_isTheBays() {
-        Map<String, Double> readings =
-                Map.of("fl.topGap", 60.0, "fl.bottomGap", 57.0, "fr.topGap", 60.0, "fr.bottomGap", 57.0);
-        var floor = new BayFloor(2, Math.toRadians(0.4), Math.toRadians(0.3), Math.toRadians(0.108));
-        Procedure plumb = Procedures.of("plumbRule");
-        Worked worked = plumb.work(readings, new Standing(Vehicles.van(), floor), ONCE, HandFormula.SOLVED);
-        double against = Math.toDegrees(Math.asin(-3.0 / 416));
-        FigureId left = figure("camber.front.left");
-        assertEquals(against + 0.3, Math.toDegrees(worked.honest(left).orElseThrow()), 1e-9);
-        assertEquals(
-                against - 0.3,
-                Math.toDegrees(worked.honest(figure("camber.front.right")).orElseThrow()),
-                1e-9);
-        Map<String, Double> parts =
-                worked.figures().get(figure("camberDifference.front")).budget().parts();
-        assertEquals(2 * 0.108, Math.toDegrees(parts.get("bay.roll.2")), 1e-9);
-        var steps = plumb.stepsTo(left, worked, HandFormula.SOLVED).orElseThrow();
-        assertEquals(
-                List.of("camber.offset.camber", "floor.roll.left"),
-                steps.stream().map(s -> s.formula()).toList());
-        assertEquals(against + 0.3, steps.get(1).out().inRecord(), 1e-9);
-        assertEquals(
-                List.of("rimDiameter", "floorRoll"),
-                plumb.given(HandFormula.SOLVED).stream().map(Source.Given::key).toList());
-        assertEquals(
-                List.of("floorPitch"),
-                fresh("sweep").given("factor").stream().map(Source.Given::key).toList(),
-                "the formula on paper knows no roll and no KPI");
-        assertEquals(
-                List.of("floorPitch", "floorRoll", "kpi.front.left", "kpi.front.right"),
-                fresh("sweep").given(HandFormula.SOLVED).stream()
-                        .map(Source.Given::key)
-                        .toList());
-    }
-
-    @Test
-    void steps_leadToAFigure_andToASumByBothWheels() {
-        Procedure string = Procedures.of("rearString");
-        Map<String, Double> readings = Map.of(
-                "wheels.fl.frontGap",
-                41.0,
-                "wheels.fl.rearGap",
-                40.0,
-                "wheels.fr.frontGap",
-                40.0,
-                "wheels.fr.rearGap",
-                40.5);
-        Worked worked =
-                string.work(readings, new Standing(Vehicles.van(), BayFloor.UNSURVEYED), ONCE, HandFormula.SOLVED);
-        assertEquals(
-                2,
-                string.stepsTo(figure("toe.front.left"), worked, HandFormula.SOLVED)
-                        .orElseThrow()
-                        .size());
-        var total = string.stepsTo(figure("totalToe.front"), worked, HandFormula.SOLVED)
-                .orElseThrow();
-        assertEquals("figure.sum", total.get(total.size() - 1).formula());
-        assertEquals(5, total.size());
-        assertTrue(string.stepsTo(figure("thrust.rear"), worked, HandFormula.SOLVED)
-                .isEmpty());
-    }
-
-    @Test
-    void sourcesOfDoubt_areGroupedByWhatIsRead() {
-        Procedure strings = Procedures.of("strings");
-        assertEquals("hub", strings.doubtGroup("toe/hubGap.fl/1/0"));
-        assertEquals("bay.pitch.2", strings.doubtGroup("bay.pitch.2"));
-        assertEquals("camber", Procedures.of("sweep").doubtGroup("caster/fl.out.camber/1/0"));
-        assertEquals(
-                "toe/stationDistance/0/2",
-                new Procedure.Repeat("toe", 2, 3).source(strings.walk().get(14)));
     }
 }
