@@ -60,8 +60,8 @@ public record Floor(double pitch, double roll) {
     }
 
     /**
-     * What an inclinometer on a wheel of known camber and toe (rad) reads on this floor, rad, top outward positive: γ_read = −asin(a·u), a the spin axis pointing
-     * outboard.
+     * What an inclinometer on a wheel of known camber and toe (rad) reads on this floor, rad, top outward positive: γ_read =
+     * −asin(a·u), a the spin axis pointing outboard.
      */
     public double inclinometerReading(double camber, double toe, Side side) {
         double lean = Math.sin(pitch) * Math.sin(toe) + side.sign() * Math.sin(roll) * Math.cos(toe);

@@ -92,8 +92,8 @@ public enum CatalogueInstrument {
     }
 
     /**
-     * For a forward model: trained hands on metal with so many times their usual scatter (0 or more), in mm or rad, which round as they read; 0 reads
-     * without scatter and rounds nothing.
+     * For a forward model: trained hands on metal with so many times their usual scatter (0 or more), in mm or rad, which round as
+     * they read; 0 reads without scatter and rounds nothing.
      */
     public Instrument inHands(double handlingFactor) {
         return handlingFactor == 0 ? Instrument.PERFECT : new Instrument(resolution, handlingFactor * handling);

@@ -20,7 +20,10 @@ public record Instrument(double resolution, double scatter) {
         }
     }
 
-    /** The figure read off, in the unit of the instrument, mm or rad; the generator is asked once a reading, so a seed gives the same readings again. */
+    /**
+     * The figure read off, in the unit of the instrument, mm or rad; the generator is asked once a reading, so a seed gives the
+     * same readings again.
+     */
     public double read(double trueValue, RandomGenerator noise) {
         double scattered = trueValue + scatter * noise.nextGaussian();
         return resolution == 0 ? scattered : Math.rint(scattered / resolution) * resolution;

@@ -32,7 +32,10 @@ public interface Slip {
         return false;
     }
 
-    /** The answers, in the unit that was asked for, as this slip gives them, in every way it can be made; empty where it is none of answers. */
+    /**
+     * The answers, in the unit that was asked for, as this slip gives them, in every way it can be made; empty where it is none of
+     * answers.
+     */
     default List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
         return List.of();
     }

@@ -20,8 +20,8 @@ public record Truth(Map<FigureId, Double> figures) {
     }
 
     /**
-     * The state that figures, rad or mm, describe. Of a sum whose wheels are not among them each wheel takes half: what a procedure that sees the sum
-     * alone reads does not depend on the split.
+     * The state that figures, rad or mm, describe. Of a sum whose wheels are not among them each wheel takes half: what a procedure
+     * that sees the sum alone reads does not depend on the split.
      */
     public static Truth describedBy(Map<FigureId, Double> figures) {
         Truth truth = new Truth(figures);

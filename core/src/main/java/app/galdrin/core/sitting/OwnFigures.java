@@ -111,7 +111,10 @@ public final class OwnFigures {
         return each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each));
     }
 
-    /** What must be read for figures to be as the sheet prefers, from where the readings of a step in a round stand; empty without readings. */
+    /**
+     * What must be read for figures to be as the sheet prefers, from where the readings of a step in a round stand; empty without
+     * readings.
+     */
     public List<TargetReading> targets(Target target, Measure from, int round) {
         Map<String, List<Double>> byPlace = new HashMap<>();
         answers.readings(from, round)

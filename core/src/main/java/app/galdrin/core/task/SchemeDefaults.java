@@ -10,7 +10,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** What a practical's steps are worth where nobody says otherwise: bands from each procedure's own doubt, so that nobody loses to the gauge. */
+/**
+ * What a practical's steps are worth where nobody says otherwise: bands from each procedure's own doubt, so that nobody loses to
+ * the gauge.
+ */
 public final class SchemeDefaults {
 
     /** Coverage factor of the reading band. */

@@ -36,8 +36,8 @@ public final class LeastSquares {
     }
 
     /**
-     * Whether the condition number of A, its greatest by its smallest singular value, is above a limit, both without unit; it is infinite where the
-     * rows do not determine x.
+     * Whether the condition number of A, its greatest by its smallest singular value, is above a limit, both without unit; it is
+     * infinite where the rows do not determine x.
      */
     public boolean isConditionAbove(double limit) {
         // ‖R‖ ‖R⁻¹‖ by Frobenius costs a tenth of the singular values and lies between the condition number and

@@ -22,8 +22,8 @@ import org.springframework.util.MultiValueMap;
 
 /**
  * The task bench's form as it was typed: what each field may hold by itself. Whether all of it makes a practical is for
- * {@link Practical#faults()}, and the width of a band for its figure. A field left empty takes the default; those of a step or a criterion are named by what they are and its
- * id, {@code repeats.camber}.
+ * {@link Practical#faults()}, and the width of a band for its figure. A field left empty takes the default; those of a step or a
+ * criterion are named by what they are and its id, {@code repeats.camber}.
  */
 record BenchFields(
         @Size(max = Practical.LONGEST_TITLE, message = "bench.title.long")
