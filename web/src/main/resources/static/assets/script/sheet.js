@@ -350,13 +350,22 @@ export const sheet = () => ({
     status.classList.toggle('trouble', trouble);
   },
 
+  // the panel of a step, and what in it follows from other steps: his readings where he works, his figures where he judges and plans
   async refresh(step) {
     const panel = document.getElementById(`panel-${step}`);
     if (!panel) return;
+    const turn = this.turn = (this.turn ?? 0) + 1;
     try {
       const response = await fetch(`/sittings/${this.root.dataset.sitting}?part=${step}`, { headers: { 'X-Galdrin-Device': device() } });
-      if (response.ok) panel.innerHTML = await response.text();
-    } catch { /* the panel is a convenience; the entries are safe */ }
+      if (!response.ok) return;
+      const part = new DOMParser().parseFromString(await response.text(), 'text/html');
+      if (this.turn !== turn) return; // a later answer is on its way
+      panel.replaceChildren(...part.querySelector('[data-panel-part]').childNodes);
+      for (const fresh of part.querySelectorAll('[data-follows]')) {
+        const stale = document.getElementById(fresh.id);
+        if (stale && !stale.isEqualNode(fresh)) stale.replaceWith(fresh); // left alone where it is the same, so that nothing jumps
+      }
+    } catch { /* a convenience; the entries are safe */ }
   },
 
   switchKeyboard() {

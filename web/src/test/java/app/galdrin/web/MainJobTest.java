@@ -206,6 +206,7 @@ class MainJobTest {
 
     private void workAndJudge(Browser lena) {
         lena.waitFor(() -> lena.find("#step-work").isDisplayed());
+        lena.waitForText("#from-work-toe .at-hubGap-fl .at-box", "63");
         for (String figure : figures(lena, "work")) {
             lena.focusOn("work/" + figure + "/0/0");
             // the right size with the wrong sign for the total, and nothing right about the rest
@@ -216,6 +217,7 @@ class MainJobTest {
         check(lena);
         lena.click("#next");
         lena.waitFor(() -> lena.find("#step-judge").isDisplayed());
+        lena.waitForText("#own-judge-totalToe-front-0-0", "\u22120.14\u00b0");
         for (String line : figures(lena, "judge")) {
             if (line.startsWith("adjustable.")) {
                 choose(lena, "judge/" + line + "/0/0", line.contains("caster") ? "no" : "yes");
@@ -237,6 +239,7 @@ class MainJobTest {
 
     private void plan(Browser lena) {
         lena.waitFor(() -> lena.find("#step-plan").isDisplayed());
+        lena.waitForText("#figures-plan", "\u22120.14\u00b0");
         assertFalse(lena.has("#step-plan [data-line*='caster'] input[type=text]"), "nothing moves the caster here");
         choose(lena, "plan/part.caster.front/0/0", "lookForThePart");
         for (String side : new String[] {"left", "right"}) {

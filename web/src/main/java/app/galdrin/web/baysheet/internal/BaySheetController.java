@@ -121,7 +121,7 @@ class BaySheetController {
         Step wanted = named(maker, part, me);
         model.addAttribute("v", maker.view(wanted));
         model.addAttribute("closed", sitting.state().handedIn());
-        return "baysheet/panel :: panel";
+        return "baysheet/panel :: part";
     }
 
     private SheetMaker maker(Sitting sitting, Map<LineKey, Fields.Refused> refused) {
