@@ -119,6 +119,11 @@ public record Evaluation(
                 .toList();
     }
 
+    Stream<Choice> choices() {
+        return fields.values().stream()
+                .flatMap(s -> s instanceof Source.Chosen chosen ? Stream.of(chosen.choice()) : null);
+    }
+
     /** What the taught working takes as known. */
     Stream<Source.Given> given(String taught) {
         Set<String> left = hand.stream()
@@ -139,7 +144,7 @@ public record Evaluation(
      * @param readings mm or deg by place, with their signs
      * @param ofReading the name of a place's reading as a source of doubt
      * @param taught key of the working that the task teaches
-     * @return empty where a place has no reading, the sheet lacks a datum, or the readings can't be worked
+     * @return empty where a place has no reading, something is not chosen, the sheet lacks a datum, or the readings can't be worked
      */
     public Optional<Run> run(
             Map<String, Double> readings, Standing standing, Function<String, String> ofReading, String taught) {

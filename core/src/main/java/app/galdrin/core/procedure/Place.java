@@ -95,6 +95,11 @@ public record Place(
                 false);
     }
 
+    /** The same place, read with another instrument. */
+    Place readWith(CatalogueInstrument with) {
+        return new Place(id, wheel, end, reading, answer, with, surface, eachRepeat, compared);
+    }
+
     /** The same place, read once for all repeats. */
     Place once() {
         return new Place(id, wheel, end, reading, answer, instrument, surface, false, compared);

@@ -60,6 +60,16 @@ public record Procedure(
         return List.copyOf(byKey.values());
     }
 
+    /** What is chosen before its places are read, each once. */
+    public List<Choice> choices() {
+        return evaluations.stream().flatMap(Evaluation::choices).distinct().toList();
+    }
+
+    /** A standing in which everything is chosen as is usual. */
+    public Standing asUsual(Standing standing) {
+        return standing.choosing(choices().stream().collect(Collectors.toMap(Choice::id, Choice::usual)));
+    }
+
     /** Where the readings of one repeat stand: names the sources of doubt so that repeats average and set-ups do not. */
     public record Repeat(String step, int round, int number) {
         String source(Place place) {
@@ -183,7 +193,7 @@ public record Procedure(
         return new Worked(figures, byHand, notes, steps);
     }
 
-    /** What is read without scatter on a vehicle in a known state, mm or deg by place. */
+    /** What is read without scatter on a vehicle in a known state, mm or deg by place; everything has to be chosen. */
     public Map<String, Double> readings(Truth truth, Standing standing) {
         RandomGenerator random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(SEED);
         return new HashMap<>(simulation.lay(truth, standing, 0, random).read());

@@ -159,6 +159,24 @@ public sealed interface Source {
         }
     }
 
+    /** A word that is chosen when the instrument is set up; exact, and nothing until it is chosen. */
+    record Chosen(Choice choice) implements Source {
+        @Override
+        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+            return choice.in(standing).map(option -> option);
+        }
+
+        @Override
+        public double standardUncertainty(Standing standing) {
+            return 0;
+        }
+
+        @Override
+        public String name(Function<String, String> ofReading, Standing standing) {
+            return "chosen." + choice.id();
+        }
+    }
+
     /** A word or number that the procedure fixes; exact. */
     record Fixed(Object value) implements Source {
         @Override

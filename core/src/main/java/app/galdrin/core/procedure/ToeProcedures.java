@@ -40,7 +40,7 @@ public final class ToeProcedures implements ProcedureList {
     private static final FigureId TOTAL_FRONT = FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT);
     private static final FigureId TOTAL_REAR = FigureId.of(Measurand.TOTAL_TOE, Axle.REAR);
     private static final Source.Datum WHEELBASE = datum("wheelbase", VehicleGeometry::wheelbase);
-    private static final Source.Datum RIM_DIAMETER = datum("rimDiameter", VehicleGeometry::rimDiameter);
+    static final Source.Datum RIM_DIAMETER = datum("rimDiameter", VehicleGeometry::rimDiameter);
 
     private static Source.Datum datum(String key, ToDoubleFunction<VehicleGeometry> value) {
         return new Source.Datum(

@@ -1,5 +1,6 @@
 package app.galdrin.core.sitting;
 
+import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.task.Measure;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -24,6 +25,15 @@ public record Answers(Map<LineKey, Written> standing) {
 
     public Optional<String> text(LineKey key) {
         return at(key).map(Written::text);
+    }
+
+    /** What was chosen for the readings of a measuring step in a round: the option by the id of its choice. */
+    public Map<String, String> chosen(Measure measure, int round) {
+        Map<String, String> chosen = new HashMap<>();
+        for (Choice choice : measure.procedure().choices()) {
+            text(new LineKey(measure.id(), choice.id(), 0, round)).ifPresent(option -> chosen.put(choice.id(), option));
+        }
+        return chosen;
     }
 
     /** The readings of a measuring step in a round: mm or deg by place, a map a repeat, those of the set-up in each. */

@@ -69,7 +69,7 @@ public final class OwnFigures {
                         measure.taught());
     }
 
-    /** What a step's readings are taken on, with the figures it takes from the steps before it. */
+    /** What a step's readings are taken on, with what was chosen for them and the figures it takes from the steps before it. */
     public Standing standing(Measure measure, int round) {
         Map<FigureId, Estimate> found = new HashMap<>();
         for (Source.Given given : measure.procedure().given(measure.taught())) {
@@ -77,7 +77,7 @@ public final class OwnFigures {
                 foundBefore(measure, round, own.figure()).ifPresent(e -> found.put(own.figure(), e));
             }
         }
-        return assignment.standing().with(found);
+        return assignment.standing().with(found).choosing(answers.chosen(measure, round));
     }
 
     /** The last that a step before this one came to: of the same round, else as found. */

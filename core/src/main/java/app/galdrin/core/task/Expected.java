@@ -31,8 +31,9 @@ public final class Expected {
         return worked(measure, standing, measure.repeats());
     }
 
-    private static Map<FigureId, Estimate> worked(Measure measure, Standing standing, int repeats) {
+    private static Map<FigureId, Estimate> worked(Measure measure, Standing bay, int repeats) {
         Map<FigureId, List<Estimate>> all = new LinkedHashMap<>();
+        Standing standing = measure.procedure().asUsual(bay);
         Map<String, Double> readings = measure.procedure().readings(asTheSheetWants(standing.sheet()), standing);
         for (int i = 1; i <= repeats; i++) {
             var repeat = new Procedure.Repeat(measure.id(), 0, i);

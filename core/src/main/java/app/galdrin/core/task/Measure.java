@@ -1,5 +1,6 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
@@ -8,6 +9,7 @@ import app.galdrin.core.spec.SpecificationSheet;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import tools.jackson.core.JsonGenerator;
 
 /**
@@ -40,7 +42,10 @@ public record Measure(String id, Procedure procedure, List<FigureId> figures, in
 
     @Override
     public List<Line> lines(SpecificationSheet sheet) {
-        return procedure.places(figures).stream().map(Line::reading).toList();
+        Stream<Line> chosen =
+                procedure.choices().stream().map(c -> Line.of(c.id(), new AnswerType.Choice(c.options())));
+        return Stream.concat(chosen, procedure.places(figures).stream().map(Line::reading))
+                .toList();
     }
 
     @Override

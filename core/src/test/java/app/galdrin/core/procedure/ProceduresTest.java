@@ -52,10 +52,22 @@ class ProceduresTest {
         return all().flatMap(p -> Seeds.some().limit(25).mapToObj(seed -> Arguments.of(p, seed)));
     }
 
-    private static Standing standing(RandomGenerator random) {
+    /** In some bay, with something chosen wherever there is a choice. */
+    private static Standing standing(Procedure procedure, RandomGenerator random) {
         double roll = Math.toRadians(Seeds.between(random, -0.6, 0.6));
         double pitch = Math.toRadians(Seeds.between(random, -0.6, 0.6));
-        return new Standing(Vehicles.van(), new BayFloor(2, pitch, roll, Math.toRadians(0.03)));
+        return new Standing(Vehicles.van(), new BayFloor(2, pitch, roll, Math.toRadians(0.03)))
+                .choosing(chosen(procedure, random));
+    }
+
+    static Map<String, String> chosen(Procedure procedure, RandomGenerator random) {
+        Map<String, String> chosen = new HashMap<>();
+        for (Choice choice : procedure.choices()) {
+            chosen.put(
+                    choice.id(),
+                    choice.options().get(random.nextInt(choice.options().size())));
+        }
+        return chosen;
     }
 
     /** A random state; the KPI is the sheet's, which a sweep of two angles takes. */
@@ -92,7 +104,7 @@ class ProceduresTest {
     @MethodSource("overSeeds")
     void whatIsReadOfAVehicle_comesToItsTrueFigures(Procedure procedure, long seed) {
         RandomGenerator random = Seeds.generator(seed);
-        Standing standing = standing(random);
+        Standing standing = standing(procedure, random);
         Truth truth = truth(random);
         Map<String, Double> readings =
                 procedure.simulation().lay(truth, standing, 0, random).read();
@@ -110,7 +122,7 @@ class ProceduresTest {
     @MethodSource("overSeeds")
     void everyPartOfADoubt_isWhatMovingThatReadingDoes(Procedure procedure, long seed) {
         RandomGenerator random = Seeds.generator(seed);
-        Standing standing = standing(random);
+        Standing standing = standing(procedure, random);
         Map<String, Double> readings =
                 procedure.simulation().lay(truth(random), standing, 0, random).read();
         Worked worked = procedure.work(readings, standing, ONCE, HandFormula.SOLVED);
@@ -142,6 +154,7 @@ class ProceduresTest {
     void places_haveIdsOfTheirOwn_andAreReadBySomething(Procedure procedure) {
         Set<String> ids = new HashSet<>();
         procedure.walk().forEach(p -> assertTrue(ids.add(p.id()), p.id()));
+        procedure.choices().forEach(c -> assertTrue(ids.add(c.id()), c.id()));
         List<Place> read = procedure.evaluations().stream()
                 .flatMap(e -> e.places().stream())
                 .toList();
@@ -153,7 +166,7 @@ class ProceduresTest {
     @MethodSource("all")
     void placesFollowFromTheFigures_andTellThem(Procedure procedure) {
         RandomGenerator random = Seeds.generator(3);
-        Standing standing = standing(random);
+        Standing standing = standing(procedure, random);
         Map<String, Double> all =
                 procedure.simulation().lay(truth(random), standing, 0, random).read();
         for (FigureId figure : procedure.sees()) {
@@ -198,7 +211,7 @@ class ProceduresTest {
     @MethodSource("all")
     void simulatedReadings_canBeReal(Procedure procedure) {
         RandomGenerator random = Seeds.generator(5);
-        Standing standing = standing(random);
+        Standing standing = standing(procedure, random);
         Simulation.Laying laying = procedure.simulation().lay(truth(random), standing, 1, random);
         for (int i = 0; i < 20; i++) {
             Map<String, Double> readings = laying.read();
@@ -251,6 +264,7 @@ class ProceduresTest {
         "plates,500",
         "strings,416",
         "rearString,416",
+        "laserLine,416",
         "plumbRule,416",
         "inclinometer,",
         "inclinometerZeroed,",
@@ -271,6 +285,7 @@ class ProceduresTest {
         "strings,stringSpacingFront,1614,16",
         "strings,hubGap.fl,65,16",
         "rearString,wheels.fl.frontGap,40,0.001",
+        "laserLine,wheels.fr.rearGap,75,0.001",
         "sweep,fl.out.steer,20,0.5",
         "sweep,fr.in.steer,20,0.5",
         "inclinometer,fl.floor,0.3,1e-9",

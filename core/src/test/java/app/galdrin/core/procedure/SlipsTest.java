@@ -51,6 +51,7 @@ class SlipsTest {
                 "plates, frontRearSwapped inchesUnconverted methodSign mmForDegrees oneWheelForTotal",
                 "strings, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees oneWheelForTotal",
                 "rearString, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees oneWheelForTotal",
+                "laserLine, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees oneWheelForTotal",
                 "inclinometerZeroed, leftRightSwapped methodSign",
                 "inclinometer, floorIgnored floorWrongWay leftRightSwapped methodSign",
                 "plumbRule, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees",

@@ -52,7 +52,8 @@ class TargetReadingTest {
     @MethodSource("overSeeds")
     void broughtThere_theInstrumentsShowIt(Procedure procedure, long seed) {
         RandomGenerator random = Seeds.generator(seed);
-        var standing = new Standing(Vehicles.van(), new BayFloor(1, 0.002, -0.004, 0));
+        Standing standing = new Standing(Vehicles.van(), new BayFloor(1, 0.002, -0.004, 0))
+                .choosing(ProceduresTest.chosen(procedure, random));
         Map<FigureId, Double> state = new HashMap<>();
         Map<FigureId, Double> wanted = new HashMap<>();
         for (FigureId figure : procedure.sees()) {
@@ -127,6 +128,24 @@ class TargetReadingTest {
                 List.of("fr.gauge"), targets.stream().map(t -> t.place().id()).toList());
         assertEquals(-0.1, targets.get(0).value(), 1e-3, "0.3 of it is the floor's");
         assertEquals(gauge.place("fr.gauge").answer(), targets.get(0).answer());
+    }
+
+    /** What is toe-in on one side of the wheel is toe-out on the other. */
+    @ParameterizedTest
+    @CsvSource({"outboard,1", "inboard,-1"})
+    void aBeam_tellsTheGapByTheSideItRunsOn(String side, int sign) {
+        Procedure laser = Procedures.of("laserLine");
+        Standing standing = LEVEL.choosing(Map.of("lineSide", side));
+        Map<String, Double> readings = Map.of("wheels.fl.frontGap", 75.0, "wheels.fl.rearGap", 75.0);
+        List<TargetReading> targets = TargetReading.of(
+                laser,
+                standing,
+                readings,
+                figures(laser, readings, standing),
+                Map.of(figure("toe.front.left"), Math.toRadians(0.5)));
+        assertEquals(1, targets.size());
+        assertEquals(sign * 416 * Math.sin(Math.toRadians(0.5)), targets.get(0).value(), 1e-6);
+        assertEquals(Map.of(), figures(laser, readings, LEVEL), "nothing is known before a side is chosen");
     }
 
     @Test

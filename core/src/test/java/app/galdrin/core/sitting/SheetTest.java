@@ -7,15 +7,19 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Expected;
+import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Target;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -223,6 +227,47 @@ class SheetTest {
                     "the same reading, the same source");
             assertEquals(before, own.standing(string, 0).own().containsKey(figure("toe.rear.left")));
         }
+    }
+
+    /** The side a beam runs on is a line of the step, asked anew in each round; until it stands the gaps come to nothing. */
+    @Test
+    void whatIsChosenForReadings_isALineBeforeThem_andTurnsWhatTheyComeTo() {
+        FigureId toe = figure("toe.front.left");
+        var beam = Measure.of("beam", Procedures.of("laserLine"), List.of(toe), 2);
+        var again = Measure.of("again", Procedures.of("laserLine"), List.of(toe), 1);
+        assertEquals(
+                List.of("lineSide", "wheels.fl.frontGap", "wheels.fl.rearGap"),
+                beam.lines(Vehicles.van()).stream().map(Line::id).toList());
+        assertFalse(beam.lines(Vehicles.van()).get(0).repeated());
+        var assignment = Assignment.of(
+                new Practical(
+                        "P",
+                        FULL.school(),
+                        FULL.rule(),
+                        FULL.mode(),
+                        FULL.outcome(),
+                        Optional.empty(),
+                        List.of(beam, new Round("adjust", List.of(again), 1)),
+                        FULL.scheme()),
+                Vehicles.van());
+        Map<LineKey, Written> standing = new HashMap<>();
+        readAll(standing, beam, 0, Vehicles.truth("toe.front.left", 0.3));
+        readAll(standing, again, 1, Vehicles.truth("toe.front.left", 0.1));
+        var sheet = new Sheet(assignment);
+        assertEquals(new Sheet.Progress(2, 5), sheet.progress(beam, new Answers(standing)));
+        assertEquals(
+                Optional.empty(), new OwnFigures(assignment, new Answers(standing)).mean(beam, 0, toe), "not chosen");
+        standing.put(LineKey.of("beam", "lineSide"), Written.text("inboard"));
+        standing.put(new LineKey("again", "lineSide", 0, 1), Written.text("outboard"));
+        var own = new OwnFigures(assignment, new Answers(standing));
+        assertEquals(-0.3, Math.toDegrees(own.mean(beam, 0, toe).orElseThrow().value()), 1e-6);
+        assertEquals(0.1, Math.toDegrees(own.mean(again, 1, toe).orElseThrow().value()), 1e-6);
+        assertFalse(
+                Expected.asAsked(beam, assignment.standing()).isEmpty(),
+                "what is to be expected goes by the usual side");
+        assertFalse(new Target("beam", beam.procedure(), List.of(toe))
+                .on(Vehicles.van())
+                .isEmpty());
     }
 
     private static void readAll(Map<LineKey, Written> standing, Measure measure, int round, Truth truth) {

@@ -37,9 +37,19 @@ public class WorkingWords {
 
     /** What most of a doubt comes from: a group of readings or a shared source, with its share of the variance. */
     public String doubt(String group, double share) {
-        String readings = words.textOr("doubt." + group.split("\\.", -1)[0], "doubt.other");
+        String readings = source(group);
         return share >= NEARLY_ALL
                 ? words.text("doubt.all", readings)
                 : words.text("doubt.most", readings, Math.round(100 * share));
+    }
+
+    /** The words of a source, or of what it is one of: {@code setUp.parallel.fl} is one {@code setUp.parallel}. */
+    private String source(String group) {
+        for (String of = group; !of.isEmpty(); of = of.substring(0, Math.max(0, of.lastIndexOf('.')))) {
+            if (words.has("doubt." + of)) {
+                return words.text("doubt." + of);
+            }
+        }
+        return words.text("doubt.other");
     }
 }

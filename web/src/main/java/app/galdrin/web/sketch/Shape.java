@@ -10,8 +10,16 @@ public sealed interface Shape {
 
     String style();
 
+    /** The option it belongs to, where something is chosen before the readings: {@code lineSide-inboard}; else null. */
+    @Nullable
+    String option();
+
     /** A path in SVG's path language; {@code position} names the position of the vehicle it shows, if it shows one of several. */
-    record Path(String style, String d, @Nullable String position) implements Shape {
+    record Path(
+            String style,
+            String d,
+            @Nullable String position,
+            @Nullable String option) implements Shape {
         @Override
         public String kind() {
             return "path";
@@ -25,7 +33,9 @@ public sealed interface Shape {
             double y,
             String anchor,
             String words,
-            @Nullable String filled) implements Shape {
+            @Nullable String filled,
+            @Nullable String option)
+            implements Shape {
         @Override
         public String kind() {
             return "label";

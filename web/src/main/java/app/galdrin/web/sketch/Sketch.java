@@ -1,8 +1,10 @@
 package app.galdrin.web.sketch;
 
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
+import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Place;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,9 +12,28 @@ import org.jspecify.annotations.Nullable;
  *
  * @param key names its sheet of positions
  * @param address of that sheet
+ * @param choices what is chosen before it is read; strokes and words that go with an option name it
  * @param places in walking order
  */
-public record Sketch(String key, String address, List<SketchPlace> places, Drawing lying, Drawing upright) {
+public record Sketch(
+        String key, String address, List<Choice> choices, List<SketchPlace> places, Drawing lying, Drawing upright) {
+
+    /** Classes of the drawing's paper by which it shows what was chosen, an option by the id of its choice. */
+    public String as(Map<String, String> chosen) {
+        StringBuilder classes = new StringBuilder(key);
+        chosen.forEach((id, option) ->
+                classes.append(" ").append(chose(id)).append(" ").append(chose(option(id, option))));
+        return classes.toString();
+    }
+
+    static String chose(String what) {
+        return "chose-" + what;
+    }
+
+    /** The name by which strokes and words of a drawing go with an option. */
+    public static String option(String choice, String option) {
+        return choice + "-" + option;
+    }
 
     /**
      * A place that is written on.

@@ -1,6 +1,7 @@
 package app.galdrin.web.sketch;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.spec.SpecificationSheet;
@@ -25,6 +26,7 @@ public final class Sketches {
         return new Sketch(
                 key,
                 "/sketches/" + sheetId + "/" + procedure.key() + ".css?figures=" + wanted,
+                procedure.choices(),
                 places(asked),
                 Layouts.of(procedure).draw(sheet, asked, false),
                 Layouts.of(procedure).draw(sheet, asked, true));
@@ -46,7 +48,23 @@ public final class Sketches {
         css.append("@container sketch (max-width: 620px) {\n");
         positions(css, sketch, sketch.upright());
         css.append("}\n");
+        sketch.choices().forEach(choice -> options(css, sketch.key(), choice));
         return css.toString();
+    }
+
+    /** Once something is chosen, what goes with the other options is not drawn: by the field itself, so that it follows the hand. */
+    private static void options(StringBuilder css, String key, Choice choice) {
+        String field = ".measure:has(input[name*=\"/" + choice.id() + "/\"]";
+        String any = " [data-option^=\"" + Sketch.option(choice.id(), "\"]");
+        css.append(field + ":checked) ." + key + any + ", ." + key + "." + Sketch.chose(choice.id()) + any);
+        css.append(" { display: none }\n");
+        for (String option : choice.options()) {
+            String name = Sketch.option(choice.id(), option);
+            String its = " [data-option=\"" + name + "\"]";
+            css.append(field + "[value=\"" + option + "\"]:checked) ." + key + its);
+            css.append(", ." + key + "." + Sketch.chose(choice.id()) + "." + Sketch.chose(name) + its);
+            css.append(" { display: inline; opacity: 1 }\n");
+        }
     }
 
     private static void positions(StringBuilder css, Sketch sketch, Drawing drawing) {

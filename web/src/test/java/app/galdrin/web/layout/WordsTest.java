@@ -13,6 +13,7 @@ import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Family;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
@@ -166,8 +167,9 @@ class WordsTest {
     void everythingAProcedureSays_hasWords(Procedure procedure) {
         String key = procedure.key();
         var keys = new TreeSet<>(List.of("procedure." + key, "procedure." + key + ".why", "sketch." + key + ".walk"));
-        Standing standing = Assignment.of(TaskStart.TOE.on(van(), "x", OrderSchool.A, AnswerUnit.DEGREES), van())
+        Standing bay = Assignment.of(TaskStart.TOE.on(van(), "x", OrderSchool.A, AnswerUnit.DEGREES), van())
                 .standing();
+        Standing standing = procedure.asUsual(bay);
         if (procedure.baseline().apply(standing).isPresent()) {
             keys.add("baseline." + key);
         }
@@ -176,6 +178,10 @@ class WordsTest {
         }
         for (Place place : procedure.places(procedure.sees())) {
             keys.addAll(List.of(place.words(), place.words() + ".short", place.words() + ".list"));
+        }
+        for (Choice choice : procedure.choices()) {
+            keys.add("choice." + choice.id());
+            choice.options().forEach(o -> keys.add("chosen." + o));
         }
         procedure.assumes().forEach(a -> keys.add("assumption." + a.key()));
         for (Slip slip : Slips.of(procedure)) {
@@ -187,6 +193,10 @@ class WordsTest {
                 .read();
         for (String taught : procedure.taught()) {
             var worked = procedure.work(readings, standing, new Procedure.Repeat("s", 0, 1), taught);
+            worked.figures()
+                    .values()
+                    .forEach(f ->
+                            f.budget().sharesBy(procedure::doubtGroup).keySet().forEach(g -> keys.add(doubt(g))));
             for (FigureId figure : procedure.sees()) {
                 procedure
                         .stepsTo(figure, worked, taught)
@@ -194,6 +204,12 @@ class WordsTest {
             }
         }
         assertEquals(List.of(), keys.stream().filter(k -> !WORDS.containsKey(k)).toList());
+    }
+
+    /** A set-up is said by its own name, whichever wheel it is at; what the bay and the sheet give, by theirs. */
+    private static String doubt(String group) {
+        String[] parts = group.split("\\.", -1);
+        return "doubt." + parts[0] + (parts[0].equals("setUp") ? "." + parts[1] : "");
     }
 
     private static Truth truth() {

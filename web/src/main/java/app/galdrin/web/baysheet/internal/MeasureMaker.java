@@ -68,6 +68,7 @@ final class MeasureMaker {
                 round,
                 firstOpen(measure, round),
                 sketch,
+                answers.chosen(measure, round),
                 byKey,
                 rows,
                 speaks ? rules(measure, round) : List.of(),

@@ -7,6 +7,7 @@ import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -15,6 +16,7 @@ import java.util.stream.IntStream;
  *
  * @param round 0 as found
  * @param repeat the repeat that is shown first
+ * @param chosen what was chosen for these readings: an option by the id of its choice
  * @param rows what is written, a row a place
  * @param rules the figures so far on their tolerance rules, where the sheet speaks
  * @param notes what the procedure tells beside its figures, said
@@ -25,6 +27,7 @@ public record MeasureView(
         int round,
         int repeat,
         Sketch sketch,
+        Map<String, String> chosen,
         Map<LineKey, FieldView> fields,
         List<Row> rows,
         List<ToleranceRule> rules,
@@ -59,6 +62,13 @@ public record MeasureView(
         private String figure() {
             return fraction() ? field.echo() : field.echo().replace("\u00a0mm", "");
         }
+    }
+
+    /** What is chosen before anything is read. */
+    public List<FieldView> choices() {
+        return measure.procedure().choices().stream()
+                .map(c -> Objects.requireNonNull(fields.get(new LineKey(measure.id(), c.id(), 0, round))))
+                .toList();
     }
 
     public int repeats() {

@@ -104,6 +104,7 @@ final class DemoApprentice {
 
     /** Every place of some repeats of a measurement, written as it is read. */
     void read(Measure measure, int round, Truth truth, int repeats) {
+        measure.procedure().choices().forEach(c -> write(new LineKey(measure.id(), c.id(), 0, round), c.usual()));
         Simulation.Laying laying = measure.procedure().simulation().lay(truth, assignment.standing(), 1, random);
         for (int repeat = 1; repeat <= repeats; repeat++) {
             Map<String, Double> one = laying.read();

@@ -14,8 +14,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 
-/** A sketch with the apprentice's and the reference's readings at the same places. */
-record Places(String title, Sketch sketch, List<PlaceValues> values) {
+/**
+ * A sketch with the apprentice's and the reference's readings at the same places.
+ *
+ * @param own what the apprentice chose before he read: an option by the id of its choice
+ * @param reference what was chosen for the reference
+ */
+record Places(
+        String title, Sketch sketch, Map<String, String> own, Map<String, String> reference, List<PlaceValues> values) {
 
     /** Means of the repeats; empty where nothing was written. */
     record PlaceValues(Sketch.SketchPlace place, String own, String reference) {}
@@ -37,7 +43,7 @@ record Places(String title, Sketch sketch, List<PlaceValues> values) {
         for (Sketch.SketchPlace place : sketch.places()) {
             values.add(new PlaceValues(place, mean(mine, place), mean(theirs, place)));
         }
-        return new Places(words.title(measure), sketch, values);
+        return new Places(words.title(measure), sketch, own.chosen(measure, 0), reference.chosen(measure, 0), values);
     }
 
     private static String mean(List<Map<String, Double>> repeats, Sketch.SketchPlace place) {

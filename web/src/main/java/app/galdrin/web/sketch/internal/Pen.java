@@ -19,18 +19,29 @@ final class Pen {
 
     private final List<Shape> labels = new ArrayList<>();
 
-    private record Stroke(String style, @Nullable String position) {}
+    private @Nullable String option;
+
+    private record Stroke(
+            String style,
+            @Nullable String position,
+            @Nullable String option) {}
+
+    /** What is drawn here is so when an option is chosen, {@code lineSide-inboard}; with null again whatever is chosen. */
+    void when(@Nullable String chosen) {
+        option = chosen;
+    }
 
     /** Styles in the order in which they were first drawn, then the words. */
     List<Shape> shapes() {
         List<Shape> shapes = new ArrayList<>();
-        strokes.forEach((stroke, d) -> shapes.add(new Shape.Path(stroke.style(), d.toString(), stroke.position())));
+        strokes.forEach((stroke, d) ->
+                shapes.add(new Shape.Path(stroke.style(), d.toString(), stroke.position(), stroke.option())));
         shapes.addAll(labels);
         return shapes;
     }
 
     private void stroke(String style, @Nullable String position, String d) {
-        strokes.computeIfAbsent(new Stroke(style, position), s -> new StringBuilder())
+        strokes.computeIfAbsent(new Stroke(style, position, option), s -> new StringBuilder())
                 .append(d);
     }
 
@@ -100,12 +111,12 @@ final class Pen {
     }
 
     void label(String style, double x, double y, String anchor, String words) {
-        labels.add(new Shape.Label(style, round(x), round(y), anchor, words, null));
+        labels.add(new Shape.Label(style, round(x), round(y), anchor, words, null, option));
     }
 
     /** Words with other words filled in. */
     void label(String style, double x, double y, String anchor, String words, String filled) {
-        labels.add(new Shape.Label(style, round(x), round(y), anchor, words, filled));
+        labels.add(new Shape.Label(style, round(x), round(y), anchor, words, filled, option));
     }
 
     private static String points(double... xy) {

@@ -2,6 +2,7 @@ package app.galdrin.web.sketch.internal;
 
 import app.galdrin.web.sketch.Shape;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A vehicle seen from above while it is drawn. Points are given as {@code along} (behind the front axle) and {@code left}
@@ -24,6 +25,11 @@ final class Plan {
 
     List<Shape> shapes() {
         return pen.shapes();
+    }
+
+    /** What is drawn here is so when an option is chosen; with null again whatever is chosen. */
+    void when(@Nullable String option) {
+        pen.when(option);
     }
 
     double x(double along, double left) {

@@ -1,0 +1,26 @@
+package app.galdrin.core.procedure;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What is chosen before anything is read because the working depends on it, such as the side of a wheel that a beam runs on.
+ *
+ * @param id its line on the sheet, unlike any place of its procedure
+ * @param options keys, the usual one first
+ */
+public record Choice(String id, List<String> options) {
+
+    public Choice {
+        options = List.copyOf(options);
+    }
+
+    public String usual() {
+        return options.get(0);
+    }
+
+    /** What was chosen; empty where nothing is yet. */
+    public Optional<String> in(Standing standing) {
+        return Optional.ofNullable(standing.chosen().get(id));
+    }
+}

@@ -1,0 +1,162 @@
+package app.galdrin.web.sketch.internal;
+
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.ToeBox;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.web.sketch.Box;
+import app.galdrin.web.sketch.Drawing;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * The whole vehicle from above to its proportions while the gaps between its front rims and a line along each side are drawn. Distances
+ * across are from the centreline, the same on both sides; the gaps are drawn wider than they are, their fields outside of all lines.
+ */
+final class FrontGaps {
+
+    /** From the outermost line to the near edge of the fields. */
+    private static final double STAND_OFF = 22;
+
+    /** The least from a wheel's middle to where a gap is drawn, so that its fields lie apart. */
+    private static final double REACH = 36;
+
+    private final Map<String, Box> fields = new HashMap<>();
+    private final Set<String> asked;
+    private final VehicleGeometry geometry;
+    private final boolean upright;
+    private final double width;
+    private final double height;
+    private final double wheelbase;
+    private final double scale;
+    private final double across;
+    private final double halfWidth;
+    private final Plan plan;
+
+    /** {@code room}: what is kept free beside the tyres for lines. */
+    FrontGaps(VehicleGeometry geometry, List<Place> asked, boolean upright, double room) {
+        this.geometry = geometry;
+        this.asked = asked.stream().map(Place::id).collect(Collectors.toSet());
+        this.upright = upright;
+        this.width = upright ? 390 : 840;
+        this.height = upright ? 560 : 430;
+        this.wheelbase = upright ? 300 : 430;
+        this.scale = wheelbase / geometry.wheelbase();
+        double widest = Math.max(geometry.frontTrack(), geometry.rearTrack());
+        // upright on a short vehicle the length sets the scale, and the track gives way to the fields
+        this.across = Math.min(scale * widest, (upright ? 130 : 190) - 2 * room) / 2 / widest;
+        this.halfWidth = Math.max(8, scale * 95);
+        this.plan = upright ? new Plan(true, width / 2, 142) : new Plan(false, 210, height / 2);
+        plan.body(wheelbase, frontTrack(), scale);
+        front();
+    }
+
+    Plan plan() {
+        return plan;
+    }
+
+    Drawing drawing() {
+        return new Drawing(width, height, plan.shapes(), fields);
+    }
+
+    /** Half the front track as drawn. */
+    double frontTrack() {
+        return across * geometry.frontTrack();
+    }
+
+    /** Half the rear track as drawn. */
+    double rearTrack() {
+        return across * geometry.rearTrack();
+    }
+
+    /** Half the width of a tyre as drawn. */
+    double halfWidth() {
+        return halfWidth;
+    }
+
+    boolean asks(Wheel wheel) {
+        return asked.contains(ToeBox.frontGap(wheel));
+    }
+
+    private static int side(Wheel wheel) {
+        return wheel.left() ? 1 : -1;
+    }
+
+    private double rim() {
+        return scale * geometry.rimDiameter() / 2;
+    }
+
+    /** A wheel with its middle so far out. */
+    void wheel(Wheel wheel, double middle) {
+        double along = wheel.front() ? 0 : wheelbase;
+        plan.wheel(along, side(wheel) * middle, scale * geometry.tyreRadius(), rim(), halfWidth);
+    }
+
+    /** A line along the vehicle's side. */
+    void line(Wheel wheel, double out) {
+        plan.line("string", -0.2 * wheelbase, side(wheel) * out, 1.14 * wheelbase, side(wheel) * out);
+    }
+
+    /** The gaps from a rim's face to a line, front and rear, each with a leader to its field beside the {@code outermost} line. */
+    void gaps(Wheel wheel, double face, double line, double outermost) {
+        int side = side(wheel);
+        double near = side * (outermost + STAND_OFF);
+        // to a line on the far side of the wheel a leader passes ahead of the tyre and behind it, never through it
+        double reach = Math.max(line < face ? scale * geometry.tyreRadius() + 6 : rim(), REACH);
+        for (int end : new int[] {-1, 1}) {
+            plan.line("witness", end * rim(), side * face, end * reach, side * face);
+            plan.dimension(end * reach, side * face, end * reach, side * line);
+            double from = side * Math.max(line, (face + line) / 2);
+            plan.polyline("leader", end * reach, from, end * fieldAlong(), near);
+        }
+    }
+
+    /** The fields of a wheel's gaps beside the outermost line. */
+    void fields(Wheel wheel, double outermost) {
+        int side = side(wheel);
+        double boxWidth = upright ? 84 : 76;
+        double boxHeight = upright ? 46 : 34;
+        for (int end : new int[] {-1, 1}) {
+            double x = plan.x(end * fieldAlong(), side * (outermost + STAND_OFF));
+            double y = plan.y(end * fieldAlong(), side * (outermost + STAND_OFF));
+            fields.put(
+                    end < 0 ? ToeBox.frontGap(wheel) : ToeBox.rearGap(wheel),
+                    upright
+                            ? new Box(side > 0 ? x - boxWidth : x, y - boxHeight / 2, boxWidth, boxHeight)
+                            : new Box(x - boxWidth / 2, side > 0 ? y : y - boxHeight, boxWidth, boxHeight));
+        }
+    }
+
+    private double fieldAlong() {
+        return Math.max(rim(), REACH) * (upright ? 1 : 1.35);
+    }
+
+    /** Where the front is. */
+    private void front() {
+        if (upright) {
+            plan.labelAt("note", width / 2, 14, "middle", "sketch.front.up");
+        } else {
+            plan.pointer(-0.02 * wheelbase, 0, -0.14 * wheelbase, 0);
+            plan.labelAt("note", plan.x(0.03 * wheelbase, 0), plan.y(0, 0) - 6, "start", "sketch.front");
+        }
+    }
+
+    /** Which gap is the wider at toe-in; lying, so far out on the right side. */
+    void sign(String words, double out) {
+        if (upright) {
+            plan.labelAt("rule-of-thumb", width / 2, 30, "middle", words);
+        } else {
+            plan.label("rule-of-thumb", wheelbase * 0.5, -out, "middle", words);
+        }
+    }
+
+    /** The name of a line, where there is room for it. */
+    void name(Wheel wheel, double line, String words) {
+        if (!upright) {
+            plan.label("string-name", wheelbase * 0.55, wheel.left() ? line + 14 : -(line + 7), "middle", words);
+        }
+    }
+}
