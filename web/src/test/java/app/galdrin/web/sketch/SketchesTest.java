@@ -20,7 +20,10 @@ import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
 import java.util.UUID;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -66,6 +69,30 @@ class SketchesTest {
                         "thumbs in gloves: " + procedure.key());
             }
         }
+    }
+
+    /** Strokes and words of every option there is and of no other, and rules by which a choice shows its own alone. */
+    @Test
+    void whatGoesWithAnOption_isDrawnOnceItIsChosen() {
+        for (Procedure procedure : Procedures.all()) {
+            var sketch =
+                    Sketches.of(new UUID(1, 2), sheet(2760, 1484, 1466, 416), procedure, List.copyOf(procedure.sees()));
+            var options = new TreeSet<String>();
+            procedure.choices().forEach(c -> c.options().forEach(o -> options.add(Sketch.option(c.id(), o))));
+            for (Drawing drawing : List.of(sketch.lying(), sketch.upright())) {
+                var drawn = new TreeSet<String>();
+                drawing.shapes().forEach(s -> Optional.ofNullable(s.option()).ifPresent(drawn::add));
+                assertEquals(options, drawn, procedure.key());
+            }
+            String css = Sketches.styleSheet(sketch);
+            assertTrue(options.stream()
+                    .allMatch(o ->
+                            css.contains("." + Sketch.chose(o) + " [data-option=\"" + o + "\"] { display: inline")));
+        }
+        var beam = Procedures.of("laserLine");
+        var sketch = Sketches.of(new UUID(1, 2), sheet(2760, 1484, 1466, 416), beam, List.copyOf(beam.sees()));
+        assertEquals(sketch.key() + " chose-lineSide chose-lineSide-inboard", sketch.as(Map.of("lineSide", "inboard")));
+        assertEquals(sketch.key(), sketch.as(Map.of()));
     }
 
     /** Boxes of one position of the wheel; those of another are not shown with them. */

@@ -1,0 +1,139 @@
+package app.galdrin.web.baysheet;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.OutcomeSchool;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.Work;
+import app.galdrin.web.Centre;
+import app.galdrin.web.GaldrinTest;
+import app.galdrin.web.TestCentres;
+import app.galdrin.web.Visitor;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.Works;
+import app.galdrin.web.task.Tasks;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** What is chosen before the readings are taken: the side of the wheels that a beam runs on. */
+@GaldrinTest
+class ChoiceTest {
+
+    private static final FigureId TOE = FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT);
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private TestCentres centres;
+
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private Sittings sittings;
+
+    @Autowired
+    private Entries entries;
+
+    @Autowired
+    private Works works;
+
+    private static Practical byBeam(SpecificationSheet sheet) {
+        var bare = new Practical(
+                "Beam",
+                OrderSchool.A,
+                DecisionRule.SIMPLE,
+                Mode.ASSESSMENT,
+                OutcomeSchool.GRADED,
+                Optional.empty(),
+                List.of(
+                        Measure.of("toe", Procedures.of("laserLine"), List.of(TOE), 2),
+                        new Work("work", List.of(new Work.Item(TOE, "toe", AnswerUnit.DEGREES))),
+                        new HandIn("handIn")),
+                new Scheme(List.of(), 0));
+        return TaskStart.withDefaults(bare, sheet);
+    }
+
+    /** A toe-in of 2 mm over the rim, as it reads with the beam on this side. */
+    private void read(SignedIn who, Sitting sitting, String side) {
+        boolean outboard = side.equals("outboard");
+        for (int repeat = 1; repeat <= 2; repeat++) {
+            write(who, sitting, "toe/wheels.fl.frontGap/" + repeat + "/0", outboard ? "77" : "75");
+            write(who, sitting, "toe/wheels.fl.rearGap/" + repeat + "/0", outboard ? "75" : "77");
+        }
+        write(who, sitting, "toe/lineSide/0/0", side);
+    }
+
+    private Entries.Outcome write(SignedIn who, Sitting sitting, String line, String text) {
+        return Centre.write(sittings, entries, who, sitting, line, text);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"outboard,outboard", "outboard,inboard", "inboard,outboard"})
+    void aWheelComesToTheSame_whicheverSideTheBeamRunsOn(String own, String reference) {
+        Centre centre = centres.with(ChoiceTest::byBeam);
+        var task = tasks.task(centre.id(), centre.taskId());
+        var maud = centre.instructor();
+        read(maud, sittings.sitting(maud, sittings.referenceAsFound(maud, task, 0)), reference);
+        Sitting sitting = centre.sitting(tasks, sittings);
+        read(centre.apprentice(), sitting, own);
+        var log = sittings.log(centre.id(), sitting.id());
+        var reading = works
+                .markSheet(sitting, log, works.references(sitting, log).references())
+                .lines()
+                .stream()
+                .filter(l -> l.criterion().key().equals("toe.reading"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(reading.available(), reading.marks().doubleValue(), reading.toString());
+
+        var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
+        String work = apprentice.get("/sittings/" + sitting.id() + "?part=work").body();
+        assertTrue(work.contains("Where the beam runs: " + own), work);
+        assertTrue(work.contains("chose-lineSide-" + own), "drawn on that side");
+        String desk = new Visitor(port)
+                .signIn(maud.signIn(), Centre.PASSWORD)
+                .get("/marking/" + sitting.id())
+                .body();
+        assertTrue(desk.contains("chose-lineSide-" + own), desk);
+        assertTrue(desk.matches("(?s).*Where the beam runs: " + own + "[^.]*; for the reference: " + reference + ".*"));
+    }
+
+    @Test
+    void anotherSide_isNoAnswer_andWithoutOneTheReadingsComeToNothing() {
+        Centre centre = centres.with(ChoiceTest::byBeam);
+        Sitting sitting = centre.sitting(tasks, sittings);
+        read(centre.apprentice(), sitting, "above");
+        assertInstanceOf(
+                Entries.Outcome.Refused.class, write(centre.apprentice(), sitting, "toe/lineSide/0/0", "OUTBOARD "));
+        var log = sittings.log(centre.id(), sitting.id());
+        var own = new OwnFigures(works.assignment(sitting), log.answers());
+        var measure = sitting.task().practical().measure("toe").orElseThrow();
+        assertEquals(Optional.empty(), own.mean(measure, 0, TOE));
+    }
+}
