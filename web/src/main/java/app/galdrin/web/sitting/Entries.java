@@ -97,12 +97,15 @@ public class Entries {
                 .orElseThrow(() -> new NotThere("line", key, "sitting " + sitting.id()));
     }
 
+    /** Whose sheet it is to write on: the apprentice's own, the instructor's where it is a reference. Others look at it. */
+    public static boolean isWriter(SignedIn me, Sitting sitting) {
+        return me.is(sitting.isReference() ? Role.INSTRUCTOR : Role.APPRENTICE);
+    }
+
     private static boolean mayWrite(SignedIn me, Sitting sitting, LineKey key) {
-        if (!sitting.isReference()) {
-            return me.is(Role.APPRENTICE);
-        }
-        boolean reading = sitting.task().practical().measure(key.step()).isPresent();
-        return me.is(Role.INSTRUCTOR) && reading && key.round() == sitting.stateRound();
+        boolean readOfState =
+                sitting.task().practical().measure(key.step()).isPresent() && key.round() == sitting.stateRound();
+        return isWriter(me, sitting) && (!sitting.isReference() || readOfState);
     }
 
     private Outcome flag(SignedIn me, Sitting sitting, NewEntry entry) {

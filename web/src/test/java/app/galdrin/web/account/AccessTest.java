@@ -4,10 +4,15 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
+import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.Tasks;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -27,6 +32,15 @@ class AccessTest {
 
     @Autowired
     private JdbcTemplate jdbc;
+
+    @Autowired
+    private TestCentres centres;
+
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private Sittings sittings;
 
     private Visitor visitor() {
         return new Visitor(port);
@@ -94,6 +108,24 @@ class AccessTest {
         var jory = visitor().signIn("j.adeyemi", PASSWORD).get("/sittings/" + own + "/feedback");
         assertTrue(jory.body().contains("has not been released yet"));
         assertFalse(jory.body().contains("of 100 marks"));
+    }
+
+    /** An open sheet is written on by its apprentice; whoever else may see it looks. */
+    @Test
+    void whoOnlyLooksAtASheet_findsNothingToWriteIn() {
+        var centre = centres.plates();
+        var sitting = centre.sitting(tasks, sittings);
+        for (var who : List.of(centre.apprentice(), centre.instructor())) {
+            boolean writes = who.equals(centre.apprentice());
+            String page = visitor()
+                    .signIn(who.signIn(), Centre.PASSWORD)
+                    .get("/sittings/" + sitting.id() + "?step=found")
+                    .body();
+            assertEquals(writes, page.contains("id=\"write\""), who.signIn());
+            assertEquals(writes, page.contains("Call instructor"), who.signIn());
+            assertEquals(!writes, page.contains("You are looking at the sheet of First"), who.signIn());
+            assertEquals(!writes, page.contains("readonly"), who.signIn());
+        }
     }
 
     @ParameterizedTest

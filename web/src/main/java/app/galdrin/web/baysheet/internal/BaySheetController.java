@@ -120,7 +120,7 @@ class BaySheetController {
         SheetMaker maker = maker(sitting, Map.of());
         Step wanted = named(maker, part, me);
         model.addAttribute("v", maker.view(wanted));
-        model.addAttribute("closed", sitting.state().handedIn());
+        model.addAttribute("closed", isClosed(me, sitting));
         return "baysheet/panel :: part";
     }
 
@@ -141,7 +141,13 @@ class BaySheetController {
         SheetMaker maker = maker(sitting, refused);
         Step shown = step == null ? maker.next() : named(maker, step, me);
         model.addAttribute("page", maker.page(shown.id()));
-        model.addAttribute("closed", sitting.state().handedIn());
+        model.addAttribute("closed", isClosed(me, sitting));
+        boolean answers = me.is(Role.INSTRUCTOR) && sitting.state().flagged();
+        model.addAttribute("calls", !sitting.isReference() && (Entries.isWriter(me, sitting) || answers));
+    }
+
+    private static boolean isClosed(SignedIn me, Sitting sitting) {
+        return sitting.state().handedIn() || !Entries.isWriter(me, sitting);
     }
 
     /** A step's form without a script: everything that was typed and can be read is written, the rest comes back. */

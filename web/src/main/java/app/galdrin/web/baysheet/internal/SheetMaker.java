@@ -122,8 +122,7 @@ final class SheetMaker {
                         .orElse(key.step()))
                 .distinct()
                 .toList();
-        return new SheetPage(
-                sitting, views, shown, sitting.state().handedIn(), log.lastSeq(), disputed, Optional.empty());
+        return new SheetPage(sitting, views, shown, log.lastSeq(), disputed);
     }
 
     StepView view(Step step) {

@@ -9,14 +9,7 @@ import java.util.Optional;
  *
  * @param disputed lines on which two people wrote without seeing one another, named
  */
-public record SheetPage(
-        Sitting sitting,
-        List<StepView> steps,
-        String shown,
-        boolean closed,
-        int lastSeq,
-        List<String> disputed,
-        Optional<String> left) {
+public record SheetPage(Sitting sitting, List<StepView> steps, String shown, int lastSeq, List<String> disputed) {
 
     public boolean isShown(StepView step) {
         return step.id().equals(shown);
