@@ -41,6 +41,9 @@ export class Field {
     return this.text === this.standing;
   }
 
+  // a fraction of an inch is wider than a field on a drawing
+  fit() { this.input?.classList.toggle('long', this.input.value.length > 5); }
+
   // shows a text as if it had just been typed
   show(text) {
     if (this.kind === 'choice') this.inputs.forEach(i => { i.checked = i.value === text; });
@@ -50,6 +53,7 @@ export class Field {
       this.input.value = text.slice(0, comma);
       this.sense.value = text.slice(comma + 2);
     } else this.input.value = text;
+    this.fit();
   }
 
   // what now stands, or is on its way

@@ -62,6 +62,7 @@ export const sheet = () => ({
   typed(event) {
     const field = this.fieldOf(event.target);
     if (!field || (field.kind !== 'text' && field.kind !== 'sensed')) return;
+    field.fit();
     this.keepDraft(field.line, field.same ? null : field.text.slice(0, 2000));
   },
 
