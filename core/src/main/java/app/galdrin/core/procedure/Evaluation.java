@@ -79,10 +79,10 @@ public record Evaluation(
             return path + "Corrected";
         }
 
-        Estimate of(Estimate figure, Standing standing, String source) {
-            double added = factor * inCore(standing);
-            double doubt = factor * given.standardUncertainty(standing);
-            return figure.plus(new Estimate(added, Budget.of(Map.of(source, doubt))));
+        Estimate of(Estimate figure, Standing standing, Function<String, String> ofReading) {
+            Map<String, Double> parts = new LinkedHashMap<>();
+            given.parts(ofReading, standing).forEach((name, part) -> parts.put(name, factor * part));
+            return figure.plus(new Estimate(factor * inCore(standing), Budget.of(parts)));
         }
 
         private double inCore(Standing standing) {
@@ -114,7 +114,7 @@ public record Evaluation(
     /** The places it reads. */
     public List<Place> places() {
         return fields.values().stream()
-                .flatMap(s -> s instanceof Source.Read read ? Stream.of(read.place()) : null)
+                .flatMap(s -> s.places().stream())
                 .distinct()
                 .toList();
     }
@@ -152,7 +152,8 @@ public record Evaluation(
             return Optional.empty();
         }
         RecordKind of = recordKind();
-        JsonObject input = input(readings, standing);
+        var taken = new Taken(readings, standing, ofReading);
+        JsonObject input = input(taken);
         unitDoubts(of).ifPresent(u -> input.add(U, u));
         if (!(of.evaluate(input) instanceof Outcome.Value<Answer> answer)) {
             return Optional.empty();
@@ -160,18 +161,14 @@ public record Evaluation(
         Figures result = answer.value().figures();
         Map<FigureId, Estimate> worked = new LinkedHashMap<>();
         figures.forEach((path, figure) -> at(result.values(), path)
-                .ifPresent(value -> worked.put(
-                        figure,
-                        estimate(of, result, path, value, readings, standing)
-                                .renamed(source -> name(source, ofReading, standing)))));
+                .ifPresent(value -> worked.put(figure, estimate(of, result, path, value, taken))));
         List<Step> steps = new ArrayList<>(answer.value().working().get());
         for (Correction correction : corrections) {
             FigureId figure = figures.get(correction.path());
             Estimate before = figure == null ? null : worked.get(figure);
             if (figure != null && before != null) {
                 steps.add(correction.step(before.value(), standing));
-                String source = correction.given().name(ofReading, standing);
-                worked.put(figure, correction.of(before, standing, source));
+                worked.put(figure, correction.of(before, standing, ofReading));
             }
         }
         Map<FigureId, Double> byHand = hand.stream()
@@ -210,9 +207,20 @@ public record Evaluation(
         return RecordKinds.named(kind).orElseThrow(() -> new IllegalStateException("no record kind " + kind));
     }
 
-    private JsonObject input(Map<String, Double> readings, Standing standing) {
+    /** What a run works with. */
+    private record Taken(Map<String, Double> readings, Standing standing, Function<String, String> ofReading) {
+        Optional<Object> valueOf(Source source) {
+            return source.value(readings, standing);
+        }
+
+        Map<String, Double> partsOf(Source source) {
+            return source.parts(ofReading, standing);
+        }
+    }
+
+    private JsonObject input(Taken taken) {
         var input = new PathObject();
-        fields.forEach((path, source) -> source.value(readings, standing).ifPresent(value -> input.put(path, value)));
+        fields.forEach((path, source) -> taken.valueOf(source).ifPresent(value -> input.put(path, value)));
         return input.json();
     }
 
@@ -227,8 +235,7 @@ public record Evaluation(
         return Optional.of(u);
     }
 
-    private Estimate estimate(
-            RecordKind of, Figures result, String path, double value, Map<String, Double> readings, Standing standing) {
+    private Estimate estimate(RecordKind of, Figures result, String path, double value, Taken taken) {
         Object doubt = inside(result.doubts(), path);
         if (doubt instanceof Figures.Doubt known) {
             Map<String, Double> parts = new LinkedHashMap<>();
@@ -236,59 +243,48 @@ public record Evaluation(
                 double slope = part / unitOf(of.contract().input(), field).toCore(1);
                 Source source = fields.get(field);
                 if (source != null) {
-                    doubt(parts, field, source, slope, standing);
+                    add(parts, taken.partsOf(source), slope);
                 }
             });
             return new Estimate(known.estimate().value(), Budget.of(parts));
         }
         FieldUnit unit = unitOf(of.contract().result(), path);
-        return new Estimate(unit.toCore(value), Budget.of(byMoving(of, path, unit, readings, standing)));
+        return new Estimate(unit.toCore(value), Budget.of(byMoving(of, path, unit, taken)));
     }
 
-    /** What the doubt of a field does to a figure; an own figure's sources keep their names, so that they are the same everywhere. */
-    private static void doubt(Map<String, Double> parts, String field, Source source, double slope, Standing standing) {
-        if (source instanceof Source.Own own) {
-            own.parts(standing).forEach((name, part) -> parts.merge(name, slope * part, Double::sum));
-        } else {
-            parts.merge(field, source.slope() * slope * source.standardUncertainty(standing), Double::sum);
-        }
+    /** What the doubt of a field does to a figure, under the names it has everywhere. */
+    private static void add(Map<String, Double> parts, Map<String, Double> ofField, double slope) {
+        ofField.forEach((name, part) -> parts.merge(name, slope * part, Double::sum));
     }
 
     /** For figures whose kind lists no uncertainty: every field is moved by its own doubt, both ways. */
-    private Map<String, Double> byMoving(
-            RecordKind of, String path, FieldUnit unit, Map<String, Double> readings, Standing standing) {
+    private Map<String, Double> byMoving(RecordKind of, String path, FieldUnit unit, Taken taken) {
         Map<String, Double> parts = new LinkedHashMap<>();
         fields.forEach((field, source) -> {
-            double u = source.standardUncertainty(standing);
-            if (u > 0 && source.value(readings, standing).orElse("") instanceof Double value) {
+            Map<String, Double> ofField = taken.partsOf(source);
+            double u = Budget.of(ofField).standardUncertainty();
+            if (u > 0 && taken.valueOf(source).orElse("") instanceof Double value) {
                 double step = unitOf(of.contract().input(), field).toRecord(u);
-                OptionalDouble up = moved(of, path, field, value + step, readings, standing);
-                OptionalDouble down = moved(of, path, field, value - step, readings, standing);
+                OptionalDouble up = moved(of, path, field, value + step, taken);
+                OptionalDouble down = moved(of, path, field, value - step, taken);
                 if (up.isPresent() && down.isPresent()) {
                     double slope = unit.toCore(up.getAsDouble() - down.getAsDouble()) / (2 * u);
-                    doubt(parts, field, source, slope, standing);
+                    add(parts, ofField, slope);
                 }
             }
         });
         return parts;
     }
 
-    private OptionalDouble moved(
-            RecordKind of, String path, String field, double value, Map<String, Double> readings, Standing standing) {
+    private OptionalDouble moved(RecordKind of, String path, String field, double value, Taken taken) {
         var input = new PathObject();
-        fields.forEach((name, source) -> source.value(readings, standing)
-                .ifPresent(v -> input.put(name, name.equals(field) ? (Object) value : v)));
+        fields.forEach((name, source) ->
+                taken.valueOf(source).ifPresent(v -> input.put(name, name.equals(field) ? (Object) value : v)));
         return of.evaluate(input.json()) instanceof Outcome.Value<Answer> answer
                 ? at(answer.value().figures().values(), path)
                         .map(OptionalDouble::of)
                         .orElse(OptionalDouble.empty())
                 : OptionalDouble.empty();
-    }
-
-    private String name(String field, Function<String, String> ofReading, Standing standing) {
-        return Optional.ofNullable(fields.get(field))
-                .map(s -> s.name(ofReading, standing))
-                .orElse(field);
     }
 
     private static Optional<Double> at(JsonObject object, String path) {

@@ -4,27 +4,29 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.uncertainty.Estimate;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 
-/** Where a field of a record comes from, how well it is known, and the name its doubt goes under. */
+/** Where a field of a record comes from, how well it is known, and the names its doubt goes under. */
 public sealed interface Source {
 
     /** The value in the record's unit, or a word; empty where there is none. */
     Optional<Object> value(Map<String, Double> readings, Standing standing);
 
-    /** Standard uncertainty in the core's unit, mm or rad. */
-    double standardUncertainty(Standing standing);
+    /**
+     * What it moves by for one standard uncertainty of each thing its doubt comes from: signed, mm or rad, by that thing's name.
+     * {@code ofReading} turns a place into the name of this very reading.
+     */
+    Map<String, Double> parts(Function<String, String> ofReading, Standing standing);
 
-    /** What the field moves by when the source moves by one: +1, or −1 where their positive ways differ. */
-    default int slope() {
-        return 1;
+    /** The places it is read at. */
+    default List<Place> places() {
+        return List.of();
     }
-
-    /** The name of the source of doubt; {@code ofReading} turns a place into the name of this very reading. */
-    String name(Function<String, String> ofReading, Standing standing);
 
     /** What nobody reads because it is known beforehand; the sheet tells it where it is worked with. */
     sealed interface Given extends Source {
@@ -54,18 +56,48 @@ public sealed interface Source {
         }
 
         @Override
-        public double standardUncertainty(Standing standing) {
-            return place.standardUncertainty();
+        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+            return Map.of(ofReading.apply(place.id()), factor * place.standardUncertainty());
         }
 
         @Override
-        public int slope() {
-            return factor;
+        public List<Place> places() {
+            return List.of(place);
+        }
+    }
+
+    /** The mean of several places, such as a gauge read again end for end. */
+    record Mean(List<Read> reads) implements Source {
+        public Mean {
+            reads = List.copyOf(reads);
         }
 
         @Override
-        public String name(Function<String, String> ofReading, Standing standing) {
-            return ofReading.apply(place.id());
+        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+            double sum = 0;
+            for (Read read : reads) {
+                Double at = readings.get(read.place().id());
+                if (at == null) {
+                    return Optional.empty();
+                }
+                sum += read.factor() * at;
+            }
+            return Optional.of(sum / reads.size());
+        }
+
+        @Override
+        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+            Map<String, Double> parts = new LinkedHashMap<>();
+            for (Read read : reads) {
+                read.parts(ofReading, standing)
+                        .forEach((name, part) -> parts.merge(name, part / reads.size(), Double::sum));
+            }
+            return parts;
+        }
+
+        @Override
+        public List<Place> places() {
+            return reads.stream().map(Read::place).toList();
         }
     }
 
@@ -85,13 +117,8 @@ public sealed interface Source {
         }
 
         @Override
-        public double standardUncertainty(Standing standing) {
-            return unit.toCore(doubt.applyAsDouble(standing));
-        }
-
-        @Override
-        public String name(Function<String, String> ofReading, Standing standing) {
-            return "sheet." + key;
+        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+            return Map.of("sheet." + key, unit.toCore(doubt.applyAsDouble(standing)));
         }
     }
 
@@ -114,13 +141,9 @@ public sealed interface Source {
         }
 
         @Override
-        public double standardUncertainty(Standing standing) {
-            return standing.floor().standardUncertainty();
-        }
-
-        @Override
-        public String name(Function<String, String> ofReading, Standing standing) {
-            return (pitch ? "bay.pitch." : "bay.roll.") + standing.floor().bay();
+        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+            BayFloor floor = standing.floor();
+            return Map.of((pitch ? "bay.pitch." : "bay.roll.") + floor.bay(), floor.standardUncertainty());
         }
     }
 
@@ -141,21 +164,11 @@ public sealed interface Source {
             return Optional.ofNullable(standing.own().get(figure)).map(e -> unit().toRecord(e.value()));
         }
 
-        /** What that figure's sources of doubt do to it, rad or mm by name: they are the same sources here. */
-        Map<String, Double> parts(Standing standing) {
+        /** That figure's own sources under their own names: they are the same sources here. */
+        @Override
+        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
             Estimate found = standing.own().get(figure);
             return found == null ? Map.of() : found.budget().parts();
-        }
-
-        @Override
-        public double standardUncertainty(Standing standing) {
-            Estimate found = standing.own().get(figure);
-            return found == null ? 0 : found.standardUncertainty();
-        }
-
-        @Override
-        public String name(Function<String, String> ofReading, Standing standing) {
-            return "own." + figure.key();
         }
     }
 
@@ -167,13 +180,8 @@ public sealed interface Source {
         }
 
         @Override
-        public double standardUncertainty(Standing standing) {
-            return 0;
-        }
-
-        @Override
-        public String name(Function<String, String> ofReading, Standing standing) {
-            return "chosen." + choice.id();
+        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+            return Map.of();
         }
     }
 
@@ -185,13 +193,8 @@ public sealed interface Source {
         }
 
         @Override
-        public double standardUncertainty(Standing standing) {
-            return 0;
-        }
-
-        @Override
-        public String name(Function<String, String> ofReading, Standing standing) {
-            return "fixed";
+        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+            return Map.of();
         }
     }
 
@@ -208,13 +211,8 @@ public sealed interface Source {
         }
 
         @Override
-        public double standardUncertainty(Standing standing) {
-            return standardUncertainty;
-        }
-
-        @Override
-        public String name(Function<String, String> ofReading, Standing standing) {
-            return "setUp." + key;
+        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+            return Map.of("setUp." + key, standardUncertainty);
         }
     }
 }

@@ -91,15 +91,7 @@ public enum TaskStart implements Keyed {
 
     /** The same practical with the default marks of its steps on this vehicle. */
     public static Practical withDefaults(Practical p, SpecificationSheet sheet) {
-        return new Practical(
-                p.title(),
-                p.school(),
-                p.rule(),
-                p.mode(),
-                p.outcome(),
-                p.minutes(),
-                p.steps(),
-                SchemeDefaults.of(p, sheet));
+        return p.with(SchemeDefaults.of(p, sheet));
     }
 
     private static Measure measure(Measurand measurand) {

@@ -39,6 +39,27 @@ public record Practical(
         steps = List.copyOf(steps);
     }
 
+    public Practical titled(String other) {
+        return new Practical(other, school, rule, mode, outcome, minutes, steps, scheme);
+    }
+
+    public Practical with(DecisionRule other) {
+        return new Practical(title, school, other, mode, outcome, minutes, steps, scheme);
+    }
+
+    public Practical with(Mode other) {
+        return new Practical(title, school, rule, other, outcome, minutes, steps, scheme);
+    }
+
+    /** The same with other steps; its scheme is not theirs yet. */
+    public Practical with(List<Step> others) {
+        return new Practical(title, school, rule, mode, outcome, minutes, others, scheme);
+    }
+
+    public Practical with(Scheme other) {
+        return new Practical(title, school, rule, mode, outcome, minutes, steps, other);
+    }
+
     /** Every step, those within rounds behind their round. */
     public Stream<Step> allSteps() {
         return steps.stream().flatMap(s -> Stream.concat(Stream.of(s), s.within().stream()));

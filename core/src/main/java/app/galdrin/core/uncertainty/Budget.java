@@ -111,13 +111,6 @@ public final class Budget {
         return of(sums);
     }
 
-    /** The same budget with every source renamed; sources that get one name are added with their signs. */
-    Budget renamed(UnaryOperator<String> name) {
-        Map<String, Double> renamed = new LinkedHashMap<>();
-        parts().forEach((source, part) -> renamed.merge(name.apply(source), part, Double::sum));
-        return of(renamed);
-    }
-
     /** The same budget with one source more; one of that name is added to. */
     Budget with(String source, double part) {
         Map<String, Double> all = new LinkedHashMap<>(parts());

@@ -2,7 +2,6 @@ package app.galdrin.core.uncertainty;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.UnaryOperator;
 
 /**
  * A figure and how well it is known.
@@ -70,10 +69,5 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
     /** The same value with one source of doubt more; {@code part} in its unit, with the sign of what the source does to it. */
     public Estimate with(String source, double part) {
         return new Estimate(value, budget.with(source, part));
-    }
-
-    /** The same figure, in the same unit, with its sources under other names. */
-    public Estimate renamed(UnaryOperator<String> name) {
-        return new Estimate(value, budget.renamed(name));
     }
 }

@@ -45,9 +45,7 @@ final class Bench {
     /** Caster, camber and toe on the van; nothing written yet. */
     static Bench fullFront(DecisionRule rule) {
         var p = TaskStart.FULL_FRONT.on(Vehicles.van(), "Full", OrderSchool.A, AnswerUnit.DEGREES);
-        return new Bench(
-                new Practical(p.title(), p.school(), rule, p.mode(), p.outcome(), p.minutes(), p.steps(), p.scheme()),
-                Vehicles.van());
+        return new Bench(p.with(rule), Vehicles.van());
     }
 
     /** A practical on a vehicle. */
@@ -56,18 +54,8 @@ final class Bench {
     }
 
     Bench slipsKeep(int percent) {
-        var p = practical();
-        var kept = new Bench(
-                new Practical(
-                        p.title(),
-                        p.school(),
-                        p.rule(),
-                        p.mode(),
-                        p.outcome(),
-                        p.minutes(),
-                        p.steps(),
-                        new Scheme(p.scheme().criteria(), percent)),
-                assignment.sheet());
+        var keeping = new Scheme(practical().scheme().criteria(), percent);
+        var kept = new Bench(practical().with(keeping), assignment.sheet());
         kept.written.putAll(written);
         kept.found.putAll(found);
         return kept;

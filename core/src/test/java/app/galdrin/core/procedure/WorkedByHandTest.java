@@ -9,6 +9,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.CamberInclinometer;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.HandFormula;
@@ -17,6 +19,8 @@ import app.galdrin.core.uncertainty.Estimate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
@@ -251,6 +255,37 @@ class WorkedByHandTest {
         assertEquals(5, total.size());
         assertTrue(string.stepsTo(figure("thrust.rear"), worked, HandFormula.SOLVED)
                 .isEmpty());
+    }
+
+    /** A gauge laid on and turned end for end: its own error goes out of the mean, and each of the two readings has half a say. */
+    @Test
+    void aFieldCanBeTheMeanOfTwoPlaces() {
+        Wheel wheel = Wheel.FRONT_LEFT;
+        Place one = Place.angle("one", wheel, "gauge", 10, CatalogueInstrument.DIGITAL_INCLINOMETER);
+        Place turned = Place.angle("turned", wheel, "gauge", 10, CatalogueInstrument.DIGITAL_INCLINOMETER);
+        var mean = new Source.Mean(List.of(new Source.Read(one, 1), new Source.Read(turned, -1)));
+        FigureId camber = figure("camber.front.left");
+        var evaluation = Evaluation.of(
+                CamberInclinometer.NAME,
+                Map.of(
+                        "side", new Source.Fixed("left"),
+                        "reading", mean,
+                        "reference", new Source.Fixed("floor")),
+                Map.of("camber", camber));
+        assertEquals(Set.of(one, turned), Set.copyOf(evaluation.places()));
+        var standing = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
+        var run = evaluation
+                .run(Map.of("one", 0.7, "turned", 0.3), standing, id -> "read " + id, HandFormula.SOLVED)
+                .orElseThrow();
+        assertEquals(0.2, Math.abs(Math.toDegrees(run.figures().get(camber).value())), 1e-9);
+        Map<String, Double> parts = run.figures().get(camber).budget().parts();
+        double half = one.standardUncertainty() / 2;
+        assertEquals(half, Math.abs(parts.get("read one")), 1e-9);
+        assertEquals(-parts.get("read one"), parts.get("read turned"), 1e-12, "read the other way round");
+        assertEquals(
+                Optional.empty(),
+                evaluation.run(Map.of("one", 0.7), standing, id -> id, HandFormula.SOLVED),
+                "one of the two is not enough");
     }
 
     @Test

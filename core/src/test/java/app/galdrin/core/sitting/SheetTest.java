@@ -194,17 +194,7 @@ class SheetTest {
         for (boolean before : new boolean[] {true, false}) {
             List<Step> steps = new ArrayList<>(List.of(string, new Round("adjust", List.of(again), 1)));
             steps.add(before ? 0 : 2, strings);
-            var assignment = Assignment.of(
-                    new Practical(
-                            "P",
-                            FULL.school(),
-                            FULL.rule(),
-                            FULL.mode(),
-                            FULL.outcome(),
-                            Optional.empty(),
-                            steps,
-                            FULL.scheme()),
-                    Vehicles.van());
+            var assignment = Assignment.of(FULL.with(steps), Vehicles.van());
             Map<LineKey, Written> standing = new HashMap<>();
             readAll(standing, strings, 0, truth);
             readAll(standing, string, 0, truth);
@@ -239,17 +229,8 @@ class SheetTest {
                 List.of("lineSide", "wheels.fl.frontGap", "wheels.fl.rearGap"),
                 beam.lines(Vehicles.van()).stream().map(Line::id).toList());
         assertFalse(beam.lines(Vehicles.van()).get(0).repeated());
-        var assignment = Assignment.of(
-                new Practical(
-                        "P",
-                        FULL.school(),
-                        FULL.rule(),
-                        FULL.mode(),
-                        FULL.outcome(),
-                        Optional.empty(),
-                        List.of(beam, new Round("adjust", List.of(again), 1)),
-                        FULL.scheme()),
-                Vehicles.van());
+        var assignment =
+                Assignment.of(FULL.with(List.of(beam, new Round("adjust", List.of(again), 1))), Vehicles.van());
         Map<LineKey, Written> standing = new HashMap<>();
         readAll(standing, beam, 0, Vehicles.truth("toe.front.left", 0.3));
         readAll(standing, again, 1, Vehicles.truth("toe.front.left", 0.1));

@@ -212,7 +212,6 @@ class DoubtTest {
         Estimate one = estimate(2, "a", 0.3, "b", -0.1);
         assertEquals(Map.of("a", 0.6, "b", -0.2), one.times(2).budget().parts());
         assertEquals(0.0, one.minus(one).standardUncertainty());
-        assertEquals(Map.of("x", 0.3 - 0.1), one.renamed(s -> "x").budget().parts());
         assertEquals(Math.hypot(0.3, 0.4), one.with("b", 0.5).standardUncertainty(), 1e-15);
         assertEquals(
                 List.of("a", "b"), List.copyOf(one.budget().sharesBy(s -> s).keySet()), "the largest first");

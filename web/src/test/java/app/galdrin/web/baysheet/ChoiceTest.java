@@ -11,15 +11,12 @@ import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.sitting.OwnFigures;
-import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Measure;
-import app.galdrin.core.task.Mode;
-import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Practical;
-import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
@@ -64,19 +61,12 @@ class ChoiceTest {
     private Works works;
 
     private static Practical byBeam(SpecificationSheet sheet) {
-        var bare = new Practical(
-                "Beam",
-                OrderSchool.A,
-                DecisionRule.SIMPLE,
-                Mode.ASSESSMENT,
-                OutcomeSchool.GRADED,
-                Optional.empty(),
-                List.of(
-                        Measure.of("toe", Procedures.of("laserLine"), List.of(TOE), 2),
-                        new Work("work", List.of(new Work.Item(TOE, "toe", AnswerUnit.DEGREES))),
-                        new HandIn("handIn")),
-                new Scheme(List.of(), 0));
-        return TaskStart.withDefaults(bare, sheet);
+        Practical start = TaskStart.TOE.on(sheet, "Beam", OrderSchool.A, AnswerUnit.DEGREES);
+        List<Step> steps = List.of(
+                Measure.of("toe", Procedures.of("laserLine"), List.of(TOE), 2),
+                new Work("work", List.of(new Work.Item(TOE, "toe", AnswerUnit.DEGREES))),
+                new HandIn("handIn"));
+        return TaskStart.withDefaults(start.with(steps), sheet);
     }
 
     /** A toe-in of 2 mm over the rim, as it reads with the beam on this side. */

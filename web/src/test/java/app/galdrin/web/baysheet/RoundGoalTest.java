@@ -51,16 +51,7 @@ class RoundGoalTest {
         List<Step> steps = start.steps().stream()
                 .filter(s -> worked || !(s instanceof Work))
                 .toList();
-        var bare = new Practical(
-                start.title(),
-                start.school(),
-                start.rule(),
-                mode,
-                start.outcome(),
-                start.minutes(),
-                steps,
-                start.scheme());
-        return TaskStart.withDefaults(bare, sheet);
+        return TaskStart.withDefaults(start.with(mode).with(steps), sheet);
     }
 
     /** It is foretold where the sheet teaches, and where nothing has to be worked; never where it would be the answer. */

@@ -155,7 +155,7 @@ public class DemoData implements ApplicationRunner {
         for (Step step : start.steps()) {
             steps.add(replaced(step, measure));
         }
-        return TaskStart.withDefaults(with(start, title, mode, steps), vehicle.sheet());
+        return TaskStart.withDefaults(start.titled(title).with(mode).with(steps), vehicle.sheet());
     }
 
     private static Step replaced(Step step, Measure measure) {
@@ -181,16 +181,12 @@ public class DemoData implements ApplicationRunner {
                 : step;
     }
 
-    private static Practical with(Practical p, String title, Mode mode, List<Step> steps) {
-        return new Practical(title, p.school(), p.rule(), mode, p.outcome(), p.minutes(), steps, p.scheme());
-    }
-
     private static Practical fullFront(SpecificationSheet sheet) {
         Practical p = TaskStart.FULL_FRONT.on(
                 sheet, "The full front: caster, camber, toe", OrderSchool.A, AnswerUnit.DEGREES);
         List<Step> steps =
                 p.steps().stream().map(s -> askingForToesReadings(s, p)).toList();
-        return with(p, p.title(), p.mode(), steps);
+        return p.with(steps);
     }
 
     private static Step askingForToesReadings(Step step, Practical practical) {

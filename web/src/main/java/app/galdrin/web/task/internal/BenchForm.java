@@ -84,7 +84,7 @@ final class BenchForm {
         this.school = key(fields.school(), OrderSchool.values(), OrderSchool.A);
         Practical bare = bare(defaultTitle);
         this.defaults = SchemeDefaults.of(bare, sheet.sheet());
-        this.practical = with(bare, scheme(bare));
+        this.practical = bare.with(scheme(bare));
         taskFaults.addAll(practical.faults());
         taskFaults.addAll(practical.faults(sheet.sheet()));
     }
@@ -113,10 +113,6 @@ final class BenchForm {
     }
 
     // ---- the practical
-
-    private static Practical with(Practical p, Scheme scheme) {
-        return new Practical(p.title(), p.school(), p.rule(), p.mode(), p.outcome(), p.minutes(), p.steps(), scheme);
-    }
 
     private Practical bare(String defaultTitle) {
         String title = fields.title().isEmpty() ? defaultTitle : fields.title();
@@ -312,10 +308,7 @@ final class BenchForm {
         }
         Step step = steps.remove(here);
         steps.add(there, step);
-        Practical p = practical;
-        var changed =
-                new Practical(p.title(), p.school(), p.rule(), p.mode(), p.outcome(), p.minutes(), steps, p.scheme());
-        return changed.faults().isEmpty() || !p.faults().isEmpty()
+        return practical.with(steps).faults().isEmpty() || !practical.faults().isEmpty()
                 ? Optional.of(String.join(",", steps.stream().map(Step::id).toList()))
                 : Optional.empty();
     }
