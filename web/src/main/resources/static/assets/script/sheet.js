@@ -198,6 +198,8 @@ export const sheet = () => ({
       const item = this.root.querySelector(`[data-route="${CSS.escape(step.dataset.step)}"]`);
       item?.classList.toggle('done', open === 0);
       item?.classList.toggle('open', open !== 0);
+      const state = item?.querySelector('[data-route-state]');
+      if (state) state.textContent = open === 0 ? this.say_.sayStepDone : this.say_.sayStepOpen.replace('{0}', fields.length - open).replace('{1}', fields.length);
       const listed = this.root.querySelector(`[data-open-step="${CSS.escape(step.dataset.step)}"]`);
       if (!listed) continue;
       listed.hidden = open === 0;

@@ -200,6 +200,13 @@ class MainJobTest {
         lena.click("#next");
     }
 
+    /** How far a step is, as a screen reader hears it on the route. */
+    private static String heard(Browser who, String step) {
+        return String.valueOf(who.script(
+                "return document.querySelector('[data-route=\"' + arguments[0] + '\"] [data-route-state]').textContent",
+                step));
+    }
+
     private static void choose(Browser who, String line, String value) {
         who.click("input[name='" + line + "'][value=" + value + "]");
     }
@@ -207,6 +214,7 @@ class MainJobTest {
     private void workAndJudge(Browser lena) {
         lena.waitFor(() -> lena.find("#step-work").isDisplayed());
         lena.waitForText("#from-work-toe .at-hubGap-fl .at-box", "63");
+        assertEquals(List.of("done", "0 of 7 written"), List.of(heard(lena, "toe"), heard(lena, "work")));
         for (String figure : figures(lena, "work")) {
             lena.focusOn("work/" + figure + "/0/0");
             // the right size with the wrong sign for the total, and nothing right about the rest
