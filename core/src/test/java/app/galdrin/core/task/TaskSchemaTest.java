@@ -7,7 +7,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
 import com.networknt.schema.InputFormat;
@@ -23,6 +26,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -43,8 +47,12 @@ class TaskSchemaTest {
         }
     }
 
+    private static String page() throws IOException {
+        return Files.readString(Path.of("../docs/task-format.md"));
+    }
+
     private static String example() throws IOException {
-        String page = Files.readString(Path.of("../docs/task-format.md"));
+        String page = page();
         int begin = page.indexOf("```json") + "```json".length();
         return page.substring(begin, page.indexOf("```", begin)).strip();
     }
@@ -66,6 +74,21 @@ class TaskSchemaTest {
                         .map(Step::kind)
                         .collect(Collectors.toCollection(() -> EnumSet.noneOf(StepKind.class))));
         assertTrue(isValid(TaskDocument.write(read.practical())));
+    }
+
+    /** Who writes a document elsewhere reads on the page what there is to ask for. */
+    @Test
+    void thePage_namesEveryProcedureWithWhatItTells() throws IOException {
+        for (Procedure procedure : Procedures.all()) {
+            String row = "| `" + procedure.key() + "` | "
+                    + quoted(procedure.sees().stream().map(FigureId::key)) + " | "
+                    + quoted(procedure.taught().stream()) + " |";
+            assertTrue(page().contains(row), row);
+        }
+    }
+
+    private static String quoted(Stream<String> words) {
+        return words.map(w -> "`" + w + "`").collect(Collectors.joining(", "));
     }
 
     @ParameterizedTest
