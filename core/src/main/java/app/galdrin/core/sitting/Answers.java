@@ -1,6 +1,7 @@
 package app.galdrin.core.sitting;
 
 import app.galdrin.core.procedure.Choice;
+import app.galdrin.core.procedure.Place;
 import app.galdrin.core.task.Measure;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -38,10 +39,11 @@ public record Answers(Map<LineKey, Written> standing) {
 
     /** The readings of a measuring step in a round: mm or deg by place, a map a repeat, those of the set-up in each. */
     public List<Map<String, Double>> readings(Measure measure, int round) {
+        List<Place> places = measure.procedure().places(measure.figures());
         List<Map<String, Double>> byRepeat = new ArrayList<>();
         for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
             Map<String, Double> readings = new HashMap<>();
-            for (var place : measure.procedure().places(measure.figures())) {
+            for (Place place : places) {
                 var key = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round);
                 at(key).ifPresent(written -> written.value().ifPresent(v -> readings.put(place.id(), v)));
             }

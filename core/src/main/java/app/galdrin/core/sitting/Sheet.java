@@ -7,13 +7,18 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** The lines of a sheet and how far they are written. */
 public final class Sheet {
 
     private final Assignment assignment;
+
+    /** By the id of their step: they follow from task and vehicle, and every field asks for them. */
+    private final Map<String, List<Line>> lines = new HashMap<>();
 
     public Sheet(Assignment assignment) {
         this.assignment = assignment;
@@ -38,7 +43,7 @@ public final class Sheet {
     }
 
     public List<Line> lines(Step step) {
-        return step.lines(assignment.sheet());
+        return lines.computeIfAbsent(step.id(), id -> step.lines(assignment.sheet()));
     }
 
     /** The numbers of the rounds a step is done in; 0 alone for one outside of rounds. */

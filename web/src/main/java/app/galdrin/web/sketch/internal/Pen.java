@@ -128,7 +128,13 @@ final class Pen {
     }
 
     static String point(double x, double y) {
-        return String.format(Locale.ROOT, "%.1f %.1f", x, y);
+        return tenths(x) + " " + tenths(y);
+    }
+
+    /** To one decimal; a drawing has thousands of these, and a format string is read anew each time. */
+    private static String tenths(double v) {
+        long tenths = Math.round(v * 10);
+        return (tenths < 0 ? "-" : "") + Math.abs(tenths) / 10 + "." + Math.abs(tenths) % 10;
     }
 
     private static double round(double v) {
