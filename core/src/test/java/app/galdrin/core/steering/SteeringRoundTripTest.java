@@ -8,9 +8,13 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import app.galdrin.core.Seeds;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.spec.Linkage;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** evaluate(forward(truth)) = truth for the steering and bump-steer methods. */
@@ -97,5 +101,60 @@ class SteeringRoundTripTest {
         var shim = BumpShim.evaluate(shims).orElseThrow();
         assertEquals(flat, shim.shim(), TOLERANCE);
         assertEquals(flat < 0, shim.extrapolated());
+    }
+
+    /** A spot moves its own point; one at ride height moves all the others against it. */
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void theDoubtOfABumpSlope_isWhatMovingEachSpotDoes(long seed) {
+        var random = Seeds.generator(seed);
+        var readings = BumpLaser.forward(
+                z -> 0.0004 * z + between(random, -0.002, 0.002),
+                between(random, -40, 40),
+                between(random, 900, 3000),
+                new double[] {-50, 0, between(random, 5, 40), 0, 60},
+                PERFECT,
+                random);
+        double u = between(random, 0.2, 1.5);
+        var parts =
+                BumpLaser.evaluate(readings, u).orElseThrow().slope().budget().parts();
+        assertEquals(readings.readings().size(), parts.size());
+        double step = 1e-3;
+        for (int i = 0; i < readings.readings().size(); i++) {
+            double moved = slope(readings, i, step) - slope(readings, i, -step);
+            double part = parts.get("readings." + i + ".spot");
+            assertEquals(u * moved / (2 * step), part, 1e-6 * Math.abs(part) + 1e-12);
+        }
+    }
+
+    private static double slope(BumpLaser.Readings r, int moved, double by) {
+        List<BumpLaser.Reading> readings = new ArrayList<>(r.readings());
+        var reading = readings.get(moved);
+        readings.set(moved, new BumpLaser.Reading(reading.travel(), reading.spot() + by));
+        return BumpLaser.evaluate(new BumpLaser.Readings(r.mirrorDistance(), readings, r.wheelRadius()), 0)
+                .orElseThrow()
+                .slope()
+                .value();
+    }
+
+    /** The line through trials that do not lie on one, worked by hand; the ends of what was tried are not beyond it. */
+    @ParameterizedTest
+    @CsvSource({
+        "'0 1, 1 3, 2 2', -3, 0.5, true",
+        "'0 0, 1 1', 0, 1, false",
+        "'1 -2, 3 0', 3, 1, false",
+        "'1 1, 2 2', 0, 1, true",
+        "'1 -3, 2 -2', 4, 1, true",
+        "'0 3, 1 1, 2 2, 3 -2', 2.214285714, -1.4, false"
+    })
+    void trialsOfShims_areMetByTheBestLine(String trials, double shim, double rise, boolean extrapolated) {
+        List<BumpShim.Trial> tried = Arrays.stream(trials.split(", ", -1))
+                .map(t -> t.split(" ", -1))
+                .map(t -> new BumpShim.Trial(Double.parseDouble(t[0]), Double.parseDouble(t[1])))
+                .toList();
+        var result = BumpShim.evaluate(tried).orElseThrow();
+        assertEquals(rise, result.rise(), 1e-9);
+        assertEquals(shim, result.shim(), 1e-6);
+        assertEquals(extrapolated, result.extrapolated());
     }
 }
