@@ -165,6 +165,13 @@ class RoundTripTest {
                 var r = CamberInclinometer.forward(camber, side, reference, floor(random), steer, PERFECT, random);
                 assertEquals(
                         camber, CamberInclinometer.evaluate(r, 0, 0).camber().value(), TOLERANCE);
+                var parts = CamberInclinometer.evaluate(r, 0.001, 0.002)
+                        .camber()
+                        .budget()
+                        .parts();
+                assertEquals(0.001 * rate(r, 1, 0, 0), parts.get("reading"), 1e-9, reference.key());
+                assertEquals(0.002 * rate(r, 0, 1, 0), parts.get("floorPitch"), 1e-9);
+                assertEquals(0.002 * rate(r, 0, 0, 1), parts.get("floorRoll"), 1e-9);
             }
         }
         var gaps = CamberOffset.forward(camber, 50, between(random, 350, 600), PERFECT, random);
@@ -172,6 +179,19 @@ class RoundTripTest {
                 camber, CamberOffset.evaluate(gaps, 0).orElseThrow().camber().value(), TOLERANCE);
         double kpi = between(random, -0.3, 0.3);
         assertEquals(camber, AxisIncluded.forward(AxisIncluded.evaluate(camber, kpi), kpi), TOLERANCE);
+    }
+
+    /** By how much the camber moves with the reading as it is shown, the floor's pitch or its roll. */
+    private static double rate(CamberInclinometer.Readings r, double reading, double pitch, double roll) {
+        double h = 1e-5;
+        return (camber(r, reading * h, pitch * h, roll * h) - camber(r, -reading * h, -pitch * h, -roll * h)) / (2 * h);
+    }
+
+    private static double camber(CamberInclinometer.Readings r, double reading, double pitch, double roll) {
+        var floor = new Floor(r.floor().pitch() + pitch, r.floor().roll() + roll);
+        var moved = new CamberInclinometer.Readings(
+                r.side(), r.reading() + reading, r.reference(), r.lean(), floor, r.steer());
+        return CamberInclinometer.evaluate(moved, 0, 0).camber().value();
     }
 
     @ParameterizedTest(name = "seed {0}")
