@@ -183,6 +183,7 @@ class MainJobTest {
             lena.waitFor(() -> lena.find("#step-" + step).isDisplayed());
             walk(lena, "#step-" + step + " .measure");
             lena.waitForText("#status", "all written");
+            lena.waitForText("#panel-" + step + " .sense", "top leans out");
             check(lena);
             lena.click("#next");
         }

@@ -50,7 +50,7 @@ final class Fields {
                 bad == null ? null : bad.why(),
                 Ids.next().toString(),
                 standing.stream().map(Entry::key).toList(),
-                standing.size() > 1 ? standing.stream().map(Entry::written).toList() : List.of(),
+                standing.size() > 1 ? standing.stream().map(this::said).toList() : List.of(),
                 line.critical(),
                 line.witnessed());
     }
@@ -72,6 +72,21 @@ final class Fields {
                 field.disputed(),
                 field.critical(),
                 field.witnessed());
+    }
+
+    /** An entry as it was written, with words for what was chosen. */
+    String said(Entry entry) {
+        String written = entry.written();
+        AnswerType answer = sheet.line(entry.line())
+                .map(Line::answer)
+                .orElseGet(() -> new AnswerType.ShortText(AnswerType.LONGEST));
+        if (answer instanceof SizeAndSense) {
+            return LineText.senseOf(written)
+                    .map(sense -> LineText.sizeOf(written) + ", " + words.text("sense." + sense.key()))
+                    .orElse(written);
+        }
+        boolean chosen = answer instanceof AnswerType.Choice || answer instanceof AnswerType.Tick;
+        return chosen ? words.textOr("chosen." + written, "item.own", written) : written;
     }
 
     /** An entry as it was understood. */

@@ -60,7 +60,10 @@ final class MeasureMaker {
             rows.add(new MeasureView.Row(
                     place,
                     cells.stream().map(MeasureView.Cell::new).toList(),
-                    cells.stream().flatMap(f -> log.struckAt(f.line()).stream()).toList()));
+                    cells.stream()
+                            .flatMap(f -> log.struckAt(f.line()).stream())
+                            .map(fields::said)
+                            .toList()));
         }
         return new MeasureView(
                 head,

@@ -2,7 +2,6 @@ package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Measure;
-import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.List;
@@ -35,7 +34,7 @@ public record MeasureView(
         implements StepView {
 
     /** One place with its repeats beside one another and what was struck out there. */
-    public record Row(Sketch.SketchPlace place, List<Cell> cells, List<Entry> struck) {}
+    public record Row(Sketch.SketchPlace place, List<Cell> cells, List<String> struck) {}
 
     /** One repeat of a place. */
     public record Cell(FieldView field) {
@@ -60,7 +59,19 @@ public record MeasureView(
         }
 
         private String figure() {
-            return fraction() ? field.echo() : field.echo().replace("\u00a0mm", "");
+            return fraction() ? size() : size().replace("\u00a0mm", "");
+        }
+
+        /** As it was understood, without the way that stands beside it. */
+        private String size() {
+            return sense().isEmpty()
+                    ? field.echo()
+                    : field.echo().substring(0, field.echo().lastIndexOf(", "));
+        }
+
+        /** Key of the way a size is meant; empty where it has none. */
+        public String sense() {
+            return field.echo().isEmpty() ? "" : field.sense();
         }
     }
 

@@ -164,7 +164,7 @@ final class SheetMaker {
                 lines.stream().anyMatch(l -> l.witnessed()),
                 speaks && !sitting.isReference() ? told(step) : List.of(),
                 log.struckIn(step.id()).stream()
-                        .map(Entry::written)
+                        .map(fields::said)
                         .filter(w -> !w.isEmpty())
                         .toList());
     }

@@ -144,8 +144,8 @@ public final class SweepLayout implements Layout {
         /** Which way is out and which is in, from the front of the wheel; the words stand beside the plate. */
         private void sense() {
             double r = PLATE + 10;
-            double spread = Math.toRadians(24);
-            double near = Math.toRadians(8);
+            double spread = Math.toRadians(30);
+            double near = Math.toRadians(14);
             for (int way : new int[] {out, -out}) {
                 double toX = x - r * Math.cos(spread);
                 double toY = y + way * r * Math.sin(spread);
@@ -159,26 +159,26 @@ public final class SweepLayout implements Layout {
 
         private void words() {
             pen.label("view-name", left + 14, top + 18, "start", "sketch.fromAbove", "wheel." + wheel.key());
-            pen.label("note", x - PLATE - 24, y - 7, "start", "sketch.front");
+            pen.label("note", x - PLATE - 4, y - 6, "end", "sketch.front");
             pen.label("note", x, y + out * (PLATE + (out > 0 ? 18 : 10)), "middle", "sketch.outboard");
         }
 
         private void fields(String position, int row, Map<String, Box> fields) {
-            double fieldsX = upright ? left + 52 : left + 236;
+            double fieldsX = upright ? left + 52 : left + 241;
             double fieldsY = upright ? top + 292 + row * ROW : top + 52 + row * ROW;
             for (Place place : panels.places(wheel)) {
                 if (position(place).equals(position)) {
                     boolean steer = place.reading().startsWith("steer");
-                    double width = upright ? 124 : 82;
-                    double offset = steer ? 0 : upright ? 160 : 92;
+                    double width = upright ? 124 : steer ? 62 : 106;
+                    double offset = steer ? 0 : upright ? 160 : 67;
                     fields.put(
                             place.id(),
                             new Box(fieldsX + offset, fieldsY, width, steer ? (upright ? 44 : 34) : upright ? 66 : 58));
                 }
             }
             if (position.equals("ahead")) {
-                pen.label("ahead-words", fieldsX + (upright ? 62 : 41), fieldsY + 16, "middle", "sketch.ahead.first");
-                pen.label("ahead-words", fieldsX + (upright ? 62 : 41), fieldsY + 30, "middle", "sketch.ahead.second");
+                pen.label("ahead-words", fieldsX + (upright ? 62 : 31), fieldsY + 16, "middle", "sketch.ahead.first");
+                pen.label("ahead-words", fieldsX + (upright ? 62 : 31), fieldsY + 30, "middle", "sketch.ahead.second");
             }
         }
     }
