@@ -1,8 +1,10 @@
 package app.galdrin.core.answer;
 
+import app.galdrin.core.Keyed;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
+import java.util.Arrays;
 import java.util.List;
 
 /** What is written on a line. */
@@ -16,14 +18,18 @@ public sealed interface AnswerType {
         public static final String DONE = "done";
     }
 
-    /** One of these, by key. */
-    record Choice(List<String> options) implements AnswerType {
+    /**
+     * One of these, by key.
+     *
+     * @param words the family in which each option has its word, such as {@code verdict}
+     */
+    record Choice(String words, List<String> options) implements AnswerType {
         public Choice {
             options = List.copyOf(options);
         }
 
-        public static Choice of(String... options) {
-            return new Choice(List.of(options));
+        public static Choice of(String words, Keyed... options) {
+            return new Choice(words, Arrays.stream(options).map(Keyed::key).toList());
         }
     }
 

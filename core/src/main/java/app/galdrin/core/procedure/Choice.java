@@ -6,7 +6,7 @@ import java.util.Optional;
 /**
  * What is chosen before anything is read because the working depends on it, such as the side of a wheel that a beam runs on.
  *
- * @param id its line on the sheet, unlike any place of its procedure
+ * @param id its line on the sheet, unlike any place of its procedure, and the family of its options' words
  * @param options keys, the usual one first
  */
 public record Choice(String id, List<String> options) {

@@ -7,7 +7,6 @@ import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -51,8 +50,7 @@ public record Judge(String id, List<FigureId> figures) implements Step {
     @Override
     public List<Line> lines(SpecificationSheet sheet) {
         List<Line> lines = new ArrayList<>();
-        var verdicts = new AnswerType.Choice(
-                Arrays.stream(Verdict.values()).map(Verdict::key).toList());
+        var verdicts = AnswerType.Choice.of("verdict", Verdict.values());
         figures.forEach(f -> lines.add(Line.of(f.key(), verdicts).about(f)));
         for (FigureId.Adjustment adjustment : Practical.adjustments(figures)) {
             lines.add(Line.of(ADJUSTABLE + adjustment.key(), answers(sheet.adjustable(adjustment))));
@@ -63,8 +61,8 @@ public record Judge(String id, List<FigureId> figures) implements Step {
     /** Added parts are offered only where a sheet speaks of them, or everyone would know which vehicle has none. */
     private static AnswerType answers(Adjustable onThisVehicle) {
         return onThisVehicle == Adjustable.WITH_ADDED_PARTS
-                ? AnswerType.Choice.of(Adjustable.YES.key(), Adjustable.NO.key(), Adjustable.WITH_ADDED_PARTS.key())
-                : AnswerType.Choice.of(Adjustable.YES.key(), Adjustable.NO.key());
+                ? AnswerType.Choice.of("adjustable", Adjustable.YES, Adjustable.NO, Adjustable.WITH_ADDED_PARTS)
+                : AnswerType.Choice.of("adjustable", Adjustable.YES, Adjustable.NO);
     }
 
     @Override

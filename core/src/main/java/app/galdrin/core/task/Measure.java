@@ -43,7 +43,7 @@ public record Measure(String id, Procedure procedure, List<FigureId> figures, in
     @Override
     public List<Line> lines(SpecificationSheet sheet) {
         Stream<Line> chosen =
-                procedure.choices().stream().map(c -> Line.of(c.id(), new AnswerType.Choice(c.options())));
+                procedure.choices().stream().map(c -> Line.of(c.id(), new AnswerType.Choice(c.id(), c.options())));
         return Stream.concat(chosen, procedure.places(figures).stream().map(Line::reading))
                 .toList();
     }

@@ -62,7 +62,7 @@ public record Plan(String id, List<FigureId> figures) implements Step {
             if (sheet.adjusters(adjustment).isEmpty()) {
                 lines.add(Line.of(
                         PART + adjustment.key(),
-                        AnswerType.Choice.of(Instead.LOOK_FOR_THE_PART.key(), Instead.NOTHING.key())));
+                        AnswerType.Choice.of("instead", Instead.LOOK_FOR_THE_PART, Instead.NOTHING)));
             }
         }
         return lines;
@@ -78,9 +78,9 @@ public record Plan(String id, List<FigureId> figures) implements Step {
 
     /** Which way and how far one part is moved; how far is needless where it is left alone, or where nobody can know. */
     static List<Line> moves(Adjuster adjuster) {
-        List<String> ways = adjuster.part().ways().stream().map(Way::key).toList();
+        var ways = AnswerType.Choice.of("way", adjuster.part().ways().toArray(Way[]::new));
         List<Line> lines = new ArrayList<>();
-        lines.add(Line.of(adjuster.id() + WAY, new AnswerType.Choice(ways)));
+        lines.add(Line.of(adjuster.id() + WAY, ways));
         boolean known = adjuster.effects().values().stream()
                 .map(Adjuster.Effect::perUnit)
                 .anyMatch(OptionalDouble::isPresent);

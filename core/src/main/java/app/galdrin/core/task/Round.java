@@ -56,7 +56,7 @@ public record Round(String id, List<Measure> measures, int most) implements Step
         var figures = measures.stream().flatMap(m -> m.figures().stream()).toList();
         if (most > 1) {
             Plan.adjusters(sheet, figures).forEach(a -> lines.addAll(Plan.moves(a)));
-            lines.add(Line.of(NEXT, AnswerType.Choice.of(Next.AGAIN.key(), Next.DONE.key())));
+            lines.add(Line.of(NEXT, AnswerType.Choice.of("next", Next.AGAIN, Next.DONE)));
         }
         return lines;
     }

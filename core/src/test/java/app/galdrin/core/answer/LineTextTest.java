@@ -24,7 +24,7 @@ class LineTextTest {
     private static final Amount TURNS = new Amount(Quantity.COUNT, Unit.TURNS, 0, 20);
     private static final Amount LEAN = new Amount(Quantity.ANGLE, Unit.DEG, 0, 15);
     private static final SizeAndSense CAMBER = new SizeAndSense(LEAN, List.of(Sense.TOP_OUT, Sense.TOP_IN), Side.RIGHT);
-    private static final Choice VERDICT = Choice.of("inside", "outside", "tooClose");
+    private static final Choice VERDICT = new Choice("verdict", List.of("inside", "outside", "tooClose"));
 
     private static AnswerType type(String name) {
         return switch (name) {

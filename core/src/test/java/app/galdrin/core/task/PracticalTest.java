@@ -13,6 +13,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.start.TaskStart;
@@ -102,9 +103,11 @@ class PracticalTest {
         assertEquals(200, inMillimetres.most());
         List<Line> judge = new Judge("j", List.of(TOTAL)).lines(Vehicles.van());
         assertEquals(
-                AnswerType.Choice.of("inside", "outside", "tooClose"),
+                AnswerType.Choice.of("verdict", Judge.Verdict.values()),
                 judge.get(0).answer());
-        assertEquals(AnswerType.Choice.of("yes", "no"), judge.get(1).answer());
+        assertEquals(
+                AnswerType.Choice.of("adjustable", Adjustable.YES, Adjustable.NO),
+                judge.get(1).answer());
     }
 
     /** One round alone asks nothing but its readings; of several, each says what was moved and whether another follows. */

@@ -121,11 +121,6 @@ class WordsTest {
                 keyed("adjustable.is.", Adjustable.values()),
                 keyed("instead.", Plan.Instead.values()),
                 keyed("next.", Round.Next.values()),
-                keyed("chosen.", Judge.Verdict.values()),
-                keyed("chosen.", Adjustable.values()),
-                keyed("chosen.", Way.values()),
-                keyed("chosen.", Plan.Instead.values()),
-                keyed("chosen.", Round.Next.values()),
                 keyed("linkage.", Linkage.values()),
                 keyed("lack.", Evidence.Lack.values()),
                 keyed("status.", MarkLine.Status.values()),
@@ -186,7 +181,7 @@ class WordsTest {
         }
         for (Choice choice : procedure.choices()) {
             keys.add("choice." + choice.id());
-            choice.options().forEach(o -> keys.add("chosen." + o));
+            choice.options().forEach(o -> keys.add(choice.id() + "." + o));
         }
         procedure.assumes().forEach(a -> keys.add("assumption." + a.key()));
         for (Slip slip : Slips.of(procedure)) {

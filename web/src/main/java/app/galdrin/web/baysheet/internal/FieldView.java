@@ -68,6 +68,11 @@ public record FieldView(
                 : List.of();
     }
 
+    /** The family of the options' words. */
+    public String words() {
+        return answer instanceof Choice choice ? choice.words() : "";
+    }
+
     public List<String> options() {
         return answer instanceof Choice choice ? choice.options() : List.of();
     }

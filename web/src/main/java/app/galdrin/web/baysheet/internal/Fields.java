@@ -85,17 +85,22 @@ final class Fields {
                     .map(sense -> LineText.sizeOf(written) + ", " + words.text("sense." + sense.key()))
                     .orElse(written);
         }
-        boolean chosen = answer instanceof AnswerType.Choice || answer instanceof AnswerType.Tick;
-        return chosen ? words.textOr("chosen." + written, "item.own", written) : written;
+        return chosen(written, answer, words);
+    }
+
+    /** The word of what was chosen or ticked; a text is its own. */
+    private static String chosen(String written, AnswerType answer, Words words) {
+        if (answer instanceof AnswerType.Choice choice) {
+            return words.textOr(choice.words() + "." + written, "item.own", written);
+        }
+        return answer instanceof AnswerType.Tick ? words.textOr("tick." + written, "item.own", written) : written;
     }
 
     /** An entry as it was understood. */
     static String echo(Entry entry, Line line, Optional<AnswerUnit> unit, Words words) {
         AnswerType answer = line.answer();
         if (entry.value() == null) {
-            return answer instanceof AnswerType.ShortText
-                    ? entry.written()
-                    : words.textOr("chosen." + entry.written(), "item.own", entry.written());
+            return chosen(entry.written(), answer, words);
         }
         double value = entry.value().doubleValue();
         if (answer instanceof SizeAndSense) {
