@@ -6,13 +6,15 @@ const RETRY_MS = 5000;
 
 export class Queue {
   // send(entry) resolves to { done, answer } or { refused: sentence } or { later: why }
-  constructor({ name, storage, send, locks = null, now = () => Date.now(), changed = () => {} }) {
+  // retry() is asked when it is time to try again: it flushes, and says how it went to whoever looks
+  constructor({ name, storage, send, locks = null, now = () => Date.now(), changed = () => {}, retry = () => this.flush() }) {
     this.name = name;
     this.storage = storage;
     this.send = send;
     this.locks = locks;
     this.now = now;
     this.changed = changed;
+    this.retry = retry;
     this.owner = newKey();
     this.sending = null;
     this.timer = null;
@@ -79,7 +81,7 @@ export class Queue {
 
   later() {
     clearTimeout(this.timer);
-    if (this.length > 0) this.timer = setTimeout(() => this.flush(), RETRY_MS);
+    if (this.length > 0) this.timer = setTimeout(() => this.retry(), RETRY_MS);
     return { sent: 0, why: null };
   }
 
@@ -90,7 +92,7 @@ export class Queue {
       if (!this.locks) this.renew();
       const outcome = await this.send(entry);
       if (outcome.later) {
-        this.timer = setTimeout(() => this.flush(), RETRY_MS);
+        this.timer = setTimeout(() => this.retry(), RETRY_MS);
         this.changed();
         return { sent, why: outcome.later };
       }

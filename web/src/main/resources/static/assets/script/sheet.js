@@ -12,7 +12,7 @@ export const sheet = () => ({
     this.seq = Number(this.root.dataset.seq);
     this.queue = new Queue({
       name: this.root.dataset.sitting, storage: localStorage, locks: navigator.locks ?? null,
-      send: entry => this.post(entry), changed: () => this.showAside(),
+      send: entry => this.post(entry), changed: () => this.showAside(), retry: () => this.flush(true),
     });
     this.draftKey = `galdrin.draft.${this.root.dataset.sitting}`;
     try { this.drafts = JSON.parse(localStorage.getItem(this.draftKey)) ?? {}; } catch { this.drafts = {}; }
@@ -275,8 +275,8 @@ export const sheet = () => ({
     field.input?.focus();
   },
 
-  async flush() {
-    if (this.queue.length > 0) this.say(this.say_.saySending);
+  async flush(quiet = false) {
+    if (this.queue.length > 0 && !quiet) this.say(this.say_.saySending);
     const { sent, why } = await this.queue.flush();
     if (why) this.say(`${why} ${this.say_.sayWaiting.replace('{0}', this.queue.length)}`, true);
     else if (sent > 0 && this.queue.length === 0) { this.sayHowItStands(); this.refresh(this.shown); }
@@ -349,7 +349,7 @@ export const sheet = () => ({
   say(sentence, trouble = false) {
     const status = document.getElementById('status');
     if (!status) return;
-    status.textContent = sentence;
+    if (status.textContent !== sentence) status.textContent = sentence; // said once, not at every try
     status.classList.toggle('trouble', trouble);
   },
 

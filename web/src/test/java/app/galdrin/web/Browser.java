@@ -83,6 +83,12 @@ public final class Browser implements AutoCloseable {
                 Map.of("offline", offline, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
     }
 
+    /** What can't be reached although the network is there; nothing given, all of it can. */
+    public void unreachable(String... urls) {
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand("Network.setBlockedURLs", Map.of("urls", List.of(urls)));
+    }
+
     public ChromeDriver driver() {
         return driver;
     }

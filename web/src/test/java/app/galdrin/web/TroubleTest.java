@@ -87,6 +87,17 @@ class TroubleTest {
         assertEquals(List.of("1904.5", "1908", "1905"), written());
     }
 
+    /** A server that is away tells the browser nothing when it is back: the sheet tries again by itself, and says so. */
+    @Test
+    void aServerThatWasAway_getsWhatWasWritten_andTheSheetSaysSo() {
+        browser.unreachable("*/entries");
+        write(FRONT, "1904.5");
+        browser.waitForText("#status", "1 kept here");
+        browser.unreachable();
+        browser.waitForText("#status", "all written");
+        assertEquals(List.of("1904.5"), written());
+    }
+
     @Test
     void aSessionThatRanOut_keepsWhatWasTyped_andSendsItAfterSigningIn() {
         jdbc.update(

@@ -250,12 +250,16 @@ class TaskBenchTest {
         "minutes,601",
         "slipKeeps,101",
         "most.adjust,7",
-        "marks.toe.reading,101"
+        "marks.toe.reading,101",
+        "band.toe.reading.totalToe.front,wide"
     })
     void aFieldThatCanNotBe_isSaid(String field, String typed) {
         var response = teacher.post("/tasks/new", Map.of(field, typed));
         assertEquals(422, response.statusCode());
         assertTrue(response.body().contains("“" + typed + "”"), response.body());
+        assertFalse(
+                response.body().matches("(?s).*<details(?![^>]* open)[^>]*>(?:(?!</details>).)*“" + typed + "”.*"),
+                "folded away");
     }
 
     @Test

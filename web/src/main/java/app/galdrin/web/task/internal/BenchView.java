@@ -93,6 +93,16 @@ public final class BenchView {
         return form.faults().get(field);
     }
 
+    /** Whether something is wrong in a field of a step: its fold has to be open, or nobody sees what. */
+    public boolean isFaultyStep(String id) {
+        return form.faults().keySet().stream().anyMatch(field -> field.endsWith("." + id));
+    }
+
+    /** Whether something is wrong in the bands of a criterion. */
+    public boolean isFaultyBand(String criterion) {
+        return form.faults().keySet().stream().anyMatch(field -> field.startsWith("band." + criterion + "."));
+    }
+
     public boolean wrong() {
         return form.wrong();
     }
