@@ -18,6 +18,7 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
+import app.galdrin.web.Browser;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
@@ -112,6 +113,36 @@ class ChoiceTest {
                 .body();
         assertTrue(desk.contains("chose-lineSide-" + own), desk);
         assertTrue(desk.matches("(?s).*Where the beam runs: " + own + "[^.]*; for the reference: " + reference + ".*"));
+    }
+
+    /** Both beams faintly until one is chosen, then that one alone; where he works, the one that he wrote. */
+    @Test
+    void theDrawing_followsTheChoice() {
+        Centre centre = centres.with(ChoiceTest::byBeam);
+        Sitting sitting = centre.sitting(tasks, sittings);
+        try (var browser = new Browser(port, 1280, 800)) {
+            browser.signIn(centre.apprentice().signIn(), Centre.PASSWORD).go("/sittings/" + sitting.id() + "?step=toe");
+            assertEquals("0.4 0.4", drawn(browser, "#step-toe"));
+            for (String side : List.of("inboard", "outboard")) {
+                browser.click("#step-toe input[value=" + side + "]");
+                String shown = side.equals("outboard") ? "1 none" : "none 1";
+                browser.waitFor(() -> drawn(browser, "#step-toe").equals(shown));
+                browser.waitForText("#status", "all written");
+                browser.script("document.querySelector('[data-step-link=work]').click()");
+                browser.waitFor(() -> drawn(browser, "#step-work").equals(shown));
+                browser.script("document.querySelector('[data-step-link=toe]').click()");
+            }
+            assertEquals(List.of(), browser.breaches());
+        }
+    }
+
+    /** How the beam outboard and the beam inboard are drawn: how strongly, or not at all. */
+    private static String drawn(Browser browser, String step) {
+        return String.valueOf(browser.script(
+                "return ['outboard', 'inboard'].map(side => {"
+                        + "const beam = document.querySelector(arguments[0] + ' path.string[data-option=\"lineSide-' + side + '\"]');"
+                        + "const style = getComputedStyle(beam); return style.display === 'none' ? 'none' : style.opacity; }).join(' ')",
+                step));
     }
 
     @Test
