@@ -8,8 +8,6 @@ public enum Assumption {
     LINE_SKEW_KNOWN("lineSkewKnown"),
     /** The points compared lie at the same height and on the same rib or rim. */
     SAME_POINTS("samePoints"),
-    /** The rear flags read the same on both sides. */
-    FLAGS_EQUAL("flagsEqual"),
     /** The floor is level, or its slope is known and corrected for. */
     FLOOR_SLOPE_KNOWN("floorSlopeKnown"),
     /** A gauge that was zeroed on the floor keeps its direction: turned end for end it doubles the slope. */

@@ -26,7 +26,8 @@ import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
 
 /**
- * Toe of both wheels of an axle from a pair of gauges that sight each other (record kind {@code toe.gauges}).
+ * Toe of both wheels of an axle from a pair of gauges that each read their own wheel, such as wheel heads (record kind {@code
+ * toe.gauges}). Gauges that sight one another are {@link ToeFlags}.
  *
  * <pre>
  * toe t of a wheel as shown (rad), or t = asin(x / b) for a scale in mm over the baseline b, |x| &lt; b
@@ -61,7 +62,7 @@ public final class ToeGauges implements MeasuringMethod {
             NAME,
             Shape.of(LEFT, RIGHT, UNIT, BASELINE).withU(U_READING),
             Shape.of(LEFT_TOE, RIGHT_TOE, TOTAL_TOE, IMBALANCE));
-    private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE, Seen.EACH_TOE).assuming(Assumption.FLAGS_EQUAL);
+    private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE, Seen.EACH_TOE);
 
     /** Degrees, beyond which no gauge reading is a toe. */
     private static final double GREATEST_DEGREES = 30;
@@ -83,7 +84,7 @@ public final class ToeGauges implements MeasuringMethod {
         }
 
         /** A bare number of the record in the core's unit. */
-        private double toCore(double shown) {
+        double toCore(double shown) {
             return this == ANGLE ? Math.toRadians(shown) : shown;
         }
     }

@@ -107,7 +107,7 @@ public final class AdjustTurns implements RecordKind {
             return new Outcome.Failed<>(broken.get());
         }
         TrackRod rod = rod(in);
-        double turns = rod.turns(in.number(CURRENT), in.number(TARGET));
+        double turns = rod.turns(less(in, TARGET, CURRENT));
         return Outcome.of(new Answer(
                 new Figures().set(RATE, rod.ratePerTurn()).set(TURNS, turns).set(ACTION, Action.of(turns)),
                 () -> working(in, rod, turns)));
@@ -140,7 +140,12 @@ public final class AdjustTurns implements RecordKind {
     private static TrackRod rod(Input in) {
         return in.has(PITCH)
                 ? TrackRod.of(lead(in), in.number(ARM_LENGTH), in.word(LINKAGE))
-                : TrackRod.learned(in.number(BEFORE), in.number(AFTER), in.number(LEARNED_TURNS));
+                : TrackRod.learned(less(in, AFTER, BEFORE), in.number(LEARNED_TURNS));
+    }
+
+    /** One toe less another, rad. Subtracted as written: nearly equal ones would lose their digits on the way to radians. */
+    private static double less(Input in, NumberField toe, NumberField other) {
+        return toe.unit().toCore(in.asWritten(toe) - in.asWritten(other));
     }
 
     private static double lead(Input in) {

@@ -41,10 +41,12 @@ public record TrackRod(double ratePerTurn) {
     /**
      * A rate learned from an adjustment already made.
      *
+     * @param change of the toe, after less before, rad; taken as a difference because two nearly equal toes are subtracted where their
+     *     digits are, in the unit they were written in
      * @param turns positive where the rod was lengthened; not 0
      */
-    public static TrackRod learned(double before, double after, double turns) {
-        return new TrackRod((after - before) / turns);
+    public static TrackRod learned(double change, double turns) {
+        return new TrackRod(change / turns);
     }
 
     /** A front wheel's rod as a part of the sheet; its effect follows from thread and steering arm. */
@@ -61,9 +63,9 @@ public record TrackRod(double ratePerTurn) {
                 true);
     }
 
-    /** Turns that bring a wheel from one toe to another (rad); positive lengthens the rod. */
-    public double turns(double current, double target) {
-        return (target - current) / ratePerTurn;
+    /** Turns that change a wheel's toe by so much (target less current, rad); positive lengthens the rod. */
+    public double turns(double change) {
+        return change / ratePerTurn;
     }
 
     /** The forward model: the toe (rad) of a wheel whose rod is lengthened by so many turns. */

@@ -65,6 +65,21 @@ public final class Dual {
         return new Dual(Math.asin(value), scaled(1 / Math.sqrt((1 - value) * (1 + value))));
     }
 
+    /** The product of both, in the product of their units. */
+    public Dual multiply(Dual other) {
+        return new Dual(value * other.value, sum(scaled(other.value), other.scaled(value), 1));
+    }
+
+    /** Of an angle in rad; without unit. */
+    public Dual sin() {
+        return new Dual(Math.sin(value), scaled(Math.cos(value)));
+    }
+
+    /** Of an angle in rad; without unit. */
+    public Dual cos() {
+        return new Dual(Math.cos(value), scaled(-Math.sin(value)));
+    }
+
     /** Without unit; the angle is rad, −π/2 to π/2. */
     public Dual atan() {
         return new Dual(Math.atan(value), scaled(1 / (1 + value * value)));

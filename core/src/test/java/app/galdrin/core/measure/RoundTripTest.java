@@ -17,6 +17,7 @@ import app.galdrin.core.measure.ToeAcross.Reading;
 import app.galdrin.core.measure.ToeBox.ReadingUncertainty;
 import app.galdrin.core.measure.ToeLine.LineSide;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.random.RandomGenerator;
 import java.util.stream.LongStream;
@@ -80,6 +81,58 @@ class RoundTripTest {
             var result = ToeGauges.evaluate(readings, 0).orElseThrow();
             assertEquals(left + right, result.totalToe().value(), TOLERANCE);
             assertEquals(left - right, result.imbalance().value(), TOLERANCE);
+        }
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void flags_giveBackBothToesAndHowTheAxleStands(long seed) {
+        var random = Seeds.generator(seed);
+        var truth = new ToeFlags.Truth(toe(random), toe(random), toe(random) / 4);
+        for (ToeGauges.Scale scale : ToeGauges.Scale.values()) {
+            double wheelbase = between(random, 2200, 4800);
+            var readings = ToeFlags.forward(truth, scale, 400, wheelbase, 120, PERFECT, PERFECT, random);
+            var result = ToeFlags.evaluate(readings, 0.01, 0.5).orElseThrow();
+            var split = result.split().orElseThrow();
+            assertEquals(truth.left() + truth.right(), result.totalToe().value(), TOLERANCE);
+            assertEquals(truth.left(), split.left().value(), TOLERANCE);
+            assertEquals(truth.right(), split.right().value(), TOLERANCE);
+            assertEquals(truth.setbackAngle(), split.setbackAngle().value(), TOLERANCE);
+            // a rear flag moves the two wheels apart and leaves the total alone
+            for (String flag : List.of("rearLeft", "rearRight")) {
+                double left = split.left().budget().parts().get(flag);
+                assertEquals(-left, split.right().budget().parts().get(flag), 1e-12, flag);
+                assertTrue(Math.abs(left) > 1e-6);
+            }
+        }
+    }
+
+    /** What a flag shows of a setback is no toe: equal and opposite in front, nothing at the rear. */
+    @Test
+    void flags_tellASetbackFromCrookedWheels() {
+        var random = Seeds.generator(1);
+        double back = Math.toRadians(0.3);
+        var readings = ToeFlags.forward(
+                new ToeFlags.Truth(0, 0, back), ToeGauges.Scale.ANGLE, 400, 2600, 120, PERFECT, PERFECT, random);
+        assertEquals(back, readings.front().left(), TOLERANCE);
+        assertEquals(-back, readings.front().right(), TOLERANCE);
+        assertEquals(
+                readings.rear().orElseThrow().left(),
+                readings.rear().orElseThrow().right(),
+                TOLERANCE);
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void kpiByProtractor_isGivenBack_onEitherSideOfASlope(long seed) {
+        var random = Seeds.generator(seed);
+        double kpi = Math.toRadians(between(random, -5, 12));
+        double slope = Math.toRadians(between(random, -3, 3));
+        for (Side side : Side.values()) {
+            var readings = KpiProtractor.forward(kpi, side, slope, PERFECT, PERFECT, random);
+            var result = KpiProtractor.evaluate(readings, 0.01, 0.02);
+            assertEquals(kpi, result.value(), TOLERANCE);
+            assertEquals(-0.02 * side.sign(), result.budget().parts().get("crossSlope"), 1e-12);
         }
     }
 

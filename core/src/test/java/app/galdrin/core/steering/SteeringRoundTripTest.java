@@ -4,15 +4,20 @@ import static app.galdrin.core.Seeds.between;
 import static app.galdrin.core.measure.Instrument.PERFECT;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 
+import app.galdrin.core.Outcome;
 import app.galdrin.core.Seeds;
 import app.galdrin.core.geometry.Side;
+import app.galdrin.core.record.Answer;
+import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.Linkage;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -66,13 +71,30 @@ class SteeringRoundTripTest {
         var rod = TrackRod.of(between(random, 1, 3), between(random, 100, 160), linkage);
         double current = Math.toRadians(between(random, -3, 3));
         double target = Math.toRadians(between(random, -3, 3));
-        double turns = rod.turns(current, target);
+        double turns = rod.turns(target - current);
         assertEquals(target, rod.toeAfter(current, turns), TOLERANCE);
         assertEquals(
                 rod.ratePerTurn(),
-                TrackRod.learned(current, rod.toeAfter(current, 0.75), 0.75).ratePerTurn(),
+                TrackRod.learned(rod.toeAfter(current, 0.75) - current, 0.75).ratePerTurn(),
                 TOLERANCE);
         assertEquals(linkage == Linkage.BEHIND, rod.toeAfter(current, 1) > current);
+    }
+
+    /** Subtracted in radians they would be told seven digits short. */
+    @Test
+    void turns_keepTheirDigits_whereTheTwoToesAreNearlyEqual() {
+        var input = new JsonObject();
+        input.add("current", 0.1);
+        input.add("target", 0.1 + 1e-9);
+        input.add("before", 0.3);
+        input.add("after", 0.3 + 1e-9);
+        input.add("turns", 0.5);
+        var result = assertInstanceOf(Outcome.Value.class, new AdjustTurns().evaluate(input));
+        var figures = ((Answer) result.value()).figures().values();
+        double rate = ((0.3 + 1e-9) - 0.3) / 0.5;
+        assertEquals(rate, (Double) figures.get("ratePerTurn"), 1e-12 * rate);
+        double turns = ((0.1 + 1e-9) - 0.1) / rate;
+        assertEquals(turns, (Double) figures.get("turns"), 1e-12);
     }
 
     @ParameterizedTest(name = "seed {0}")
