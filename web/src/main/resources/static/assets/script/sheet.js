@@ -2,6 +2,7 @@
 import { Queue } from './queue.js';
 import { Field, LONGEST } from './field.js';
 import { device, token } from './device.js';
+import { move } from './moves.js';
 
 export const sheet = () => ({
   queue: null, drafts: {}, seq: 0, elsewhere: false, last: null, disputed: false, late: false,
@@ -19,6 +20,7 @@ export const sheet = () => ({
     this.listen();
     if (this.root.dataset.closed !== 'true') this.restore();
     this.shown = this.root.querySelector('.step.shown')?.dataset.step;
+    this.root.querySelectorAll('.measure').forEach(move);
     this.showAside();
     this.flush();
     if (matchMedia('(min-width: 900px)').matches) this.firstOpen()?.focus({ preventScroll: true });
@@ -114,6 +116,7 @@ export const sheet = () => ({
     measure.dataset.shown = repeat;
     measure.querySelectorAll('.at[data-repeat]').forEach(at => { at.hidden = at.dataset.repeat !== '0' && at.dataset.repeat !== String(repeat); });
     measure.querySelectorAll('[data-show-repeat]').forEach(b => b.setAttribute('aria-pressed', String(b.dataset.showRepeat === String(repeat))));
+    move(measure);
     const fields = this.walk(measure.querySelector('.at-box'));
     (fields.find(f => !f.filled) ?? fields[0])?.input.focus();
   },
@@ -263,6 +266,8 @@ export const sheet = () => ({
     if (!field.filled) { this.say(this.say_.sayEmpty); return; }
     this.queue.add({ line: field.line, text: '', strike: true, saw: field.saw });
     field.empty();
+    field.holder.dataset.value = '';
+    move(field.holder.closest('.measure'));
     this.keepDraft(field.line, null);
     this.showProgress();
     this.flush();
@@ -324,7 +329,8 @@ export const sheet = () => ({
     }
     if (!field.saw.includes(entry.key) && !entry.strike) return; // something newer is on its way
     field.mark('unsent', false);
-    if (field.kind === 'text' || field.kind === 'sensed') field.say(answer.echo, false);
+    if (field.kind === 'text' || field.kind === 'sensed') { field.say(answer.echo, false); field.holder.dataset.value = answer.number ?? ''; }
+    move(field.holder.closest('.measure'));
   },
 
   // what can never be written stands here with its sentence; a fault beside a field that is still there needs no second place

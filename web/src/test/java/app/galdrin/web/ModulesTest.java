@@ -29,6 +29,8 @@ class ModulesTest {
         assertEquals(
                 List.of(),
                 templates()
+                        // a drawing handed out as a file carries its strokes' styles with it
+                        .filter(path -> !path.endsWith(Path.of("procedure", "svg.html")))
                         .filter(path -> inline.matcher(read(path)).find())
                         .map(Path::toString)
                         .toList());

@@ -40,12 +40,17 @@ public sealed interface AnswerType {
      * @param least smallest that can be real there, in mm, degrees or a count
      * @param most largest, likewise
      */
-    record Amount(Quantity quantity, Unit defaultUnit, double least, double most) implements AnswerType {}
+    record Amount(Quantity quantity, Unit defaultUnit, double least, double most) implements AnswerType {
+        /** The same, a figure without a unit counting as one of this. */
+        public Amount in(Unit unit) {
+            return new Amount(quantity, unit, least, most);
+        }
+    }
 
     /**
      * A size of 0 or more and which way it is meant, written {@code 1.15, topIn}: the way has to be chosen and becomes the sign.
      *
-     * @param size its least is 0
+     * @param size the least and most of it, 0 or more
      * @param senses the ways there are
      * @param side of the vehicle it is written at
      */

@@ -23,8 +23,12 @@ public enum Measurand implements Keyed {
     TOE("toe", Quantity.ANGLE, Extent.WHEEL, Form.OWN, null),
     TOTAL_TOE("totalToe", Quantity.ANGLE, Extent.AXLE, Form.SUM, TOE),
     THRUST("thrust", Quantity.ANGLE, Extent.AXLE, Form.OWN, null),
+    /** Of a wheel on a sliding plate, mm over a metre driven; toe-in pushes the plate outward, which is positive. */
+    SIDESLIP("sideslip", Quantity.LENGTH, Extent.WHEEL, Form.OWN, null),
     SETBACK("setback", Quantity.LENGTH, Extent.AXLE, Form.OWN, null),
     TURN_OUT("turnOut", Quantity.ANGLE, Extent.AXLE, Form.OWN, null),
+    /** Knuckle against pad of a beam axle. */
+    KINGPIN_TWIST("kingpinTwist", Quantity.ANGLE, Extent.WHEEL, Form.OWN, null),
     RUN_OUT("runOut", Quantity.ANGLE, Extent.WHEEL, Form.OWN, null),
     THREADS("threads", Quantity.LENGTH, Extent.VEHICLE, Form.OWN, null),
     RACK("rack", Quantity.LENGTH, Extent.VEHICLE, Form.OWN, null),

@@ -9,6 +9,7 @@ import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Way;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Band;
+import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Judge.Verdict;
 import app.galdrin.core.task.Plan.Instead;
 import java.util.List;
@@ -153,6 +154,28 @@ public sealed interface Evidence {
         @Override
         public double credit() {
             return right.contains(said) ? 1 : 0;
+        }
+    }
+
+    /**
+     * Whether two procedures agree on a figure.
+     *
+     * @param first key of a procedure; {@code second} likewise
+     * @param difference of what they came to, rad or mm
+     * @param expanded uncertainty of the difference, rad or mm
+     */
+    record Compared(
+            FigureId figure,
+            String first,
+            String second,
+            double difference,
+            double expanded,
+            Judge.Agreement said,
+            Judge.Agreement right)
+            implements Evidence {
+        @Override
+        public double credit() {
+            return said == right ? 1 : 0;
         }
     }
 

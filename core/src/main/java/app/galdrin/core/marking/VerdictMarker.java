@@ -8,6 +8,7 @@ import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Comparison;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Judge.Verdict;
@@ -34,6 +35,9 @@ public final class VerdictMarker implements AspectMarker {
     public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
         var judge = (Judge) step;
         List<Evidence> evidence = new ArrayList<>();
+        for (FigureId figure : judge.compared()) {
+            of.practical().comparison(figure, judge.id()).ifPresent(c -> evidence.add(compared(of, judge, c)));
+        }
         for (FigureId figure : judge.figures()) {
             if (of.assignment().sheet().limits(figure).isPresent()) {
                 evidence.add(verdict(of, judge, figure));
@@ -43,6 +47,29 @@ public final class VerdictMarker implements AspectMarker {
             evidence.add(adjustable(of, judge, adjustment));
         }
         return evidence;
+    }
+
+    private static Evidence compared(Case of, Judge judge, Comparison c) {
+        Optional<Estimate> first = of.own().mean(c.first(), 0, c.figure());
+        Optional<Estimate> second = of.own().mean(c.second(), 0, c.figure());
+        Optional<Judge.Agreement> said = of.answers()
+                .text(LineKey.of(judge.id(), Judge.AGREES + c.figure().key()))
+                .flatMap(text -> Keyed.find(Judge.Agreement.values(), text));
+        if (first.isEmpty() || second.isEmpty() || said.isEmpty()) {
+            boolean read = first.isPresent() && second.isPresent();
+            return new Evidence.Missing(
+                    read ? Evidence.Lack.VERDICT : Evidence.Lack.READINGS,
+                    c.figure().key());
+        }
+        Estimate difference = Comparison.difference(first.get(), second.get());
+        return new Evidence.Compared(
+                c.figure(),
+                c.first().procedure().key(),
+                c.second().procedure().key(),
+                difference.value(),
+                Judgement.K * difference.standardUncertainty(),
+                said.get(),
+                Comparison.agree(difference) ? Judge.Agreement.AGREE : Judge.Agreement.DISAGREE);
     }
 
     private static Evidence verdict(Case of, Judge judge, FigureId figure) {

@@ -35,6 +35,8 @@ import java.util.random.RandomGenerator;
 @AutoService(RecordKind.class)
 public final class CasterProtractor implements MeasuringMethod {
 
+    public static final String NAME = "caster.protractor";
+
     /** Places on the sketch, which are the fields of the record. */
     public static final NumberField PAD = NumberField.angle("pad", Range.AXIS).optional();
 
@@ -51,7 +53,7 @@ public final class CasterProtractor implements MeasuringMethod {
             NumberField.angle("disagreement", Range.ALL).optional().withDoubt();
 
     private static final Contract CONTRACT = new Contract(
-            "caster.protractor",
+            NAME,
             Shape.of(PAD, KNUCKLE, FRAME_ANGLE).withU(U_ANGLE),
             Shape.of(CASTER_PAD, CASTER_KNUCKLE, DISAGREEMENT));
     private static final Sight SIGHT = Sight.of(Seen.CASTER);

@@ -1,7 +1,9 @@
 package app.galdrin.core.measure;
 
+import app.galdrin.core.Keyed;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
+import java.util.Set;
 
 /**
  * The instruments of a workshop and how well each reads in trained hands. The standard uncertainty of a reading is
@@ -14,20 +16,26 @@ import app.galdrin.core.quantity.Unit;
  * laying the instrument on and lining up the eye; the surface adds what it hides. The handling figures are Galdrin's own
  * working values: a centre that has repeated readings of its own goes by those.
  */
-public enum CatalogueInstrument {
-    RULE_MILLIMETRES("ruleMillimetres", Quantity.LENGTH, 0.5, 0.26),
-    RULE_SIXTEENTHS("ruleSixteenths", Quantity.LENGTH, Unit.IN.factor() / 16, 0.26),
-    TAPE("tape", Quantity.LENGTH, 0.5, 0.48),
-    VERNIER("vernier", Quantity.LENGTH, 0.05, 0.05),
-    DIGITAL_CALLIPER("digitalCalliper", Quantity.LENGTH, 0.01, 0.05),
-    LASER_AND_RULER("laserAndRuler", Quantity.LENGTH, 0.5, 0.4),
-    SLIP_PLATE("slipPlate", Quantity.LENGTH, 0.1, 0.3),
-    BUBBLE_LEVEL("bubbleLevel", Quantity.ANGLE, Math.toRadians(0.25), Math.toRadians(0.08)),
-    DIGITAL_INCLINOMETER("digitalInclinometer", Quantity.ANGLE, Math.toRadians(0.05), Math.toRadians(0.05)),
-    TURN_PLATE("turnPlate", Quantity.ANGLE, Math.toRadians(0.5), Math.toRadians(0.2)),
-    FLAG_GAUGE("flagGauge", Quantity.ANGLE, Math.toRadians(5 / 60.0), Math.toRadians(0.03)),
-    WHEEL_HEADS("wheelHeads", Quantity.ANGLE, Math.toRadians(0.01), Math.toRadians(0.01)),
-    PROTRACTOR("protractor", Quantity.ANGLE, Math.toRadians(0.25), Math.toRadians(0.1));
+public enum CatalogueInstrument implements Keyed {
+    RULE_MILLIMETRES("ruleMillimetres", Unit.MM, 0.5, 0.26, Use.GAP, Use.SPACING),
+    RULE_SIXTEENTHS("ruleSixteenths", Unit.IN, Unit.IN.factor() / 16, 0.26, Use.GAP, Use.SPACING, Use.BEAM),
+    TAPE("tape", Unit.MM, 0.5, 0.48, Use.SPAN, Use.SPACING),
+    TAPE_SIXTEENTHS("tapeSixteenths", Unit.IN, Unit.IN.factor() / 16, 0.48, Use.SPAN, Use.SPACING),
+    VERNIER("vernier", Unit.MM, 0.05, 0.05, Use.GAP),
+    DIGITAL_CALLIPER("digitalCalliper", Unit.MM, 0.01, 0.05, Use.GAP),
+    LASER_AND_RULER("laserAndRuler", Unit.MM, 0.5, 0.4, Use.BEAM),
+    SLIP_PLATE("slipPlate", Unit.MM, 0.1, 0.3, Use.SLIP),
+    DIGITAL_INCLINOMETER("digitalInclinometer", Unit.DEG, 0.05, 0.05, Use.LEVEL, Use.AXIS),
+    BUBBLE_LEVEL("bubbleLevel", Unit.DEG, 0.25, 0.08, Use.LEVEL),
+    DIAL_ANGLE_FINDER("dialAngleFinder", Unit.DEG, 0.5, 0.15, Use.LEVEL, Use.AXIS),
+    VIAL_PROTRACTOR("vialProtractor", Unit.DEG, 0.5, 0.1, Use.LEVEL, Use.AXIS),
+    PHONE_LEVEL("phoneLevel", Unit.DEG, 1, 0.15, Use.LEVEL, Use.AXIS),
+    TURN_PLATE("turnPlate", Unit.DEG, 0.5, 0.2, Use.STEER),
+    FLOOR_MARKS("floorMarks", Unit.DEG, 1, 0.6, Use.STEER),
+    CHALK_AT_LOCKS("chalkAtLocks", Unit.DEG, 1, 1, Use.STEER),
+    FLAG_GAUGE("flagGauge", Unit.ARCMIN, 5 / 60.0, 0.03, Use.FLAG),
+    WHEEL_HEADS("wheelHeads", Unit.DEG, 0.01, 0.01, Use.HEAD),
+    PROTRACTOR("protractor", Unit.DEG, 0.25, 0.1, Use.AXIS);
 
     /** What the reading is taken from. */
     public enum Surface {
@@ -56,25 +64,40 @@ public enum CatalogueInstrument {
     }
 
     private final String key;
-    private final Quantity quantity;
+    private final Unit unit;
     private final double resolution;
     private final double handling;
+    private final Set<Use> uses;
 
-    CatalogueInstrument(String key, Quantity quantity, double resolution, double handling) {
+    /** {@code resolution} and {@code handling} in mm or degrees. */
+    CatalogueInstrument(String key, Unit unit, double resolution, double handling, Use... uses) {
         this.key = key;
-        this.quantity = quantity;
-        this.resolution = resolution;
-        this.handling = handling;
+        this.unit = unit;
+        boolean angle = unit.quantity() == Quantity.ANGLE;
+        this.resolution = angle ? Math.toRadians(resolution) : resolution;
+        this.handling = angle ? Math.toRadians(handling) : handling;
+        this.uses = Set.of(uses);
     }
 
     /** The end of message keys and the word in documents. */
+    @Override
     public String key() {
         return key;
     }
 
     /** {@link Quantity#LENGTH} reads in mm, {@link Quantity#ANGLE} in rad. */
     public Quantity quantity() {
-        return quantity;
+        return unit.quantity();
+    }
+
+    /** What a figure read on it counts as where no unit is written. */
+    public Unit unit() {
+        return unit;
+    }
+
+    /** What it does for. */
+    public Set<Use> uses() {
+        return uses;
     }
 
     /** Smallest step that is read, mm or rad. */
@@ -88,15 +111,15 @@ public enum CatalogueInstrument {
     }
 
     private double scatter(Surface surface) {
-        return quantity == Quantity.LENGTH ? Math.hypot(handling, surface.standardUncertainty()) : handling;
+        return quantity() == Quantity.LENGTH ? Math.hypot(handling, surface.standardUncertainty()) : handling;
     }
 
     /**
-     * For a forward model: trained hands on metal with so many times their usual scatter (0 or more), in mm or rad, which round as
+     * For a forward model: trained hands on a surface with so many times their usual scatter (0 or more), in mm or rad, which round as
      * they read; 0 reads without scatter and rounds nothing.
      */
-    public Instrument inHands(double handlingFactor) {
-        return handlingFactor == 0 ? Instrument.PERFECT : new Instrument(resolution, handlingFactor * handling);
+    public Instrument inHands(double handlingFactor, Surface surface) {
+        return handlingFactor == 0 ? Instrument.PERFECT : new Instrument(resolution, handlingFactor * scatter(surface));
     }
 
     /** For a forward model: scatters by handling and surface, then rounds to the resolution. */

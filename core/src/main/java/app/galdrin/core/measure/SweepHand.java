@@ -7,11 +7,13 @@ import java.util.Set;
 
 /**
  * What the trade works on paper for a caster sweep: camber out less camber in, times a factor, less the floor's pitch. The factor is
- * 1 / (2 sin θ) with θ half the angle really turned between the two, or the 1.5 of the textbooks, which is right near 20° alone.
+ * 1 / (2 sin θ) with θ half the angle really turned between the two; the 1.5 of the textbooks, which is right near 20° alone; or none,
+ * "just subtract at full lock", which is right at 30° alone.
  */
 public enum SweepHand {
     FACTOR("factor"),
-    ONE_AND_A_HALF("oneAndAHalf");
+    ONE_AND_A_HALF("oneAndAHalf"),
+    SUBTRACT("subtract");
 
     /** The round figure that is taught for two times 20°. */
     public static final double TAUGHT = 1.5;
@@ -22,13 +24,28 @@ public enum SweepHand {
         this.taught = taught;
     }
 
-    /** The formulas for one wheel, the usual one first. */
-    public static List<HandFormula> of(FigureId caster) {
-        return List.of(FACTOR.formula(caster), ONE_AND_A_HALF.formula(caster));
+    /** Those of a sweep on plates, the usual one first. */
+    public static List<SweepHand> forSweep() {
+        return List.of(FACTOR, ONE_AND_A_HALF);
     }
 
-    private HandFormula formula(FigureId caster) {
+    /** Those of a sweep from lock to lock, the usual one first. */
+    public static List<SweepHand> forLocks() {
+        return List.of(SUBTRACT, FACTOR);
+    }
+
+    /** The formula for one wheel's caster. */
+    public HandFormula formula(FigureId caster) {
         return new Formula(this, caster);
+    }
+
+    /** By what the difference of the two cambers is multiplied, without unit; {@code exact} is 1 / (2 sin θ). */
+    private double factor(double exact) {
+        return switch (this) {
+            case FACTOR -> exact;
+            case ONE_AND_A_HALF -> TAUGHT;
+            case SUBTRACT -> 1;
+        };
     }
 
     private record Formula(SweepHand by, FigureId figure) implements HandFormula {
@@ -50,12 +67,9 @@ public enum SweepHand {
         @Override
         public double work(JsonObject input, JsonObject result) {
             double shortcut = number(result, "shortcut", 0);
-            if (by == FACTOR) {
-                return Math.toRadians(shortcut);
-            }
             double pitch = number(input, "floorPitch", 0);
-            double difference = (shortcut + pitch) / number(result, "factor", 1);
-            return Math.toRadians(TAUGHT * difference - pitch);
+            double exact = number(result, "factor", 1);
+            return Math.toRadians((shortcut + pitch) / exact * by.factor(exact) - pitch);
         }
 
         private static double number(JsonObject object, String name, double otherwise) {

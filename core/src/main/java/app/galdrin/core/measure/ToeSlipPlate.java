@@ -28,12 +28,14 @@ import java.util.random.RandomGenerator;
 @AutoService(RecordKind.class)
 public final class ToeSlipPlate implements MeasuringMethod {
 
+    public static final String NAME = "toe.slipPlate";
+
     public static final NumberField DISPLACEMENT = NumberField.length("displacement", Range.OFFSET);
     public static final NumberField PLATE_LENGTH = NumberField.length("plateLength", Range.LENGTH);
     private static final NumberField SIDESLIP = NumberField.of("sideslip", FieldUnit.SIDESLIP, Range.ALL);
 
     private static final Contract CONTRACT =
-            new Contract("toe.slipPlate", Shape.of(DISPLACEMENT, PLATE_LENGTH), Shape.of(SIDESLIP));
+            new Contract(NAME, Shape.of(DISPLACEMENT, PLATE_LENGTH), Shape.of(SIDESLIP));
     private static final Sight SIGHT = Sight.of(Seen.SIDESLIP).assuming(Assumption.DRIVEN_STRAIGHT);
 
     private static final double MILLIMETRES_IN_A_METRE = 1000;

@@ -39,6 +39,8 @@ import java.util.random.RandomGenerator;
 @AutoService(RecordKind.class)
 public final class WheelRunout implements MeasuringMethod {
 
+    public static final String NAME = "wheel.runout";
+
     private static final NumberField ROTATION = NumberField.angle("rotation", Range.closed(-1e6, 1e6));
     private static final NumberField ANGLE = NumberField.angle("angle", Range.closed(-90, 90));
 
@@ -52,7 +54,7 @@ public final class WheelRunout implements MeasuringMethod {
     private static final FlagField LOWER_BOUND = FlagField.of("runoutIsLowerBound");
 
     private static final Contract CONTRACT =
-            new Contract("wheel.runout", Shape.of(POSITIONS).withU(U_ANGLE), Shape.of(MEAN, RUNOUT, LOWER_BOUND));
+            new Contract(NAME, Shape.of(POSITIONS).withU(U_ANGLE), Shape.of(MEAN, RUNOUT, LOWER_BOUND));
     private static final Sight SIGHT = Sight.of(Seen.RUN_OUT);
 
     private static final int ENOUGH_FOR_A_FIT = 3;

@@ -1,25 +1,33 @@
 package app.galdrin.core.procedure;
 
+import app.galdrin.core.answer.Sense;
+import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.AxleSetback;
-import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.Instrument;
-import app.galdrin.core.procedure.Source.Datum;
+import app.galdrin.core.measure.Use;
+import app.galdrin.core.measure.WheelRunout;
+import app.galdrin.core.procedure.Source.AsLaid;
+import app.galdrin.core.procedure.Source.Fixed;
 import app.galdrin.core.procedure.Source.Read;
-import app.galdrin.core.record.FieldUnit;
+import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.steering.SteerTurnOut;
 import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
 import java.util.random.RandomGenerator;
 
-/** Ways of telling how an axle stands in the vehicle. */
+/** Ways of telling how an axle stands in the vehicle, how true its wheels run and how they turn. */
 @AutoService(ProcedureList.class)
 public final class AxleProcedures implements ProcedureList {
 
@@ -28,53 +36,188 @@ public final class AxleProcedures implements ProcedureList {
 
     private static final double MOST_WHEELBASE = 9000;
     private static final FigureId SETBACK = FigureId.of(Measurand.SETBACK, Axle.FRONT);
-    private static final Datum TRACK = new Datum(
-            "frontTrack",
-            FieldUnit.LENGTH,
-            s -> Optional.of(s.sheet().geometry().frontTrack()),
-            s -> 0);
 
     @Override
     public List<Procedure> procedures() {
-        return List.of(setback());
+        return List.of(setback(), runOut(), turnOut());
     }
+
+    /** How far the fronts are from straight ahead, mm of wheelbase; our own working value. */
+    private static final SetUp STRAIGHT = new SetUp("ahead", 0.5);
 
     /** The wheelbase of each side with a tape, from rear hub to front hub. */
     private static Procedure setback() {
         Place left = wheelbase(Wheel.FRONT_LEFT);
         Place right = wheelbase(Wheel.FRONT_RIGHT);
         Map<String, Source> fields = new LinkedHashMap<>();
-        fields.put("wheelbaseLeft", new Read(left, 1));
+        fields.put("wheelbaseLeft", new AsLaid(new Read(left, 1), STRAIGHT));
         fields.put("wheelbaseRight", new Read(right, 1));
-        fields.put("track", TRACK);
-        return new Procedure(
+        fields.put("track", Data.FRONT_TRACK);
+        return Procedure.of(
                 "setback",
                 Family.AXLE,
                 List.of(left, right),
                 List.of(Evaluation.of(AxleSetback.NAME, fields, Map.of("setback", SETBACK))),
-                Set.of(),
-                Set.of(),
-                s -> Optional.empty(),
+                Guide.of(
+                        List.of("settled", "steeringStraight", "tapeHubs"),
+                        List.of("hubFaces", "tapesLevel", "steeringStill"),
+                        1,
+                        3),
                 AxleProcedures::lay);
     }
 
     private static Place wheelbase(Wheel wheel) {
-        return Place.lengthAt(
-                wheel.key() + ".wheelbase",
-                wheel,
-                "wheelbase",
-                LEAST_WHEELBASE,
-                MOST_WHEELBASE,
-                CatalogueInstrument.TAPE);
+        return Place.length(
+                wheel.key() + ".wheelbase", Where.of(wheel), "wheelbase", LEAST_WHEELBASE, MOST_WHEELBASE, Use.SPAN);
     }
 
     private static Simulation.Laying lay(Truth truth, Standing s, double handling, RandomGenerator random) {
         VehicleGeometry g = s.sheet().geometry();
-        Instrument tape = CatalogueInstrument.TAPE.inHands(handling);
         double angle = Math.atan(truth.of(SETBACK) / g.frontTrack());
-        return () -> {
-            var r = AxleSetback.forward(angle, g.wheelbase(), g.frontTrack(), tape, random);
-            return Map.of("fl.wheelbase", r.wheelbaseLeft(), "fr.wheelbase", r.wheelbaseRight());
-        };
+        var r = AxleSetback.forward(angle, g.wheelbase(), g.frontTrack(), Instrument.PERFECT, random);
+        Map<String, Double> places = Map.of(
+                "fl.wheelbase",
+                r.wheelbaseLeft() + STRAIGHT.made(handling, random),
+                "fr.wheelbase",
+                r.wheelbaseRight());
+        return () -> places;
+    }
+
+    /** More than any rim leans in a turn, deg. */
+    private static final double MOST_LEAN = 15;
+
+    private static final double[] QUARTERS = {0, 90, 180, 270};
+
+    /** A level on the rim, the raised wheel turned a quarter at a time. */
+    private static Procedure runOut() {
+        List<Place> walk = new ArrayList<>();
+        List<Evaluation> evaluations = new ArrayList<>();
+        for (Wheel wheel : Data.ROUND) {
+            Map<String, Source> fields = new LinkedHashMap<>();
+            for (int i = 0; i < QUARTERS.length; i++) {
+                Place quarter = Place.sensed(
+                        quarter(wheel, i),
+                        wheel,
+                        "quarter" + (i + 1),
+                        MOST_LEAN,
+                        Use.LEVEL,
+                        Sense.TOP_OUT,
+                        Sense.TOP_IN);
+                walk.add(quarter);
+                fields.put("positions." + i + ".rotation", new Fixed(QUARTERS[i]));
+                fields.put("positions." + i + ".angle", new Read(quarter, 1));
+            }
+            evaluations.add(new Evaluation(
+                    WheelRunout.NAME,
+                    fields,
+                    Map.of("runout", FigureId.of(Measurand.RUN_OUT, wheel)),
+                    List.of(),
+                    List.of(),
+                    List.of()));
+        }
+        return Procedure.of(
+                "runOut",
+                Family.AXLE,
+                walk,
+                evaluations,
+                Guide.of(
+                        List.of("raised", "gaugeClamped", "quarterTurns"),
+                        List.of("bearingFirst", "backToStart", "gaugeUpright"),
+                        4,
+                        4),
+                AxleProcedures::layRound);
+    }
+
+    private static String quarter(Wheel wheel, int index) {
+        return wheel.key() + ".quarter" + (index + 1);
+    }
+
+    private static Simulation.Laying layRound(Truth truth, Standing s, double handling, RandomGenerator random) {
+        Map<String, Double> places = new HashMap<>();
+        for (Wheel wheel : Data.ROUND) {
+            double greatestAt = 2 * Math.PI * random.nextDouble();
+            double[] rotations = {0, Math.PI / 2, Math.PI, 3 * Math.PI / 2};
+            var positions = WheelRunout.forward(
+                    truth.of(Measurand.CAMBER, wheel),
+                    truth.of(Measurand.RUN_OUT, wheel),
+                    greatestAt,
+                    rotations,
+                    Instrument.PERFECT,
+                    random);
+            for (int i = 0; i < rotations.length; i++) {
+                places.put(quarter(wheel, i), Math.toDegrees(positions.get(i).angle()));
+            }
+        }
+        return () -> places;
+    }
+
+    /** More than any wheel turns and less than a lock that is one, deg. */
+    private static final double LEAST_LOCK = 10;
+
+    private static final double MOST_LOCK = 60;
+
+    /** How a plate was set to 0 with its wheel straight ahead, rad; our own working value. It shifts both locks alike. */
+    private static SetUp plateZero(Wheel wheel) {
+        return new SetUp("plate." + wheel.key(), Math.toRadians(0.3));
+    }
+
+    /** Both plates at both locks: at a lock the wheel on that side is the inner one and turns more. */
+    private static Procedure turnOut() {
+        List<Place> walk = new ArrayList<>();
+        List<Evaluation> evaluations = new ArrayList<>();
+        for (Side lock : Side.values()) {
+            Wheel inner = Wheel.of(Axle.FRONT, lock);
+            Wheel outer = inner.opposite();
+            Place in = turned(inner, "plateInner");
+            Place out = turned(outer, "plateOuter");
+            walk.addAll(List.of(in, out));
+            Map<String, Source> fields = new LinkedHashMap<>();
+            fields.put("inner", new AsLaid(new Read(in, 1), plateZero(inner)));
+            fields.put("outer", new AsLaid(new Read(out, 1), plateZero(outer)));
+            fields.put("kingpinTrack", Data.FRONT_TRACK);
+            fields.put("wheelbase", Data.WHEELBASE);
+            evaluations.add(Evaluation.of(SteerTurnOut.NAME, fields, Map.of("toeOutOnTurn", at(lock))));
+        }
+        return Procedure.of(
+                "turnOut",
+                Family.STEERING,
+                walk,
+                evaluations,
+                Guide.of(
+                                List.of("settled", "onPlates", "brakeHeld", "lockToLock"),
+                                List.of("platesFree", "platesZeroed", "locksEqual"),
+                                4,
+                                4)
+                        .assuming(Assumption.WHEELS_HELD),
+                AxleProcedures::layLocks);
+    }
+
+    /** The turn-out at a lock. */
+    private static FigureId at(Side lock) {
+        At.Kind kind = lock == Side.LEFT ? At.Kind.LEFT_LOCK : At.Kind.RIGHT_LOCK;
+        return new FigureId(Measurand.TURN_OUT, Where.FRONT, new At(kind, 0));
+    }
+
+    private static Place turned(Wheel wheel, String reading) {
+        return Place.angle(wheel.key() + "." + reading, wheel, reading, LEAST_LOCK, MOST_LOCK, Use.STEER);
+    }
+
+    /** To which the inner wheel turns in a simulation, rad. */
+    private static final double LOCK = Math.toRadians(36);
+
+    private static Simulation.Laying layLocks(Truth truth, Standing s, double handling, RandomGenerator random) {
+        Map<Side, Double> zeros = new HashMap<>();
+        for (Side side : Side.values()) {
+            zeros.put(side, plateZero(Wheel.of(Axle.FRONT, side)).made(handling, random));
+        }
+        Map<String, Double> places = new HashMap<>();
+        for (Side lock : Side.values()) {
+            Wheel inner = Wheel.of(Axle.FRONT, lock);
+            double in = LOCK + zeros.getOrDefault(lock, 0.0);
+            double out = LOCK - truth.of(at(lock)) + zeros.getOrDefault(lock.other(), 0.0);
+            places.put(inner.key() + ".plateInner", Math.toDegrees(in));
+            places.put(inner.opposite().key() + ".plateOuter", Math.toDegrees(out));
+        }
+        return () -> places;
     }
 }

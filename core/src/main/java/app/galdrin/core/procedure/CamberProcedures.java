@@ -3,28 +3,32 @@ package app.galdrin.core.procedure;
 import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Floor;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.CamberInclinometer;
+import app.galdrin.core.measure.CamberInclinometer.Reference;
 import app.galdrin.core.measure.CamberOffset;
-import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.Instrument;
+import app.galdrin.core.measure.Use;
+import app.galdrin.core.procedure.Source.AsLaid;
 import app.galdrin.core.procedure.Source.Fixed;
+import app.galdrin.core.procedure.Source.FromPlumb;
+import app.galdrin.core.procedure.Source.Mean;
 import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
-import app.galdrin.core.record.FieldUnit;
+import app.galdrin.core.procedure.Source.Way;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
 import java.util.random.RandomGenerator;
 
-/** Ways of measuring camber. */
+/** Ways of measuring camber, on either axle. */
 @AutoService(ProcedureList.class)
 public final class CamberProcedures implements ProcedureList {
 
@@ -32,80 +36,195 @@ public final class CamberProcedures implements ProcedureList {
     private static final double MOST_CAMBER = 15;
 
     private static final double MOST_SLOPE = 5;
-    private static final CatalogueInstrument GAUGE = CatalogueInstrument.DIGITAL_INCLINOMETER;
+
+    /** How true the feet sit on a rim whose run-out was spun out, rad; our own working value. Repeats on the same spot don't average it. */
+    private static final double SEATED = Math.toRadians(0.03);
+
+    /** How well a gauge's zero is set across the floor, rad: as well as it reads. */
+    private static final double ZEROED = Use.LEVEL.usual().standardUncertainty(Surface.RIM);
+
+    private static SetUp seated(Wheel wheel) {
+        return new SetUp("seat." + wheel.key(), SEATED);
+    }
+
+    private static final SetUp ZERO = new SetUp("zero", ZEROED);
 
     @Override
     public List<Procedure> procedures() {
-        return List.of(inclinometer("inclinometerZeroed", true), inclinometer("inclinometer", false), plumbRule());
+        return List.of(zeroed(), arithmetic(), fromPlumb(), turned(), plumbRule());
     }
 
-    /** Round the vehicle from the left front wheel. */
-    private static final List<Wheel> WALK =
-            List.of(Wheel.FRONT_LEFT, Wheel.REAR_LEFT, Wheel.REAR_RIGHT, Wheel.FRONT_RIGHT);
+    /** What is read at a wheel and how the record is made of it. */
+    private interface AtWheel {
+        /** Adds the wheel's places to the walk in order. */
+        Map<String, Source> fields(Wheel wheel, List<Place> walk);
+    }
 
-    /** Zeroed across the floor and then only read; or never zeroed, with the floor read beside the wheel and taken off on paper. */
-    private static Procedure inclinometer(String key, boolean zeroed) {
+    private static Procedure level(String key, Guide guide, AtWheel at, Simulation simulation) {
         List<Place> walk = new ArrayList<>();
         List<Evaluation> evaluations = new ArrayList<>();
-        for (Wheel wheel : WALK) {
-            Place gauge = Place.sensed(
-                    wheel.key() + ".gauge", wheel, "gauge", MOST_CAMBER, GAUGE, Sense.TOP_OUT, Sense.TOP_IN);
-            Place floor = Place.sensed(
-                    wheel.key() + ".floor", wheel, "floor", MOST_SLOPE, GAUGE, Sense.FALLS_LEFT, Sense.FALLS_RIGHT);
-            walk.add(gauge);
+        for (Wheel wheel : Data.ROUND) {
             Map<String, Source> fields = new LinkedHashMap<>();
             fields.put("side", new Fixed(wheel.side().key()));
-            fields.put("reading", new Read(gauge, 1));
-            fields.put("reference", new Fixed(zeroed ? "floor" : "gravity"));
-            if (zeroed) {
-                fields.put("floorRoll", new SetUp("zero", GAUGE.standardUncertainty(CatalogueInstrument.Surface.RIM)));
-            } else {
-                walk.add(floor);
-                // the floor that falls to the right has its left side higher, which is positive
-                fields.put("floorRoll", new Read(floor, 1));
-            }
+            fields.putAll(at.fields(wheel, walk));
             evaluations.add(Evaluation.of(
                     CamberInclinometer.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel))));
         }
-        return new Procedure(
-                key,
-                Family.CAMBER,
-                walk,
-                evaluations,
-                zeroed
-                        ? Set.of(Assumption.RUN_OUT_REMOVED, Assumption.GAUGE_NOT_TURNED)
-                        : Set.of(Assumption.RUN_OUT_REMOVED),
-                Set.of(),
-                s -> Optional.empty(),
-                (truth, s, handling, random) -> lay(truth, s, handling, random, zeroed));
+        return Procedure.of(key, Family.CAMBER, walk, evaluations, guide, simulation);
     }
 
-    private static Simulation.Laying lay(
-            Truth truth, Standing s, double handling, RandomGenerator random, boolean zeroed) {
-        Instrument gauge = GAUGE.inHands(handling);
+    private static Place gauge(Wheel wheel) {
+        return Place.sensed(
+                wheel.key() + ".gauge", wheel, "gauge", MOST_CAMBER, Use.LEVEL, Sense.TOP_OUT, Sense.TOP_IN);
+    }
+
+    private static Place floor(Wheel wheel) {
+        return Place.sensed(
+                wheel.key() + ".floor", wheel, "floor", MOST_SLOPE, Use.LEVEL, Sense.FALLS_LEFT, Sense.FALLS_RIGHT);
+    }
+
+    private static Map<String, Source> record(Source reading, Reference reference, String floor, Source roll) {
+        Map<String, Source> fields = new LinkedHashMap<>();
+        fields.put("reading", reading);
+        fields.put("reference", new Fixed(reference.key()));
+        fields.put(floor, roll);
+        return fields;
+    }
+
+    /** Zeroed across the floor and then only read. */
+    private static Procedure zeroed() {
+        return level(
+                "inclinometerZeroed",
+                Guide.of(
+                                List.of("settled", "zeroGauge", "gaugeOnRim"),
+                                List.of("zeroAgain", "weightsAway", "rimSpun"),
+                                3,
+                                3)
+                        .assuming(Assumption.RUN_OUT_REMOVED, Assumption.GAUGE_NOT_TURNED),
+                (wheel, walk) -> {
+                    Place gauge = gauge(wheel);
+                    walk.add(gauge);
+                    return record(new AsLaid(new Read(gauge, 1), seated(wheel)), Reference.FLOOR, "floorRoll", ZERO);
+                },
+                (truth, s, handling, random) -> {
+                    double off = ZERO.made(handling, random);
+                    return shows(truth, s, handling, random, true, off);
+                });
+    }
+
+    /** Never zeroed: the floor is read beside the wheel and taken off on paper. One that falls to the right has its left side higher. */
+    private static Procedure arithmetic() {
+        return level(
+                "inclinometer",
+                Guide.of(
+                                List.of("settled", "gaugeOnRim", "floorBeside"),
+                                List.of("ownZero", "weightsAway", "rimSpun"),
+                                2,
+                                5)
+                        .assuming(Assumption.RUN_OUT_REMOVED),
+                (wheel, walk) -> {
+                    Place gauge = gauge(wheel);
+                    Place floor = floor(wheel);
+                    walk.addAll(List.of(gauge, floor));
+                    return record(
+                            new AsLaid(new Read(gauge, 1), seated(wheel)),
+                            Reference.GRAVITY,
+                            "floorRoll",
+                            new Read(floor, 1));
+                },
+                (truth, s, handling, random) -> shows(truth, s, handling, random, false, 0));
+    }
+
+    /** A gauge that shows 90 at plumb: how far it is from 90, and which way the top leans, which it does not say. */
+    private static Procedure fromPlumb() {
+        return level(
+                "inclinometer90",
+                Guide.of(
+                                List.of("settled", "gaugeOnRim", "wayWritten", "floorBeside"),
+                                List.of("ownZero", "weightsAway", "rimSpun"),
+                                2,
+                                5)
+                        .assuming(Assumption.RUN_OUT_REMOVED),
+                (wheel, walk) -> {
+                    Place gauge = Place.sensed(
+                            wheel.key() + ".gauge",
+                            wheel,
+                            "gauge90",
+                            FromPlumb.UPRIGHT - MOST_CAMBER,
+                            FromPlumb.UPRIGHT + MOST_CAMBER,
+                            Use.LEVEL,
+                            Sense.TOP_OUT,
+                            Sense.TOP_IN);
+                    Place floor = floor(wheel);
+                    walk.addAll(List.of(gauge, floor));
+                    Map<String, Source> fields = record(
+                            new AsLaid(new FromPlumb(gauge, true), seated(wheel)),
+                            Reference.PLUMB_90,
+                            "floorRoll",
+                            new Read(floor, 1));
+                    fields.put("lean", new Way(gauge, "out", "in"));
+                    return fields;
+                },
+                (truth, s, handling, random) -> {
+                    var laying = shows(truth, s, handling, random, false, 0);
+                    return () -> {
+                        Map<String, Double> shown = new HashMap<>(laying.shows());
+                        for (Wheel wheel : Data.ROUND) {
+                            shown.computeIfPresent(
+                                    wheel.key() + ".gauge",
+                                    (id, leans) ->
+                                            leans < 0 ? -(FromPlumb.UPRIGHT + leans) : FromPlumb.UPRIGHT - leans);
+                        }
+                        return shown;
+                    };
+                });
+    }
+
+    /** Read, turned end for end and read again: what the gauge shows of itself falls out. The floor is the bay's survey. */
+    private static Procedure turned() {
+        return level(
+                "inclinometerTurned",
+                Guide.of(
+                                List.of("settled", "gaugeOnRim", "gaugeTurned"),
+                                List.of("weightsAway", "rimSpun", "sameSpot"),
+                                2,
+                                6)
+                        .assuming(Assumption.RUN_OUT_REMOVED, Assumption.FLOOR_SLOPE_KNOWN),
+                (wheel, walk) -> {
+                    Place once = gauge(wheel);
+                    Place turned = Place.sensed(
+                            wheel.key() + ".turned",
+                            wheel,
+                            "gaugeTurned",
+                            MOST_CAMBER,
+                            Use.LEVEL,
+                            Sense.TOP_OUT,
+                            Sense.TOP_IN);
+                    walk.addAll(List.of(once, turned));
+                    return record(
+                            new AsLaid(new Mean(List.of(new Read(once, 1), new Read(turned, 1))), seated(wheel)),
+                            Reference.GRAVITY,
+                            "floorRoll",
+                            new Source.Bay(false));
+                },
+                (truth, s, handling, random) -> shows(truth, s, handling, random, false, 0));
+    }
+
+    /** {@code off}: how far off a gauge was zeroed, rad, the left side shown too high. */
+    private static Simulation.Laying shows(
+            Truth truth, Standing s, double handling, RandomGenerator random, boolean zeroed, double off) {
         Floor floor = new Floor(0, s.floor().roll());
-        double zero = gauge.read(s.floor().roll(), random);
-        return () -> {
-            Map<String, Double> places = new HashMap<>();
-            for (Wheel wheel : Wheel.values()) {
-                double seen = floor.inclinometerReading(truth.of(Measurand.CAMBER, wheel), 0, wheel.side());
-                double shown = gauge.read(seen, random);
-                places.put(
-                        wheel.key() + ".gauge",
-                        Math.toDegrees(zeroed ? shown + wheel.side().sign() * zero : shown));
-                places.put(
-                        wheel.key() + ".floor",
-                        Math.toDegrees(gauge.read(s.floor().roll(), random)));
-            }
-            return places;
-        };
+        Map<String, Double> places = new HashMap<>();
+        for (Wheel wheel : Data.ROUND) {
+            double seen = floor.inclinometerReading(truth.of(Measurand.CAMBER, wheel), 0, wheel.side())
+                    + seated(wheel).made(handling, random);
+            double zero = zeroed ? wheel.side().sign() * (s.floor().roll() + off) : 0;
+            places.put(wheel.key() + ".gauge", Math.toDegrees(seen + zero));
+            places.put(wheel.key() + ".turned", Math.toDegrees(seen));
+            places.put(wheel.key() + ".floor", Math.toDegrees(s.floor().roll()));
+        }
+        return () -> places;
     }
-
-    private static final Source.Datum BETWEEN_POINTS = new Source.Datum(
-            "rimDiameter",
-            FieldUnit.LENGTH,
-            s -> Optional.of(s.sheet().geometry().rimDiameter()),
-            s -> 0);
 
     /**
      * A plumb line outboard of the wheel and a rule to the rim's edge, top and bottom. It tells the lean against gravity; on a floor whose
@@ -114,14 +233,14 @@ public final class CamberProcedures implements ProcedureList {
     private static Procedure plumbRule() {
         List<Place> walk = new ArrayList<>();
         List<Evaluation> evaluations = new ArrayList<>();
-        for (Wheel wheel : WALK) {
+        for (Wheel wheel : Data.ROUND) {
             Place top = Place.gap(wheel.key() + ".topGap", wheel, End.TOP, "plumb");
             Place bottom = Place.gap(wheel.key() + ".bottomGap", wheel, End.BOTTOM, "plumb");
             walk.addAll(List.of(top, bottom));
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("topGap", new Read(top, 1));
+            fields.put("topGap", new AsLaid(new Read(top, 1), hung(wheel)));
             fields.put("bottomGap", new Read(bottom, 1));
-            fields.put("length", BETWEEN_POINTS);
+            fields.put("length", Data.rim(wheel.axle()));
             evaluations.add(Evaluation.of(
                             CamberOffset.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel)))
                     .with(new Evaluation.Correction(
@@ -130,33 +249,39 @@ public final class CamberProcedures implements ProcedureList {
                             new Source.Bay(false),
                             wheel.side().sign())));
         }
-        return new Procedure(
-                "plumbRule",
-                Family.CAMBER,
-                walk,
-                evaluations,
-                Set.of(Assumption.FLOOR_SLOPE_KNOWN, Assumption.RUN_OUT_REMOVED),
-                Set.of(),
-                s -> BETWEEN_POINTS.known(s),
-                CamberProcedures::hang);
+        return Procedure.of(
+                        "plumbRule",
+                        Family.CAMBER,
+                        walk,
+                        evaluations,
+                        Guide.of(
+                                        List.of("settled", "plumbHung", "ruleSquare"),
+                                        List.of("lineStill", "weightsAway", "rimSpun"),
+                                        3,
+                                        6)
+                                .assuming(Assumption.FLOOR_SLOPE_KNOWN, Assumption.RUN_OUT_REMOVED),
+                        CamberProcedures::hang)
+                .over(s -> Data.rim(Axle.FRONT).known(s));
+    }
+
+    /** A line that touches something or a rim that runs out, as mm between top and bottom; our own working value. */
+    private static SetUp hung(Wheel wheel) {
+        return new SetUp("hung." + wheel.key(), 0.3);
     }
 
     /** From the line to the rim at hub height, mm. */
     private static final double GAP_AT_HUB = 60;
 
     private static Simulation.Laying hang(Truth truth, Standing s, double handling, RandomGenerator random) {
-        Instrument rule = CatalogueInstrument.RULE_MILLIMETRES.inHands(handling);
-        double rim = s.sheet().geometry().rimDiameter();
-        return () -> {
-            Map<String, Double> places = new HashMap<>();
-            for (Wheel wheel : WALK) {
-                double against = truth.of(Measurand.CAMBER, wheel)
-                        - wheel.side().sign() * s.floor().roll();
-                var r = CamberOffset.forward(against, GAP_AT_HUB, rim, rule, random);
-                places.put(wheel.key() + ".topGap", r.topGap());
-                places.put(wheel.key() + ".bottomGap", r.bottomGap());
-            }
-            return places;
-        };
+        Map<String, Double> places = new HashMap<>();
+        for (Wheel wheel : Data.ROUND) {
+            double rim = s.sheet().geometry().rim(wheel.axle());
+            double against = truth.of(Measurand.CAMBER, wheel)
+                    - wheel.side().sign() * s.floor().roll();
+            var r = CamberOffset.forward(against, GAP_AT_HUB, rim, Instrument.PERFECT, random);
+            places.put(wheel.key() + ".topGap", r.topGap() + hung(wheel).made(handling, random));
+            places.put(wheel.key() + ".bottomGap", r.bottomGap());
+        }
+        return () -> places;
     }
 }

@@ -7,10 +7,13 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.uncertainty.Estimate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -21,21 +24,51 @@ final class Derivation {
 
     private Derivation() {}
 
-    /** What a figure is made of, the parts in the order left, right; empty where it is read by itself. */
-    static List<FigureId> parts(FigureId figure) {
-        if (figure.ofBothWheels()) {
-            Axle axle = figure.axle().orElseThrow();
-            return List.of(figure.part(Wheel.of(axle, Side.LEFT)), figure.part(Wheel.of(axle, Side.RIGHT)));
+    /**
+     * How a figure is made of two others.
+     *
+     * @param formula key of the step, and the words of it
+     * @param parts two: the left wheel's and the right one's, or camber and KPI
+     * @param first factor of the first part, without unit
+     * @param second factor of the second, without unit
+     */
+    record Made(String formula, List<FigureId> parts, double first, double second) {
+        private Estimate of(Estimate one, Estimate other) {
+            return (first == 1 ? one : one.times(first)).plus(other.times(second));
         }
-        return figure.measurand() == Measurand.INCLUDED_ANGLE
-                ? List.of(
-                        new FigureId(Measurand.CAMBER, figure.where(), figure.at()),
-                        new FigureId(Measurand.KPI, figure.where(), figure.at()))
-                : List.of();
+
+        private double of(double one, double other) {
+            return first * one + second * other;
+        }
     }
 
-    private static double secondFactor(FigureId figure) {
-        return figure.ofBothWheels() ? figure.measurand().form().rightFactor() : 1;
+    /** How a figure follows from others; empty where it is read by itself. */
+    static Optional<Made> of(FigureId figure) {
+        Measurand measurand = figure.measurand();
+        if (figure.ofBothWheels()) {
+            Axle axle = figure.axle().orElseThrow();
+            List<FigureId> wheels =
+                    List.of(figure.part(Wheel.of(axle, Side.LEFT)), figure.part(Wheel.of(axle, Side.RIGHT)));
+            String formula = measurand.form().name().toLowerCase(Locale.ROOT);
+            return Optional.of(new Made(formula, wheels, 1, measurand.form().rightFactor()));
+        }
+        if (measurand == Measurand.INCLUDED_ANGLE) {
+            var camber = new FigureId(Measurand.CAMBER, figure.where(), figure.at());
+            var kpi = new FigureId(Measurand.KPI, figure.where(), figure.at());
+            return Optional.of(new Made(measurand.key(), List.of(camber, kpi), 1, 1));
+        }
+        return figure.equals(THRUST)
+                ? Optional.of(new Made(THRUST.measurand().key(), REAR_TOES, 0.5, -0.5))
+                : Optional.empty();
+    }
+
+    private static final FigureId THRUST = FigureId.of(Measurand.THRUST, Axle.REAR);
+    private static final List<FigureId> REAR_TOES =
+            List.of(FigureId.of(Measurand.TOE, Wheel.REAR_LEFT), FigureId.of(Measurand.TOE, Wheel.REAR_RIGHT));
+
+    /** What a figure is made of; empty where it is read by itself. */
+    static List<FigureId> parts(FigureId figure) {
+        return of(figure).map(Made::parts).orElse(List.of());
     }
 
     /** All that can follow from these. */
@@ -50,12 +83,14 @@ final class Derivation {
     }
 
     private static List<FigureId> candidates(FigureId figure) {
+        List<FigureId> all = new ArrayList<>(ofBothWheels(figure));
         if (figure.measurand() == Measurand.CAMBER) {
-            Set<FigureId> all = new LinkedHashSet<>(ofBothWheels(figure));
             all.add(new FigureId(Measurand.INCLUDED_ANGLE, figure.where(), figure.at()));
-            return List.copyOf(all);
         }
-        return ofBothWheels(figure);
+        if (REAR_TOES.contains(figure)) {
+            all.add(THRUST);
+        }
+        return all;
     }
 
     private static List<FigureId> ofBothWheels(FigureId figure) {
@@ -70,11 +105,11 @@ final class Derivation {
     static void derive(Map<FigureId, Estimate> figures) {
         for (FigureId figure : reachable(figures.keySet())) {
             if (!figures.containsKey(figure)) {
-                List<FigureId> parts = parts(figure);
-                Estimate first = figures.get(parts.get(0));
-                Estimate second = figures.get(parts.get(1));
+                Made made = of(figure).orElseThrow();
+                Estimate first = figures.get(made.parts().get(0));
+                Estimate second = figures.get(made.parts().get(1));
                 if (first != null && second != null) {
-                    figures.put(figure, first.plus(second.times(secondFactor(figure))));
+                    figures.put(figure, made.of(first, second));
                 }
             }
         }
@@ -83,11 +118,11 @@ final class Derivation {
     /** The same for what is worked on paper, where at least one part was worked by a formula of its own. */
     static void deriveByHand(Map<FigureId, Estimate> figures, Map<FigureId, Double> byHand) {
         for (FigureId figure : reachable(figures.keySet())) {
-            List<FigureId> parts = parts(figure);
-            if (parts.stream().anyMatch(byHand::containsKey)) {
-                double first = onPaper(figures, byHand, parts.get(0));
-                double second = onPaper(figures, byHand, parts.get(1));
-                byHand.put(figure, first + secondFactor(figure) * second);
+            Made made = of(figure).orElseThrow();
+            if (made.parts().stream().anyMatch(byHand::containsKey)) {
+                double first = onPaper(figures, byHand, made.parts().get(0));
+                double second = onPaper(figures, byHand, made.parts().get(1));
+                byHand.put(figure, made.of(first, second));
             }
         }
     }

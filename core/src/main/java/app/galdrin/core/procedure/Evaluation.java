@@ -25,6 +25,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -79,10 +80,10 @@ public record Evaluation(
             return path + "Corrected";
         }
 
-        Estimate of(Estimate figure, Standing standing, Function<String, String> ofReading) {
+        private Estimate of(Estimate figure, Taken taken) {
             Map<String, Double> parts = new LinkedHashMap<>();
-            given.parts(ofReading, standing).forEach((name, part) -> parts.put(name, factor * part));
-            return figure.plus(new Estimate(factor * inCore(standing), Budget.of(parts)));
+            taken.partsOf(given).forEach((name, part) -> parts.put(name, factor * part));
+            return figure.plus(new Estimate(factor * inCore(taken.standing()), Budget.of(parts)));
         }
 
         private double inCore(Standing standing) {
@@ -96,6 +97,22 @@ public record Evaluation(
                     .with(given.key(), given.unit(), added)
                     .gives(corrected(), given.unit(), before + factor * added);
         }
+    }
+
+    /** The same run, its places changed. */
+    Evaluation at(UnaryOperator<Place> change) {
+        return withFields(source -> source.at(change));
+    }
+
+    /** The same run, what is read being as good as it is read. */
+    Evaluation withoutSetUp() {
+        return withFields(source -> source instanceof Source.AsLaid laid ? laid.reading() : source);
+    }
+
+    private Evaluation withFields(UnaryOperator<Source> change) {
+        Map<String, Source> changed = new LinkedHashMap<>();
+        fields.forEach((path, source) -> changed.put(path, change.apply(source)));
+        return new Evaluation(kind, changed, figures, notes, hand, corrections);
     }
 
     /**
@@ -168,7 +185,7 @@ public record Evaluation(
             Estimate before = figure == null ? null : worked.get(figure);
             if (figure != null && before != null) {
                 steps.add(correction.step(before.value(), standing));
-                worked.put(figure, correction.of(before, standing, ofReading));
+                worked.put(figure, correction.of(before, taken));
             }
         }
         Map<FigureId, Double> byHand = hand.stream()
@@ -214,7 +231,7 @@ public record Evaluation(
         }
 
         Map<String, Double> partsOf(Source source) {
-            return source.parts(ofReading, standing);
+            return source.parts(readings, ofReading, standing);
         }
     }
 
@@ -240,9 +257,10 @@ public record Evaluation(
         if (doubt instanceof Figures.Doubt known) {
             Map<String, Double> parts = new LinkedHashMap<>();
             known.estimate().budget().parts().forEach((field, part) -> {
-                double slope = part / unitOf(of.contract().input(), field).toCore(1);
                 Source source = fields.get(field);
                 if (source != null) {
+                    double slope =
+                            part / unitOf(of.contract().input(), field, source).toCore(1);
                     add(parts, taken.partsOf(source), slope);
                 }
             });
@@ -264,7 +282,7 @@ public record Evaluation(
             Map<String, Double> ofField = taken.partsOf(source);
             double u = Budget.of(ofField).standardUncertainty();
             if (u > 0 && taken.valueOf(source).orElse("") instanceof Double value) {
-                double step = unitOf(of.contract().input(), field).toRecord(u);
+                double step = unitOf(of.contract().input(), field, source).toRecord(u);
                 OptionalDouble up = moved(of, path, field, value + step, taken);
                 OptionalDouble down = moved(of, path, field, value - step, taken);
                 if (up.isPresent() && down.isPresent()) {
@@ -299,6 +317,17 @@ public record Evaluation(
         return object.get(path.substring(0, dot)) instanceof JsonObject inner
                 ? inside(inner, path.substring(dot + 1))
                 : null;
+    }
+
+    /** The unit of a field; a bare number, which a word beside it gives its unit, is of what is read. */
+    private static FieldUnit unitOf(Shape shape, String path, Source source) {
+        FieldUnit unit = unitOf(shape, path);
+        return unit == FieldUnit.NUMBER
+                ? source.places().stream()
+                        .findFirst()
+                        .map(p -> FieldUnit.of(p.amount().quantity()))
+                        .orElse(unit)
+                : unit;
     }
 
     /** The unit of the number at a path; list elements are counted from 0. */

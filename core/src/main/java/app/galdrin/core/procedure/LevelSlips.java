@@ -24,6 +24,7 @@ public final class LevelSlips implements SlipList {
         return List.of(
                 new OfReadings("floorIgnored", FLOOR, (place, value) -> 0.0),
                 new OfReadings("floorWrongWay", FLOOR, (place, value) -> -value),
+                new OfReadings("frameWrongWay", "frame", (place, value) -> -value),
                 new OfReadings("camberSignsLost", SWEPT, (place, value) -> Math.abs(value)),
                 new OfFactor("factorForgotten", (difference, factor) -> difference),
                 new OfFactor("oneAndAHalfUsed", (difference, factor) -> SweepHand.TAUGHT * difference));

@@ -4,22 +4,26 @@ import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.answer.AnswerType.Amount;
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.answer.Sense;
+import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
+import app.galdrin.core.measure.Use;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import java.util.List;
 import java.util.Optional;
+import java.util.random.RandomGenerator;
 
 /**
  * A place on the vehicle where a reading is taken.
  *
  * @param id its line on the sheet, unlike any other of its procedure
- * @param wheel the wheel it is at, if it is at one
+ * @param where the wheel or the axle it is at, or the vehicle
  * @param end which end of that wheel, or of the vehicle
  * @param reading what is read there: names its words and groups the sources of doubt
  * @param answer what is written
+ * @param use what its instrument is used for
  * @param instrument what it is read with
  * @param surface what it is read from
  * @param eachRepeat whether it is read anew in every repeat, or once for the set-up
@@ -27,10 +31,11 @@ import java.util.Optional;
  */
 public record Place(
         String id,
-        Optional<Wheel> wheel,
+        Where where,
         Optional<End> end,
         String reading,
         AnswerType answer,
+        Use use,
         CatalogueInstrument instrument,
         Surface surface,
         boolean eachRepeat,
@@ -38,86 +43,108 @@ public record Place(
 
     private static final double WIDEST_GAP = 1000;
 
-    /** A length across or along the vehicle, mm. */
-    static Place length(String id, End end, String reading, double least, double most, CatalogueInstrument with) {
-        var answer = new Amount(Quantity.LENGTH, Unit.MM, least, most);
-        return new Place(id, Optional.empty(), Optional.of(end), reading, answer, with, Surface.RIM, true, false);
+    private static Place at(String id, Where where, String reading, AnswerType answer, Use use) {
+        CatalogueInstrument usual = use.usual();
+        return new Place(
+                id, where, Optional.empty(), reading, inUnitOf(usual, answer), use, usual, Surface.RIM, true, false);
     }
 
-    /** A gap at a wheel, mm. */
+    /** A length of the vehicle, of an axle or at a wheel, mm. */
+    static Place length(String id, Where where, String reading, double least, double most, Use use) {
+        return at(id, where, reading, new Amount(Quantity.LENGTH, Unit.MM, least, most), use);
+    }
+
+    /** A gap at a wheel, mm, 0 or more. */
     static Place gap(String id, Wheel wheel, End end, String reading) {
-        var answer = new Amount(Quantity.LENGTH, Unit.MM, 0, WIDEST_GAP);
+        Place gap = length(id, Where.of(wheel), reading, 0, WIDEST_GAP, Use.GAP).at(end);
+        return end == End.HUB ? gap : gap.comparedAcross();
+    }
+
+    /** An angle at a wheel, deg, between the two. */
+    static Place angle(String id, Wheel wheel, String reading, double least, double most, Use use) {
+        return at(id, Where.of(wheel), reading, new Amount(Quantity.ANGLE, Unit.DEG, least, most), use);
+    }
+
+    /** An angle at a wheel, deg, 0 or more, with the way it is meant. */
+    static Place sensed(String id, Wheel wheel, String reading, double most, Use use, Sense... senses) {
+        return sensed(id, wheel, reading, 0, most, use, senses);
+    }
+
+    /** An angle at a wheel, deg, between the two in size, with the way it is meant. */
+    static Place sensed(String id, Wheel wheel, String reading, double least, double most, Use use, Sense... senses) {
+        var size = new Amount(Quantity.ANGLE, Unit.DEG, least, most);
+        return at(id, Where.of(wheel), reading, new SizeAndSense(size, List.of(senses), wheel.side()), use);
+    }
+
+    /** A length at a wheel, mm, with the way it is meant. */
+    static Place sensedLength(String id, Wheel wheel, String reading, double most, Use use, Sense... senses) {
+        var size = new Amount(Quantity.LENGTH, Unit.MM, 0, most);
+        return at(id, Where.of(wheel), reading, new SizeAndSense(size, List.of(senses), wheel.side()), use);
+    }
+
+    /** The same place at an end of its wheel, axle or vehicle. */
+    Place at(End there) {
         return new Place(
-                id,
-                Optional.of(wheel),
-                Optional.of(end),
-                reading,
-                answer,
-                CatalogueInstrument.RULE_MILLIMETRES,
-                Surface.RIM,
-                true,
-                end != End.HUB);
+                id, where, Optional.of(there), reading, answer, use, instrument, surface, eachRepeat, compared);
     }
 
-    /** A length at a wheel, mm. */
-    static Place lengthAt(String id, Wheel wheel, String reading, double least, double most, CatalogueInstrument with) {
-        var answer = new Amount(Quantity.LENGTH, Unit.MM, least, most);
-        return new Place(id, Optional.of(wheel), Optional.empty(), reading, answer, with, Surface.RIM, true, false);
-    }
-
-    /** An angle at a wheel, deg, 0 or more. */
-    static Place angle(String id, Wheel wheel, String reading, double most, CatalogueInstrument with) {
-        return new Place(
-                id,
-                Optional.of(wheel),
-                Optional.empty(),
-                reading,
-                new Amount(Quantity.ANGLE, Unit.DEG, 0, most),
-                with,
-                Surface.RIM,
-                true,
-                false);
-    }
-
-    /** An angle at a wheel, deg, with the way it is meant. */
-    static Place sensed(
-            String id, Wheel wheel, String reading, double most, CatalogueInstrument with, Sense... senses) {
-        var size = new Amount(Quantity.ANGLE, Unit.DEG, 0, most);
-        return new Place(
-                id,
-                Optional.of(wheel),
-                Optional.empty(),
-                reading,
-                new SizeAndSense(size, List.of(senses), wheel.side()),
-                with,
-                Surface.RIM,
-                true,
-                false);
-    }
-
-    /** The same place, read with another instrument. */
+    /** The same place, read with another instrument and in its unit. */
     Place readWith(CatalogueInstrument with) {
-        return new Place(id, wheel, end, reading, answer, with, surface, eachRepeat, compared);
+        return new Place(id, where, end, reading, inUnitOf(with, answer), use, with, surface, eachRepeat, compared);
+    }
+
+    private static AnswerType inUnitOf(CatalogueInstrument with, AnswerType answer) {
+        if (answer instanceof SizeAndSense sized) {
+            return new SizeAndSense(sized.size().in(with.unit()), sized.senses(), sized.side());
+        }
+        return answer instanceof Amount amount ? amount.in(with.unit()) : answer;
+    }
+
+    /** The same place, read from another surface. */
+    Place readFrom(Surface other) {
+        return new Place(id, where, end, reading, answer, use, instrument, other, eachRepeat, compared);
     }
 
     /** The same place, read once for all repeats. */
     Place once() {
-        return new Place(id, wheel, end, reading, answer, instrument, surface, false, compared);
+        return new Place(id, where, end, reading, answer, use, instrument, surface, false, compared);
     }
 
     /** The same place, compared with that at the other end. */
     Place comparedAcross() {
-        return new Place(id, wheel, end, reading, answer, instrument, surface, eachRepeat, true);
+        return new Place(id, where, end, reading, answer, use, instrument, surface, eachRepeat, true);
     }
 
-    /** Key of its words, in which the wheel's name is filled. */
+    /** The wheel it is at; empty where it is an axle's or the vehicle's. */
+    public Optional<Wheel> wheel() {
+        return where.wheel();
+    }
+
+    /** Key of its words, in which the name of where it is is filled. */
     public String words() {
         return "place." + reading + end.map(e -> "." + e.key()).orElse("");
+    }
+
+    /** What it is read with, by one name for all places of a procedure that are read with the same: {@code gauge} of {@code gaugeTurned}, {@code camber} of {@code camber.out}. */
+    public String tool() {
+        int i = 0;
+        while (i < reading.length() && Character.isLowerCase(reading.charAt(i))) {
+            i++;
+        }
+        return reading.substring(0, i);
     }
 
     /** Standard uncertainty of one reading in trained hands, mm or rad. */
     public double standardUncertainty() {
         return instrument.standardUncertainty(surface);
+    }
+
+    /** What hands make of what stands there, mm or deg, with its sign; {@code handling} as in {@link Simulation}. */
+    double read(double stands, double handling, RandomGenerator random) {
+        var hands = instrument.inHands(handling, surface);
+        return instrument.quantity() == Quantity.ANGLE
+                ? Math.toDegrees(hands.read(Math.toRadians(stands), random))
+                : hands.read(stands, random);
     }
 
     /** The range of what can be real there, mm or deg. */

@@ -2,23 +2,21 @@ package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.measure.Assumption;
+import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.HandFormula;
-import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
@@ -30,9 +28,11 @@ import java.util.stream.Stream;
  * @param key its name in documents and the middle of its message keys
  * @param walk every place it can ask for, in the order in which a person walks
  * @param evaluations in order; where two give the same figure, the later one stands
- * @param assumes what must hold for its figures to be true
+ * @param guide how it is done
  * @param unworked measurands that nobody works on paper: they are given, not asked
  * @param baseline over which an angle is answered in millimetres, mm; empty where nobody does
+ * @param tools what a task has read otherwise than is usual, by {@link Place#tool()}
+ * @param setUpCounts whether how it was set up counts as doubt; of tasks from before that was known it does not
  * @param simulation its forward model
  */
 public record Procedure(
@@ -40,9 +40,11 @@ public record Procedure(
         Family family,
         List<Place> walk,
         List<Evaluation> evaluations,
-        Set<Assumption> assumes,
+        Guide guide,
         Set<Measurand> unworked,
         Function<Standing, Optional<Double>> baseline,
+        Map<String, CatalogueInstrument> tools,
+        boolean setUpCounts,
         Simulation simulation) {
 
     /** Of what is not set up by measure, such as where a string is laid. */
@@ -51,13 +53,98 @@ public record Procedure(
     public Procedure {
         walk = List.copyOf(walk);
         evaluations = List.copyOf(evaluations);
+        tools = Map.copyOf(tools);
     }
 
-    /** What the taught working takes as known, from the vehicle's sheet or of the bay, each once. */
-    public List<Source.Given> given(String taught) {
+    /** All of it worked on paper, no angle answered in millimetres. */
+    static Procedure of(
+            String key,
+            Family family,
+            List<Place> walk,
+            List<Evaluation> evaluations,
+            Guide guide,
+            Simulation simulation) {
+        return new Procedure(
+                key, family, walk, evaluations, guide, Set.of(), s -> Optional.empty(), Map.of(), true, simulation);
+    }
+
+    /** The same, some of it given and not asked. */
+    Procedure notWorking(Measurand... given) {
+        return new Procedure(
+                key, family, walk, evaluations, guide, Set.of(given), baseline, tools, setUpCounts, simulation);
+    }
+
+    /** The same, its angles answered in millimetres over this, mm. */
+    Procedure over(Function<Standing, Optional<Double>> length) {
+        return new Procedure(key, family, walk, evaluations, guide, unworked, length, tools, setUpCounts, simulation);
+    }
+
+    /** The same, read with other instruments than are usual, by {@link Place#tool()}. */
+    public Procedure with(Map<String, CatalogueInstrument> instruments) {
+        if (instruments.isEmpty()) {
+            return this;
+        }
+        UnaryOperator<Place> change = place -> {
+            CatalogueInstrument other = instruments.get(place.tool());
+            return other == null ? place : place.readWith(other);
+        };
+        return new Procedure(
+                key,
+                family,
+                walk.stream().map(change).toList(),
+                evaluations.stream().map(e -> e.at(change)).toList(),
+                guide,
+                unworked,
+                baseline,
+                instruments,
+                setUpCounts,
+                simulation);
+    }
+
+    /** The same as tasks of the first document version had it: how it is set up adds nothing to what is read. */
+    public Procedure withoutSetUp() {
+        return new Procedure(
+                key,
+                family,
+                walk,
+                evaluations.stream().map(Evaluation::withoutSetUp).toList(),
+                guide,
+                unworked,
+                baseline,
+                tools,
+                false,
+                simulation);
+    }
+
+    /** What its places are read with, by {@link Place#tool()}, in walking order. */
+    public Map<String, CatalogueInstrument> instruments() {
+        Map<String, CatalogueInstrument> by = new LinkedHashMap<>();
+        walk.forEach(place -> by.putIfAbsent(place.tool(), place.instrument()));
+        return by;
+    }
+
+    /** What can be taken instead for places of a tool. */
+    public List<CatalogueInstrument> choiceOf(String tool) {
+        return walk.stream()
+                .filter(p -> p.tool().equals(tool))
+                .findFirst()
+                .map(p -> p.use().instruments())
+                .orElse(List.of());
+    }
+
+    /** What the taught working of these figures takes as known, from the vehicle's sheet or of the bay, each once. */
+    public List<Source.Given> given(String taught, Collection<FigureId> figures) {
         Map<String, Source.Given> byKey = new LinkedHashMap<>();
-        evaluations.stream().flatMap(e -> e.given(taught)).forEach(known -> byKey.putIfAbsent(known.key(), known));
+        evaluations.stream()
+                .filter(e -> figures.stream().anyMatch(f -> tellsPartOf(e, f)))
+                .flatMap(e -> e.given(taught))
+                .forEach(known -> byKey.putIfAbsent(known.key(), known));
         return List.copyOf(byKey.values());
+    }
+
+    private static boolean tellsPartOf(Evaluation evaluation, FigureId figure) {
+        return evaluation.figures().containsValue(figure)
+                || Derivation.parts(figure).stream().anyMatch(part -> tellsPartOf(evaluation, part));
     }
 
     /** What is chosen before its places are read, each once. */
@@ -129,7 +216,8 @@ public record Procedure(
         if (direct.isPresent()) {
             return List.of(direct.get());
         }
-        return Derivation.parts(figure).stream()
+        return Derivation.of(figure).stream()
+                .flatMap(made -> made.parts().stream())
                 .flatMap(part -> telling(part).stream())
                 .toList();
     }
@@ -150,7 +238,7 @@ public record Procedure(
     public Optional<Place> otherEnd(Place place) {
         return walk.stream()
                 .filter(p -> place.compared() && p.compared())
-                .filter(p -> p.wheel().equals(place.wheel()) && p.reading().equals(place.reading()))
+                .filter(p -> p.where() == place.where() && p.reading().equals(place.reading()))
                 .filter(p -> p.end().equals(place.end().map(End::other)))
                 .findFirst();
     }
@@ -193,10 +281,19 @@ public record Procedure(
         return new Worked(figures, byHand, notes, steps);
     }
 
+    /**
+     * The instruments laid by trained hands on a vehicle in a known state.
+     *
+     * @param handling factor on the scatter of trained hands, 0 or more; 0 also rounds nothing
+     */
+    public Laid lay(Truth truth, Standing standing, double handling, RandomGenerator random) {
+        return new Laid(this, simulation.lay(truth, standing, handling, random), handling, random);
+    }
+
     /** What is read without scatter on a vehicle in a known state, mm or deg by place; everything has to be chosen. */
     public Map<String, Double> readings(Truth truth, Standing standing) {
         RandomGenerator random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(SEED);
-        return new HashMap<>(simulation.lay(truth, standing, 0, random).read());
+        return lay(truth, standing, 0, random).read();
     }
 
     /** The steps from one repeat's readings to a figure, as the taught working has them; empty where they do not lead to it. */
@@ -211,13 +308,13 @@ public record Procedure(
                 }
             }
         }
-        return figure.ofBothWheels() ? stepsToBoth(figure, worked, taught) : Optional.empty();
+        return Derivation.of(figure).flatMap(made -> stepsToParts(figure, made, worked, taught));
     }
 
-    private Optional<List<Step>> stepsToBoth(FigureId figure, Worked worked, String taught) {
+    private Optional<List<Step>> stepsToParts(FigureId figure, Derivation.Made made, Worked worked, String taught) {
         List<Step> steps = new ArrayList<>();
-        Step.Builder last = Step.of("figure." + figure.measurand().form().name().toLowerCase(Locale.ROOT));
-        for (FigureId part : Derivation.parts(figure)) {
+        Step.Builder last = Step.of("figure." + made.formula());
+        for (FigureId part : made.parts()) {
             Optional<List<Step>> toPart = stepsTo(part, worked, taught);
             if (toPart.isEmpty()) {
                 return Optional.empty();
@@ -230,7 +327,7 @@ public record Procedure(
     }
 
     private static FieldUnit unit(FigureId figure) {
-        return figure.measurand().quantity() == Quantity.LENGTH ? FieldUnit.LENGTH : FieldUnit.ANGLE;
+        return FieldUnit.of(figure.measurand().quantity());
     }
 
     /** The place of an id, which must be one of its own. */
@@ -245,7 +342,7 @@ public record Procedure(
                 ? source
                 : walk.stream()
                         .filter(p -> p.id().equals(parts[1]))
-                        .map(place -> place.reading().split("\\.", -1)[0])
+                        .map(Place::tool)
                         .findFirst()
                         .orElse(source);
     }

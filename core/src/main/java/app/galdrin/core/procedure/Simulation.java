@@ -3,19 +3,22 @@ package app.galdrin.core.procedure;
 import java.util.Map;
 import java.util.random.RandomGenerator;
 
-/** What trained hands read of a vehicle in a known state: the forward model of a procedure's kind, place by place. */
+/**
+ * What stands to be read on a vehicle in a known state: the forward model of a procedure's kind, place by place. What hands and
+ * instruments make of it is {@link Procedure#lay}.
+ */
 public interface Simulation {
 
     /**
      * One laying of the instruments: the set-up is made anew and stays for the repeats that are read of it.
      *
-     * @param handling factor on the scatter of trained hands, 0 or more; 0 also rounds nothing
+     * @param handling factor on how far off trained hands set up, 0 or more; with 0 the set-up is perfect
      */
     Laying lay(Truth truth, Standing standing, double handling, RandomGenerator random);
 
     /** The instruments as they lie. */
     interface Laying {
-        /** One repeat: mm or deg by place, with signs. */
-        Map<String, Double> read();
+        /** What stands there, mm or deg by place, with signs; anew for each repeat, because nobody turns a wheel twice alike. */
+        Map<String, Double> shows();
     }
 }

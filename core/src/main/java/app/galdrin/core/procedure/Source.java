@@ -1,7 +1,6 @@
 package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.LinkedHashMap;
@@ -10,6 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import java.util.function.UnaryOperator;
+import java.util.random.RandomGenerator;
 
 /** Where a field of a record comes from, how well it is known, and the names its doubt goes under. */
 public sealed interface Source {
@@ -19,13 +20,18 @@ public sealed interface Source {
 
     /**
      * What it moves by for one standard uncertainty of each thing its doubt comes from: signed, mm or rad, by that thing's name.
-     * {@code ofReading} turns a place into the name of this very reading.
+     * {@code readings} are those it has its value from; {@code ofReading} turns a place into the name of this very reading.
      */
-    Map<String, Double> parts(Function<String, String> ofReading, Standing standing);
+    Map<String, Double> parts(Map<String, Double> readings, Function<String, String> ofReading, Standing standing);
 
     /** The places it is read at. */
     default List<Place> places() {
         return List.of();
+    }
+
+    /** The same source, its places changed. */
+    default Source at(UnaryOperator<Place> change) {
+        return this;
     }
 
     /** What nobody reads because it is known beforehand; the sheet tells it where it is worked with. */
@@ -56,13 +62,103 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
             return Map.of(ofReading.apply(place.id()), factor * place.standardUncertainty());
         }
 
         @Override
         public List<Place> places() {
             return List.of(place);
+        }
+
+        @Override
+        public Read at(UnaryOperator<Place> change) {
+            return new Read(change.apply(place), factor);
+        }
+    }
+
+    /**
+     * What a gauge that shows 90 at plumb comes to: how far it is from 90, with the way the top leans.
+     *
+     * @param asShown whether the kind takes what is shown, with the way as a word beside it; else the lean itself
+     */
+    record FromPlumb(Place place, boolean asShown) implements Source {
+        /** What such a gauge shows of what stands upright, deg. */
+        static final double UPRIGHT = 90;
+
+        @Override
+        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+            return Optional.ofNullable(readings.get(place.id()))
+                    .map(v -> asShown ? Math.abs(v) : Math.signum(v) * Math.abs(UPRIGHT - Math.abs(v)));
+        }
+
+        @Override
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+            double shown = readings.getOrDefault(place.id(), 0.0);
+            double way = asShown ? Math.signum(shown) : Math.signum(Math.abs(shown) - UPRIGHT);
+            return Map.of(ofReading.apply(place.id()), way * place.standardUncertainty());
+        }
+
+        @Override
+        public List<Place> places() {
+            return List.of(place);
+        }
+
+        @Override
+        public FromPlumb at(UnaryOperator<Place> change) {
+            return new FromPlumb(change.apply(place), asShown);
+        }
+    }
+
+    /** The way that was chosen at a place, as a word of the record; exact. */
+    record Way(Place place, String positive, String negative) implements Source {
+        @Override
+        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+            return Optional.ofNullable(readings.get(place.id())).map(v -> v < 0 ? negative : positive);
+        }
+
+        @Override
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+            return Map.of();
+        }
+
+        @Override
+        public List<Place> places() {
+            return List.of(place);
+        }
+
+        @Override
+        public Way at(UnaryOperator<Place> change) {
+            return new Way(change.apply(place), positive, negative);
+        }
+    }
+
+    /** A reading that the set-up goes into as well: what repeats in the same set-up don't average. */
+    record AsLaid(Source reading, SetUp setUp) implements Source {
+        @Override
+        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+            return reading.value(readings, standing);
+        }
+
+        @Override
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+            Map<String, Double> parts = new LinkedHashMap<>(reading.parts(readings, ofReading, standing));
+            parts.putAll(setUp.parts(readings, ofReading, standing));
+            return parts;
+        }
+
+        @Override
+        public List<Place> places() {
+            return reading.places();
+        }
+
+        @Override
+        public AsLaid at(UnaryOperator<Place> change) {
+            return new AsLaid(reading.at(change), setUp);
         }
     }
 
@@ -86,10 +182,11 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
             Map<String, Double> parts = new LinkedHashMap<>();
             for (Read read : reads) {
-                read.parts(ofReading, standing)
+                read.parts(readings, ofReading, standing)
                         .forEach((name, part) -> parts.merge(name, part / reads.size(), Double::sum));
             }
             return parts;
@@ -98,6 +195,11 @@ public sealed interface Source {
         @Override
         public List<Place> places() {
             return reads.stream().map(Read::place).toList();
+        }
+
+        @Override
+        public Mean at(UnaryOperator<Place> change) {
+            return new Mean(reads.stream().map(r -> r.at(change)).toList());
         }
     }
 
@@ -117,7 +219,8 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
             return Map.of("sheet." + key, unit.toCore(doubt.applyAsDouble(standing)));
         }
     }
@@ -141,7 +244,8 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
             BayFloor floor = standing.floor();
             return Map.of((pitch ? "bay.pitch." : "bay.roll.") + floor.bay(), floor.standardUncertainty());
         }
@@ -156,7 +260,7 @@ public sealed interface Source {
 
         @Override
         public FieldUnit unit() {
-            return figure.measurand().quantity() == Quantity.LENGTH ? FieldUnit.LENGTH : FieldUnit.ANGLE;
+            return FieldUnit.of(figure.measurand().quantity());
         }
 
         @Override
@@ -166,7 +270,8 @@ public sealed interface Source {
 
         /** That figure's own sources under their own names: they are the same sources here. */
         @Override
-        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
             Estimate found = standing.own().get(figure);
             return found == null ? Map.of() : found.budget().parts();
         }
@@ -180,7 +285,8 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
             return Map.of();
         }
     }
@@ -193,7 +299,8 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
             return Map.of();
         }
     }
@@ -205,13 +312,19 @@ public sealed interface Source {
      * @param standardUncertainty mm or rad
      */
     record SetUp(String key, double standardUncertainty) implements Source {
+        /** How far off it was made this once, mm or rad; {@code handling} as in {@link Simulation}. */
+        double made(double handling, RandomGenerator random) {
+            return handling == 0 ? 0 : handling * standardUncertainty * random.nextGaussian();
+        }
+
         @Override
         public Optional<Object> value(Map<String, Double> readings, Standing standing) {
             return Optional.empty();
         }
 
         @Override
-        public Map<String, Double> parts(Function<String, String> ofReading, Standing standing) {
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
             return Map.of("setUp." + key, standardUncertainty);
         }
     }

@@ -2,33 +2,31 @@ package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.Where;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.Assumption;
-import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.ToeBox;
 import app.galdrin.core.measure.ToeLine;
 import app.galdrin.core.measure.ToeLine.LineSide;
+import app.galdrin.core.measure.Use;
 import app.galdrin.core.procedure.Source.Chosen;
 import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 
 /** Ways of measuring toe, one wheel at a time, against a line that is laid parallel to the vehicle. */
 @AutoService(ProcedureList.class)
 public final class ToeLineProcedures implements ProcedureList {
-
-    private static final List<Wheel> WALK = List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT);
-    private static final CatalogueInstrument RULER = CatalogueInstrument.LASER_AND_RULER;
 
     /** Which of the two gaps is the larger at toe-in hangs on it. */
     private static final Choice SIDE = new Choice(
@@ -45,55 +43,68 @@ public final class ToeLineProcedures implements ProcedureList {
         return List.of(laserLine());
     }
 
-    /** A beam along each side and a ruler from it to the rim, front and rear. */
+    /** A beam along each side and a ruler from it to the rims, front and rear. Both wheels of a side share the beam and how it lies. */
     private static Procedure laserLine() {
         List<Place> walk = new ArrayList<>();
         List<Evaluation> evaluations = new ArrayList<>();
-        for (Wheel wheel : WALK) {
-            Place front =
-                    Place.gap(ToeBox.frontGap(wheel), wheel, End.FRONT, "beam").readWith(RULER);
-            Place rear =
-                    Place.gap(ToeBox.rearGap(wheel), wheel, End.REAR, "beam").readWith(RULER);
+        for (Wheel wheel : Data.ROUND) {
+            Place front = gap(ToeBox.frontGap(wheel), wheel, End.FRONT);
+            Place rear = gap(ToeBox.rearGap(wheel), wheel, End.REAR);
             walk.addAll(wheel.left() ? List.of(front, rear) : List.of(rear, front));
             Map<String, Source> fields = new LinkedHashMap<>();
             fields.put("frontGap", new Read(front, 1));
             fields.put("rearGap", new Read(rear, 1));
-            fields.put("baseline", ToeProcedures.RIM_DIAMETER);
+            fields.put("baseline", Data.rim(wheel.axle()));
             fields.put("lineSide", new Chosen(SIDE));
-            fields.put("lineSkew", new SetUp("parallel." + wheel.key(), PARALLEL));
+            fields.put("lineSkew", parallel(wheel.side()));
             evaluations.add(Evaluation.of(ToeLine.NAME, fields, Map.of("toe", FigureId.of(Measurand.TOE, wheel))));
         }
-        return new Procedure(
-                "laserLine",
-                Family.TOE,
-                walk,
-                evaluations,
-                Set.of(Assumption.LINE_SKEW_KNOWN),
-                Set.of(),
-                ToeProcedures.RIM_DIAMETER::known,
-                ToeLineProcedures::lay);
+        return Procedure.of(
+                        "laserLine",
+                        Family.TOE,
+                        walk,
+                        evaluations,
+                        Guide.of(
+                                        List.of("settled", "steeringStraight", "beamParallel"),
+                                        List.of("beamAgain", "rulerSquare", "steeringStill"),
+                                        8,
+                                        4)
+                                .assuming(Assumption.LINE_SKEW_KNOWN),
+                        ToeLineProcedures::lay)
+                .over(s -> Data.rim(Axle.FRONT).known(s));
     }
+
+    private static Place gap(String id, Wheel wheel, End end) {
+        return Place.length(id, Where.of(wheel), "beam", 0, WIDEST, Use.BEAM)
+                .at(end)
+                .comparedAcross();
+    }
+
+    private static SetUp parallel(Side side) {
+        return new SetUp("parallel." + side.key(), PARALLEL);
+    }
+
+    private static final double WIDEST = 1000;
 
     /** From the beam to the rim at the hub, mm. */
     private static final double GAP_AT_HUB = 75;
 
     private static Simulation.Laying lay(Truth truth, Standing s, double handling, RandomGenerator random) {
-        Instrument ruler = RULER.inHands(handling);
-        double rim = s.sheet().geometry().rimDiameter();
-        LineSide side =
+        LineSide line =
                 SIDE.in(s).filter(LineSide.INBOARD.key()::equals).isPresent() ? LineSide.INBOARD : LineSide.OUTBOARD;
-        Map<Wheel, Double> skews = new EnumMap<>(Wheel.class);
-        WALK.forEach(wheel -> skews.put(wheel, handling * PARALLEL * random.nextGaussian()));
-        return () -> {
-            Map<String, Double> places = new HashMap<>();
-            skews.forEach((wheel, skew) -> {
+        Map<String, Double> places = new HashMap<>();
+        for (Side side : Side.values()) {
+            double skew = parallel(side).made(handling, random);
+            for (Axle axle : Axle.values()) {
+                Wheel wheel = Wheel.of(axle, side);
+                double rim = s.sheet().geometry().rim(axle);
                 double toe = truth.of(Measurand.TOE, wheel);
-                var gaps = ToeLine.forward(toe, GAP_AT_HUB, rim, side, skew, ruler, random)
+                var gaps = ToeLine.forward(toe, GAP_AT_HUB, rim, line, skew, Instrument.PERFECT, random)
                         .gaps();
                 places.put(ToeBox.frontGap(wheel), gaps.frontGap());
                 places.put(ToeBox.rearGap(wheel), gaps.rearGap());
-            });
-            return places;
-        };
+            }
+        }
+        return () -> places;
     }
 }

@@ -23,6 +23,15 @@ public enum FieldUnit {
         this.angular = angular;
     }
 
+    /** That of a quantity that is read or told. */
+    public static FieldUnit of(Quantity quantity) {
+        return switch (quantity) {
+            case LENGTH -> LENGTH;
+            case ANGLE -> ANGLE;
+            case COUNT -> NUMBER;
+        };
+    }
+
     /** As it is written in documents; empty for a bare number. */
     public String symbol() {
         return symbol;

@@ -72,7 +72,7 @@ public final class OwnFigures {
     /** What a step's readings are taken on, with what was chosen for them and the figures it takes from the steps before it. */
     public Standing standing(Measure measure, int round) {
         Map<FigureId, Estimate> found = new HashMap<>();
-        for (Source.Given given : measure.procedure().given(measure.taught())) {
+        for (Source.Given given : measure.procedure().given(measure.taught(), measure.figures())) {
             if (given instanceof Source.Own own) {
                 foundBefore(measure, round, own.figure()).ifPresent(e -> found.put(own.figure(), e));
             }

@@ -46,6 +46,16 @@ public record VehicleGeometry(
         return axle == Axle.FRONT ? frontTrack : rearTrack;
     }
 
+    /** Between the rim's edges of a wheel of an axle, mm, positive. */
+    public double rim(Axle axle) {
+        return rimDiameter;
+    }
+
+    /** Of a tyre of an axle, mm, positive. */
+    public double tyre(Axle axle) {
+        return tyreRadius;
+    }
+
     /** How far the rod moves in one turn, mm. */
     public double lead() {
         return doubleThread ? 2 * rodPitch : rodPitch;

@@ -6,7 +6,6 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Axle;
-import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.Adjustable;
@@ -32,19 +31,42 @@ import java.util.Optional;
 
 /** Ready-made practicals to begin from. */
 public enum TaskStart implements Keyed {
-    TOE("toe", List.of(Measurand.TOE)),
-    CAMBER_AND_TOE("camberAndToe", List.of(Measurand.CAMBER, Measurand.TOE)),
-    FULL_FRONT("fullFront", List.of(Measurand.CASTER, Measurand.CAMBER, Measurand.TOE));
+    TOE("toe", Asked.TOE),
+    CAMBER_AND_TOE("camberAndToe", Asked.CAMBER, Asked.TOE),
+    FULL_FRONT("fullFront", Asked.CASTER, Asked.CAMBER, Asked.TOE),
+    BEAM_AXLE("beamAxle", Asked.BEAM_CASTER, Asked.BEAM_KPI, Asked.BEAM_TOE);
+
+    /**
+     * What is measured and how.
+     *
+     * @param measurands the first names the step
+     */
+    private record Asked(String procedure, List<Measurand> measurands) {
+        static final Asked CASTER = new Asked("sweep", List.of(Measurand.CASTER));
+        static final Asked CAMBER = new Asked("inclinometerZeroed", List.of(Measurand.CAMBER));
+        static final Asked TOE = new Asked("strings", List.of(Measurand.TOE));
+        static final Asked BEAM_CASTER = new Asked("protractor", List.of(Measurand.CASTER, Measurand.KINGPIN_TWIST));
+        static final Asked BEAM_KPI = new Asked("protractorKpi", List.of(Measurand.KPI));
+        static final Asked BEAM_TOE = new Asked("longBars", List.of(Measurand.TOE));
+
+        Measure measure() {
+            Procedure by = Procedures.of(procedure);
+            List<FigureId> figures = measurands.stream()
+                    .flatMap(m -> usualFigures(by, m).stream())
+                    .toList();
+            return Measure.of(measurands.get(0).key(), by, figures, REPEATS);
+        }
+    }
 
     private static final int REPEATS = 2;
     private static final int ROUNDS = 2;
 
     private final String key;
-    private final List<Measurand> measurands;
+    private final List<Asked> asked;
 
-    TaskStart(String key, List<Measurand> measurands) {
+    TaskStart(String key, Asked... asked) {
         this.key = key;
-        this.measurands = measurands;
+        this.asked = List.of(asked);
     }
 
     @Override
@@ -54,9 +76,10 @@ public enum TaskStart implements Keyed {
 
     /** The practical on the front axle of a vehicle, with its default marks. */
     public Practical on(SpecificationSheet sheet, String title, OrderSchool school, AnswerUnit unit) {
-        List<Measure> measures = measurands.stream()
-                .sorted(Comparator.comparing(m -> school.turn(m).orElse(0)))
-                .map(TaskStart::measure)
+        List<Measure> measures = asked.stream()
+                .sorted(Comparator.comparing(
+                        a -> school.turn(a.measurands().get(0)).orElse(0)))
+                .map(Asked::measure)
                 .toList();
         List<FigureId> figures =
                 measures.stream().flatMap(m -> m.figures().stream()).toList();
@@ -94,17 +117,14 @@ public enum TaskStart implements Keyed {
         return p.with(SchemeDefaults.of(p, sheet));
     }
 
-    private static Measure measure(Measurand measurand) {
-        Procedure procedure = usual(measurand);
-        return Measure.of(measurand.key(), procedure, usualFigures(procedure, measurand), REPEATS);
-    }
-
-    /** The procedure that can tell most of a measurand on the front axle. */
-    private static Procedure usual(Measurand measurand) {
-        FigureId left = FigureId.of(measurand, Wheel.FRONT_LEFT);
-        return Procedures.seeing(left).stream()
-                .max(Comparator.comparing(p -> p.sees().size()))
-                .orElseThrow();
+    /** What is usually wanted of a procedure on the front axle: what its family is named for, else what it sees first. */
+    public static List<FigureId> usualFigures(Procedure procedure) {
+        Measurand wanted = procedure.sees().stream()
+                .map(f -> f.measurand().base())
+                .filter(m -> m.key().equals(procedure.family().key()))
+                .findFirst()
+                .orElse(procedure.sees().iterator().next().measurand().base());
+        return usualFigures(procedure, wanted);
     }
 
     /** What is wanted of a measurand on the front axle: the sum where there is one, then what it is made of. */
@@ -125,10 +145,6 @@ public enum TaskStart implements Keyed {
         List<Measure> again =
                 adjustable.isEmpty() ? measures.subList(measures.size() - 1, measures.size()) : adjustable;
         return new Round(
-                "adjust",
-                again.stream()
-                        .map(m -> new Measure(m.id() + "Again", m.procedure(), m.figures(), m.repeats(), m.taught()))
-                        .toList(),
-                ROUNDS);
+                "adjust", again.stream().map(m -> m.as(m.id() + "Again")).toList(), ROUNDS);
     }
 }

@@ -37,6 +37,8 @@ import java.util.random.RandomGenerator;
 @AutoService(RecordKind.class)
 public final class SteerTurnOut implements MeasuringMethod {
 
+    public static final String NAME = "steer.turnOut";
+
     private static final Range TURNED = Range.closed(0.1, 80);
 
     /** Places on the sketch, which are the fields of the record. */
@@ -51,7 +53,7 @@ public final class SteerTurnOut implements MeasuringMethod {
     private static final NumberField TURN_RADIUS = NumberField.length("turnRadius", Range.ALL);
 
     private static final Contract CONTRACT = new Contract(
-            "steer.turnOut",
+            NAME,
             Shape.of(INNER, OUTER, KINGPIN_TRACK, WHEELBASE),
             Shape.of(TOE_OUT_ON_TURN, IDEAL_OUTER, ACKERMANN, TURN_RADIUS));
     private static final Sight SIGHT = Sight.of(Seen.TURN_OUT);

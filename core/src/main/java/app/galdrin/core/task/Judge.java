@@ -12,8 +12,15 @@ import java.util.List;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
-/** Figures judged against the sheet, and whether each can be adjusted on this vehicle. */
-public record Judge(String id, List<FigureId> figures) implements Step {
+/**
+ * Figures judged against the sheet, and whether each can be adjusted on this vehicle.
+ *
+ * @param compared those that two procedures have told, of which it is asked whether they agree
+ */
+public record Judge(String id, List<FigureId> figures, List<FigureId> compared) implements Step {
+
+    /** Begins the line that asks whether two procedures agree on a figure. */
+    public static final String AGREES = "agrees.";
 
     /** Begins the line that asks whether figures can be adjusted; what adjusts them together is asked once. */
     public static final String ADJUSTABLE = "adjustable.";
@@ -38,8 +45,31 @@ public record Judge(String id, List<FigureId> figures) implements Step {
         }
     }
 
+    /** Whether two procedures agree. */
+    public enum Agreement implements Keyed {
+        AGREE("agree"),
+        DISAGREE("disagree");
+
+        private final String key;
+
+        Agreement(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+    }
+
     public Judge {
         figures = List.copyOf(figures);
+        compared = List.copyOf(compared);
+    }
+
+    /** With nothing that two procedures have told. */
+    public Judge(String id, List<FigureId> figures) {
+        this(id, figures, List.of());
     }
 
     @Override
@@ -50,6 +80,8 @@ public record Judge(String id, List<FigureId> figures) implements Step {
     @Override
     public List<Line> lines(SpecificationSheet sheet) {
         List<Line> lines = new ArrayList<>();
+        var agreement = AnswerType.Choice.of("agreement", Agreement.values());
+        compared.forEach(f -> lines.add(Line.of(AGREES + f.key(), agreement).about(f)));
         var verdicts = AnswerType.Choice.of("verdict", Verdict.values());
         figures.forEach(f -> lines.add(Line.of(f.key(), verdicts).about(f)));
         for (FigureId.Adjustment adjustment : Practical.adjustments(figures)) {
@@ -73,6 +105,11 @@ public record Judge(String id, List<FigureId> figures) implements Step {
     @Override
     public void check(Practical practical, String at, TaskFaults faults) {
         practical.checkMeasured(this, figures, at, faults);
+        for (FigureId figure : compared) {
+            if (practical.comparison(figure, id).isEmpty()) {
+                faults.add(at + ".compared", TaskFault.Reason.NOT_TOLD_TWICE, figure.key());
+            }
+        }
     }
 
     @Override
@@ -80,17 +117,34 @@ public record Judge(String id, List<FigureId> figures) implements Step {
         for (FigureId figure : figures) {
             if (sheet.limits(figure).isEmpty()) {
                 faults.add(at + ".figures", TaskFault.Reason.NO_LIMITS, figure.key());
+            } else if (canNeverSayInside(practical, sheet, figure)) {
+                faults.add(at + ".figures", TaskFault.Reason.NEVER_INSIDE, figure.key());
             }
         }
+    }
+
+    private boolean canNeverSayInside(Practical practical, SpecificationSheet sheet, FigureId figure) {
+        return practical
+                .measuring(figure, id)
+                .flatMap(m ->
+                        CanDecide.of(m, figure, Assignment.of(practical, sheet).standing()))
+                .filter(can -> !can.canSayInside(practical.rule()))
+                .isPresent();
     }
 
     @Override
     public void write(JsonGenerator json) {
         Measure.writeFigures(json, figures);
+        if (!compared.isEmpty()) {
+            Measure.writeFigures(json, "compared", compared);
+        }
     }
 
     static Judge read(String id, JsonObject json, TaskFaults faults) {
-        faults.only(json, Set.of("id", "kind", "figures"));
-        return new Judge(id, faults.figures(json, "figures", MOST_FIGURES));
+        faults.only(json, Set.of("id", "kind", "figures", "compared"));
+        return new Judge(
+                id,
+                faults.figures(json, "figures", MOST_FIGURES),
+                json.has("compared") ? faults.figures(json, "compared", MOST_FIGURES) : List.of());
     }
 }

@@ -2,25 +2,33 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import tools.jackson.core.JsonGenerator;
 
 /**
  * Readings by one procedure in one state of the vehicle.
  *
- * @param procedure how it is measured
+ * @param procedure how it is measured, and with which instruments
  * @param figures what is wanted; the places that are read follow from it
  * @param repeats how many times, 1 to {@link Practical#MOST_REPEATS}
  * @param taught key of the working that the task teaches
+ * @param steering where the steering stands meanwhile
  */
-public record Measure(String id, Procedure procedure, List<FigureId> figures, int repeats, String taught)
+public record Measure(
+        String id, Procedure procedure, List<FigureId> figures, int repeats, String taught, Steering steering)
         implements Step {
 
     private static final int LONGEST_KEY = 40;
@@ -32,7 +40,17 @@ public record Measure(String id, Procedure procedure, List<FigureId> figures, in
 
     /** With the working that is usual for the procedure. */
     public static Measure of(String id, Procedure procedure, List<FigureId> figures, int repeats) {
-        return new Measure(id, procedure, figures, repeats, procedure.taught().get(0));
+        return new Measure(id, procedure, figures, repeats, procedure.taught().get(0), Steering.CLAMPED);
+    }
+
+    @Override
+    public Measure by(UnaryOperator<Procedure> change) {
+        return new Measure(id, change.apply(procedure), figures, repeats, taught, steering);
+    }
+
+    /** The same readings again, under another id. */
+    public Measure as(String other) {
+        return new Measure(other, procedure, figures, repeats, taught, steering);
     }
 
     @Override
@@ -69,6 +87,8 @@ public record Measure(String id, Procedure procedure, List<FigureId> figures, in
         for (FigureId figure : figures) {
             if (!procedure.sees().contains(figure)) {
                 faults.add(at + ".figures", TaskFault.Reason.NOT_SEEN, figure.key());
+            } else if (!steering.leaves(figure)) {
+                faults.add(at + ".figures", TaskFault.Reason.ONE_WHEEL_SQUARED, figure.key());
             }
         }
         if (!procedure.taught().contains(taught)) {
@@ -78,22 +98,39 @@ public record Measure(String id, Procedure procedure, List<FigureId> figures, in
 
     @Override
     public void write(JsonGenerator json) {
-        json.writeStringProperty("procedure", procedure.key());
+        writeProcedure(json, procedure);
         writeFigures(json, figures);
         json.writeNumberProperty("repeats", repeats);
         if (!taught.equals(procedure.taught().get(0))) {
             json.writeStringProperty("working", taught);
         }
+        if (steering != Steering.CLAMPED) {
+            json.writeStringProperty("steering", steering.key());
+        }
+    }
+
+    /** The procedure, and what it is read with where that is not the usual instrument. */
+    static void writeProcedure(JsonGenerator json, Procedure procedure) {
+        json.writeStringProperty("procedure", procedure.key());
+        if (!procedure.tools().isEmpty()) {
+            json.writeObjectPropertyStart("tools");
+            new TreeMap<>(procedure.tools()).forEach((tool, with) -> json.writeStringProperty(tool, with.key()));
+            json.writeEndObject();
+        }
     }
 
     static void writeFigures(JsonGenerator json, List<FigureId> figures) {
-        json.writeArrayPropertyStart("figures");
+        writeFigures(json, "figures", figures);
+    }
+
+    static void writeFigures(JsonGenerator json, String name, List<FigureId> figures) {
+        json.writeArrayPropertyStart(name);
         figures.forEach(f -> json.writeString(f.key()));
         json.writeEndArray();
     }
 
     static Measure read(String id, JsonObject json, TaskFaults faults) {
-        faults.only(json, Set.of("id", "kind", "procedure", "figures", "repeats", "working"));
+        faults.only(json, Set.of("id", "kind", "procedure", "tools", "figures", "repeats", "working", "steering"));
         Procedure procedure = procedure(json, faults);
         String working = json.has("working")
                 ? faults.text(json, "working", LONGEST_KEY)
@@ -103,15 +140,33 @@ public record Measure(String id, Procedure procedure, List<FigureId> figures, in
                 procedure,
                 faults.figures(json, "figures", MOST_FIGURES),
                 faults.whole(json, "repeats", 1, Practical.MOST_REPEATS, 1),
-                working);
+                working,
+                faults.word(json, "steering", Steering.values(), Steering.CLAMPED));
     }
 
-    /** The procedure an object names; any where it names none, with the fault. */
+    /** The procedure an object names, read with the tools it names; any where it names none, with the fault. */
     static Procedure procedure(JsonObject json, TaskFaults faults) {
         String key = faults.text(json, "procedure", LONGEST_KEY);
-        return Procedures.named(key).orElseGet(() -> {
+        Procedure procedure = Procedures.named(key).orElseGet(() -> {
             faults.unknown("procedure", key);
             return Procedures.all().get(0);
         });
+        return json.has("tools") ? procedure.with(tools(json, procedure, faults)) : procedure;
+    }
+
+    private static Map<String, CatalogueInstrument> tools(JsonObject json, Procedure procedure, TaskFaults faults) {
+        Map<String, CatalogueInstrument> tools = new HashMap<>();
+        JsonObject named = faults.object(json, "tools");
+        faults.only(named, procedure.instruments().keySet());
+        for (String tool : procedure.instruments().keySet()) {
+            if (named.has(tool)) {
+                Optional<CatalogueInstrument> with = procedure.choiceOf(tool).stream()
+                        .filter(i -> i.key().equals(named.get(tool)))
+                        .findFirst();
+                with.ifPresentOrElse(
+                        i -> tools.put(tool, i), () -> faults.unknown("tools", String.valueOf(named.get(tool))));
+            }
+        }
+        return tools;
     }
 }

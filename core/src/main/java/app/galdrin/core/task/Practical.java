@@ -78,17 +78,39 @@ public record Practical(
         return allSteps().filter(kind::isInstance).map(kind::cast);
     }
 
-    /** The readings that a figure is judged and planned on: the last that a step before this one works it from, else sees it. */
+    /**
+     * The readings that a figure is judged and planned on: the last that a step before this one works it from, else asks for it, else
+     * tells it beside what it asks for.
+     */
     public Optional<Measure> measuring(FigureId figure, String beforeStep) {
         Optional<String> worked = worked(figure, beforeStep).map(Work.Item::from);
         if (worked.isPresent()) {
             return measure(worked.get());
         }
-        return before(beforeStep)
+        List<Measure> telling = before(beforeStep)
                 .filter(Measure.class::isInstance)
                 .map(Measure.class::cast)
                 .filter(m -> m.tells(figure))
-                .reduce((a, b) -> b);
+                .toList();
+        return telling.stream()
+                .filter(m -> m.figures().contains(figure))
+                .reduce((a, b) -> b)
+                .or(() -> telling.stream().reduce((a, b) -> b));
+    }
+
+    /** The first two measurements before a step that ask for a figure by different procedures. */
+    public Optional<Comparison> comparison(FigureId figure, String beforeStep) {
+        List<Measure> asking = before(beforeStep)
+                .filter(Measure.class::isInstance)
+                .map(Measure.class::cast)
+                .filter(m -> m.figures().contains(figure))
+                .toList();
+        return asking.stream()
+                .skip(1)
+                .filter(m ->
+                        !m.procedure().key().equals(asking.get(0).procedure().key()))
+                .findFirst()
+                .map(second -> new Comparison(figure, asking.get(0), second));
     }
 
     /** How a figure was last worked on paper before a step. */

@@ -2,12 +2,14 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import tools.jackson.core.JsonGenerator;
 
 /**
@@ -64,6 +66,11 @@ public record Round(String id, List<Measure> measures, int most) implements Step
     @Override
     public List<Measure> within() {
         return measures;
+    }
+
+    @Override
+    public Round by(UnaryOperator<Procedure> change) {
+        return new Round(id, measures.stream().map(m -> m.by(change)).toList(), most);
     }
 
     @Override

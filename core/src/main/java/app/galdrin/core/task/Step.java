@@ -1,9 +1,11 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import tools.jackson.core.JsonGenerator;
 
 /** A block of the sheet, in the order of the work. Its kind is in {@link StepKind}. */
@@ -25,6 +27,11 @@ public sealed interface Step permits Checklist, Measure, Work, Judge, Plan, Roun
     /** Steps that are done anew in every round. */
     default List<Measure> within() {
         return List.of();
+    }
+
+    /** The same step with other procedures in place of its own. */
+    default Step by(UnaryOperator<Procedure> change) {
+        return this;
     }
 
     /** What of it can be marked. */

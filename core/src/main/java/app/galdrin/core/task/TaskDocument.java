@@ -3,6 +3,7 @@ package app.galdrin.core.task;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
@@ -27,7 +28,10 @@ import tools.jackson.core.json.JsonFactory;
  */
 public final class TaskDocument {
 
-    public static final int VERSION = 1;
+    public static final int VERSION = 2;
+
+    /** Of tasks that were set before how an instrument is set up counted as doubt: they go on without it, and mark as they did. */
+    private static final int WITHOUT_SET_UP = 1;
 
     /** Longest document, in bytes. */
     public static final int LONGEST = 256 * 1024;
@@ -91,14 +95,14 @@ public final class TaskDocument {
         if (!FORMAT.equals(json.get("format"))) {
             faults.add("format", TaskFault.Reason.UNKNOWN, String.valueOf(json.get("format")));
         }
-        faults.whole(json, "version", 1, VERSION, VERSION);
+        int version = faults.whole(json, "version", 1, VERSION, VERSION);
         String title = faults.text(json, "title", Practical.LONGEST_TITLE);
         var school = faults.word(json, "school", OrderSchool.values(), OrderSchool.A);
         var rule = faults.word(json, "rule", DecisionRule.values(), DecisionRule.SIMPLE);
         var mode = faults.word(json, "mode", Mode.values(), Mode.ASSESSMENT);
         var outcome = faults.word(json, "outcome", OutcomeSchool.values(), OutcomeSchool.COMPETENCE);
         int minutes = faults.whole(json, "minutes", 1, Practical.MOST_MINUTES, 0);
-        List<Step> steps = steps(json, faults);
+        List<Step> steps = lifted(steps(json, faults), version);
         List<Criterion> criteria = criteria(json, faults);
         faults.at("");
         int keeps = faults.whole(json, "slipKeepsPercent", 0, 100, 0);
@@ -116,6 +120,19 @@ public final class TaskDocument {
             all.addAll(practical.faults());
         }
         return all.isEmpty() ? new Reading.Read(practical) : new Reading.Refused(all);
+    }
+
+    private static List<Step> lifted(List<Step> steps, int version) {
+        return version == WITHOUT_SET_UP
+                ? steps.stream().map(s -> s.by(Procedure::withoutSetUp)).toList()
+                : steps;
+    }
+
+    /** The version a practical is written in: its own. */
+    public static int version(Practical practical) {
+        boolean without =
+                practical.of(Measure.class).anyMatch(m -> !m.procedure().setUpCounts());
+        return without ? WITHOUT_SET_UP : VERSION;
     }
 
     private static List<Step> steps(JsonObject json, TaskFaults faults) {
@@ -206,7 +223,7 @@ public final class TaskDocument {
         try (JsonGenerator json = JSON.createGenerator(ObjectWriteContext.empty(), text)) {
             json.writeStartObject();
             json.writeStringProperty("format", FORMAT);
-            json.writeNumberProperty("version", VERSION);
+            json.writeNumberProperty("version", version(practical));
             json.writeStringProperty("title", practical.title());
             json.writeStringProperty("school", practical.school().key());
             json.writeStringProperty("rule", practical.rule().key());

@@ -141,6 +141,15 @@ public final class TaskFaults {
         return figures;
     }
 
+    /** An object within; empty where it is none, with the fault. */
+    JsonObject object(JsonObject json, String name) {
+        if (json.get(name) instanceof JsonObject object) {
+            return object;
+        }
+        member(name, TaskFault.Reason.MALFORMED, json.get(name));
+        return new JsonObject();
+    }
+
     /** A list of objects. */
     List<JsonObject> objects(JsonObject json, String name, int most) {
         List<JsonObject> objects = new ArrayList<>();

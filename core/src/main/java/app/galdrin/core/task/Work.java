@@ -3,6 +3,7 @@ package app.galdrin.core.task;
 import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
@@ -11,6 +12,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import tools.jackson.core.JsonGenerator;
 
@@ -67,6 +69,16 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
 
     public Optional<Item> item(FigureId figure) {
         return asked.stream().filter(i -> i.figure().equals(figure)).findFirst();
+    }
+
+    @Override
+    public Work by(UnaryOperator<Procedure> change) {
+        return new Work(
+                id,
+                asked,
+                targets.stream()
+                        .map(t -> new Target(t.from(), change.apply(t.procedure()), t.figures()))
+                        .toList());
     }
 
     @Override
@@ -154,7 +166,7 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
         for (Target target : targets) {
             json.writeStartObject();
             json.writeStringProperty("from", target.from());
-            json.writeStringProperty("procedure", target.procedure().key());
+            Measure.writeProcedure(json, target.procedure());
             Measure.writeFigures(json, target.figures());
             json.writeEndObject();
         }
@@ -179,7 +191,7 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
         List<Target> targets = new ArrayList<>();
         if (json.has("targets")) {
             for (JsonObject target : faults.objects(json, "targets", MOST_TARGETS)) {
-                faults.only(target, Set.of("from", "procedure", "figures"));
+                faults.only(target, Set.of("from", "procedure", "tools", "figures"));
                 targets.add(new Target(
                         faults.text(target, "from", LONGEST_ID),
                         Measure.procedure(target, faults),

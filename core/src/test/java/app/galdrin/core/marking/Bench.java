@@ -22,6 +22,7 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.Work;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -108,7 +109,6 @@ final class Bench {
 
     private void read(Map<LineKey, Written> into, Measure measure, int round, Truth truth) {
         Map<String, Double> one = measure.procedure()
-                .simulation()
                 .lay(truth, assignment.standing(), 0, new SplittableRandom(1))
                 .read();
         for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
@@ -150,9 +150,8 @@ final class Bench {
     double honest(FigureId figure) {
         var own = new OwnFigures(assignment, new Answers(written));
         return measures()
-                .filter(m ->
-                        m.figures().contains(figure) || m.procedure().sees().contains(figure))
-                .findFirst()
+                .filter(m -> m.tells(figure))
+                .min(Comparator.comparing(m -> !m.figures().contains(figure)))
                 .map(m -> Math.toDegrees(own.onPaper(m, 0, figure).orElseThrow()))
                 .orElseThrow();
     }

@@ -14,6 +14,7 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
+import app.galdrin.core.quantity.Quantity;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,12 +31,22 @@ import org.junit.jupiter.params.provider.MethodSource;
 class TargetReadingTest {
 
     private static final Standing LEVEL = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
-    private static final Set<Measurand> MOVED =
-            Set.of(Measurand.CASTER, Measurand.CAMBER, Measurand.KPI, Measurand.TOE);
+    private static final Set<Measurand> MOVED = Set.of(
+            Measurand.CASTER,
+            Measurand.CAMBER,
+            Measurand.KPI,
+            Measurand.TOE,
+            Measurand.SETBACK,
+            Measurand.KINGPIN_TWIST,
+            Measurand.RUN_OUT,
+            Measurand.TURN_OUT);
     private static final Procedure.Repeat ONCE = new Procedure.Repeat("step", 0, 1);
 
     static Stream<Arguments> overSeeds() {
-        return Procedures.all().stream().flatMap(p -> Seeds.some().limit(10).mapToObj(seed -> Arguments.of(p, seed)));
+        return Procedures.all().stream()
+                // a screen is no setting, and nobody sets a rim
+                .filter(p -> !Set.of("slipPlate", "runOut").contains(p.key()))
+                .flatMap(p -> Seeds.some().limit(10).mapToObj(seed -> Arguments.of(p, seed)));
     }
 
     private static Map<FigureId, Double> figures(Procedure procedure, Map<String, Double> readings, Standing standing) {
@@ -56,14 +67,11 @@ class TargetReadingTest {
                 .choosing(ProceduresTest.chosen(procedure, random));
         Map<FigureId, Double> state = new HashMap<>();
         Map<FigureId, Double> wanted = new HashMap<>();
+        boolean totalAlone = procedure.sees().stream().noneMatch(f -> f.measurand() == Measurand.TOE);
         for (FigureId figure : procedure.sees()) {
-            boolean moved =
-                    figure.measurand() == Measurand.TOTAL_TOE && procedure.key().equals("plates")
-                            || figure.measurand() == Measurand.SETBACK
-                            || MOVED.contains(figure.measurand())
-                                    && figure.wheel().get().front();
-            if (moved) {
-                double scale = figure.measurand() == Measurand.SETBACK ? 1000 : 1;
+            boolean length = figure.measurand().quantity() == Quantity.LENGTH;
+            if (MOVED.contains(figure.measurand()) || totalAlone && figure.measurand() == Measurand.TOTAL_TOE) {
+                double scale = length ? 1000 : 1;
                 state.put(figure, scale * Seeds.between(random, -0.006, 0.006));
                 wanted.put(figure, scale * Seeds.between(random, -0.006, 0.006));
             }
@@ -78,16 +86,13 @@ class TargetReadingTest {
         for (TargetReading target : targets) {
             double there = later.get(target.place().id());
             double shows = target.against().map(o -> there - later.get(o.id())).orElse(there);
-            // a sweep is turned by about 20° and never by the same again
-            assertEquals(shows, target.value(), procedure.key().equals("sweep") ? 0.02 : 0.01, target.toString());
+            // a sweep is turned by about so much and never by the same again
+            assertEquals(shows, target.value(), procedure.family() == Family.CASTER ? 0.03 : 0.01, target.toString());
         }
     }
 
     private static Map<String, Double> lay(Procedure procedure, Truth truth, Standing standing, long seed) {
-        return procedure
-                .simulation()
-                .lay(truth, standing, 0, Seeds.generator(seed))
-                .read();
+        return procedure.lay(truth, standing, 0, Seeds.generator(seed)).read();
     }
 
     /** Plates of 500 mm: a degree of total toe is 8.727 mm between the tapes, the rear the longer where it is toe-in. */

@@ -14,6 +14,7 @@ import app.galdrin.core.measure.CamberInclinometer;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.HandFormula;
+import app.galdrin.core.measure.Use;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.HashMap;
@@ -26,6 +27,8 @@ import org.junit.jupiter.api.Test;
 
 /** The figures of the trade worked by hand, and the doubt each of them carries under its source's name. */
 class WorkedByHandTest {
+
+    private static final List<FigureId> CASTERS = List.of(figure("caster.front.left"), figure("caster.front.right"));
 
     /** What a sheet works by hand for both wheels, its difference has too; without a hand formula it has the solved one. */
     @Test
@@ -218,14 +221,18 @@ class WorkedByHandTest {
         assertEquals(against + 0.3, steps.get(1).out().inRecord(), 1e-9);
         assertEquals(
                 List.of("rimDiameter", "floorRoll"),
-                plumb.given(HandFormula.SOLVED).stream().map(Source.Given::key).toList());
+                plumb.given(HandFormula.SOLVED, List.of(figure("camber.front.left"))).stream()
+                        .map(Source.Given::key)
+                        .toList());
         assertEquals(
                 List.of("floorPitch"),
-                fresh("sweep").given("factor").stream().map(Source.Given::key).toList(),
+                fresh("sweep").given("factor", CASTERS).stream()
+                        .map(Source.Given::key)
+                        .toList(),
                 "the formula on paper knows no roll and no KPI");
         assertEquals(
                 List.of("floorPitch", "floorRoll", "kpi.front.left", "kpi.front.right"),
-                fresh("sweep").given(HandFormula.SOLVED).stream()
+                fresh("sweep").given(HandFormula.SOLVED, CASTERS).stream()
                         .map(Source.Given::key)
                         .toList());
     }
@@ -261,8 +268,8 @@ class WorkedByHandTest {
     @Test
     void aFieldCanBeTheMeanOfTwoPlaces() {
         Wheel wheel = Wheel.FRONT_LEFT;
-        Place one = Place.angle("one", wheel, "gauge", 10, CatalogueInstrument.DIGITAL_INCLINOMETER);
-        Place turned = Place.angle("turned", wheel, "gauge", 10, CatalogueInstrument.DIGITAL_INCLINOMETER);
+        Place one = Place.angle("one", wheel, "gauge", 0, 10, Use.LEVEL);
+        Place turned = Place.angle("turned", wheel, "gauge", 0, 10, Use.LEVEL);
         var mean = new Source.Mean(List.of(new Source.Read(one, 1), new Source.Read(turned, -1)));
         FigureId camber = figure("camber.front.left");
         var evaluation = Evaluation.of(

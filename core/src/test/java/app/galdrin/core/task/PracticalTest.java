@@ -13,10 +13,12 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.uncertainty.Estimate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -191,17 +193,15 @@ class PracticalTest {
         assertEquals(Math.toRadians(-0.4), truth.of(figure("camber.front.left")), 1e-12);
         assertEquals(Math.toRadians(-0.04), truth.of(figure("toe.front.right")), 1e-12);
         assertEquals(0, truth.of(figure("camber.rear.left")));
-        double once = Expected.once(
-                        by("m", "plates", 3),
-                        Assignment.of(of(), Vehicles.van()).standing())
-                .get(TOTAL)
-                .standardUncertainty();
-        double thrice = Expected.asAsked(
-                        by("m", "plates", 3),
-                        Assignment.of(of(), Vehicles.van()).standing())
-                .get(TOTAL)
-                .standardUncertainty();
-        assertEquals(once / Math.sqrt(3), thrice, 1e-12);
+        Standing standing = Assignment.of(of(), Vehicles.van()).standing();
+        Estimate once = Expected.once(by("m", "plates", 3), standing).get(TOTAL);
+        Estimate thrice = Expected.asAsked(by("m", "plates", 3), standing).get(TOTAL);
+        double setUp = once.budget().parts().get("setUp.plates.front");
+        assertEquals(
+                Math.pow(once.standardUncertainty(), 2) - setUp * setUp,
+                3 * (Math.pow(thrice.standardUncertainty(), 2) - setUp * setUp),
+                1e-12,
+                "repeats average what is read and not how the plates were set");
     }
 
     @Test

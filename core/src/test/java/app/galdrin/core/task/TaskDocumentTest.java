@@ -43,7 +43,7 @@ class TaskDocumentTest {
             "{'step':'toe','aspect':'reading','marks':20,'bands':[{'figure':'totalToe.front','full':0.1,'none':0.3}]}";
 
     private static String document(String marks, String... steps) {
-        return ("{'format':'galdrin.task','version':1,'title':'Toe','steps':[" + String.join(",", steps) + "],'marks':["
+        return ("{'format':'galdrin.task','version':2,'title':'Toe','steps':[" + String.join(",", steps) + "],'marks':["
                         + marks + "]}")
                 .replace('\'', '"');
     }
@@ -178,7 +178,7 @@ class TaskDocumentTest {
                 Arguments.of("'marks':20", "'marks':20,'x':1", "marks.0.x unknownField x"),
                 Arguments.of("'full':0.1", "'full':0.1,'x':1", "marks.0.x unknownField x"),
                 Arguments.of("'format':'galdrin.task'", "'format':'other'", "format unknown other"),
-                Arguments.of("'version':1", "'version':2", "version outOfRange 2"),
+                Arguments.of("'version':2", "'version':3", "version outOfRange 3"),
                 Arguments.of("'title':'Toe'", "'title':7", "title malformed 7.0"),
                 Arguments.of("'title':'Toe'", "'title':' '", "title tooLong  "),
                 Arguments.of("'title':'Toe'", "'title':'Toe','minutes':601", "minutes outOfRange 601"),
@@ -398,5 +398,28 @@ class TaskDocumentTest {
                 List.of(figure("totalToe.front")), List.copyOf(repeats.bands().keySet()), "the sum holds both wheels");
         assertEquals(Optional.of(new Criterion.Id("toe", Aspect.READING)), Criterion.Id.parse("toe.reading"));
         assertFalse(Criterion.Id.parse("toe").isPresent());
+    }
+
+    /** Whoever sat a task is marked by the doubts it was set with, whatever was learnt since. */
+    @Test
+    void aDocumentOfTheFirstVersion_countsNoSetUp_andStaysOne() {
+        String now =
+                TaskDocument.write(TaskStart.FULL_FRONT.on(Vehicles.van(), "F", OrderSchool.A, AnswerUnit.DEGREES));
+        String first = now.replace("\"version\":2", "\"version\":1");
+        Practical old = TaskDocument.stored(first);
+        assertEquals(first, TaskDocument.write(old));
+        assertEquals(1, TaskDocument.version(old));
+        assertTrue(old.of(Measure.class).noneMatch(m -> m.procedure().setUpCounts()));
+        FigureId total = figure("totalToe.front");
+        assertTrue(
+                doubt(old, total) < doubt(TaskDocument.stored(now), total),
+                "how the strings hang is no doubt of the old one");
+    }
+
+    private static double doubt(Practical practical, FigureId figure) {
+        Measure toe = practical.measure("toe").orElseThrow();
+        return Expected.once(toe, Assignment.of(practical, Vehicles.van()).standing())
+                .get(figure)
+                .standardUncertainty();
     }
 }

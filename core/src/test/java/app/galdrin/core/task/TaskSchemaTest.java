@@ -102,7 +102,7 @@ class TaskSchemaTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "\"version\": 1|\"version\": 2",
+                "\"version\": 2|\"version\": 3",
                 "\"simple\"|\"strict\"",
                 "\"repeats\":2|\"repeats\":11",
                 "\"kind\":\"judge\"|\"kind\":\"guess\"",
@@ -114,7 +114,7 @@ class TaskSchemaTest {
             })
     void whatNoReadingTakes_theSchemaRefuses(String right, String wrong) {
         String document = TaskDocument.write(TaskStart.TOE.on(Vehicles.van(), "x", OrderSchool.A, AnswerUnit.DEGREES))
-                .replace("\"version\":1", "\"version\": 1");
+                .replace("\"version\":2", "\"version\": 2");
         assertTrue(document.contains(right), document);
         String changed = document.replace(right, wrong);
         assertTrue(!isValid(changed));

@@ -44,7 +44,7 @@ public class WorkingWords {
     }
 
     /** The words of a source, or of what it is one of: {@code setUp.parallel.fl} is one {@code setUp.parallel}. */
-    private String source(String group) {
+    public String source(String group) {
         for (String of = group; !of.isEmpty(); of = of.substring(0, Math.max(0, of.lastIndexOf('.')))) {
             if (words.has("doubt." + of)) {
                 return words.text("doubt." + of);

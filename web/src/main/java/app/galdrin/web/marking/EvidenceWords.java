@@ -145,6 +145,20 @@ public class EvidenceWords {
         if (evidence instanceof Evidence.Judged e) {
             return judged(e);
         }
+        if (evidence instanceof Evidence.Compared e) {
+            return Told.of(
+                    say(
+                            "judge.compared",
+                            words.name(e.figure()),
+                            say("procedure." + e.first()),
+                            say("procedure." + e.second())),
+                    e.credit() == 1,
+                    say(
+                            "evidence.compared." + e.right().key(),
+                            words.figure(e.difference(), e.figure()),
+                            words.doubt(e.expanded(), e.figure()),
+                            say("agreement." + e.said().key())));
+        }
         if (evidence instanceof Evidence.CanBeAdjusted e) {
             return Told.of(
                     say("judge.adjustable", name(e.adjustment())),

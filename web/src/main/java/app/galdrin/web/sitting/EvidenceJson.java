@@ -48,6 +48,7 @@ class EvidenceJson {
         @JsonSubTypes.Type(value = Evidence.Working.class, name = "working"),
         @JsonSubTypes.Type(value = Evidence.Target.class, name = "target"),
         @JsonSubTypes.Type(value = Evidence.Judged.class, name = "judged"),
+        @JsonSubTypes.Type(value = Evidence.Compared.class, name = "compared"),
         @JsonSubTypes.Type(value = Evidence.CanBeAdjusted.class, name = "canBeAdjusted"),
         @JsonSubTypes.Type(value = Evidence.Move.class, name = "move"),
         @JsonSubTypes.Type(value = Evidence.NoMove.class, name = "noMove"),

@@ -2,16 +2,24 @@ package app.galdrin.web.sketch;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
  * One way of laying a sketch out.
  *
  * @param fields where each place's field stands
+ * @param follows what moves with what is written
  */
-public record Drawing(double width, double height, List<Shape> shapes, Map<String, Box> fields) {
+public record Drawing(double width, double height, List<Shape> shapes, Map<String, Box> fields, List<Follow> follows) {
 
     public Drawing {
         shapes = List.copyOf(shapes);
+        follows = List.copyOf(follows);
         fields = Map.copyOf(fields);
+    }
+
+    /** What moves, as the script reads it; empty where nothing does. */
+    public String followed() {
+        return follows.stream().map(Follow::said).collect(Collectors.joining("|"));
     }
 }

@@ -14,12 +14,16 @@ public sealed interface Shape {
     @Nullable
     String option();
 
-    /** A path in SVG's path language; {@code position} names the position of the vehicle it shows, if it shows one of several. */
+    /**
+     * A path in SVG's path language; {@code position} names the position of the vehicle it shows, if it shows one of several, and
+     * {@code follows} the {@link Follow} that moves it.
+     */
     record Path(
             String style,
             String d,
             @Nullable String position,
-            @Nullable String option) implements Shape {
+            @Nullable String option,
+            @Nullable String follows) implements Shape {
         @Override
         public String kind() {
             return "path";

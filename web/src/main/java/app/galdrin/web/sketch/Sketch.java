@@ -55,9 +55,12 @@ public record Sketch(
             return place.words();
         }
 
-        /** Key of the wheel's words. */
+        /** Key of the words of the wheel or the axle. */
         public String wheelWords() {
-            return place.wheel().map(w -> "wheel." + w.key()).orElse("wheel.none");
+            return place.wheel()
+                    .map(w -> "wheel." + w.key())
+                    .or(() -> place.where().axle().map(a -> "axle." + a.key()))
+                    .orElse("wheel.none");
         }
 
         /** Class by which the style sheet puts its field in place. */

@@ -94,7 +94,7 @@ class PracticalsBecomeDocuments implements JavaMigration {
     }
 
     private static Practical practical(ResultSet row, List<Criterion> criteria) throws SQLException {
-        var procedure = Procedures.of(row.getString("method"));
+        var procedure = Procedures.of(row.getString("method")).withoutSetUp();
         List<FigureId> figures = figures(row);
         int repeats = row.getInt("repeats");
         AnswerUnit unit = Keyed.of(AnswerUnit.values(), row.getString("answer_unit"));
@@ -120,7 +120,7 @@ class PracticalsBecomeDocuments implements JavaMigration {
 
     /** Of the front axle: the sum of both wheels alone, or each wheel beside it. */
     private static List<FigureId> figures(ResultSet row) throws SQLException {
-        Procedure procedure = Procedures.of(row.getString("method"));
+        Procedure procedure = Procedures.of(row.getString("method")).withoutSetUp();
         var base = procedure.sees().iterator().next().measurand().base();
         boolean sumAlone = row.getString("asked").equals("total");
         return TaskStart.usualFigures(procedure, base).stream()
@@ -172,7 +172,7 @@ class PracticalsBecomeDocuments implements JavaMigration {
         try (PreparedStatement update = connection.prepareStatement(
                 "update task_version set document = ?::jsonb, document_version = ? where centre_id = ? and id = ?")) {
             update.setString(1, TaskDocument.write(practical));
-            update.setInt(2, TaskDocument.VERSION);
+            update.setInt(2, TaskDocument.version(practical));
             update.setObject(3, centre);
             update.setObject(4, task);
             update.executeUpdate();

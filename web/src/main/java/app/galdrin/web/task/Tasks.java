@@ -73,7 +73,7 @@ public class Tasks {
                 practical.title(),
                 practical.mode(),
                 TaskDocument.write(practical),
-                TaskDocument.VERSION);
+                TaskDocument.version(practical));
         for (int i = 0; i < sheets.size(); i++) {
             mapper.insertSheet(centreId, id, sheets.get(i), i + 1);
         }

@@ -13,6 +13,7 @@ import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Family;
 import app.galdrin.core.procedure.Place;
@@ -44,6 +45,7 @@ import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.StepKind;
 import app.galdrin.core.task.TaskFault;
 import java.io.IOException;
@@ -112,10 +114,13 @@ class WordsTest {
                 keyed("field.example.", Quantity.values()),
                 keyed("field.", LineText.Reason.values()),
                 keyed("sense.", Sense.values()),
+                keyed("instrument.", CatalogueInstrument.values()),
+                keyed("steering.", Steering.values()),
                 keyed("family.", Family.values()),
                 keyed("aspect.", Aspect.values()),
                 keyed("fault.", TaskFault.Reason.values()),
                 keyed("verdict.", Judge.Verdict.values()),
+                keyed("agreement.", Judge.Agreement.values()),
                 keyed("zone.", Zone.values()),
                 keyed("adjustable.", Adjustable.values()),
                 keyed("adjustable.is.", Adjustable.values()),
@@ -183,14 +188,15 @@ class WordsTest {
             keys.add("choice." + choice.id());
             choice.options().forEach(o -> keys.add(choice.id() + "." + o));
         }
-        procedure.assumes().forEach(a -> keys.add("assumption." + a.key()));
+        procedure.instruments().keySet().forEach(tool -> keys.add("doubt." + tool));
+        procedure.guide().assumes().forEach(a -> keys.add("assumption." + a.key()));
+        procedure.guide().steps().forEach(step -> keys.add("guide.do." + step));
+        procedure.guide().checks().forEach(check -> keys.add("guide.check." + check));
         for (Slip slip : Slips.of(procedure)) {
             keys.add("slip." + slip.key());
         }
-        Map<String, Double> readings = procedure
-                .simulation()
-                .lay(truth(), standing, 0, new SplittableRandom(1))
-                .read();
+        Map<String, Double> readings =
+                procedure.lay(truth(), standing, 0, new SplittableRandom(1)).read();
         for (String taught : procedure.taught()) {
             var worked = procedure.work(readings, standing, new Procedure.Repeat("s", 0, 1), taught);
             worked.figures()

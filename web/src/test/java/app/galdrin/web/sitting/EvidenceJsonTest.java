@@ -14,6 +14,7 @@ import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Judge.Verdict;
 import app.galdrin.core.task.Plan.Instead;
 import java.math.BigDecimal;
@@ -57,6 +58,8 @@ class EvidenceJsonTest {
                     Zone.OUTSIDE,
                     Verdict.TOO_CLOSE,
                     Set.of(Verdict.OUTSIDE)),
+            new Evidence.Compared(
+                    TOE, "plates", "strings", 0.002, 0.0015, Judge.Agreement.AGREE, Judge.Agreement.DISAGREE),
             new Evidence.CanBeAdjusted("toe.front", Adjustable.YES, Adjustable.WITH_ADDED_PARTS),
             new Evidence.Move(
                     "rod.front.left",

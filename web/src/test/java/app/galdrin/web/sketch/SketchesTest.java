@@ -23,9 +23,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class SketchesTest {
 
@@ -48,19 +50,11 @@ class SketchesTest {
 
     /** From a very short and narrow vehicle to a long lorry with unlike tracks. */
     @ParameterizedTest
-    @CsvSource({
-        "2760,1484,1466,416",
-        "3350,1664,1640,441",
-        "1600,1400,1400,330",
-        "1850,1150,1150,300",
-        "6200,2050,1840,570",
-        "2500,1300,1700,400",
-        "2500,1750,1300,400",
-    })
-    void fields_lieOnTheDrawing_andNeverOnOneAnother(double wheelbase, double front, double rear, double rim) {
+    @MethodSource("vehicles")
+    void fields_lieOnTheDrawing_andNeverOnOneAnother(SpecificationSheet sheet) {
         for (Procedure procedure : Procedures.all()) {
             for (List<FigureId> figures : choices(procedure)) {
-                Sketch sketch = Sketches.of(new UUID(1, 2), sheet(wheelbase, front, rear, rim), procedure, figures);
+                Sketch sketch = Sketches.of(new UUID(1, 2), sheet, procedure, figures);
                 for (Drawing drawing : List.of(sketch.lying(), sketch.upright())) {
                     lieApart(procedure.key() + figures, sketch, drawing);
                 }
@@ -69,6 +63,32 @@ class SketchesTest {
                         "thumbs in gloves: " + procedure.key());
             }
         }
+    }
+
+    /** A word on a drawing stands clear of what is drawn, of fields and of other words, whatever the vehicle's proportions. */
+    @ParameterizedTest
+    @MethodSource("vehicles")
+    void words_areCrossedByNothing(SpecificationSheet sheet) {
+        List<String> crossed = new ArrayList<>();
+        for (Procedure procedure : Procedures.all()) {
+            for (List<FigureId> figures : choices(procedure)) {
+                Sketch sketch = Sketches.of(new UUID(1, 2), sheet, procedure, figures);
+                crossed.addAll(SketchWords.crossed(procedure.key() + " lying", sketch.lying()));
+                crossed.addAll(SketchWords.crossed(procedure.key() + " upright", sketch.upright()));
+            }
+        }
+        assertEquals(List.of(), crossed.stream().distinct().toList());
+    }
+
+    static Stream<SpecificationSheet> vehicles() {
+        return Stream.of(
+                sheet(2760, 1484, 1466, 416),
+                sheet(3350, 1664, 1640, 441),
+                sheet(1600, 1400, 1400, 330),
+                sheet(1850, 1150, 1150, 300),
+                sheet(6200, 2050, 1840, 570),
+                sheet(2500, 1300, 1700, 400),
+                sheet(2500, 1750, 1300, 400));
     }
 
     /** Strokes and words of every option there is and of no other, and rules by which a choice shows its own alone. */

@@ -20,6 +20,7 @@ import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -227,12 +228,20 @@ class BaySheetController {
      *
      * @param ok whether it is on the log now; otherwise it never will be, and the script moves it aside
      * @param echo as it was understood
+     * @param number what was understood, in mm, degrees or a count, with its sign
      * @param error why it is not written
      * @param seq how many entries the sitting has
      * @param disputed whether something else stands on the line as well
      * @param late whether it waits for the instructor
      */
-    record Answer(boolean ok, String echo, @Nullable String error, int seq, boolean disputed, boolean late) {}
+    record Answer(
+            boolean ok,
+            String echo,
+            @Nullable BigDecimal number,
+            @Nullable String error,
+            int seq,
+            boolean disputed,
+            boolean late) {}
 
     @PostMapping("/sittings/{id:[0-9a-f-]{36}}/entries")
     @ResponseBody
@@ -260,13 +269,20 @@ class BaySheetController {
         var outcome = entries.write(me, sitting, entry);
         if (outcome instanceof Entries.Outcome.Refused no) {
             return new Answer(
-                    false, "", speech.words().text(no.why()), sitting.state().lastSeq(), false, false);
+                    false,
+                    "",
+                    null,
+                    speech.words().text(no.why()),
+                    sitting.state().lastSeq(),
+                    false,
+                    false);
         }
         var stands = (Entries.Outcome.Stands) outcome;
         String echo = stands.entry().isStrike() ? "" : maker(sitting, Map.of()).echo(stands.entry());
         return new Answer(
                 true,
                 echo,
+                stands.entry().value(),
                 null,
                 stands.entry().seq(),
                 stands.disputed(),

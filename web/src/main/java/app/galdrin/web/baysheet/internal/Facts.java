@@ -7,6 +7,7 @@ import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Part;
+import app.galdrin.core.task.Measure;
 import app.galdrin.web.layout.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,13 +29,14 @@ final class Facts {
      *
      * @param found with the figures that steps before came to
      */
-    List<WorkView.Given> of(Procedure procedure, String taught, Standing found) {
+    List<WorkView.Given> of(Measure measure, Standing found) {
+        Procedure procedure = measure.procedure();
         List<WorkView.Given> given = new ArrayList<>();
         procedure
                 .baseline()
                 .apply(standing)
                 .ifPresent(b -> given.add(fact("baseline." + procedure.key(), words.length(b))));
-        for (Source.Given known : procedure.given(taught)) {
+        for (Source.Given known : procedure.given(measure.taught(), measure.figures())) {
             known.known(found).flatMap(v -> said(known, v)).ifPresent(given::add);
         }
         return given;

@@ -7,6 +7,7 @@ import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.answer.Sense;
 import app.galdrin.core.sitting.LineKey;
+import java.math.BigDecimal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param echo what stands, as understood; empty where nothing does
  * @param error the sentence beside the field, if what was typed could not be read
  * @param entryKey the key of the next thing written here without a script
+ * @param number what was understood, in mm, degrees or a count, with its sign
  * @param saw keys of what stands here, which that strikes
  * @param disputed texts that stand here beside one another, written by people who did not see one another
  */
@@ -25,6 +27,7 @@ public record FieldView(
         AnswerType answer,
         String value,
         String echo,
+        @Nullable BigDecimal number,
         @Nullable String error,
         String entryKey,
         List<String> saw,

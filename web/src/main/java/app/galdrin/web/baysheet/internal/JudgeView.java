@@ -1,11 +1,23 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.web.sketch.PairRule;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.List;
 import java.util.Optional;
 
 /** Figures to be judged, each on its tolerance rule, and what can be adjusted. */
-public record JudgeView(Head head, String rule, List<Item> items, List<Adjusted> adjusted) implements StepView {
+public record JudgeView(Head head, String rule, List<Item> items, List<Adjusted> adjusted, List<Compared> compared)
+        implements StepView {
+
+    /**
+     * A figure that two procedures have told.
+     *
+     * @param own what each came to, said
+     * @param why they might not agree: what each takes for granted, said
+     * @param drawn both on one rule, where he has both
+     */
+    public record Compared(
+            String name, FieldView field, List<String> own, List<String> why, Optional<PairRule> drawn) {}
 
     /**
      * One figure.

@@ -75,7 +75,8 @@ final class MeasureMaker {
                 byKey,
                 rows,
                 speaks ? rules(measure, round) : List.of(),
-                speaks ? notes(measure, round) : List.of());
+                speaks ? notes(measure, round) : List.of(),
+                speaks);
     }
 
     /** The first repeat that is not complete, else the last. */

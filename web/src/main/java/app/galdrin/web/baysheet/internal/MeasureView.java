@@ -18,6 +18,7 @@ import java.util.stream.IntStream;
  * @param chosen what was chosen for these readings: an option by the id of its choice
  * @param rows what is written, a row a place
  * @param rules the figures so far on their tolerance rules, where the sheet speaks
+ * @param followsHand whether the drawing moves as he writes: not in an assessment
  * @param notes what the procedure tells beside its figures, said
  */
 public record MeasureView(
@@ -30,7 +31,8 @@ public record MeasureView(
         Map<LineKey, FieldView> fields,
         List<Row> rows,
         List<ToleranceRule> rules,
-        List<String> notes)
+        List<String> notes,
+        boolean followsHand)
         implements StepView {
 
     /** One place with its repeats beside one another and what was struck out there. */

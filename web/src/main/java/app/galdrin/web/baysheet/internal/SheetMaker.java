@@ -14,6 +14,7 @@ import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.Comparison;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
@@ -31,11 +32,13 @@ import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sketch.PairRule;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Makes the views of a sheet; each step is made by itself, so that one that is asked for alone costs itself alone. */
 final class SheetMaker {
@@ -210,7 +213,7 @@ final class SheetMaker {
         return new WorkView.Readings(
                 measures.of(head(measure, 0), measure, 0),
                 words.text("work." + measure.procedure().key() + ".how." + measure.taught()),
-                facts.of(measure.procedure(), measure.taught(), own.standing(measure, 0)));
+                facts.of(measure, own.standing(measure, 0)));
     }
 
     private JudgeView judge(StepView.Head head, Judge judge) {
@@ -221,7 +224,40 @@ final class SheetMaker {
                 Practical.adjustments(judge.figures()).stream()
                         .map(a -> new JudgeView.Adjusted(
                                 names.adjustment(a), fields.at(LineKey.of(judge.id(), Judge.ADJUSTABLE + a.key()))))
+                        .toList(),
+                judge.compared().stream()
+                        .flatMap(f -> assignment.practical().comparison(f, judge.id()).stream())
+                        .map(c -> compared(judge, c))
                         .toList());
+    }
+
+    private JudgeView.Compared compared(Judge judge, Comparison c) {
+        FigureId figure = c.figure();
+        Optional<Estimate> first = own.mean(c.first(), 0, figure);
+        Optional<Estimate> second = own.mean(c.second(), 0, figure);
+        String one = words.text("procedure." + c.first().procedure().key());
+        String other = words.text("procedure." + c.second().procedure().key());
+        List<String> why = Stream.of(c.first(), c.second())
+                .flatMap(m -> m.procedure().guide().assumes().stream())
+                .distinct()
+                .map(a -> words.text("assumption." + a.key()))
+                .toList();
+        return new JudgeView.Compared(
+                words.text("judge.compared", words.name(figure), one, other),
+                fields.at(LineKey.of(judge.id(), Judge.AGREES + figure.key())),
+                List.of(own(one, first, figure), own(other, second, figure)),
+                why,
+                first.flatMap(a -> second.map(
+                        b -> PairRule.of(figure, a, b, assignment.sheet().limits(figure)))));
+    }
+
+    private String own(String by, Optional<Estimate> value, FigureId figure) {
+        return value.map(v -> words.text(
+                        "judge.by",
+                        by,
+                        words.figure(v.value(), figure),
+                        words.doubt(Judgement.K * v.standardUncertainty(), figure)))
+                .orElseGet(() -> words.text("judge.by.none", by));
     }
 
     private JudgeView.Item judged(Judge judge, FigureId figure) {

@@ -1,6 +1,7 @@
 package app.galdrin.web.demo.internal;
 
 import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.answer.AnswerType.Amount;
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.answer.Sense;
@@ -8,11 +9,15 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.marking.Marker;
+import app.galdrin.core.procedure.Laid;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Simulation;
+import app.galdrin.core.procedure.Slip;
+import app.galdrin.core.procedure.SlipSetting;
+import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Adjustable;
@@ -40,6 +45,7 @@ import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Works;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 
@@ -54,7 +60,21 @@ final class DemoApprentice {
         WRONG_SIGN,
         ONE_WHEEL_FOR_TOTAL,
         MILLIMETRES,
-        SIDES_SWAPPED
+        SIDES_SWAPPED,
+        /** The frame's slope added where it is to be taken off. */
+        FRAME_ADDED("frameWrongWay"),
+        /** The signs of the two cambers of a sweep lost. */
+        SIGNS_LOST("camberSignsLost");
+
+        private final String slip;
+
+        Habit() {
+            this("");
+        }
+
+        Habit(String slip) {
+            this.slip = slip;
+        }
     }
 
     private final Sittings sittings;
@@ -105,25 +125,26 @@ final class DemoApprentice {
     /** Every place of some repeats of a measurement, written as it is read. */
     void read(Measure measure, int round, Truth truth, int repeats) {
         measure.procedure().choices().forEach(c -> write(new LineKey(measure.id(), c.id(), 0, round), c.usual()));
-        Simulation.Laying laying = measure.procedure().simulation().lay(truth, assignment.standing(), 1, random);
+        Laid laying = measure.procedure().lay(truth, assignment.standing(), 1, random);
         for (int repeat = 1; repeat <= repeats; repeat++) {
             Map<String, Double> one = laying.read();
             for (Place place : measure.procedure().places(measure.figures())) {
                 if (place.eachRepeat() || repeat == 1) {
                     var key = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round);
-                    write(key, text(place.answer(), place.amount().quantity(), one.getOrDefault(place.id(), 0.0)));
+                    write(key, text(place.answer(), place.amount(), one.getOrDefault(place.id(), 0.0)));
                 }
             }
         }
     }
 
     /** A reading as a person writes it. */
-    private static String text(AnswerType answer, Quantity quantity, double value) {
+    private static String text(AnswerType answer, Amount amount, double value) {
         boolean sized = answer instanceof SizeAndSense;
         double size = sized ? Math.abs(value) : value;
-        String figure = quantity == Quantity.LENGTH
-                ? QuantityFormat.decimal(size, 1, false)
-                : QuantityFormat.decimal(Math.abs(size), 2, false);
+        boolean length = amount.quantity() == Quantity.LENGTH;
+        Unit unit = length ? Unit.MM : Unit.DEG;
+        String sign = amount.defaultUnit() == unit ? "" : length ? " mm" : "°";
+        String figure = QuantityFormat.decimal(length ? size : Math.abs(size), length ? 1 : 2, false) + sign;
         return answer instanceof SizeAndSense s
                 ? figure
                         + LineText.BEFORE_SENSE
@@ -137,7 +158,9 @@ final class DemoApprentice {
         for (Work.Item item : work.asked()) {
             FigureId asked = habit == Habit.SIDES_SWAPPED ? item.figure().otherSide() : item.figure();
             Measure measure = practical().measure(item.from()).orElseThrow();
-            double right = own.onPaper(measure, 0, asked).orElse(0);
+            double right = habit.slip.isEmpty()
+                    ? own.onPaper(measure, 0, asked).orElse(0)
+                    : slipping(habit.slip, measure, own, asked);
             boolean sum = item.figure().ofBothWheels();
             double figure = switch (habit) {
                 case WRONG_SIGN -> -right;
@@ -160,8 +183,27 @@ final class DemoApprentice {
             own.targets(target, from, 0)
                     .forEach(t -> write(
                             LineKey.of(work.id(), target.line(t)),
-                            text(t.answer(), t.place().amount().quantity(), t.value())));
+                            text(t.answer(), t.place().amount(), t.value())));
         }
+    }
+
+    /** What a figure comes to where the readings are used as a slip uses them; as it should be where the slip can't be made. */
+    private double slipping(String key, Measure measure, OwnFigures own, FigureId figure) {
+        Optional<Slip> slip = Slips.of(measure.procedure()).stream()
+                .filter(s -> s.key().equals(key))
+                .findFirst();
+        var answers = sittings.log(me.centreId(), sitting.id()).answers();
+        List<Map<String, Double>> readings = answers.readings(measure, 0);
+        if (slip.isEmpty()) {
+            return own.onPaper(measure, 0, figure).orElse(0);
+        }
+        var setting = new SlipSetting(measure.procedure(), own.standing(measure, 0), AnswerUnit.DEGREES, 1, readings);
+        return readings.stream()
+                .flatMap(r -> slip.get().misused(setting, r).stream())
+                .flatMap(misused -> own.work(measure, 0, 1, misused).honest(figure).stream())
+                .mapToDouble(v -> v)
+                .average()
+                .orElse(0);
     }
 
     private void judge(Judge judge) {
@@ -273,13 +315,13 @@ final class DemoApprentice {
         Place misread = first.procedure().places(first.figures()).get(3);
         write(new LineKey(first.id(), misread.id(), 1, 0), "75.5");
         read(first, 0, found, 1);
-        Simulation.Laying again = first.procedure().simulation().lay(found, assignment.standing(), 1, random);
+        Laid again = first.procedure().lay(found, assignment.standing(), 1, random);
         Map<String, Double> two = again.read();
         first.procedure().places(first.figures()).stream()
                 .limit(2)
                 .forEach(place -> write(
                         new LineKey(first.id(), place.id(), 2, 0),
-                        text(place.answer(), place.amount().quantity(), two.getOrDefault(place.id(), 0.0))));
+                        text(place.answer(), place.amount(), two.getOrDefault(place.id(), 0.0))));
         entries.write(
                 me,
                 sitting,

@@ -4,6 +4,7 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
@@ -133,6 +134,29 @@ public class DemoData implements ApplicationRunner {
         bays.survey(centre, 2, 0.0, 0.35, 0.03);
         UUID full = tasks.set(centre, aldous, fullFront(DemoVehicles.PARCEL_VAN.sheet()), List.of(van, bus), classTwo);
         runFull(instructor, full, van, second);
+        UUID lorry = library.addVehicle(centre, DemoVehicles.MOBILE_LIBRARY);
+        UUID ranger = library.addVehicle(centre, DemoVehicles.RANGER);
+        UUID beam = tasks.set(
+                centre,
+                aldous,
+                TaskStart.BEAM_AXLE
+                        .on(
+                                DemoVehicles.MOBILE_LIBRARY.sheet(),
+                                "Beam axle: the mobile library",
+                                OrderSchool.A,
+                                AnswerUnit.DEGREES)
+                        .with(Mode.PRACTICE),
+                List.of(lorry),
+                classTwo);
+        runBoth(
+                instructor,
+                beam,
+                second.subList(4, 6),
+                DemoApprentice.Habit.FRAME_ADDED,
+                lorry(0.9, 0.35),
+                lorry(0.05, 0.06));
+        UUID ends = tasks.set(centre, aldous, bothEnds(), List.of(ranger), classTwo);
+        runBoth(instructor, ends, second.subList(4, 6), DemoApprentice.Habit.SIGNS_LOST, ranger(0.31), ranger(0.08));
         return centre;
     }
 
@@ -189,6 +213,47 @@ public class DemoData implements ApplicationRunner {
         return p.with(steps);
     }
 
+    /** Caster and camber by sweep in front, camber behind, all four toes: the rear first, since it can be adjusted. */
+    private static Practical bothEnds() {
+        SpecificationSheet sheet = DemoVehicles.RANGER.sheet();
+        Practical start = TaskStart.FULL_FRONT.on(sheet, "Both ends of the pick-up", OrderSchool.A, AnswerUnit.DEGREES);
+        List<FigureId> rear = List.of(
+                FigureId.of(Measurand.CAMBER, Wheel.REAR_LEFT), FigureId.of(Measurand.CAMBER, Wheel.REAR_RIGHT));
+        List<FigureId> swept = List.of(
+                FigureId.of(Measurand.CASTER, Wheel.FRONT_LEFT),
+                FigureId.of(Measurand.CASTER, Wheel.FRONT_RIGHT),
+                FigureId.of(Measurand.CAMBER, Wheel.FRONT_LEFT),
+                FigureId.of(Measurand.CAMBER, Wheel.FRONT_RIGHT));
+        List<FigureId> toes = List.of(
+                FigureId.of(Measurand.TOE, Wheel.REAR_LEFT),
+                FigureId.of(Measurand.TOE, Wheel.REAR_RIGHT),
+                FigureId.of(Measurand.THRUST, Axle.REAR),
+                FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT),
+                FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT),
+                FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT));
+        List<Measure> measures = List.of(
+                Measure.of("rearCamber", Procedures.of("inclinometer"), rear, REPEATS),
+                Measure.of("caster", Procedures.of("sweep"), swept, REPEATS),
+                Measure.of("toe", Procedures.of("strings"), toes, REPEATS));
+        List<FigureId> all =
+                measures.stream().flatMap(m -> m.figures().stream()).toList();
+        List<Step> steps = new ArrayList<>();
+        steps.add(start.steps().get(0));
+        steps.addAll(measures);
+        steps.add(new Work(
+                "work",
+                measures.stream()
+                        .flatMap(m -> m.figures().stream().map(f -> new Work.Item(f, m.id(), AnswerUnit.DEGREES)))
+                        .toList()));
+        steps.add(new Judge("judge", all));
+        steps.add(new Plan("plan", all));
+        steps.add(new Round(
+                "adjust", measures.stream().map(m -> m.as(m.id() + "Again")).toList(), 2));
+        steps.addAll(
+                start.steps().subList(start.steps().size() - 2, start.steps().size()));
+        return TaskStart.withDefaults(start.with(steps), sheet);
+    }
+
     private static Step askingForToesReadings(Step step, Practical practical) {
         return step instanceof Work work
                 ? new Work(
@@ -213,13 +278,63 @@ public class DemoData implements ApplicationRunner {
         return new Truth(figures);
     }
 
+    /** The lorry's front axle, deg: total toe, and how the left kingpin is twisted against its pad. */
+    private static Truth lorry(double toe, double twist) {
+        Map<FigureId, Double> figures = new HashMap<>();
+        for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
+            boolean left = wheel == Wheel.FRONT_LEFT;
+            figures.put(FigureId.of(Measurand.CASTER, wheel), Math.toRadians(left ? 2.1 : 3.3));
+            figures.put(FigureId.of(Measurand.CAMBER, wheel), Math.toRadians(0.7));
+            figures.put(FigureId.of(Measurand.KPI, wheel), Math.toRadians(left ? 7.1 : 6.9));
+            figures.put(FigureId.of(Measurand.KINGPIN_TWIST, wheel), Math.toRadians(left ? twist : -0.05));
+            figures.put(FigureId.of(Measurand.TOE, wheel), Math.toRadians(toe / 2));
+        }
+        return new Truth(figures);
+    }
+
+    /** The pick-up, deg: left rear toe off by so much, the front with it. */
+    private static Truth ranger(double rearToe) {
+        Map<FigureId, Double> figures = new HashMap<>();
+        for (Wheel wheel : Wheel.values()) {
+            boolean left = wheel.left();
+            figures.put(FigureId.of(Measurand.CASTER, wheel), Math.toRadians(left ? 2.2 : 3.1));
+            figures.put(FigureId.of(Measurand.KPI, wheel), Math.toRadians(11));
+            figures.put(
+                    FigureId.of(Measurand.CAMBER, wheel),
+                    Math.toRadians(wheel.front() ? left ? 0.6 : -0.1 : left ? -0.3 : -0.75));
+            figures.put(
+                    FigureId.of(Measurand.TOE, wheel),
+                    Math.toRadians(wheel.front() ? left ? 0.15 : 0.02 : left ? rearToe : 0.09));
+        }
+        return new Truth(figures);
+    }
+
+    /** One careful sitting and one with a slip, both marked by the instructor's readings. */
+    private void runBoth(
+            SignedIn instructor, UUID task, List<UUID> people, DemoApprentice.Habit slip, Truth found, Truth left) {
+        tasks.open(instructor.centreId(), instructor.personId(), task);
+        reference(instructor, task, found);
+        for (int i = 0; i < 2; i++) {
+            Sitting sitting = begin(instructor, task, people.get(i), null);
+            apprentice(instructor, people.get(i), sitting, 600 + i)
+                    .doAll(i == 0 ? DemoApprentice.Habit.CAREFUL : slip, found, left);
+            asLeftReference(instructor, sitting, left, 700 + i);
+        }
+    }
+
     /** One sitting of each kind an instructor meets: flawless, and with a slip that the marker knows by name. */
     private void runStrings(SignedIn instructor, UUID task, List<UUID> class1) {
         Truth found = truth(0, 0, 0.27, 0.09);
         Truth left = truth(0, 0, -0.05, -0.03);
         tasks.open(instructor.centreId(), instructor.personId(), task);
         reference(instructor, task, found);
-        DemoApprentice.Habit[] habits = DemoApprentice.Habit.values();
+        DemoApprentice.Habit[] habits = {
+            DemoApprentice.Habit.CAREFUL,
+            DemoApprentice.Habit.WRONG_SIGN,
+            DemoApprentice.Habit.ONE_WHEEL_FOR_TOTAL,
+            DemoApprentice.Habit.MILLIMETRES,
+            DemoApprentice.Habit.SIDES_SWAPPED
+        };
         for (int i = 0; i < habits.length; i++) {
             Sitting sitting = begin(instructor, task, class1.get(i), null);
             apprentice(instructor, class1.get(i), sitting, 100 + i).doAll(habits[i], found, left);

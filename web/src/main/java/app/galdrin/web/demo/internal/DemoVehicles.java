@@ -32,7 +32,93 @@ final class DemoVehicles {
     private static final VehicleGeometry BUS =
             new VehicleGeometry(3350, 1664, 1640, 441, 346, Linkage.AHEAD, 1.5, false, 127.6, 17.4);
 
+    private static final VehicleGeometry LORRY =
+            new VehicleGeometry(4120, 1885, 1742, 508, 398, Linkage.BEHIND, 2.0, true, 190.0, 21.5);
+    private static final VehicleGeometry PICK_UP =
+            new VehicleGeometry(3085, 1572, 1566, 432, 372, Linkage.AHEAD, 1.5, false, 131.0, 16.9);
+
     private DemoVehicles() {}
+
+    /** A beam axle on leaf springs: caster by wedges under the springs, one sleeve for both wheels' toe. */
+    static final NewVehicle MOBILE_LIBRARY = new NewVehicle(
+            "Ostrick",
+            "Lectern 75",
+            "mobile library",
+            "MW 603 L",
+            Axle.REAR,
+            Side.RIGHT,
+            new SpecificationSheet(
+                    LORRY,
+                    List.of(
+                            line(Axle.FRONT, Measurand.CASTER, 2.5, 3.5, 4.5, 0.75, Adjustable.WITH_ADDED_PARTS),
+                            line(Axle.FRONT, Measurand.CAMBER, 0.25, 0.75, 1.25, 0.5, Adjustable.NO),
+                            line(Axle.FRONT, Measurand.KPI, 6.4, 7.0, 7.6, 0.6, Adjustable.NO),
+                            line(Axle.FRONT, Measurand.KINGPIN_TWIST, -0.6, 0.0, 0.6, null, Adjustable.NO),
+                            line(Axle.FRONT, Measurand.TOE, -0.02, 0.06, 0.14, 0.1, Adjustable.YES),
+                            line(Axle.FRONT, Measurand.TOTAL_TOE, 0.0, 0.12, 0.24, null, Adjustable.YES),
+                            line(Axle.REAR, Measurand.TOTAL_TOE, -0.15, 0.0, 0.15, null, Adjustable.NO)),
+                    beamAdjusters()));
+
+    /** Double wishbones with cams in front, an independent rear with cams of its own. */
+    static final NewVehicle RANGER = new NewVehicle(
+            "Tarrow",
+            "Bracken",
+            "park ranger’s pick-up",
+            "MW 371 P",
+            Axle.REAR,
+            Side.RIGHT,
+            new SpecificationSheet(
+                    PICK_UP,
+                    List.of(
+                            line(Axle.FRONT, Measurand.CASTER, 2.6, 3.2, 3.8, 0.5, Adjustable.YES),
+                            line(Axle.FRONT, Measurand.CAMBER, -0.6, -0.1, 0.4, 0.5, Adjustable.YES),
+                            line(Axle.FRONT, Measurand.KPI, 10.4, 11.0, 11.6, 0.6, Adjustable.NO),
+                            line(Axle.FRONT, Measurand.TOE, -0.02, 0.06, 0.14, 0.1, Adjustable.YES),
+                            line(Axle.FRONT, Measurand.TOTAL_TOE, -0.04, 0.12, 0.28, null, Adjustable.YES),
+                            line(Axle.REAR, Measurand.CAMBER, -1.2, -0.7, -0.2, 0.5, Adjustable.YES),
+                            line(Axle.REAR, Measurand.TOE, 0.02, 0.1, 0.18, 0.1, Adjustable.YES),
+                            line(Axle.REAR, Measurand.TOTAL_TOE, 0.04, 0.2, 0.36, null, Adjustable.YES),
+                            line(Axle.REAR, Measurand.THRUST, -0.1, 0.0, 0.1, null, Adjustable.YES)),
+                    rangerAdjusters()));
+
+    private static List<Adjuster> beamAdjusters() {
+        List<Adjuster> adjusters = new ArrayList<>();
+        for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
+            adjusters.add(adjuster(Part.SHIM, Where.of(wheel), Map.of(FigureId.of(Measurand.CASTER, wheel), 0.45)));
+        }
+        // one rod joins both arms: what a turn of its sleeve does is shared by both wheels
+        double each = Math.toDegrees(Math.atan(LORRY.lead() / LORRY.armLength())) / 2;
+        adjusters.add(adjuster(
+                Part.SLEEVE,
+                Where.FRONT,
+                Map.of(
+                        FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT),
+                        each,
+                        FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT),
+                        each)));
+        return adjusters;
+    }
+
+    private static List<Adjuster> rangerAdjusters() {
+        List<Adjuster> adjusters = new ArrayList<>();
+        for (Wheel wheel : List.of(Wheel.REAR_LEFT, Wheel.REAR_RIGHT)) {
+            adjusters.add(adjuster(
+                    Part.CAM,
+                    Where.of(wheel),
+                    Map.of(FigureId.of(Measurand.CAMBER, wheel), 0.15, FigureId.of(Measurand.TOE, wheel), -0.08)));
+        }
+        adjusters.addAll(adjusters(
+                PICK_UP, Part.CAM, Map.of(Measurand.CASTER, 0.25, Measurand.CAMBER, -0.12, Measurand.TOE, 0.05)));
+        return adjusters;
+    }
+
+    /** Effects in degrees a unit, good to a tenth of themselves. */
+    private static Adjuster adjuster(Part part, Where where, Map<FigureId, Double> degreesAUnit) {
+        Map<FigureId, Adjuster.Effect> effects = new HashMap<>();
+        degreesAUnit.forEach((figure, degrees) -> effects.put(
+                figure, Adjuster.Effect.of(Math.toRadians(degrees), Math.toRadians(Math.abs(degrees) / 10))));
+        return new Adjuster(part, where, part.unit(), 12, 0.5, effects, true);
+    }
 
     /** Driven front wheels on struts: camber at the top mount's slot, caster not adjustable. */
     static final NewVehicle PARCEL_VAN = new NewVehicle(
@@ -83,11 +169,9 @@ final class DemoVehicles {
     private static List<Adjuster> adjusters(VehicleGeometry geometry, Part part, Map<Measurand, Double> degreesAUnit) {
         List<Adjuster> adjusters = new ArrayList<>();
         for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
-            Map<FigureId, Adjuster.Effect> effects = new HashMap<>();
-            degreesAUnit.forEach((measurand, degrees) -> effects.put(
-                    FigureId.of(measurand, wheel),
-                    Adjuster.Effect.of(Math.toRadians(degrees), Math.toRadians(Math.abs(degrees) / 10))));
-            adjusters.add(new Adjuster(part, Where.of(wheel), part.unit(), 12, 0.5, effects, true));
+            Map<FigureId, Double> degrees = new HashMap<>();
+            degreesAUnit.forEach((measurand, each) -> degrees.put(FigureId.of(measurand, wheel), each));
+            adjusters.add(adjuster(part, Where.of(wheel), degrees));
         }
         adjusters.add(TrackRod.adjuster(Wheel.FRONT_LEFT, geometry));
         adjusters.add(TrackRod.adjuster(Wheel.FRONT_RIGHT, geometry));

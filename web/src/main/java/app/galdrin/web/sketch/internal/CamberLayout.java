@@ -20,13 +20,13 @@ public final class CamberLayout implements Layout {
 
     @Override
     public Set<String> procedures() {
-        return Set.of("inclinometerZeroed", "inclinometer");
+        return Set.of("inclinometerZeroed", "inclinometer", "inclinometer90", "inclinometerTurned");
     }
 
     @Override
     public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
         return FromAhead.drawing(sheet, asked, upright, (pen, view, places, fields) -> {
-            level(pen, view);
+            view.leaningWith(places, () -> level(pen, view));
             fields(pen, view, places, fields);
         });
     }

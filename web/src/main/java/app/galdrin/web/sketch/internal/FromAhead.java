@@ -3,14 +3,18 @@ package app.galdrin.web.sketch.internal;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.End;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Follow;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * A wheel seen from ahead, leaning as its sheet prefers, enlarged; the plumb line hangs where the wheel stands. Outboard is to the right
@@ -38,6 +42,7 @@ final class FromAhead {
     private final Panels panels;
     private final Wheel wheel;
     private final double lean;
+    private final double rim;
     private final int out;
     private final double contactX;
     private final double groundY;
@@ -47,6 +52,7 @@ final class FromAhead {
         this.panels = panels;
         this.wheel = wheel;
         this.lean = drawnLean(sheet, wheel);
+        this.rim = sheet.geometry().rim(wheel.axle());
         this.out = wheel.left() ? 1 : -1;
         double middle = panels.x(wheel) + panels.panelWidth() / 2;
         this.contactX = middle - out * panels.panelWidth() * 0.13;
@@ -65,10 +71,10 @@ final class FromAhead {
         Map<String, Box> fields = new HashMap<>();
         for (Wheel wheel : panels.wheels()) {
             var view = new FromAhead(pen, panels, wheel, sheet);
-            view.draw();
+            view.draw(panels.places(wheel));
             tool.draw(pen, view, panels.places(wheel), fields);
         }
-        return new Drawing(panels.width(), panels.height(), pen.shapes(), fields);
+        return pen.drawing(panels.width(), panels.height(), fields);
     }
 
     /** How wide the panel is. */
@@ -114,10 +120,40 @@ final class FromAhead {
         return xy;
     }
 
-    private void draw() {
+    /** What leans with the wheel as its reading is written. */
+    void leaningWith(List<Place> places, Runnable drawing) {
+        pen.following(List.of(follow(places)), drawing);
+    }
+
+    private Follow follow(List<Place> places) {
+        List<Follow.Term> terms = new ArrayList<>();
+        double leans = out * ENLARGED;
+        long gauges =
+                places.stream().filter(p -> p.reading().startsWith("gauge")).count();
+        for (Place place : places) {
+            if (place.reading().startsWith("gauge")) {
+                terms.add(new Follow.Term(
+                        place.id(), leans / gauges, place.reading().equals("gauge90") ? 90 : 0));
+            } else if (place.reading().equals("plumb")) {
+                int way = place.end().equals(Optional.of(End.BOTTOM)) ? 1 : -1;
+                terms.add(Follow.Term.of(place.id(), way * leans * Math.toDegrees(1 / rim)));
+            }
+        }
+        return Follow.leaning(
+                wheel.key(),
+                contactX,
+                groundY,
+                out * Math.toDegrees(lean),
+                Math.toDegrees(MOST_DRAWN),
+                (int) ENLARGED,
+                terms);
+    }
+
+    private void draw(List<Place> places) {
         floor();
         arms();
-        tyre();
+        leaningWith(places, this::tyre);
+        pen.line("plumb", x(0), y(-5), x(0), y(WHEEL_HEIGHT + 26));
         sense();
         words();
     }
@@ -151,7 +187,6 @@ final class FromAhead {
         }
         double[] middle = leaning(0, -5, 0, h + 20);
         pen.line("centreline ink", middle[0], middle[1], middle[2], middle[3]);
-        pen.line("plumb", x(0), y(-5), x(0), y(h + 26));
     }
 
     /** The positive way, from the plumb line outward. */

@@ -30,6 +30,10 @@ final class Panels {
                 asked.stream().map(p -> p.wheel().orElseThrow()).distinct().toList();
     }
 
+    boolean isUpright() {
+        return upright;
+    }
+
     List<Wheel> wheels() {
         return wheels;
     }

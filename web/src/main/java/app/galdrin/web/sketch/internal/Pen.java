@@ -1,71 +1,219 @@
 package app.galdrin.web.sketch.internal;
 
+import app.galdrin.web.sketch.Box;
+import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Follow;
 import app.galdrin.web.sketch.Shape;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
-/** Draws strokes and words on a sheet: x to the right, y down, in units of the drawing. */
+/**
+ * Draws strokes and words on a sheet: x to the right, y down, in units of the drawing. Words are set last, each as near to where it is
+ * wanted as it stands clear of fields, strokes and other words.
+ */
 final class Pen {
 
     private static final double ARROW = 7;
     private static final double ARROW_HALF = 2.4;
 
     /** Strokes of one style are one path: a drawing has hundreds of strokes and a dozen styles. */
-    private final Map<Stroke, StringBuilder> strokes = new LinkedHashMap<>();
+    private final Map<Ink, StringBuilder> strokes = new LinkedHashMap<>();
 
-    private final List<Shape> labels = new ArrayList<>();
+    private final List<Stroke> lines = new ArrayList<>();
+    private final List<Wanted> wanted = new ArrayList<>();
+
+    private final List<Follow> follows = new ArrayList<>();
 
     private @Nullable String option;
+    private @Nullable String following;
 
-    private record Stroke(
+    private record Ink(
             String style,
             @Nullable String position,
-            @Nullable String option) {}
+            @Nullable String option,
+            @Nullable String follows) {}
+
+    /** Words and where they are wanted. */
+    private record Wanted(
+            String style,
+            double x,
+            double y,
+            String anchor,
+            String words,
+            @Nullable String filled,
+            @Nullable String option) {
+        Box roomAt(double dx, double dy) {
+            return Lettering.room(style, x + dx, y + dy, anchor, words);
+        }
+
+        Shape.Label at(double dx, double dy) {
+            return new Shape.Label(style, round(x + dx), round(y + dy), anchor, words, filled, option);
+        }
+    }
 
     /** What is drawn here is so when an option is chosen, {@code lineSide-inboard}; with null again whatever is chosen. */
     void when(@Nullable String chosen) {
         option = chosen;
     }
 
-    /** Styles in the order in which they were first drawn, then the words. */
-    List<Shape> shapes() {
+    /** What is drawn by this follows the hand, by whichever of these goes with what is chosen; all have one id. */
+    void following(List<Follow> by, Runnable drawing) {
+        follows.addAll(by);
+        following = by.isEmpty() ? null : by.get(0).id();
+        drawing.run();
+        following = null;
+    }
+
+    /** The finished drawing: styles in the order in which they were first drawn, then the words. */
+    Drawing drawing(double width, double height, Map<String, Box> fields) {
         List<Shape> shapes = new ArrayList<>();
-        strokes.forEach((stroke, d) ->
-                shapes.add(new Shape.Path(stroke.style(), d.toString(), stroke.position(), stroke.option())));
-        shapes.addAll(labels);
-        return shapes;
+        strokes.forEach((ink, d) ->
+                shapes.add(new Shape.Path(ink.style(), d.toString(), ink.position(), ink.option(), ink.follows())));
+        shapes.addAll(new Lettered(width, height, fields.values()).all());
+        return new Drawing(width, height, shapes, fields, follows);
+    }
+
+    /** Sets words one after the other. */
+    private final class Lettered {
+        /** How far words may be moved, and in which steps. */
+        private static final double FARTHEST = 66;
+
+        private static final double STEP = 6;
+        private static final double NAME = 15;
+
+        private final double width;
+        private final double height;
+        private final Collection<Box> fields;
+        private final Map<Box, Wanted> set = new LinkedHashMap<>();
+
+        Lettered(double width, double height, Collection<Box> fields) {
+            this.width = width;
+            this.height = height;
+            this.fields = fields;
+        }
+
+        List<Shape> all() {
+            List<Shape> labels = new ArrayList<>();
+            for (Wanted words : wanted) {
+                double[] by = nearestClear(words);
+                set.put(words.roomAt(by[0], by[1]), words);
+                labels.add(words.at(by[0], by[1]));
+            }
+            return labels;
+        }
+
+        /** Ring by ring about where they are wanted, up and down before aside; where it is nowhere clear, there. */
+        private double[] nearestClear(Wanted words) {
+            for (double ring = 0; ring <= FARTHEST; ring += STEP) {
+                for (double[] by : ring(ring)) {
+                    if (isClear(words, words.roomAt(by[0], by[1]))) {
+                        return by;
+                    }
+                }
+            }
+            return new double[] {0, 0};
+        }
+
+        private List<double[]> ring(double ring) {
+            if (ring == 0) {
+                return List.of(new double[] {0, 0});
+            }
+            List<double[]> around = new ArrayList<>();
+            for (double along = 0; along <= ring; along += STEP) {
+                for (int side : new int[] {-1, 1}) {
+                    around.add(new double[] {side * along, -ring});
+                    around.add(new double[] {side * along, ring});
+                }
+            }
+            for (double along = 0; along < ring; along += STEP) {
+                for (int side : new int[] {-1, 1}) {
+                    around.add(new double[] {-2 * ring, side * along});
+                    around.add(new double[] {2 * ring, side * along});
+                }
+            }
+            return around;
+        }
+
+        private boolean isClear(Wanted words, Box room) {
+            return room.inside(width, height)
+                    && fields.stream().noneMatch(field -> named(field).overlaps(room))
+                    && set.entrySet().stream()
+                            .noneMatch(e -> together(e.getValue().option(), words.option())
+                                    && e.getKey().overlaps(room))
+                    && lines.stream().noneMatch(l -> together(l.option(), words.option()) && l.crosses(room));
+        }
+
+        /** A field with its name, which stands above it or below. */
+        private static Box named(Box field) {
+            return new Box(field.x(), field.y() - NAME, field.width(), field.height() + 2 * NAME);
+        }
+
+        private static boolean together(@Nullable String one, @Nullable String other) {
+            return one == null || other == null || one.equals(other);
+        }
+    }
+
+    /** Keeps in mind what words must not stand on. */
+    private void keep(String style, boolean closed, double... xy) {
+        if (Stroke.isFaint(style)) {
+            return;
+        }
+        for (int i = 0; i + 3 < xy.length; i += 2) {
+            lines.add(new Stroke(xy[i], xy[i + 1], xy[i + 2], xy[i + 3], option));
+        }
+        if (closed) {
+            int last = xy.length - 2;
+            lines.add(new Stroke(xy[last], xy[last + 1], xy[0], xy[1], option));
+        }
     }
 
     private void stroke(String style, @Nullable String position, String d) {
-        strokes.computeIfAbsent(new Stroke(style, position, option), s -> new StringBuilder())
+        strokes.computeIfAbsent(new Ink(style, position, option, following), s -> new StringBuilder())
                 .append(d);
     }
 
     void line(String style, double x1, double y1, double x2, double y2) {
+        keep(style, false, x1, y1, x2, y2);
         stroke(style, null, "M" + point(x1, y1) + "L" + point(x2, y2));
     }
 
     /** An open line through points given as x, y pairs. */
     void polyline(String style, double... xy) {
+        keep(style, false, xy);
         stroke(style, null, points(xy));
     }
 
     /** A closed outline through points given as x, y pairs. */
     void outline(String style, double... xy) {
+        keep(style, true, xy);
         stroke(style, null, points(xy) + "Z");
     }
 
     /** A closed outline that shows one of several positions. */
     void outlineAt(String style, String position, double... xy) {
+        keep(style, true, xy);
         stroke(style, position, points(xy) + "Z");
     }
 
     void circle(String style, double x, double y, double radius) {
+        keep(style, true, round(x, y, radius));
         stroke(style, null, "M" + point(x - radius, y) + arc(radius, x + radius, y) + arc(radius, x - radius, y) + "Z");
+    }
+
+    /** A circle as words see it. */
+    private static double[] round(double x, double y, double radius) {
+        int corners = 24;
+        double[] xy = new double[2 * corners];
+        for (int i = 0; i < corners; i++) {
+            xy[2 * i] = x + radius * Math.cos(2 * Math.PI * i / corners);
+            xy[2 * i + 1] = y + radius * Math.sin(2 * Math.PI * i / corners);
+        }
+        return xy;
     }
 
     private static String arc(double radius, double x, double y) {
@@ -74,6 +222,7 @@ final class Pen {
 
     /** A bow from one point to another. */
     void bow(String style, double x1, double y1, double x2, double y2, double radius, boolean clockwise) {
+        keep(style, false, x1, y1, x2, y2);
         stroke(
                 style,
                 null,
@@ -111,12 +260,12 @@ final class Pen {
     }
 
     void label(String style, double x, double y, String anchor, String words) {
-        labels.add(new Shape.Label(style, round(x), round(y), anchor, words, null, option));
+        wanted.add(new Wanted(style, x, y, anchor, words, null, option));
     }
 
     /** Words with other words filled in. */
     void label(String style, double x, double y, String anchor, String words, String filled) {
-        labels.add(new Shape.Label(style, round(x), round(y), anchor, words, filled, option));
+        wanted.add(new Wanted(style, x, y, anchor, words, filled, option));
     }
 
     private static String points(double... xy) {

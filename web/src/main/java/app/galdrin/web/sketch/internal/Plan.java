@@ -1,7 +1,12 @@
 package app.galdrin.web.sketch.internal;
 
-import app.galdrin.web.sketch.Shape;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.web.sketch.Box;
+import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Follow;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -11,20 +16,30 @@ import org.jspecify.annotations.Nullable;
  */
 final class Plan {
 
-    private final Pen pen = new Pen();
+    private final Pen pen;
     private final boolean upright;
     private final double originX;
     private final double originY;
 
     /** {@code originX}, {@code originY}: where the middle of the front axle stands on the drawing. */
     Plan(boolean upright, double originX, double originY) {
+        this(new Pen(), upright, originX, originY);
+    }
+
+    /** One of several plans on a sheet. */
+    Plan(Pen pen, boolean upright, double originX, double originY) {
+        this.pen = pen;
         this.upright = upright;
         this.originX = originX;
         this.originY = originY;
     }
 
-    List<Shape> shapes() {
-        return pen.shapes();
+    Drawing drawing(double width, double height, Map<String, Box> fields) {
+        return pen.drawing(width, height, fields);
+    }
+
+    Pen pen() {
+        return pen;
     }
 
     /** What is drawn here is so when an option is chosen; with null again whatever is chosen. */
@@ -70,6 +85,21 @@ final class Plan {
     /** A line with an arrowhead at its end. */
     void pointer(double along1, double left1, double along2, double left2) {
         pen.pointer(x(along1, left1), y(along1, left1), x(along2, left2), y(along2, left2));
+    }
+
+    /** How many times larger a wheel turns on a plan than it does. */
+    static final int ENLARGED = 10;
+
+    /** The most that a wheel is turned on a plan, deg. */
+    private static final double MOST = 14;
+
+    /** What turns a wheel so much as it is written, about its middle; {@code toeIn} in degrees of toe-in for 1 at a place. */
+    Follow turning(Wheel wheel, double along, double left, Map<String, Double> toeIn) {
+        List<Follow.Term> terms = new ArrayList<>();
+        // a left wheel's front goes to the right as it turns in, which on either layout is clockwise
+        toeIn.forEach(
+                (place, each) -> terms.add(Follow.Term.of(place, wheel.side().sign() * ENLARGED * each)));
+        return Follow.turning(wheel.key(), x(along, left), y(along, left), 0, MOST, ENLARGED, terms);
     }
 
     /** A wheel with its rim as a heavy line and its hub as a tick. */

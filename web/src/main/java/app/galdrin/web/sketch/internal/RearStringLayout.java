@@ -22,7 +22,7 @@ public final class RearStringLayout implements Layout {
 
     @Override
     public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
-        var gaps = new FrontGaps(sheet.geometry(), asked, upright, 0);
+        var gaps = new SideGaps(sheet.geometry(), asked, upright, 0, false);
         double string = gaps.rearTrack() + gaps.halfWidth();
         for (Wheel wheel : Wheel.values()) {
             double middle = wheel.front() ? gaps.rearTrack() - GAP : gaps.rearTrack();

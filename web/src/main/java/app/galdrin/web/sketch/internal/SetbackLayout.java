@@ -6,6 +6,7 @@ import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Follow;
 import com.google.auto.service.AutoService;
 import java.util.HashMap;
 import java.util.List;
@@ -18,6 +19,8 @@ public final class SetbackLayout implements Layout {
 
     /** From a wheel's face to the tape, drawing units. */
     private static final double STAND_OFF = 16;
+
+    private static final double MOST_SHIFTED = 26;
 
     @Override
     public Set<String> procedures() {
@@ -39,12 +42,18 @@ public final class SetbackLayout implements Layout {
         plan.body(wheelbase, across * g.frontTrack() / 2, scale);
         for (Wheel wheel : Wheel.values()) {
             double track = wheel.front() ? g.frontTrack() : g.rearTrack();
-            plan.wheel(
-                    wheel.front() ? 0 : wheelbase,
-                    side(wheel) * across * track / 2,
-                    scale * g.tyreRadius(),
-                    scale * g.rimDiameter() / 2,
-                    halfWidth);
+            double along = wheel.front() ? 0 : wheelbase;
+            double left = side(wheel) * across * track / 2;
+            List<Follow> follows = wheel.front() ? List.of(back(wheel, g.wheelbase(), scale, upright)) : List.of();
+            plan.pen()
+                    .following(
+                            follows,
+                            () -> plan.wheel(
+                                    along,
+                                    left,
+                                    scale * g.tyre(wheel.axle()),
+                                    scale * g.rim(wheel.axle()) / 2,
+                                    halfWidth));
         }
         Map<String, Box> fields = new HashMap<>();
         double tape = across * widest / 2 + halfWidth + STAND_OFF;
@@ -54,7 +63,15 @@ public final class SetbackLayout implements Layout {
             fields.put(place.id(), field(plan, wheelbase / 2, left, upright));
         }
         notes(plan, wheelbase, width, upright);
-        return new Drawing(width, height, plan.shapes(), fields);
+        return plan.drawing(width, height, fields);
+    }
+
+    /** A wheel with a longer wheelbase than the sheet's stands farther forward, enlarged. */
+    private static Follow back(Wheel wheel, double wheelbase, double scale, boolean upright) {
+        double each = scale * Plan.ENLARGED;
+        List<Follow.Term> terms = List.of(Follow.Term.of(wheel.key() + ".wheelbase", each));
+        return Follow.shifting(
+                wheel.key(), upright ? 0 : -1, upright ? -1 : 0, each * wheelbase, MOST_SHIFTED, Plan.ENLARGED, terms);
     }
 
     private static int side(Wheel wheel) {

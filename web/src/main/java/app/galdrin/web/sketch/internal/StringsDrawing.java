@@ -6,6 +6,7 @@ import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -32,6 +33,7 @@ final class StringsDrawing {
 
     private final VehicleGeometry geometry;
     private final boolean upright;
+    private final boolean battens;
 
     // what the two layouts differ in, drawing units
     private final double width;
@@ -49,7 +51,8 @@ final class StringsDrawing {
     private final double height;
     private final Plan plan;
 
-    StringsDrawing(VehicleGeometry geometry, boolean upright) {
+    StringsDrawing(VehicleGeometry geometry, boolean upright, boolean battens) {
+        this.battens = battens;
         this.geometry = geometry;
         this.upright = upright;
         this.fieldWidth = upright ? 72 : 62;
@@ -78,7 +81,7 @@ final class StringsDrawing {
 
     Drawing drawing() {
         draw();
-        return new Drawing(width, Math.rint(height), plan.shapes(), fields);
+        return plan.drawing(width, Math.rint(height), fields);
     }
 
     private void draw() {
@@ -91,8 +94,14 @@ final class StringsDrawing {
         for (int side : new int[] {1, -1}) {
             plan.line("string", front + 6, side * string, rear - 6, side * string);
         }
-        spacing(ToeBox.SPACING_FRONT.name(), front + STATION);
-        spacing(ToeBox.SPACING_REAR.name(), rear - STATION);
+        if (battens) {
+            batten(front + STATION - 12);
+            batten(rear - STATION + 12);
+            spacing("notches", front + STATION);
+        } else {
+            spacing(ToeBox.SPACING_FRONT.name(), front + STATION);
+            spacing(ToeBox.SPACING_REAR.name(), rear - STATION);
+        }
         stations(front + STATION, rear - STATION);
         notes();
     }
@@ -109,9 +118,15 @@ final class StringsDrawing {
         double along = wheel.front() ? 0 : wheelbase;
         int side = wheel.left() ? 1 : -1;
         double left = side * drawnHalfTrack(wheel.front());
-        double rimRadius = scale * geometry.rimDiameter() / 2;
+        double rimRadius = scale * geometry.rim(wheel.axle()) / 2;
         double halfWidth = Math.max(7, scale * 95);
-        plan.wheel(along, left, scale * geometry.tyreRadius(), rimRadius, halfWidth);
+        double each = Math.toDegrees(1 / geometry.rim(wheel.axle()));
+        var follow =
+                plan.turning(wheel, along, left, Map.of(ToeBox.frontGap(wheel), each, ToeBox.rearGap(wheel), -each));
+        plan.pen()
+                .following(
+                        List.of(follow),
+                        () -> plan.wheel(along, left, scale * geometry.tyre(wheel.axle()), rimRadius, halfWidth));
         double face = left + side * halfWidth * 0.4;
         double readAt = Math.max(rimRadius, 30);
         double middle = groupMiddle(wheel.front());
@@ -148,6 +163,15 @@ final class StringsDrawing {
                 upright
                         ? new Box(side > 0 ? x - fieldWidth : x, y - fieldHeight / 2, fieldWidth, fieldHeight)
                         : new Box(x - fieldWidth / 2, side > 0 ? y : y - fieldHeight, fieldWidth, fieldHeight));
+    }
+
+    /** Across both strings, a notch at each. */
+    private void batten(double along) {
+        double end = string + 9;
+        plan.outline("tool", along - 3, -end, along + 3, -end, along + 3, end, along - 3, end);
+        for (int side : new int[] {1, -1}) {
+            plan.line("tool", along - 5, side * string, along + 5, side * string);
+        }
     }
 
     private void spacing(String place, double along) {

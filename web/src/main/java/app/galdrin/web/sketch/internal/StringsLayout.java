@@ -8,18 +8,19 @@ import com.google.auto.service.AutoService;
 import java.util.List;
 import java.util.Set;
 
-/** The layout of the two strings, drawn by {@link StringsDrawing}. */
+/** The layout of the two strings, on stands or between battens, drawn by {@link StringsDrawing}. */
 @AutoService(Layout.class)
 public final class StringsLayout implements Layout {
 
     @Override
     public Set<String> procedures() {
-        return Set.of("strings");
+        return Set.of("strings", "battens");
     }
 
     @Override
     public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
         VehicleGeometry geometry = sheet.geometry();
-        return new StringsDrawing(geometry, upright).drawing();
+        boolean battens = asked.stream().anyMatch(p -> p.reading().equals("notches"));
+        return new StringsDrawing(geometry, upright, battens).drawing();
     }
 }

@@ -5,6 +5,7 @@ import app.galdrin.core.procedure.Place;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Follow;
 import com.google.auto.service.AutoService;
 import java.util.HashMap;
 import java.util.List;
@@ -19,7 +20,13 @@ import java.util.TreeSet;
 @AutoService(Layout.class)
 public final class SweepLayout implements Layout {
 
-    private static final double DRAWN_ANGLE = Math.toRadians(20);
+    private static final double ON_PLATES = Math.toRadians(20);
+
+    /** A wheel turns more outward, where it is the inner one, than inward. */
+    private static final double OUT_LOCK = Math.toRadians(38);
+
+    private static final double IN_LOCK = Math.toRadians(32);
+    private static final double MOST_TURNED = 60;
     private static final double PLATE = 92;
     private static final double WHEEL_LENGTH = 74;
     private static final double WHEEL_HALF = 25;
@@ -28,7 +35,7 @@ public final class SweepLayout implements Layout {
 
     @Override
     public Set<String> procedures() {
-        return Set.of("sweep");
+        return Set.of("sweep", "sweep90", "fullLock");
     }
 
     /** The position a place is read in: out, ahead or in. */
@@ -47,7 +54,7 @@ public final class SweepLayout implements Layout {
         for (Wheel wheel : panels.wheels()) {
             new Panel(pen, panels, wheel, upright, height).draw(positions, fields);
         }
-        return new Drawing(panels.width(), panels.height(), pen.shapes(), fields);
+        return pen.drawing(panels.width(), panels.height(), fields);
     }
 
     private static final class Panel {
@@ -62,12 +69,15 @@ public final class SweepLayout implements Layout {
         /** +1 where outboard is below. */
         private final int out;
 
+        private final boolean lock;
+
         Panel(Pen pen, Panels panels, Wheel wheel, boolean upright, double height) {
             this.pen = pen;
             this.panels = panels;
             this.wheel = wheel;
             this.upright = upright;
             this.out = wheel.left() ? 1 : -1;
+            this.lock = panels.places(wheel).stream().anyMatch(p -> p.reading().startsWith("lock"));
             this.left = panels.x(wheel);
             this.top = panels.y(wheel);
             this.x = left + (upright ? 195 : 138);
@@ -111,8 +121,8 @@ public final class SweepLayout implements Layout {
         /** The angle the wheel is drawn at: positive turns its front outboard. */
         private double angle(String position) {
             return switch (position) {
-                case "out" -> DRAWN_ANGLE;
-                case "in" -> -DRAWN_ANGLE;
+                case "out" -> lock ? OUT_LOCK : ON_PLATES;
+                case "in" -> lock ? -IN_LOCK : -ON_PLATES;
                 default -> 0;
             };
         }
@@ -130,6 +140,25 @@ public final class SweepLayout implements Layout {
         }
 
         private void wheelAt(String position, double angle) {
+            String steer = panels.places(wheel).stream()
+                    .filter(p -> position(p).equals(position) && !p.reading().startsWith("camber"))
+                    .map(Place::id)
+                    .findFirst()
+                    .orElse("");
+            // turned outward is counted against the clock where outboard lies below
+            double each = position.equals("out") ? -out : out;
+            var follow = Follow.turning(
+                    wheel.key() + "." + position,
+                    x,
+                    y,
+                    -out * Math.toDegrees(angle),
+                    MOST_TURNED,
+                    1,
+                    List.of(Follow.Term.of(steer, each)));
+            pen.following(steer.isEmpty() ? List.of() : List.of(follow), () -> outline(position, angle));
+        }
+
+        private void outline(String position, double angle) {
             double l = WHEEL_LENGTH;
             double w = WHEEL_HALF;
             double c = 6;
@@ -168,7 +197,7 @@ public final class SweepLayout implements Layout {
             double fieldsY = upright ? top + 292 + row * ROW : top + 52 + row * ROW;
             for (Place place : panels.places(wheel)) {
                 if (position(place).equals(position)) {
-                    boolean steer = place.reading().startsWith("steer");
+                    boolean steer = !place.reading().startsWith("camber");
                     double width = upright ? 124 : steer ? 62 : 106;
                     double offset = steer ? 0 : upright ? 160 : 67;
                     fields.put(

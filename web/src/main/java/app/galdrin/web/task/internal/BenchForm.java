@@ -3,8 +3,8 @@ package app.galdrin.web.task.internal;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.quantity.Quantity;
@@ -26,6 +26,7 @@ import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.SchemeDefaults;
+import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.StepKind;
 import app.galdrin.core.task.Target;
@@ -38,6 +39,7 @@ import app.galdrin.web.library.SheetVersion;
 import jakarta.validation.Validator;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -161,7 +163,7 @@ final class BenchForm {
             case CHECKLIST -> checklist(id);
             case MEASURE -> measure(id, begun);
             case WORK -> new Work(id, asked(measures), targets(measures));
-            case JUDGE -> new Judge(id, wanted("judge", measures));
+            case JUDGE -> new Judge(id, wanted("judge", measures), toldTwice(measures));
             case PLAN -> new Plan(id, wanted("plan", measures));
             case ROUND -> round(id, measures);
             case HAND_IN -> new HandIn(id);
@@ -185,7 +187,8 @@ final class BenchForm {
         Procedure otherwise = begun.measure(id)
                 .map(Measure::procedure)
                 .orElse(Procedures.all().get(0));
-        Procedure procedure = Procedures.named(text("procedure." + id)).orElse(otherwise);
+        Procedure chosen = Procedures.named(text("procedure." + id)).orElse(otherwise);
+        Procedure procedure = chosen.with(tools(id, chosen));
         List<FigureId> figures = typed.getOrDefault("figures." + id, List.of()).stream()
                 .flatMap(key -> FigureId.parse(key).stream())
                 .filter(f -> procedure.sees().contains(f) || isOfFamily(procedure, f))
@@ -195,11 +198,23 @@ final class BenchForm {
         return new Measure(
                 id,
                 procedure,
-                figures.isEmpty() ? usual(procedure) : figures,
+                figures.isEmpty() ? TaskStart.usualFigures(procedure) : figures,
                 whole("repeats." + id, fields.repeats().get(id), 2),
                 procedure.taught().contains(working)
                         ? working
-                        : procedure.taught().get(0));
+                        : procedure.taught().get(0),
+                Keyed.find(Steering.values(), text("steering." + id)).orElse(Steering.CLAMPED));
+    }
+
+    /** What was chosen instead of the usual instrument. */
+    private Map<String, CatalogueInstrument> tools(String id, Procedure procedure) {
+        Map<String, CatalogueInstrument> tools = new HashMap<>();
+        procedure
+                .instruments()
+                .forEach((tool, usual) -> procedure.choiceOf(tool).stream()
+                        .filter(i -> i != usual && i.key().equals(text("tool." + id + "." + tool)))
+                        .forEach(i -> tools.put(tool, i)));
+        return tools;
     }
 
     /** A figure that another procedure of the family sees is kept, and refused with its reason rather than dropped. */
@@ -207,18 +222,13 @@ final class BenchForm {
         return Procedures.seeing(figure).stream().anyMatch(p -> p.family() == procedure.family());
     }
 
-    /** What is usually wanted of a procedure on the front axle. */
-    static List<FigureId> usual(Procedure procedure) {
-        Measurand first = procedure.sees().iterator().next().measurand().base();
-        return TaskStart.usualFigures(procedure, first);
-    }
-
     private List<Work.Item> asked(List<Measure> measures) {
         List<Work.Item> asked = new ArrayList<>();
         for (Measure measure : measures) {
             for (FigureId figure : measure.figures()) {
                 String unit = text("unit." + figure.key());
-                if (!unit.equals("none") && measure.procedure().isWorkedOnPaper(figure)) {
+                boolean already = asked.stream().anyMatch(i -> i.figure().equals(figure));
+                if (!already && !unit.equals("none") && measure.procedure().isWorkedOnPaper(figure)) {
                     asked.add(new Work.Item(
                             figure,
                             measure.id(),
@@ -227,6 +237,20 @@ final class BenchForm {
             }
         }
         return asked;
+    }
+
+    /** The figures that are asked of two procedures, so that it can be asked whether they agree. */
+    private static List<FigureId> toldTwice(List<Measure> measures) {
+        return measures.stream()
+                .flatMap(m -> m.figures().stream())
+                .distinct()
+                .filter(f -> measures.stream()
+                                .filter(m -> m.figures().contains(f))
+                                .map(m -> m.procedure().key())
+                                .distinct()
+                                .count()
+                        > 1)
+                .toList();
     }
 
     /** The measures whose target readings were asked for, where there are any. */
@@ -251,7 +275,7 @@ final class BenchForm {
     private Round round(String id, List<Measure> measures) {
         List<Measure> again = measures.stream()
                 .filter(m -> typed.containsKey("again." + m.id()) || !typed.containsKey("roundsent." + id))
-                .map(m -> new Measure(m.id() + "Again", m.procedure(), m.figures(), m.repeats(), m.taught()))
+                .map(m -> m.as(m.id() + "Again"))
                 .toList();
         return new Round(id, again, whole("most." + id, fields.most().get(id), 2));
     }

@@ -3,7 +3,9 @@ package app.galdrin.web.task.internal;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Family;
+import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.quantity.Quantity;
@@ -15,7 +17,6 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
-import app.galdrin.core.task.Expected;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
@@ -23,6 +24,7 @@ import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskFault;
 import app.galdrin.core.task.Work;
@@ -33,10 +35,11 @@ import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.Sketches;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** What the bench shows: the form as it stands, and the sheet and the marks it makes. */
@@ -203,11 +206,14 @@ public final class BenchView {
                 .toList();
     }
 
-    /** The figures of the family that any procedure can tell, on either axle. */
-    public Collection<FigureId> figures(Measure measure) {
+    /** The figures that a measurement's procedure can tell or is asked for; or the others, which another of the family can tell. */
+    public List<FigureId> figures(Measure measure, boolean itsOwn) {
         return procedures(measure).stream()
                 .flatMap(p -> p.sees().stream())
                 .distinct()
+                .filter(f -> itsOwn
+                        == (measure.procedure().sees().contains(f)
+                                || measure.figures().contains(f)))
                 .sorted()
                 .toList();
     }
@@ -318,22 +324,35 @@ public final class BenchView {
         return Sketches.of(form.sheet.id(), form.sheet.sheet(), measure.procedure(), measure.figures());
     }
 
-    /** How well each figure of a measurement is told when it is done as asked, said. */
-    public List<String> promises(Measure measure) {
-        var expected = Expected.asAsked(
-                measure, Assignment.of(form.practical, form.sheet.sheet()).standing());
-        return measure.figures().stream()
-                .filter(expected::containsKey)
-                .map(f -> words.text(
-                        "bench.promise",
-                        words.name(f),
-                        words.doubt(
-                                2
-                                        * Optional.ofNullable(expected.get(f))
-                                                .orElseThrow()
-                                                .standardUncertainty(),
-                                f)))
+    /** The tools of a measurement that can be chosen. */
+    public List<ToolRow> tools(Measure measure) {
+        Procedure procedure = measure.procedure();
+        Set<String> asked =
+                procedure.places(measure.figures()).stream().map(Place::tool).collect(Collectors.toSet());
+        return procedure.instruments().entrySet().stream()
+                .filter(e -> asked.contains(e.getKey())
+                        && procedure.choiceOf(e.getKey()).size() > 1)
+                .map(e -> new ToolRow(
+                        e.getKey(), words.text("doubt." + e.getKey()), procedure.choiceOf(e.getKey()), e.getValue()))
                 .toList();
+    }
+
+    /** What is read with one instrument, and what it could be read with. */
+    public record ToolRow(String key, String name, List<CatalogueInstrument> choice, CatalogueInstrument now) {}
+
+    public Steering[] steerings() {
+        return Steering.values();
+    }
+
+    /** Whether it matters to a measurement where the steering stands. */
+    public boolean isSteered(Measure measure) {
+        return measure.procedure().sees().stream().anyMatch(f -> !Steering.SQUARED.leaves(f));
+    }
+
+    /** Whether each figure of a measurement can be decided when it is read as asked. */
+    public List<DecisionRow> decisions(Measure measure) {
+        var standing = Assignment.of(form.practical, form.sheet.sheet()).standing();
+        return new Decisions(words, form.practical.rule()).of(measure, standing);
     }
 
     public int places(Measure measure) {

@@ -2,10 +2,13 @@ package app.galdrin.web.sketch.internal;
 
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.ToeBox;
+import app.galdrin.core.measure.ToeLine.LineSide;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Follow;
+import app.galdrin.web.sketch.Sketch;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,10 +16,10 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * The whole vehicle from above to its proportions while the gaps between its front rims and a line along each side are drawn. Distances
+ * The whole vehicle from above to its proportions while the gaps between its rims and a line along each side are drawn. Distances
  * across are from the centreline, the same on both sides; the gaps are drawn wider than they are, their fields outside of all lines.
  */
-final class FrontGaps {
+final class SideGaps {
 
     /** From the outermost line to the near edge of the fields. */
     private static final double STAND_OFF = 22;
@@ -26,6 +29,7 @@ final class FrontGaps {
 
     private final Map<String, Box> fields = new HashMap<>();
     private final Set<String> asked;
+    private final boolean chosen;
     private final VehicleGeometry geometry;
     private final boolean upright;
     private final double width;
@@ -36,8 +40,12 @@ final class FrontGaps {
     private final double halfWidth;
     private final Plan plan;
 
-    /** {@code room}: what is kept free beside the tyres for lines. */
-    FrontGaps(VehicleGeometry geometry, List<Place> asked, boolean upright, double room) {
+    /**
+     * {@code room}: what is kept free beside the tyres for lines; {@code chosen}: whether it is chosen on which side of the wheels they
+     * run.
+     */
+    SideGaps(VehicleGeometry geometry, List<Place> asked, boolean upright, double room, boolean chosen) {
+        this.chosen = chosen;
         this.geometry = geometry;
         this.asked = asked.stream().map(Place::id).collect(Collectors.toSet());
         this.upright = upright;
@@ -59,7 +67,7 @@ final class FrontGaps {
     }
 
     Drawing drawing() {
-        return new Drawing(width, height, plan.shapes(), fields);
+        return plan.drawing(width, height, fields);
     }
 
     /** Half the front track as drawn. */
@@ -89,10 +97,27 @@ final class FrontGaps {
         return scale * geometry.rimDiameter() / 2;
     }
 
-    /** A wheel with its middle so far out. */
+    /** A wheel with its middle so far out, which turns with its gaps; to a line inboard of it they turn it the other way. */
     void wheel(Wheel wheel, double middle) {
-        double along = wheel.front() ? 0 : wheelbase;
-        plan.wheel(along, side(wheel) * middle, scale * geometry.tyreRadius(), rim(), halfWidth);
+        double each = Math.toDegrees(1 / geometry.rim(wheel.axle()));
+        Follow outboard = follow(wheel, middle, each);
+        List<Follow> follows = !asks(wheel)
+                ? List.of()
+                : chosen
+                        ? List.of(
+                                outboard.when(Sketch.option("lineSide", LineSide.OUTBOARD.key())),
+                                follow(wheel, middle, -each).when(Sketch.option("lineSide", LineSide.INBOARD.key())))
+                        : List.of(outboard);
+        double radius = scale * geometry.tyre(wheel.axle());
+        plan.pen().following(follows, () -> plan.wheel(along(wheel), side(wheel) * middle, radius, rim(), halfWidth));
+    }
+
+    private Follow follow(Wheel wheel, double middle, double each) {
+        return plan.turning(
+                wheel,
+                along(wheel),
+                side(wheel) * middle,
+                Map.of(ToeBox.frontGap(wheel), each, ToeBox.rearGap(wheel), -each));
     }
 
     /** A line along the vehicle's side. */
@@ -100,17 +125,19 @@ final class FrontGaps {
         plan.line("string", -0.2 * wheelbase, side(wheel) * out, 1.14 * wheelbase, side(wheel) * out);
     }
 
-    /** The gaps from a rim's face to a line, front and rear, each with a leader to its field beside the {@code outermost} line. */
+    /** The gaps from a rim's face to a line, its front and rear, each with a leader to its field beside the {@code outermost} line. */
     void gaps(Wheel wheel, double face, double line, double outermost) {
         int side = side(wheel);
         double near = side * (outermost + STAND_OFF);
+        double axle = along(wheel);
         // to a line on the far side of the wheel a leader passes ahead of the tyre and behind it, never through it
         double reach = Math.max(line < face ? scale * geometry.tyreRadius() + 6 : rim(), REACH);
         for (int end : new int[] {-1, 1}) {
-            plan.line("witness", end * rim(), side * face, end * reach, side * face);
-            plan.dimension(end * reach, side * face, end * reach, side * line);
+            double at = axle + end * reach;
+            plan.line("witness", axle + end * rim(), side * face, at, side * face);
+            plan.dimension(at, side * face, at, side * line);
             double from = side * Math.max(line, (face + line) / 2);
-            plan.polyline("leader", end * reach, from, end * fieldAlong(), near);
+            plan.polyline("leader", at, from, fieldAlong(wheel, end), near);
         }
     }
 
@@ -120,8 +147,8 @@ final class FrontGaps {
         double boxWidth = upright ? 84 : 76;
         double boxHeight = upright ? 46 : 34;
         for (int end : new int[] {-1, 1}) {
-            double x = plan.x(end * fieldAlong(), side * (outermost + STAND_OFF));
-            double y = plan.y(end * fieldAlong(), side * (outermost + STAND_OFF));
+            double x = plan.x(fieldAlong(wheel, end), side * (outermost + STAND_OFF));
+            double y = plan.y(fieldAlong(wheel, end), side * (outermost + STAND_OFF));
             fields.put(
                     end < 0 ? ToeBox.frontGap(wheel) : ToeBox.rearGap(wheel),
                     upright
@@ -130,8 +157,12 @@ final class FrontGaps {
         }
     }
 
-    private double fieldAlong() {
-        return Math.max(rim(), REACH) * (upright ? 1 : 1.35);
+    private double along(Wheel wheel) {
+        return wheel.front() ? 0 : wheelbase;
+    }
+
+    private double fieldAlong(Wheel wheel, int end) {
+        return along(wheel) + end * Math.max(rim(), REACH) * (upright ? 1 : 1.35);
     }
 
     /** Where the front is. */

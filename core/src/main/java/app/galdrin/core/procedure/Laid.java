@@ -1,0 +1,38 @@
+package app.galdrin.core.procedure;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.random.RandomGenerator;
+
+/** Instruments as they were laid once, and hands that read them; what is read once for the set-up is read with the first repeat. */
+public final class Laid {
+
+    private final Procedure procedure;
+    private final Simulation.Laying laying;
+    private final double handling;
+    private final RandomGenerator random;
+    private final Map<String, Double> once = new HashMap<>();
+
+    Laid(Procedure procedure, Simulation.Laying laying, double handling, RandomGenerator random) {
+        this.procedure = procedure;
+        this.laying = laying;
+        this.handling = handling;
+        this.random = random;
+    }
+
+    /** One repeat: mm or deg by place, with signs. */
+    public Map<String, Double> read() {
+        Map<String, Double> shows = laying.shows();
+        Map<String, Double> read = new LinkedHashMap<>();
+        for (Place place : procedure.walk()) {
+            double stands = shows.getOrDefault(place.id(), 0.0);
+            read.put(
+                    place.id(),
+                    place.eachRepeat()
+                            ? place.read(stands, handling, random)
+                            : once.computeIfAbsent(place.id(), id -> place.read(stands, handling, random)));
+        }
+        return read;
+    }
+}

@@ -1,0 +1,108 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.answer.Sense;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.Assumption;
+import app.galdrin.core.measure.ToeSlipPlate;
+import app.galdrin.core.measure.Use;
+import app.galdrin.core.procedure.Source.AsLaid;
+import app.galdrin.core.procedure.Source.Fixed;
+import app.galdrin.core.procedure.Source.Mean;
+import app.galdrin.core.procedure.Source.Read;
+import app.galdrin.core.procedure.Source.SetUp;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.random.RandomGenerator;
+
+/**
+ * Driving slowly over a sliding plate: a screen that says whether there is anything to look for, and never a setting. Its figure is no
+ * toe, so that nothing can be judged or set by it.
+ */
+@AutoService(ProcedureList.class)
+public final class SlipPlateProcedures implements ProcedureList {
+
+    /** Along the workshop's plate, mm. */
+    public static final double PLATE_LENGTH = 1000;
+
+    private static final double MOST_SLIDE = 60;
+
+    /** How straight and how slowly it was driven, mm; our own working value. */
+    private static final double DRIVEN = 0.8;
+
+    @Override
+    public List<Procedure> procedures() {
+        return List.of(slipPlate());
+    }
+
+    /** Forward and back: what the plate shows of itself is the same both ways, what the wheel does turns its sign. */
+    private static Procedure slipPlate() {
+        List<Place> walk = new ArrayList<>();
+        List<Evaluation> evaluations = new ArrayList<>();
+        for (Wheel wheel : Data.ROUND) {
+            Place forward = slide(wheel, "Forward");
+            Place back = slide(wheel, "Back");
+            walk.addAll(List.of(forward, back));
+            Map<String, Source> fields = new LinkedHashMap<>();
+            fields.put(
+                    "displacement",
+                    new AsLaid(new Mean(List.of(new Read(forward, 1), new Read(back, -1))), driven(wheel)));
+            fields.put("plateLength", new Fixed(PLATE_LENGTH));
+            evaluations.add(Evaluation.of(
+                    ToeSlipPlate.NAME, fields, Map.of("sideslip", FigureId.of(Measurand.SIDESLIP, wheel))));
+        }
+        return Procedure.of(
+                "slipPlate",
+                Family.TOE,
+                walk,
+                evaluations,
+                Guide.of(List.of("plateClean", "plateDrive"), List.of("plateZeroed", "plateStraight"), 2, 2)
+                        .assuming(Assumption.DRIVEN_STRAIGHT),
+                SlipPlateProcedures::lay);
+    }
+
+    private static SetUp driven(Wheel wheel) {
+        return new SetUp("driven." + wheel.key(), DRIVEN);
+    }
+
+    private static Place slide(Wheel wheel, String way) {
+        return Place.sensedLength(
+                wheel.key() + ".slip" + way,
+                wheel,
+                "slip" + way,
+                MOST_SLIDE,
+                Use.SLIP,
+                Sense.PUSHED_OUT,
+                Sense.PUSHED_IN);
+    }
+
+    /**
+     * On the road the front wheels find the steering position in which both point in alike; the rear ones stay as they are. What stands
+     * there is the sine of that over the plate.
+     */
+    static double slipOf(Truth truth, Wheel wheel) {
+        double points = wheel.front()
+                ? (truth.of(Measurand.TOE, Wheel.of(Axle.FRONT, Side.LEFT))
+                                + truth.of(Measurand.TOE, Wheel.of(Axle.FRONT, Side.RIGHT)))
+                        / 2
+                : truth.of(Measurand.TOE, wheel);
+        return PLATE_LENGTH * Math.sin(points);
+    }
+
+    private static Simulation.Laying lay(Truth truth, Standing s, double handling, RandomGenerator random) {
+        Map<String, Double> places = new HashMap<>();
+        for (Wheel wheel : Data.ROUND) {
+            double slides = slipOf(truth, wheel) + driven(wheel).made(handling, random);
+            places.put(wheel.key() + ".slipForward", slides);
+            places.put(wheel.key() + ".slipBack", -slides);
+        }
+        return () -> places;
+    }
+}

@@ -1,0 +1,185 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.answer.Sense;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.Where;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.Assumption;
+import app.galdrin.core.measure.CamberInclinometer;
+import app.galdrin.core.measure.Instrument;
+import app.galdrin.core.measure.ToeFlags;
+import app.galdrin.core.measure.ToeGauges;
+import app.galdrin.core.measure.ToeGauges.Scale;
+import app.galdrin.core.measure.Use;
+import app.galdrin.core.procedure.Source.AsLaid;
+import app.galdrin.core.procedure.Source.Fixed;
+import app.galdrin.core.procedure.Source.Read;
+import app.galdrin.core.procedure.Source.SetUp;
+import app.galdrin.core.spec.VehicleGeometry;
+import com.google.auto.service.AutoService;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.random.RandomGenerator;
+
+/** Gauges that are hung on the wheels and read as they are: sighting gauges with flags, and heads. */
+@AutoService(ProcedureList.class)
+public final class ToeGaugeProcedures implements ProcedureList {
+
+    /** More than any wheel points in or out, deg. */
+    private static final double MOST_TOE = 10;
+
+    private static final double MOST_CAMBER = 15;
+    private static final double MOST_FLAG = 400;
+
+    @Override
+    public List<Procedure> procedures() {
+        return List.of(flags(), wheelHeads());
+    }
+
+    /** How level the gauges hang and how true their feet sit; our own working value, rad. */
+    private static final SetUp HUNG = new SetUp("hung", Math.toRadians(0.02));
+
+    /** The front flags are enough for the total; the rear ones divide it. */
+    private static Procedure flags() {
+        Map<Wheel, Place> flags = new HashMap<>();
+        for (Wheel wheel : Wheel.values()) {
+            flags.put(
+                    wheel,
+                    wheel.front()
+                            ? Place.sensed(flag(wheel), wheel, "flag", MOST_TOE, Use.FLAG, Sense.TOE_IN, Sense.TOE_OUT)
+                            : Place.length(flag(wheel), Where.of(wheel), "scale", 0, MOST_FLAG, Use.GAP));
+        }
+        Map<String, Source> fronts = new LinkedHashMap<>();
+        fronts.put("frontLeft", new AsLaid(read(flags, Wheel.FRONT_LEFT), HUNG));
+        fronts.put("frontRight", read(flags, Wheel.FRONT_RIGHT));
+        fronts.put("unit", new Fixed(Scale.ANGLE.key()));
+        Map<String, Source> all = new LinkedHashMap<>(fronts);
+        all.put("rearLeft", read(flags, Wheel.REAR_LEFT));
+        all.put("rearRight", read(flags, Wheel.REAR_RIGHT));
+        all.put("wheelbase", Data.WHEELBASE);
+        FigureId total = FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT);
+        Map<String, FigureId> told = new LinkedHashMap<>();
+        told.put("totalToe", total);
+        told.put("left", FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT));
+        told.put("right", FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT));
+        return Procedure.of(
+                "flags",
+                Family.TOE,
+                Data.ROUND.stream().map(flags::get).toList(),
+                List.of(
+                        Evaluation.of(ToeFlags.NAME, fronts, Map.of("totalToe", total)),
+                        new Evaluation(ToeFlags.NAME, all, told, List.of("setbackAngle"), List.of(), List.of())),
+                Guide.of(
+                        List.of("settled", "steeringStraight", "gaugesHung"),
+                        List.of("gaugesLevel", "threeFeet", "rearFlagsEqual"),
+                        6,
+                        2),
+                ToeGaugeProcedures::layFlags);
+    }
+
+    private static String flag(Wheel wheel) {
+        return wheel.key() + ".flag";
+    }
+
+    private static Read read(Map<Wheel, Place> places, Wheel wheel) {
+        return new Read(Objects.requireNonNull(places.get(wheel)), 1);
+    }
+
+    /** What a rear flag shows of a straight wheel, mm; of a forward model. */
+    private static final double FLAGS_OUT = 120;
+
+    private static Simulation.Laying layFlags(Truth truth, Standing s, double handling, RandomGenerator random) {
+        VehicleGeometry g = s.sheet().geometry();
+        double setback = truth.of(FigureId.of(Measurand.SETBACK, Axle.FRONT));
+        var state = new ToeFlags.Truth(
+                truth.of(Measurand.TOE, Wheel.FRONT_LEFT),
+                truth.of(Measurand.TOE, Wheel.FRONT_RIGHT),
+                Math.atan(setback / g.frontTrack()));
+        var shown = ToeFlags.forward(
+                state, Scale.ANGLE, 1, g.wheelbase(), FLAGS_OUT, Instrument.PERFECT, Instrument.PERFECT, random);
+        var rear = shown.rear().orElseThrow();
+        Map<String, Double> places = new HashMap<>();
+        places.put(flag(Wheel.FRONT_LEFT), Math.toDegrees(shown.front().left() + HUNG.made(handling, random)));
+        places.put(flag(Wheel.FRONT_RIGHT), Math.toDegrees(shown.front().right()));
+        places.put(flag(Wheel.REAR_LEFT), rear.left());
+        places.put(flag(Wheel.REAR_RIGHT), rear.right());
+        return () -> places;
+    }
+
+    /** What compensation leaves of a bent rim and a clamp that sits askew; our own working value, rad. */
+    private static final double COMPENSATED = Math.toRadians(0.015);
+
+    private static SetUp compensated(String what, Wheel wheel) {
+        return new SetUp("compensation." + wheel.key() + "." + what, COMPENSATED);
+    }
+
+    /** A head on each wheel shows its toe and its camber. */
+    private static Procedure wheelHeads() {
+        List<Place> walk = new ArrayList<>();
+        List<Evaluation> evaluations = new ArrayList<>();
+        Map<Wheel, Place> toes = new HashMap<>();
+        for (Wheel wheel : Data.ROUND) {
+            Place toe = Place.sensed(
+                    wheel.key() + ".headToe", wheel, "headToe", MOST_TOE, Use.HEAD, Sense.TOE_IN, Sense.TOE_OUT);
+            Place camber = Place.sensed(
+                    wheel.key() + ".headCamber",
+                    wheel,
+                    "headCamber",
+                    MOST_CAMBER,
+                    Use.HEAD,
+                    Sense.TOP_OUT,
+                    Sense.TOP_IN);
+            toes.put(wheel, toe);
+            walk.addAll(List.of(toe, camber));
+            Map<String, Source> fields = new LinkedHashMap<>();
+            fields.put("side", new Fixed(wheel.side().key()));
+            fields.put("reading", new AsLaid(new Read(camber, 1), compensated("camber", wheel)));
+            fields.put("reference", new Fixed("floor"));
+            evaluations.add(Evaluation.of(
+                    CamberInclinometer.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel))));
+        }
+        for (Axle axle : Axle.values()) {
+            Map<String, Source> fields = new LinkedHashMap<>();
+            Map<String, FigureId> told = new LinkedHashMap<>();
+            for (Side side : Side.values()) {
+                Wheel wheel = Wheel.of(axle, side);
+                fields.put(side.key(), new AsLaid(read(toes, wheel), compensated("toe", wheel)));
+                told.put(side.key(), FigureId.of(Measurand.TOE, wheel));
+            }
+            fields.put("unit", new Fixed(Scale.ANGLE.key()));
+            evaluations.add(Evaluation.of(ToeGauges.NAME, fields, told));
+        }
+        return Procedure.of(
+                "wheelHeads",
+                Family.TOE,
+                walk,
+                evaluations,
+                Guide.of(
+                                List.of("settled", "headsOn", "headsCompensated", "steeringStraight"),
+                                List.of("headsOwnWheel", "headsLevel", "tyreSizeEntered"),
+                                12,
+                                1)
+                        .assuming(Assumption.RUN_OUT_REMOVED),
+                ToeGaugeProcedures::layHeads);
+    }
+
+    private static Simulation.Laying layHeads(Truth truth, Standing s, double handling, RandomGenerator random) {
+        Map<String, Double> places = new HashMap<>();
+        for (Wheel wheel : Data.ROUND) {
+            double toe =
+                    truth.of(Measurand.TOE, wheel) + compensated("toe", wheel).made(handling, random);
+            double camber = truth.of(Measurand.CAMBER, wheel)
+                    + compensated("camber", wheel).made(handling, random);
+            places.put(wheel.key() + ".headToe", Math.toDegrees(toe));
+            places.put(wheel.key() + ".headCamber", Math.toDegrees(camber));
+        }
+        return () -> places;
+    }
+}

@@ -1,0 +1,31 @@
+package app.galdrin.core.task;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Axle;
+
+/** Where the steering stands while toe is read: a part of the set-up, because the front wheels' share of the total hangs on it. */
+public enum Steering implements Keyed {
+    /** The steering wheel straight and clamped: each front wheel's toe means something. */
+    CLAMPED("clamped"),
+    /** One front wheel squared by hand to the line and all read in the other: the total alone means something. */
+    SQUARED("squared");
+
+    private final String key;
+
+    Steering(String key) {
+        this.key = key;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+
+    /** Whether a figure means anything with the steering so. */
+    public boolean leaves(FigureId figure) {
+        boolean steered = figure.axle().filter(Axle.FRONT::equals).isPresent();
+        return this == CLAMPED || !steered || figure.measurand() != Measurand.TOE;
+    }
+}

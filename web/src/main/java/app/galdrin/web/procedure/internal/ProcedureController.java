@@ -1,0 +1,127 @@
+package app.galdrin.web.procedure.internal;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.start.TaskStart;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.layout.WorkingWords;
+import app.galdrin.web.library.Library;
+import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.sketch.Sketch;
+import app.galdrin.web.sketch.Sketches;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The ways of measuring, for everyone who is signed in. */
+@Controller
+class ProcedureController {
+
+    /** The bay of the examples: a floor with a slope both ways, so that it is seen what becomes of it. */
+    private static final BayFloor FLOOR =
+            new BayFloor(1, Math.toRadians(0.1), Math.toRadians(-0.2), Math.toRadians(0.03));
+
+    private final Library library;
+    private final Words words;
+    private final WorkingWords working;
+
+    ProcedureController(Library library, Words words, WorkingWords working) {
+        this.library = library;
+        this.words = words;
+        this.working = working;
+    }
+
+    @GetMapping("/procedures")
+    String all(
+            @AuthenticationPrincipal SignedIn me,
+            @RequestParam(name = "sheet", required = false) @Nullable String sheet,
+            Model model) {
+        List<SheetVersion> sheets = library.newestSheets(me.centreId());
+        model.addAttribute("sheets", sheets);
+        if (!sheets.isEmpty()) {
+            SheetVersion on = chosen(sheets, sheet);
+            model.addAttribute("on", on);
+            model.addAttribute("matrix", new Matrix(words, new Standing(on.sheet(), FLOOR)).view());
+        }
+        return "procedure/all";
+    }
+
+    @GetMapping("/procedures/{key}")
+    String one(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable String key,
+            @RequestParam MultiValueMap<String, String> typed,
+            Model model) {
+        Procedure procedure = named(key, me);
+        List<SheetVersion> sheets = library.newestSheets(me.centreId());
+        model.addAttribute("procedure", procedure);
+        model.addAttribute("sheets", sheets);
+        if (!sheets.isEmpty()) {
+            Map<String, String> first = new HashMap<>();
+            typed.forEach((name, values) -> first.put(name, values.isEmpty() ? "" : String.valueOf(values.get(0))));
+            SheetVersion on = chosen(sheets, first.get("sheet"));
+            model.addAttribute("on", on);
+            Standing standing = new Standing(on.sheet(), FLOOR);
+            model.addAttribute("example", new Example(words, working, on, procedure, standing, first).view());
+        }
+        model.addAttribute(
+                "sees", procedure.sees().stream().sorted().map(words::name).toList());
+        return "procedure/one";
+    }
+
+    /** The picture as a file of its own. */
+    @GetMapping("/procedures/{key}/{layout}.svg")
+    String drawing(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable String key,
+            @PathVariable String layout,
+            @RequestParam(name = "sheet", required = false) @Nullable String sheet,
+            Model model,
+            HttpServletResponse response) {
+        Procedure procedure = named(key, me);
+        List<SheetVersion> sheets = library.newestSheets(me.centreId());
+        if (sheets.isEmpty() || !List.of("lying", "upright").contains(layout)) {
+            throw new NotThere("drawing", Words.quote(layout), me);
+        }
+        SheetVersion on = chosen(sheets, sheet);
+        List<FigureId> figures = TaskStart.usualFigures(procedure);
+        Sketch sketch = Sketches.of(on.id(), on.sheet(), procedure, figures);
+        model.addAttribute("sketch", sketch);
+        model.addAttribute("drawing", layout.equals("lying") ? sketch.lying() : sketch.upright());
+        response.setContentType("image/svg+xml;charset=UTF-8");
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename(key + "-" + layout + ".svg")
+                        .build()
+                        .toString());
+        return "procedure/svg";
+    }
+
+    private static Procedure named(String key, SignedIn me) {
+        return Procedures.named(key).orElseThrow(() -> new NotThere("procedure", Words.quote(key), me));
+    }
+
+    private static SheetVersion chosen(List<SheetVersion> sheets, @Nullable String id) {
+        return sheets.stream()
+                .filter(s -> s.id().toString().equals(id))
+                .findFirst()
+                .orElse(sheets.get(0));
+    }
+}
