@@ -2,6 +2,8 @@ package app.galdrin.web;
 
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Makes docs/screenshots from the demo data: {@code ./galdrin screenshots}. No part of the tests, hence its name. */
@@ -21,6 +23,7 @@ class Screenshots {
         String code = instructor();
         apprenticeAtTheStrings();
         apprenticeAtTheFullFront(code);
+        apprenticeAtTheBeamAxle();
     }
 
     private String instructor() throws Exception {
@@ -44,6 +47,42 @@ class Screenshots {
             maud.size(1280, 800);
             maud.go("/style").picture(folder.resolve("style.png"));
             return maud.go(taskPath(maud, "full front")).text(".code-large");
+        }
+    }
+
+    private void apprenticeAtTheBeamAxle() throws Exception {
+        String code;
+        try (var maud = new Browser(port, 1280, 800).signIn("m.aldous", PASSWORD)) {
+            code = maud.go(taskPath(maud, "mobile library")).text(".code-large");
+            maud.go("/procedures").picture(folder.resolve("procedures.png"));
+            maud.go("/procedures/turnOut").picture(folder.resolve("turn-out.png"));
+            maud.go("/procedures/runOut").picture(folder.resolve("run-out.png"));
+        }
+        try (var rowan = new Browser(port, 1280, 800)) {
+            rowan.go("/join?code=" + code);
+            rowan.all(".names label").stream()
+                    .filter(l -> l.getText().contains("Rowan Blake"))
+                    .findFirst()
+                    .orElseThrow()
+                    .click();
+            rowan.click("main .btn-ink");
+            rowan.waitFor(() -> rowan.path().startsWith("/sittings/"));
+            String sheet = rowan.path().replaceFirst("\\?.*", "");
+            rowan.go(sheet + "?step=caster");
+            for (String[] one : new String[][] {
+                {"fl.frame", "0.9", "falls to rear"},
+                {"fl.pad", "3.4", "leans back"},
+                {"fl.knuckle", "3.6", "leans back"}
+            }) {
+                String field = "caster/" + one[0] + "/1/0";
+                rowan.focusOn(field);
+                rowan.keys(one[1]);
+                WebElement way = rowan.find("select[name='" + field + ".sense']");
+                way.sendKeys(one[2]);
+                way.sendKeys(Keys.ENTER);
+            }
+            rowan.waitForText("#status", "all written");
+            rowan.picture(folder.resolve("beam-axle.png"));
         }
     }
 
@@ -87,9 +126,7 @@ class Screenshots {
                 MainJobTest.walk(lena, "#step-" + step + " .measure");
                 lena.waitForText("#status", "all written");
             }
-            for (String step : new String[] {"caster", "camber"}) {
-                lena.go(sheet + "?step=" + step).picture(folder.resolve(step + "-390.png"));
-            }
+            lena.go(sheet + "?step=caster").picture(folder.resolve("caster-390.png"));
             lena.size(1280, 800);
             for (String step : new String[] {"caster", "camber", "work", "judge", "plan"}) {
                 lena.go(sheet + "?step=" + step).picture(folder.resolve(step + ".png"));

@@ -39,6 +39,11 @@ public class Library {
         return whole(centreId, mapper.newest(centreId, MOST));
     }
 
+    /** All versions of a vehicle's sheet, the newest first. */
+    public List<SheetVersion> versions(UUID centreId, UUID vehicleId) {
+        return whole(centreId, mapper.versions(centreId, vehicleId, MOST));
+    }
+
     private List<SheetVersion> whole(UUID centreId, List<SheetRow> rows) {
         if (rows.isEmpty()) {
             return List.of();

@@ -15,6 +15,8 @@ interface SheetMapper {
 
     List<SheetRow> newest(UUID centreId, int most);
 
+    List<SheetRow> versions(UUID centreId, UUID vehicleId, int most);
+
     List<SheetLineRow> lines(UUID centreId, List<UUID> sheets);
 
     List<AdjusterRow> adjusters(UUID centreId, List<UUID> sheets);

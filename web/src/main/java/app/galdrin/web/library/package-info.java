@@ -1,5 +1,5 @@
 /**
- * Vehicles and their versioned specification sheets. Uses account and layout.
+ * Vehicles and their versioned specification sheets. Uses account, layout and the sketches.
  */
 @NullMarked
 package app.galdrin.web.library;

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * The tolerance rule before anything is read: its limits, and about each of them a wavy stretch as wide as it is too close to tell there.
  * Positions are units of a drawing {@link ToleranceRule#WIDTH} wide.
  *
- * @param waves paths of the wavy stretches
+ * @param waves paths of the wavy stretches; none where nothing is in doubt
  */
 public record DoubtRule(
         FigureId figure,
@@ -36,7 +36,7 @@ public record DoubtRule(
         List<String> waves = new ArrayList<>();
         double[] about = {limits.min().orElse(Double.NaN), limits.max().orElse(Double.NaN)};
         for (double limit : about) {
-            if (!Double.isNaN(limit)) {
+            if (!Double.isNaN(limit) && expanded > 0) {
                 waves.add(wave(x(limit - expanded, from, scale), x(limit + expanded, from, scale)));
             }
         }

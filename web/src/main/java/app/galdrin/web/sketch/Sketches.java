@@ -5,6 +5,8 @@ import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.web.sketch.internal.GeometryDrawing;
 import app.galdrin.web.sketch.internal.Layouts;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,6 +32,11 @@ public final class Sketches {
                 places(asked),
                 Layouts.of(procedure).draw(sheet, asked, false),
                 Layouts.of(procedure).draw(sheet, asked, true));
+    }
+
+    /** A vehicle with letters at the dimensions of its sheet, A to F. */
+    public static Drawing geometry(VehicleGeometry geometry, boolean upright) {
+        return GeometryDrawing.of(geometry, upright);
     }
 
     private static List<Sketch.SketchPlace> places(List<Place> asked) {

@@ -17,7 +17,9 @@ import app.galdrin.web.sketch.Sketches;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -28,6 +30,9 @@ import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.View;
+import org.thymeleaf.spring6.view.ThymeleafView;
+import org.thymeleaf.spring6.view.ThymeleafViewResolver;
 
 /** The ways of measuring, for everyone who is signed in. */
 @Controller
@@ -40,8 +45,10 @@ class ProcedureController {
     private final Library library;
     private final Words words;
     private final WorkingWords working;
+    private final ThymeleafViewResolver views;
 
-    ProcedureController(Library library, Words words, WorkingWords working) {
+    ProcedureController(Library library, Words words, WorkingWords working, ThymeleafViewResolver views) {
+        this.views = views;
         this.library = library;
         this.words = words;
         this.working = working;
@@ -87,13 +94,15 @@ class ProcedureController {
 
     /** The picture as a file of its own. */
     @GetMapping("/procedures/{key}/{layout}.svg")
-    String drawing(
+    View drawing(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable String key,
             @PathVariable String layout,
             @RequestParam(name = "sheet", required = false) @Nullable String sheet,
             Model model,
-            HttpServletResponse response) {
+            Locale locale,
+            HttpServletResponse response)
+            throws Exception {
         Procedure procedure = named(key, me);
         List<SheetVersion> sheets = library.newestSheets(me.centreId());
         if (sheets.isEmpty() || !List.of("lying", "upright").contains(layout)) {
@@ -104,14 +113,16 @@ class ProcedureController {
         Sketch sketch = Sketches.of(on.id(), on.sheet(), procedure, figures);
         model.addAttribute("sketch", sketch);
         model.addAttribute("drawing", layout.equals("lying") ? sketch.lying() : sketch.upright());
-        response.setContentType("image/svg+xml;charset=UTF-8");
         response.setHeader(
                 HttpHeaders.CONTENT_DISPOSITION,
                 ContentDisposition.attachment()
                         .filename(key + "-" + layout + ".svg")
                         .build()
                         .toString());
-        return "procedure/svg";
+        var view = (ThymeleafView) Objects.requireNonNull(views.resolveViewName("procedure/svg", locale));
+        view.setContentType("image/svg+xml;charset=UTF-8");
+        view.setForceContentType(true);
+        return view;
     }
 
     private static Procedure named(String key, SignedIn me) {

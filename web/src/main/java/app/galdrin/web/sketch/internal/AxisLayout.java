@@ -17,7 +17,7 @@ import java.util.Set;
 public final class AxisLayout implements Layout {
 
     private static final double HEIGHT = 400;
-    private static final double HEIGHT_UPRIGHT = 500;
+    private static final double HEIGHT_UPRIGHT = 524;
 
     /** How far the axle and the frame are drawn leaning, so that both are seen to. */
     private static final double LEAN = Math.toRadians(9);
@@ -66,7 +66,7 @@ public final class AxisLayout implements Layout {
             this.width = panels.panelWidth();
             this.rear = wheel.left() ? 1 : -1;
             this.x = left + (upright ? width / 2 : width / 2 - rear * width * 0.14);
-            this.y = top + 270;
+            this.y = top + (upright ? 294 : 270);
         }
 
         private double x(double back) {
@@ -190,18 +190,18 @@ public final class AxisLayout implements Layout {
             switch (place.reading()) {
                 case "frame" -> {
                     to = new double[] {x(-60), frameY(-60) - 14};
-                    fy = top + 40;
+                    fy = top + (upright ? 34 : 40);
                     // clear of the protractor, which lies toward the front
                     fx = upright ? (rear > 0 ? left + width - w - 12 : left + 12) : fx;
                 }
                 case "pad" -> {
                     to = leaning(upright ? -rear * 22 : 24, 56);
-                    fy = upright ? top + 400 : y - 78;
+                    fy = upright ? top + 424 : y - 78;
                     fx = upright ? left + 30 : fx;
                 }
                 default -> {
                     to = leaning(upright ? rear * 20 : 24, -56);
-                    fy = upright ? top + 400 : y + 14;
+                    fy = upright ? top + 424 : y + 14;
                     fx = upright ? left + width - w - 30 : fx;
                 }
             }
@@ -219,9 +219,10 @@ public final class AxisLayout implements Layout {
             pen.label("note", noteX, frameY(-100) - 8, rear > 0 ? "start" : "end", "sketch.frame");
             pen.label("plumb-words", x(0) - rear * 6, y - 108, rear > 0 ? "end" : "start", "sketch.plumb");
             double arrowFrom = x(-width * 0.2);
-            pen.pointer(arrowFrom, top + 372, arrowFrom - rear * 34, top + 372);
-            pen.label("note", arrowFrom + rear * 6, top + 376, rear > 0 ? "start" : "end", "sketch.front");
-            pen.label("rule-of-thumb", left + width / 2, top + (upright ? 488 : 392), "middle", "sketch.axis.sign");
+            double arrowY = upright ? 396 : 372;
+            pen.pointer(arrowFrom, top + arrowY, arrowFrom - rear * 34, top + arrowY);
+            pen.label("note", arrowFrom + rear * 6, top + arrowY + 4, rear > 0 ? "start" : "end", "sketch.front");
+            pen.label("rule-of-thumb", left + width / 2, top + (upright ? 512 : 392), "middle", "sketch.axis.sign");
         }
     }
 }

@@ -290,9 +290,9 @@ public final class SpanLayout implements Layout {
             if (reading.equals("mark")) {
                 plan.labelAt(
                         "note",
-                        paper.x() + (upright ? paper.width() / 2 : paper.width() * 0.72),
-                        paper.y() + 36,
-                        "middle",
+                        paper.x() + 14,
+                        paper.y() + (upright ? paper.height() - 36 : 36),
+                        "start",
                         "sketch.mark.shortened");
             }
         }

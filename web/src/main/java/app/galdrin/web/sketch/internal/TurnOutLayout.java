@@ -24,7 +24,7 @@ import java.util.Set;
 public final class TurnOutLayout implements Layout {
 
     private static final double PANEL = 420;
-    private static final double HEIGHT = 340;
+    private static final double HEIGHT = 362;
     private static final double INNER = Math.toRadians(36);
     private static final double MOST_TURNED = 60;
     private static final double PLATE = 50;
@@ -83,8 +83,8 @@ public final class TurnOutLayout implements Layout {
             this.width = width;
             this.upright = upright;
             this.half = 70;
-            this.middle = left + width / 2 + lock.sign() * 62;
-            this.axleY = top + 150;
+            this.middle = left + width / 2 + lock.sign() * 46;
+            this.axleY = top + 172;
             this.rearY = axleY + 112;
         }
 

@@ -1,0 +1,41 @@
+package app.galdrin.web.library.internal;
+
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.library.Library;
+import app.galdrin.web.library.SheetVersion;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** Vehicles and their specification sheets, to be read by everyone of the centre. */
+@Controller
+class VehicleController {
+
+    private final Library library;
+    private final Words words;
+
+    VehicleController(Library library, Words words) {
+        this.library = library;
+        this.words = words;
+    }
+
+    @GetMapping("/vehicles")
+    String all(@AuthenticationPrincipal SignedIn me, Model model) {
+        model.addAttribute("sheets", library.newestSheets(me.centreId()));
+        return "library/all";
+    }
+
+    /** One version of a sheet; a newer one has an address of its own. */
+    @GetMapping("/vehicles/{sheetId}")
+    String one(@AuthenticationPrincipal SignedIn me, @PathVariable UUID sheetId, Model model) {
+        SheetVersion sheet = library.sheet(me.centreId(), sheetId);
+        List<SheetVersion> versions = library.versions(me.centreId(), sheet.vehicleId());
+        model.addAttribute("view", new SheetViewMaker(words).of(sheet, versions));
+        return "library/one";
+    }
+}
