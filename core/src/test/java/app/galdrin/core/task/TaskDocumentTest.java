@@ -400,6 +400,38 @@ class TaskDocumentTest {
         assertFalse(Criterion.Id.parse("toe").isPresent());
     }
 
+    private static String faultsOf(String measure) {
+        return said(faults(document(MARKS, measure, END)));
+    }
+
+    /** Instruments are named by what they are read for; where one wheel is squared to the line only the total means something. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '"',
+            value = {
+                "'tools':{'tape':'tapeSixteenths'}|",
+                "'tools':{'tape':'phoneLevel'}|tools unknown phoneLevel",
+                "'tools':{'string':'tape'}|string unknownField string",
+                "'tools':'tape'|tools malformed tape",
+                "'steering':'squared'|",
+                "'steering':'sideways'|steering unknown sideways"
+            })
+    void aMeasure_namesItsToolsAndTheSteering(String member, String fault) {
+        String found = faultsOf(
+                "{'id':'toe','kind':'measure','procedure':'plates','figures':['totalToe.front']," + member + "}");
+        assertEquals(fault == null, !found.contains("steps.0"), found);
+        assertTrue(fault == null || found.contains("steps.0." + fault), found);
+    }
+
+    @Test
+    void whereOneWheelIsSquared_noSingleWheelIsAsked() {
+        String found = faultsOf("{'id':'toe','kind':'measure','procedure':'strings','steering':'squared',"
+                + "'figures':['totalToe.front','toe.front.left','toe.rear.left']}");
+        assertTrue(found.contains("steps.0.figures oneWheelSquared toe.front.left"), found);
+        assertFalse(found.contains("Squared toe.rear.left") || found.contains("Squared totalToe"), found);
+    }
+
     /** Whoever sat a task is marked by the doubts it was set with, whatever was learnt since. */
     @Test
     void aDocumentOfTheFirstVersion_countsNoSetUp_andStaysOne() {

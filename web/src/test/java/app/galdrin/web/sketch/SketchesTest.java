@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -89,6 +90,22 @@ class SketchesTest {
                 sheet(6200, 2050, 1840, 570),
                 sheet(2500, 1300, 1700, 400),
                 sheet(2500, 1750, 1300, 400));
+    }
+
+    @ParameterizedTest
+    @MethodSource("vehicles")
+    void theGeometry_hasItsLettersClearOfItsStrokes(SpecificationSheet sheet) {
+        for (boolean upright : new boolean[] {false, true}) {
+            Drawing drawing = Sketches.geometry(sheet.geometry(), upright);
+            assertEquals(List.of(), SketchWords.crossed("geometry", drawing));
+            assertEquals(
+                    "ABCDEF",
+                    drawing.shapes().stream()
+                            .filter(s -> s instanceof Shape.Label l && l.words().startsWith("sketch.letter."))
+                            .map(s -> ((Shape.Label) s).words().substring("sketch.letter.".length()))
+                            .sorted()
+                            .collect(Collectors.joining()));
+        }
     }
 
     /** Strokes and words of every option there is and of no other, and rules by which a choice shows its own alone. */

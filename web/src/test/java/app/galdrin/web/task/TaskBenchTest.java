@@ -6,14 +6,17 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Family;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
@@ -88,6 +91,7 @@ class TaskBenchTest {
         "toe,prepare toe work judge plan adjust closing handIn,110",
         "camberAndToe,prepare camber toe work judge plan adjust closing handIn,110",
         "fullFront,prepare caster camber toe work judge plan adjust closing handIn,113",
+        "beamAxle,prepare caster kpi toe work judge plan adjust closing handIn,113",
     })
     void aStart_isSetAsItIs(String start, String steps, int marks) {
         var practical = set(Map.of("start", start));
@@ -216,6 +220,93 @@ class TaskBenchTest {
                 set(form).of(Work.class).findFirst().orElseThrow().targets().get(0);
         assertEquals("toe", target.from());
         assertEquals("rearString", target.procedure().key());
+    }
+
+    /** Camber by one procedure, judged. */
+    private static Map<String, String> camber(String procedure, String rule) {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("order", "camber,judge,handIn");
+        form.put("kind.camber", "measure");
+        form.put("procedure.camber", procedure);
+        form.put("repeats.camber", "1");
+        form.put("kind.judge", "judge");
+        form.put("kind.handIn", "handIn");
+        form.put("rule", rule);
+        return form;
+    }
+
+    /** What a task is read with is chosen, and the bench says at once whether it can decide, and what would. */
+    @Test
+    void theBenchSays_whetherItCanDecide_andWhatWouldHelp() {
+        Map<String, String> form = camber("inclinometer", "simple");
+        String usual = bench(form);
+        assertTrue(usual.contains("of a limit it is too close to tell"), usual);
+        assertTrue(usual.contains("in 100 come out so") && usual.contains("rule-wave"));
+        form.put("tool.camber.gauge", "phoneLevel");
+        String phone = bench(form);
+        assertTrue(phone.contains("Digital inclinometer for the gauge on the rim: "), phone);
+        assertTrue(share(phone) > share(usual) + 20, share(usual) + " " + share(phone));
+        Measure read = set(form).measure("camber").orElseThrow();
+        assertEquals(
+                Map.of("gauge", CatalogueInstrument.PHONE_LEVEL),
+                read.procedure().tools());
+        form.put("tool.camber.gauge", "tape");
+        assertEquals(
+                Map.of(),
+                set(form).measure("camber").orElseThrow().procedure().tools(),
+                "a tape is no level: the usual one stays");
+    }
+
+    private static int share(String page) {
+        return Integer.parseInt(page.replaceFirst("(?s).*?tolerance, ([0-9]+) in 100 come out so.*", "$1"));
+    }
+
+    @Test
+    void whatCouldNeverBeCalledInside_isRefused() {
+        Map<String, String> form = camber("inclinometer", "guarded");
+        form.put("tool.camber.gauge", "phoneLevel");
+        String page = bench(form);
+        assertTrue(page.contains("By the guarded rule no vehicle could ever be called inside"), page);
+        assertEquals(422, teacher.post("/tasks/new", form).statusCode(), "not set, and what was typed is kept");
+        form.put("rule", "simple");
+        assertEquals(302, teacher.post("/tasks/new", form).statusCode());
+    }
+
+    /** One wheel squared to the line holds none of the toe: only the total can be asked. */
+    @Test
+    void whereTheSteeringStands_isChosen_andNarrowsWhatIsAsked() {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("order", "toe,handIn");
+        form.put("kind.toe", "measure");
+        form.put("procedure.toe", "strings");
+        form.put("steering.toe", "squared");
+        form.put("kind.handIn", "handIn");
+        assertTrue(bench(form).contains("One front wheel is squared to the line"), "the usual figures ask each wheel");
+        form.put("figures.toe", "totalToe.front");
+        assertEquals(Steering.SQUARED, set(form).measure("toe").orElseThrow().steering());
+        form.put("steering.toe", "anyhow");
+        assertEquals(Steering.CLAMPED, set(form).measure("toe").orElseThrow().steering());
+    }
+
+    /** A figure that two procedures are asked for is worked once and asked about: do they agree? */
+    @Test
+    void aFigureAskedTwice_isCompared() {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("order", "toe,toe2,work,judge,handIn");
+        form.put("kind.toe", "measure");
+        form.put("procedure.toe", "plates");
+        form.put("kind.toe2", "measure");
+        form.put("procedure.toe2", "longBars");
+        form.put("kind.work", "work");
+        form.put("kind.judge", "judge");
+        form.put("kind.handIn", "handIn");
+        Practical practical = set(form);
+        FigureId total = FigureId.parse("totalToe.front").orElseThrow();
+        assertEquals(
+                List.of(total),
+                practical.of(Judge.class).findFirst().orElseThrow().compared());
+        assertEquals(
+                1, practical.of(Work.class).findFirst().orElseThrow().asked().size());
     }
 
     /** A band is read as its figure is: half a degree is no width of a length. */

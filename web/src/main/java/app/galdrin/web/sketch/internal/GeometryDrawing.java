@@ -18,7 +18,7 @@ public final class GeometryDrawing {
         double half = Math.min(scale * Math.max(g.frontTrack(), g.rearTrack()), upright ? 220 : 240) / 2;
         double across = half / Math.max(g.frontTrack(), g.rearTrack());
         double width = upright ? 390 : 840;
-        double height = upright ? 560 : Math.rint(4 * half + 170);
+        double height = upright ? 560 : Math.rint(2 * half + 150);
         Plan plan = upright ? new Plan(true, width / 2, 140) : new Plan(false, 200, height / 2);
         double halfWidth = Math.max(8, scale * 95);
         plan.body(wheelbase, across * g.frontTrack(), scale);
@@ -32,7 +32,7 @@ public final class GeometryDrawing {
                     halfWidth);
         }
         double left = across * g.frontTrack();
-        double out = half * 2 + halfWidth + 26;
+        double out = half + halfWidth + 26;
         plan.dimension(0, out, wheelbase, out);
         letter(plan, wheelbase / 2, out, "A");
         plan.dimension(
