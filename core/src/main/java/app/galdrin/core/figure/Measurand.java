@@ -22,7 +22,7 @@ public enum Measurand implements Keyed {
     INCLUDED_ANGLE("includedAngle", Quantity.ANGLE, Extent.WHEEL, Form.OWN, null),
     TOE("toe", Quantity.ANGLE, Extent.WHEEL, Form.OWN, null),
     TOTAL_TOE("totalToe", Quantity.ANGLE, Extent.AXLE, Form.SUM, TOE),
-    THRUST("thrust", Quantity.ANGLE, Extent.AXLE, Form.OWN, null),
+    THRUST("thrust", Quantity.ANGLE, Extent.AXLE, Form.OWN, TOE),
     /** Of a wheel on a sliding plate, mm over a metre driven; toe-in pushes the plate outward, which is positive. */
     SIDESLIP("sideslip", Quantity.LENGTH, Extent.WHEEL, Form.OWN, null),
     SETBACK("setback", Quantity.LENGTH, Extent.AXLE, Form.OWN, null),
@@ -89,14 +89,16 @@ public enum Measurand implements Keyed {
         return form;
     }
 
-    /** What is adjusted: of a sum or a difference the measurand it is made of, else itself. */
+    /** What is adjusted: of a sum, a difference or the thrust the measurand it is made of, else itself. */
     public Measurand base() {
         return of == null ? this : of;
     }
 
     /** The sum or the difference that is made of this one. */
     public List<Measurand> madeOfIt() {
-        return List.of(values()).stream().filter(m -> m.of == this).toList();
+        return List.of(values()).stream()
+                .filter(m -> m.of == this && m.form != Form.OWN)
+                .toList();
     }
 
     /** The measurand of a name. */

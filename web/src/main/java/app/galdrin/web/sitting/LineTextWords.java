@@ -5,6 +5,7 @@ import app.galdrin.core.answer.AnswerType.Amount;
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.quantity.Unit;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.Word;
 import app.galdrin.web.layout.Words;
@@ -31,11 +32,20 @@ public final class LineTextWords {
                     refused.read().isPresent()
                             ? QuantityFormat.length(refused.read().getAsDouble())
                             : "");
-            args.add(new Word("unit." + amount.defaultUnit().key()));
+            args.add(new Word("unit." + ofRange(amount).key()));
             args.add(QuantityFormat.length(amount.least()));
             args.add(QuantityFormat.length(amount.most()));
             args.add(AnswerType.LONGEST);
         }
         return new Said("field." + refused.reason().key(), args);
+    }
+
+    /** What the range of a place is in, whatever unit its instrument shows. */
+    private static Unit ofRange(Amount amount) {
+        return switch (amount.quantity()) {
+            case LENGTH -> Unit.MM;
+            case ANGLE -> Unit.DEG;
+            case COUNT -> amount.defaultUnit();
+        };
     }
 }

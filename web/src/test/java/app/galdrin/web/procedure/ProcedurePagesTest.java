@@ -81,6 +81,34 @@ class ProcedurePagesTest {
         }
     }
 
+    /** Nonsense of every kind of place: what was read, why it can't be there, what to do; what was typed stays. */
+    @ParameterizedTest
+    @CsvSource({
+        "inclinometer,fl.gauge,40,topOut,15",
+        "inclinometer,fl.floor,12,fallsLeft,5",
+        "inclinometer90,fl.gauge,60,topOut,75",
+        "strings,wheels.fl.frontGap,3 m,,like",
+        "strings,hubGap.fl,3000,,1000",
+        "sweep,fl.out.steer,61,,50",
+        "sweep,fl.out.camber,0°75',topOut,60",
+        "flags,fl.flag,11°,toeIn,10",
+        "protractor,fl.pad,25,leansBack,20",
+        "protractorKpi,fl.cross,9,fallsLeft,8",
+        "turnOut,fl.plateInner,5,,10",
+        "setback,fl.wheelbase,12000,,9000",
+        "treadTape,front.below,400,,250",
+        "longBars,frontDistance,150,,500"
+    })
+    void nonsense_hasItsSentence(String procedure, String place, String typed, String sense, String says) {
+        String query =
+                "?at." + place + "=" + encoded(typed) + (sense == null ? "" : "&at." + place + ".sense=" + sense);
+        String page = anyone.get("/procedures/" + procedure + query).body();
+        String fault = page.replaceFirst("(?s).*?<span class=\"says fault\"[^>]*>([^<]*)</span>.*", "$1");
+        assertTrue(fault.length() < 400, "no sentence for " + typed);
+        assertTrue(fault.contains(typed.replace("'", "&#39;")) && fault.contains(says), fault);
+        assertTrue(page.contains("value=\"" + typed.replace("'", "&#39;") + "\""), "what was typed stands there");
+    }
+
     private static String encoded(String text) {
         return URLEncoder.encode(text == null ? "" : text, StandardCharsets.UTF_8);
     }
