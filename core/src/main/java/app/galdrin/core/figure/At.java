@@ -1,5 +1,6 @@
 package app.galdrin.core.figure;
 
+import app.galdrin.core.Keyed;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -21,7 +22,7 @@ public record At(Kind kind, int amount) {
     private static final int MOST_TRAVEL = 250;
 
     /** Kinds of position. */
-    public enum Kind {
+    public enum Kind implements Keyed {
         AHEAD(""),
         STEERED_LEFT("steeredLeft"),
         STEERED_RIGHT("steeredRight"),
@@ -33,6 +34,12 @@ public record At(Kind kind, int amount) {
 
         Kind(String key) {
             this.key = key;
+        }
+
+        /** The beginning of its key; empty for straight ahead. */
+        @Override
+        public String key() {
+            return key;
         }
     }
 

@@ -22,9 +22,12 @@ public record SpecificationSheet(VehicleGeometry geometry, List<SheetLine> lines
                 .findFirst();
     }
 
-    /** The limits of a figure; of a side difference d it is −d to d. Steered or lifted positions have none here. */
+    /**
+     * The limits of a figure; of a side difference d it is −d to d. Those of the turn-out are of both locks; other steered or lifted
+     * positions have none here.
+     */
     public Optional<Limits> limits(FigureId figure) {
-        if (!figure.at().equals(At.AHEAD)) {
+        if (!figure.at().equals(At.AHEAD) && figure.measurand() != Measurand.TURN_OUT) {
             return Optional.empty();
         }
         if (figure.measurand().form() == Measurand.Form.DIFFERENCE) {

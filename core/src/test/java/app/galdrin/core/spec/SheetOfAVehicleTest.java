@@ -7,8 +7,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -127,5 +129,23 @@ class SheetOfAVehicleTest {
         var none = OptionalDouble.empty();
         assertEquals(none, new Limits(OptionalDouble.of(1), none, none).target(), "one limit alone has no middle");
         assertEquals("behind", Linkage.BEHIND.key());
+    }
+
+    /** One line of turn-out speaks of both locks; a camber steered has no limits of its own. */
+    @Test
+    void turnOut_isLimitedAtBothLocks() {
+        var line = new SheetLine(
+                Optional.of(Axle.FRONT),
+                Measurand.TURN_OUT,
+                Optional.of(Limits.of(0.02, 0.03, 0.04)),
+                OptionalDouble.empty(),
+                Adjustable.NO);
+        List<SheetLine> lines = new ArrayList<>(Vehicles.van().lines());
+        lines.add(line);
+        var sheet = new SpecificationSheet(Vehicles.GEOMETRY, lines, List.of());
+        for (String lock : List.of("leftLock", "rightLock")) {
+            assertEquals(line.limits(), sheet.limits(figure("turnOut.front." + lock)));
+        }
+        assertEquals(Optional.empty(), sheet.limits(figure("camber.front.left.steeredLeft20")));
     }
 }

@@ -1,6 +1,7 @@
 package app.galdrin.web.layout;
 
 import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.core.quantity.Quantity;
@@ -61,9 +62,12 @@ public class Words {
                 : doubt(value);
     }
 
-    /** The name of a figure: what and where. */
+    /** The name of a figure: what, where and in which position. */
     public String name(FigureId figure) {
-        String at = figure.at().key().isEmpty() ? "" : " " + figure.at().key();
+        At.Kind position = figure.at().kind();
+        String at = position == At.Kind.AHEAD
+                ? ""
+                : " " + text("at." + position.key(), figure.at().amount());
         String where = figure.where().key();
         return text("measurand." + figure.measurand().key())
                 + (where.isEmpty() ? "" : ", " + text("where." + where))

@@ -6,6 +6,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
@@ -101,6 +102,7 @@ class WordsTest {
                 keyed("start.", TaskStart.values()),
                 keyed("measurand.", Measurand.values()),
                 keyed("where.", Where.values()),
+                keyed("at.", At.Kind.values()),
                 keyed("wheel.", Wheel.values()),
                 keyed("part.", Part.values()),
                 keyed("way.", Way.values()),
