@@ -6,8 +6,15 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.task.HandIn;
+import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
+import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
+import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.Tasks;
 import java.io.StringReader;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -18,6 +25,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.xml.sax.InputSource;
 
@@ -26,6 +34,18 @@ class ProcedurePagesTest {
 
     @LocalServerPort
     private int port;
+
+    @Autowired
+    private TestCentres centres;
+
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private Sittings sittings;
+
+    @Autowired
+    private Entries entries;
 
     private Visitor anyone;
 
@@ -107,6 +127,21 @@ class ProcedurePagesTest {
         assertTrue(fault.length() < 400, "no sentence for " + typed);
         assertTrue(fault.contains(typed.replace("'", "&#39;")) && fault.contains(says), fault);
         assertTrue(page.contains("value=\"" + typed.replace("'", "&#39;") + "\""), "what was typed stands there");
+    }
+
+    /** The page works nobody's assessment for him; once he has handed in, and for anyone else, it works what is typed. */
+    @Test
+    void whileHeIsAssessed_onlyTheExampleIsWorked() {
+        Centre centre = centres.plates();
+        Sitting sitting = centre.sitting(tasks, sittings);
+        var assessed = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
+        String typed = "/procedures/plates?at.frontDistance=1800&at.rearDistance=1830";
+        String held = assessed.get(typed).body();
+        assertTrue(held.contains("You are sitting an assessment") && !held.contains("+3.44°"), held);
+        Centre.write(sittings, entries, centre.apprentice(), sitting, "handIn/" + HandIn.DONE + "/0/0", "done");
+        assertTrue(assessed.get(typed).body().contains("+3.44°"));
+        var teacher = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
+        assertTrue(teacher.get(typed).body().contains("+3.44°"));
     }
 
     private static String encoded(String text) {

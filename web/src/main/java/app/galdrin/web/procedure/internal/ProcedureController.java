@@ -6,12 +6,14 @@ import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.Mode;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.Sketches;
 import jakarta.servlet.http.HttpServletResponse;
@@ -46,8 +48,11 @@ class ProcedureController {
     private final Words words;
     private final WorkingWords working;
     private final ThymeleafViewResolver views;
+    private final Sittings sittings;
 
-    ProcedureController(Library library, Words words, WorkingWords working, ThymeleafViewResolver views) {
+    ProcedureController(
+            Library library, Words words, WorkingWords working, ThymeleafViewResolver views, Sittings sittings) {
+        this.sittings = sittings;
         this.views = views;
         this.library = library;
         this.words = words;
@@ -82,6 +87,11 @@ class ProcedureController {
         if (!sheets.isEmpty()) {
             Map<String, String> first = new HashMap<>();
             typed.forEach((name, values) -> first.put(name, values.isEmpty() ? "" : String.valueOf(values.get(0))));
+            boolean held = isAssessed(me);
+            if (held) {
+                first.keySet().removeIf(name -> name.startsWith("at."));
+            }
+            model.addAttribute("held", held);
             SheetVersion on = chosen(sheets, first.get("sheet"));
             model.addAttribute("on", on);
             Standing standing = new Standing(on.sheet(), FLOOR);
@@ -90,6 +100,14 @@ class ProcedureController {
         model.addAttribute(
                 "sees", procedure.sees().stream().sorted().map(words::name).toList());
         return "procedure/one";
+    }
+
+    /** Whoever sits an assessment would otherwise have his own readings worked for him here. */
+    private boolean isAssessed(SignedIn me) {
+        return sittings.own(me).stream()
+                .filter(sitting -> !sitting.handedIn())
+                .anyMatch(sitting ->
+                        sittings.sitting(me, sitting.id()).task().practical().mode() == Mode.ASSESSMENT);
     }
 
     /** The picture as a file of its own. */
