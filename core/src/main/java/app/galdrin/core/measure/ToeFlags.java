@@ -116,32 +116,18 @@ public final class ToeFlags implements MeasuringMethod {
      */
     public static Outcome<Result> evaluate(Readings r, double uFront, double uRear) {
         Front front = r.front();
-        Optional<Fault> broken = front.scale() == Scale.LENGTH ? faultOfLengths(front) : Optional.empty();
+        Optional<Fault> broken = front.scale().fault(front.left(), front.right(), front.baseline());
         if (broken.isPresent()) {
             return new Outcome.Failed<>(broken.get());
         }
         var propagation = Propagation.of(4, uFront, uRear);
-        Dual left = angle(propagation.reading(FRONT_LEFT.name(), front.left(), uFront), front);
-        Dual right = angle(propagation.reading(FRONT_RIGHT.name(), front.right(), uFront), front);
+        Dual left = front.scale().angle(propagation.reading(FRONT_LEFT.name(), front.left(), uFront), front.baseline());
+        Dual right =
+                front.scale().angle(propagation.reading(FRONT_RIGHT.name(), front.right(), uFront), front.baseline());
         Dual total = left.add(right);
         Optional<Split> split =
                 r.rear().map(rear -> split(propagation, total, right.subtract(left), flags(propagation, rear, uRear)));
         return Outcome.of(new Result(propagation.estimate(total), split));
-    }
-
-    private static Optional<Fault> faultOfLengths(Front front) {
-        if (front.baseline().isEmpty()) {
-            return Optional.of(Fault.at(FaultCode.MISSING, BASELINE.name()));
-        }
-        double baseline = front.baseline().getAsDouble();
-        boolean reaches = Math.abs(front.left()) < baseline && Math.abs(front.right()) < baseline;
-        return reaches ? Optional.empty() : Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, BASELINE.name()));
-    }
-
-    private static Dual angle(Dual reading, Front front) {
-        return front.scale() == Scale.ANGLE
-                ? reading
-                : reading.divide(front.baseline().getAsDouble()).asin();
     }
 
     /** q, without unit. */

@@ -83,6 +83,26 @@ public final class ToeGauges implements MeasuringMethod {
             return key;
         }
 
+        /** What is wrong with two readings, mm: a scale in mm needs a baseline, mm, that reaches beyond both; of angles nothing is. */
+        Optional<Fault> fault(double left, double right, OptionalDouble baseline) {
+            if (this == ANGLE) {
+                return Optional.empty();
+            }
+            if (baseline.isEmpty()) {
+                return Optional.of(Fault.at(FaultCode.MISSING, BASELINE.name()));
+            }
+            double reach = baseline.getAsDouble();
+            boolean reaches = Math.abs(left) < reach && Math.abs(right) < reach;
+            return reaches ? Optional.empty() : Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, BASELINE.name()));
+        }
+
+        /** A reading (rad, or mm over the baseline in mm) as an angle, rad. */
+        Dual angle(Dual reading, OptionalDouble baseline) {
+            return this == ANGLE
+                    ? reading
+                    : reading.divide(baseline.getAsDouble()).asin();
+        }
+
         /** A bare number of the record in the core's unit. */
         double toCore(double shown) {
             return this == ANGLE ? Math.toRadians(shown) : shown;
@@ -101,33 +121,18 @@ public final class ToeGauges implements MeasuringMethod {
      * @param uReading standard uncertainty of each reading, in the scale's unit
      */
     public static Outcome<Result> evaluate(Readings r, double uReading) {
-        Optional<Fault> broken = r.scale() == Scale.LENGTH ? faultOfLengths(r) : Optional.empty();
+        Optional<Fault> broken = r.scale().fault(r.left(), r.right(), r.baseline());
         if (broken.isPresent()) {
             return new Outcome.Failed<>(broken.get());
         }
         var propagation = Propagation.of(2, uReading);
-        var left = toe(propagation.reading(LEFT.name(), r.left(), uReading), r);
-        var right = toe(propagation.reading(RIGHT.name(), r.right(), uReading), r);
+        var left = r.scale().angle(propagation.reading(LEFT.name(), r.left(), uReading), r.baseline());
+        var right = r.scale().angle(propagation.reading(RIGHT.name(), r.right(), uReading), r.baseline());
         return Outcome.of(new Result(
                 left.value(),
                 right.value(),
                 propagation.estimate(left.add(right)),
                 propagation.estimate(left.subtract(right))));
-    }
-
-    private static Optional<Fault> faultOfLengths(Readings r) {
-        if (r.baseline().isEmpty()) {
-            return Optional.of(Fault.at(FaultCode.MISSING, BASELINE.name()));
-        }
-        double baseline = r.baseline().getAsDouble();
-        boolean reaches = Math.abs(r.left()) < baseline && Math.abs(r.right()) < baseline;
-        return reaches ? Optional.empty() : Optional.of(Fault.at(FaultCode.OUT_OF_RANGE, BASELINE.name()));
-    }
-
-    private static Dual toe(Dual reading, Readings r) {
-        return r.scale() == Scale.ANGLE
-                ? reading
-                : reading.divide(r.baseline().getAsDouble()).asin();
     }
 
     /** The steps from what the gauges show to the total and the imbalance. */

@@ -105,7 +105,7 @@ public final class AxisAcrossLayout implements Layout {
     private static void frame(Pen pen, double x, double y, int out, double width) {
         double at = x - out * Math.min(96, width * 0.23);
         pen.outline("ink", at - 16, y - 104, at + 16, y - 104, at + 16, y - 62, at - 16, y - 62);
-        halfDisc(pen, at, y - 104, 0, 22);
+        pen.halfDisc(at, y - 104, 0, 22);
         pen.line("plumb", at, y - 104, at, y - 126);
     }
 
@@ -124,17 +124,6 @@ public final class AxisAcrossLayout implements Layout {
         double[] pin = lean(x, y, out, 0, 100, 0, -66);
         pen.line("centreline ink", pin[0], pin[1], pin[2], pin[3]);
         double[] cap = lean(x, y, out, 0, 48);
-        halfDisc(pen, cap[0], cap[1], -out * LEAN, 20);
-    }
-
-    private static void halfDisc(Pen pen, double x, double y, double turned, double radius) {
-        int steps = 14;
-        double[] xy = new double[2 * (steps + 1)];
-        for (int i = 0; i <= steps; i++) {
-            double a = Math.PI + Math.PI * i / steps + turned;
-            xy[2 * i] = x + radius * Math.cos(a);
-            xy[2 * i + 1] = y + radius * Math.sin(a);
-        }
-        pen.outline("tool", xy);
+        pen.halfDisc(cap[0], cap[1], -out * LEAN, 20);
     }
 }

@@ -125,14 +125,7 @@ public final class AxisLayout implements Layout {
 
         /** A half disc on a face that is turned by an angle on the paper. */
         private void protractor(double atX, double atY, double turned, double radius) {
-            int steps = 14;
-            double[] xy = new double[2 * (steps + 1)];
-            for (int i = 0; i <= steps; i++) {
-                double a = Math.PI + Math.PI * i / steps + turned;
-                xy[2 * i] = atX + radius * Math.cos(a);
-                xy[2 * i + 1] = atY + radius * Math.sin(a);
-            }
-            pen.outline("tool", xy);
+            pen.halfDisc(atX, atY, turned, radius);
             pen.line("plumb", atX, atY, atX, atY - radius);
         }
 
@@ -165,19 +158,8 @@ public final class AxisLayout implements Layout {
             double[] pad = leaning(0, 46);
             double[] knuckle = leaning(0, -44);
             protractor(pad[0], pad[1], rear * LEAN, 22);
-            below(knuckle[0], knuckle[1], rear * LEAN, 22);
-        }
-
-        /** Held up against a face from below. */
-        private void below(double atX, double atY, double turned, double radius) {
-            int steps = 14;
-            double[] xy = new double[2 * (steps + 1)];
-            for (int i = 0; i <= steps; i++) {
-                double a = Math.PI * i / steps + turned;
-                xy[2 * i] = atX + radius * Math.cos(a);
-                xy[2 * i + 1] = atY + radius * Math.sin(a);
-            }
-            pen.outline("tool", xy);
+            // held up against the knuckle from below
+            pen.halfDisc(knuckle[0], knuckle[1], Math.PI + rear * LEAN, 22);
         }
 
         private void field(Place place, Map<String, Box> fields) {

@@ -205,6 +205,18 @@ final class Pen {
         stroke(style, null, "M" + point(x - radius, y) + arc(radius, x + radius, y) + arc(radius, x - radius, y) + "Z");
     }
 
+    /** A protractor's half disc, its straight side on a face at a point: upright, or turned clockwise by an angle, rad. */
+    void halfDisc(double x, double y, double turned, double radius) {
+        int steps = 14;
+        double[] xy = new double[2 * (steps + 1)];
+        for (int i = 0; i <= steps; i++) {
+            double angle = Math.PI + Math.PI * i / steps + turned;
+            xy[2 * i] = x + radius * Math.cos(angle);
+            xy[2 * i + 1] = y + radius * Math.sin(angle);
+        }
+        outline("tool", xy);
+    }
+
     /** A circle as words see it. */
     private static double[] round(double x, double y, double radius) {
         int corners = 24;
