@@ -12,20 +12,21 @@ import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.SheetLine;
+import app.galdrin.core.spec.SideDifference;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.spec.WheelSize;
 import app.galdrin.core.steering.TrackRod;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
 /** A small van whose camber and toe can be adjusted and whose caster can't, and true states of it. */
 public final class Vehicles {
 
     public static final VehicleGeometry GEOMETRY =
-            new VehicleGeometry(2760, 1484, 1466, 416, 301, Linkage.BEHIND, 1.5, false, 136.0, 17.8);
+            new VehicleGeometry(2760, 1484, 1466, new WheelSize(416, 301), Linkage.BEHIND, 1.5, false, 136.0, 17.8);
 
     /** Toe-in of one turn, deg: atan(1.5 / 136). */
     public static final double TURN = Math.toDegrees(Math.atan(1.5 / 136));
@@ -48,7 +49,7 @@ public final class Vehicles {
                                 Optional.of(Axle.FRONT),
                                 Measurand.SETBACK,
                                 Optional.of(Limits.of(-6, 0, 6)),
-                                OptionalDouble.empty(),
+                                Optional.empty(),
                                 Adjustable.NO)),
                 List.of(
                         slot(Wheel.FRONT_LEFT, Adjuster.Effect.of(Math.toRadians(SLOT), 0)),
@@ -74,7 +75,7 @@ public final class Vehicles {
                 Optional.of(Axle.FRONT),
                 measurand,
                 Optional.of(Limits.of(Math.toRadians(min), Math.toRadians(preferred), Math.toRadians(max))),
-                side == 0 ? OptionalDouble.empty() : OptionalDouble.of(Math.toRadians(side)),
+                side == 0 ? Optional.empty() : Optional.of(SideDifference.atMost(Math.toRadians(side))),
                 adjustable);
     }
 

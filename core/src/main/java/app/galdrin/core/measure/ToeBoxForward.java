@@ -46,7 +46,14 @@ public final class ToeBoxForward {
      * @param toes rad, of the wheels that are to be read
      * @param tracks at the hub faces, mm
      */
-    public record Truth(double wheelbase, ToeBox.Tracks tracks, double rimDiameter, Map<Wheel, Double> toes) {}
+    public record Truth(double wheelbase, ToeBox.Tracks tracks, Rims rims, Map<Wheel, Double> toes) {}
+
+    /** Between the rims' edges of the wheels of an axle, mm. */
+    public record Rims(double front, double rear) {
+        double of(Wheel wheel) {
+            return wheel.front() ? front : rear;
+        }
+    }
 
     /** The forward model: what is read from a box set up like this round such a vehicle, the tape for the spacings. */
     public static ToeBox.Readings readings(
@@ -63,7 +70,7 @@ public final class ToeBoxForward {
             double skew = setUp.skew(wheel.left());
             double squareToString = trueHubGaps.at(wheel) * Math.cos(skew);
             var line = ToeLine.forward(
-                    toe, squareToString, truth.rimDiameter(), ToeLine.LineSide.OUTBOARD, skew, rule, noise);
+                    toe, squareToString, truth.rims().of(wheel), ToeLine.LineSide.OUTBOARD, skew, rule, noise);
             wheels.put(wheel, line.gaps());
         });
         return new ToeBox.Readings(

@@ -199,7 +199,10 @@ public final class ToeStringProcedures implements ProcedureList {
             toes.put(wheel, truth.of(Measurand.TOE, wheel));
         }
         var state = new ToeBoxForward.Truth(
-                g.wheelbase(), new ToeBox.Tracks(g.frontTrack(), g.rearTrack()), g.rimDiameter(), toes);
+                g.wheelbase(),
+                new ToeBox.Tracks(g.frontTrack(), g.rearTrack()),
+                new ToeBoxForward.Rims(g.rim(Axle.FRONT), g.rim(Axle.REAR)),
+                toes);
         Map<String, Double> shows =
                 byPlace(ToeBoxForward.readings(state, setUp, Instrument.PERFECT, Instrument.PERFECT, random));
         for (Wheel wheel : Data.FRONTS) {

@@ -15,6 +15,7 @@ import java.util.OptionalDouble;
  * @param smallestStep least amount that can be set, in its unit, positive
  * @param effects what one unit the positive way does to each figure it moves
  * @param rereadAfter whether the figures have to be read again once it is tightened
+ * @param fastener name of what is slackened before and tightened after; empty where the sheet does not say
  */
 public record Adjuster(
         Part part,
@@ -23,7 +24,20 @@ public record Adjuster(
         double most,
         double smallestStep,
         Map<FigureId, Effect> effects,
-        boolean rereadAfter) {
+        boolean rereadAfter,
+        Optional<String> fastener) {
+
+    /** One whose fastener the sheet does not name. */
+    public Adjuster(
+            Part part,
+            Where where,
+            AdjusterUnit unit,
+            double most,
+            double smallestStep,
+            Map<FigureId, Effect> effects,
+            boolean rereadAfter) {
+        this(part, where, unit, most, smallestStep, effects, rereadAfter, Optional.empty());
+    }
 
     /**
      * What one unit the positive way does to a figure.

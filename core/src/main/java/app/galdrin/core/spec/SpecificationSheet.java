@@ -6,14 +6,20 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
 /** One version of a vehicle's specification sheet. Never changed once a task uses it. */
-public record SpecificationSheet(VehicleGeometry geometry, List<SheetLine> lines, List<Adjuster> adjusters) {
+public record SpecificationSheet(
+        VehicleGeometry geometry, List<SheetLine> lines, List<Adjuster> adjusters, List<Fastener> fasteners) {
 
     public SpecificationSheet {
-        lines = List.copyOf(lines);
+        lines = lines.stream().sorted(SheetLine.ORDER).toList();
         adjusters = List.copyOf(adjusters);
+        fasteners = List.copyOf(fasteners);
+    }
+
+    /** One that names no fastener. */
+    public SpecificationSheet(VehicleGeometry geometry, List<SheetLine> lines, List<Adjuster> adjusters) {
+        this(geometry, lines, adjusters, List.of());
     }
 
     public Optional<SheetLine> line(Optional<Axle> axle, Measurand measurand) {
@@ -23,7 +29,7 @@ public record SpecificationSheet(VehicleGeometry geometry, List<SheetLine> lines
     }
 
     /**
-     * The limits of a figure; of a side difference d it is −d to d. Those of the turn-out are of both locks; other steered or lifted
+     * The limits of a figure; of a side difference they lie about what is intended. Those of the turn-out are of both locks; other steered or lifted
      * positions have none here.
      */
     public Optional<Limits> limits(FigureId figure) {
@@ -31,12 +37,9 @@ public record SpecificationSheet(VehicleGeometry geometry, List<SheetLine> lines
             return Optional.empty();
         }
         if (figure.measurand().form() == Measurand.Form.DIFFERENCE) {
-            OptionalDouble most = line(figure.axle(), figure.measurand().base())
-                    .map(SheetLine::sideDifference)
-                    .orElse(OptionalDouble.empty());
-            return most.isPresent()
-                    ? Optional.of(Limits.of(-most.getAsDouble(), 0, most.getAsDouble()))
-                    : Optional.empty();
+            return line(figure.axle(), figure.measurand().base())
+                    .flatMap(SheetLine::sideDifference)
+                    .map(SideDifference::limits);
         }
         return line(figure.axle(), figure.measurand()).flatMap(SheetLine::limits);
     }
@@ -49,6 +52,13 @@ public record SpecificationSheet(VehicleGeometry geometry, List<SheetLine> lines
                 .filter(a -> a != Adjustable.NO)
                 .findFirst()
                 .orElse(Adjustable.NO);
+    }
+
+    /** What is slackened to move a part and tightened after it; empty where the sheet does not say. */
+    public Optional<Fastener> fastener(Adjuster adjuster) {
+        return adjuster.fastener()
+                .flatMap(name ->
+                        fasteners.stream().filter(f -> f.name().equals(name)).findFirst());
     }
 
     /** The parts that move figures of an adjustment, in the order of the sheet. */

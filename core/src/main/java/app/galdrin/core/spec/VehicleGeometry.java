@@ -1,38 +1,61 @@
 package app.galdrin.core.spec;
 
 import app.galdrin.core.geometry.Axle;
+import java.util.OptionalDouble;
 
 /**
  * The dimensions of a vehicle that measuring and adjusting need, mm.
  *
  * @param frontTrack at the wheel centres; likewise rear
- * @param rimDiameter the baseline of readings taken at the rim
- * @param rodPitch lead of one thread of the track rod a turn
+ * @param front wheels of the front axle; those of the rear may be of another size
+ * @param rodPitch lead of one thread of the track rod a turn; empty where nobody knows
  * @param doubleThread a sleeve with opposite threads, which moves two pitches a turn
- * @param armLength effective steering-arm length: atan(lead / armLength) is the toe of one turn
- * @param steeringRatio steering-wheel angle over road-wheel angle
+ * @param armLength effective steering-arm length: atan(lead / armLength) is the toe of one turn; empty where nobody knows
+ * @param steeringRatio steering-wheel angle over road-wheel angle; empty where nobody knows
  */
 public record VehicleGeometry(
         double wheelbase,
         double frontTrack,
         double rearTrack,
-        double rimDiameter,
-        double tyreRadius,
+        WheelSize front,
+        WheelSize rear,
         Linkage linkage,
-        double rodPitch,
+        OptionalDouble rodPitch,
         boolean doubleThread,
-        double armLength,
-        double steeringRatio) {
+        OptionalDouble armLength,
+        OptionalDouble steeringRatio) {
 
     public VehicleGeometry {
         positive("wheelbase", wheelbase);
         positive("frontTrack", frontTrack);
         positive("rearTrack", rearTrack);
-        positive("rimDiameter", rimDiameter);
-        positive("tyreRadius", tyreRadius);
-        positive("rodPitch", rodPitch);
-        positive("armLength", armLength);
-        positive("steeringRatio", steeringRatio);
+        rodPitch.ifPresent(v -> positive("rodPitch", v));
+        armLength.ifPresent(v -> positive("armLength", v));
+        steeringRatio.ifPresent(v -> positive("steeringRatio", v));
+    }
+
+    /** The same wheels on both axles, and nothing unknown. */
+    public VehicleGeometry(
+            double wheelbase,
+            double frontTrack,
+            double rearTrack,
+            WheelSize wheels,
+            Linkage linkage,
+            double rodPitch,
+            boolean doubleThread,
+            double armLength,
+            double steeringRatio) {
+        this(
+                wheelbase,
+                frontTrack,
+                rearTrack,
+                wheels,
+                wheels,
+                linkage,
+                OptionalDouble.of(rodPitch),
+                doubleThread,
+                OptionalDouble.of(armLength),
+                OptionalDouble.of(steeringRatio));
     }
 
     private static void positive(String name, double value) {
@@ -46,18 +69,24 @@ public record VehicleGeometry(
         return axle == Axle.FRONT ? frontTrack : rearTrack;
     }
 
+    public WheelSize wheels(Axle axle) {
+        return axle == Axle.FRONT ? front : rear;
+    }
+
     /** Between the rim's edges of a wheel of an axle, mm, positive. */
     public double rim(Axle axle) {
-        return rimDiameter;
+        return wheels(axle).rimDiameter();
     }
 
     /** Of a tyre of an axle, mm, positive. */
     public double tyre(Axle axle) {
-        return tyreRadius;
+        return wheels(axle).tyreRadius();
     }
 
-    /** How far the rod moves in one turn, mm. */
-    public double lead() {
-        return doubleThread ? 2 * rodPitch : rodPitch;
+    /** How far the rod moves in one turn, mm; empty where nobody knows. */
+    public OptionalDouble lead() {
+        return rodPitch.isPresent()
+                ? OptionalDouble.of((doubleThread ? 2 : 1) * rodPitch.getAsDouble())
+                : OptionalDouble.empty();
     }
 }

@@ -10,6 +10,8 @@ import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.VehicleGeometry;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What turning a track rod does: a turn that lengthens it moves its wheel's toe by atan(lead / arm length), toe-in where
@@ -24,8 +26,13 @@ public record TrackRod(double ratePerTurn) {
 
     private static final double LEAST_TURN = 0.125;
 
-    public static TrackRod of(VehicleGeometry geometry) {
-        return of(geometry.lead(), geometry.armLength(), geometry.linkage());
+    /** Of a vehicle; empty where its sheet does not know the thread or the arm. */
+    public static Optional<TrackRod> of(VehicleGeometry geometry) {
+        OptionalDouble lead = geometry.lead();
+        OptionalDouble arm = geometry.armLength();
+        return lead.isPresent() && arm.isPresent()
+                ? Optional.of(of(lead.getAsDouble(), arm.getAsDouble(), geometry.linkage()))
+                : Optional.empty();
     }
 
     /**
@@ -52,15 +59,16 @@ public record TrackRod(double ratePerTurn) {
     /** A front wheel's rod as a part of the sheet; its effect follows from thread and steering arm. */
     public static Adjuster adjuster(Wheel wheel, VehicleGeometry geometry) {
         return new Adjuster(
-                Part.ROD,
-                Where.of(wheel),
-                AdjusterUnit.TURN,
-                MOST_TURNS,
-                LEAST_TURN,
-                Map.of(
-                        FigureId.of(Measurand.TOE, wheel),
-                        Adjuster.Effect.of(of(geometry).ratePerTurn(), 0)),
-                true);
+                Part.ROD, Where.of(wheel), AdjusterUnit.TURN, MOST_TURNS, LEAST_TURN, effects(wheel, geometry), true);
+    }
+
+    /** What a turn does to the wheel's toe: how much, or only which way where thread or arm are unknown. */
+    public static Map<FigureId, Adjuster.Effect> effects(Wheel wheel, VehicleGeometry geometry) {
+        return Map.of(
+                FigureId.of(Measurand.TOE, wheel),
+                of(geometry)
+                        .map(rod -> Adjuster.Effect.of(rod.ratePerTurn(), 0))
+                        .orElseGet(() -> Adjuster.Effect.way(geometry.linkage().toeInWhenLengthened())));
     }
 
     /** Turns that change a wheel's toe by so much (target less current, rad); positive lengthens the rod. */

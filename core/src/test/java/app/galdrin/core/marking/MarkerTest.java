@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.marking.MarkLine.Status;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.DecisionRule;
@@ -260,7 +261,7 @@ class MarkerTest {
         assertEquals(Set.of(Set.of("leftRightSwapped")), slips(swapped, "toe.front.left"));
         assertEquals(Set.of(Set.of("leftRightSwapped")), slips(swapped, "camber.front.left"));
         Bench millimetres = read();
-        double rim = millimetres.assignment.sheet().geometry().rimDiameter();
+        double rim = millimetres.assignment.sheet().geometry().rim(Axle.FRONT);
         millimetres.work(f -> f.ofBothWheels() ? 2 * rim * Math.sin(Math.toRadians(0.2)) : millimetres.honest(f));
         assertTrue(slips(millimetres, "totalToe.front").contains(Set.of("mmForDegrees")), "0.4 deg as mm");
         Bench nonsense = read();

@@ -146,7 +146,7 @@ class RoundTripTest {
             var truth = new ToeBoxForward.Truth(
                     between(random, 2200, 4200),
                     new ToeBox.Tracks(between(random, 1350, 1800), between(random, 1350, 1800)),
-                    between(random, 350, 600),
+                    new ToeBoxForward.Rims(between(random, 350, 600), between(random, 350, 600)),
                     toes);
             return new Box(truth, roughly(random));
         }

@@ -83,7 +83,8 @@ class JudgementTest {
     void geometry_withoutAFigure_isRefused() {
         var refused = assertThrows(
                 IllegalArgumentException.class,
-                () -> new VehicleGeometry(2760, 1484, 0, 416, 301, Linkage.BEHIND, 1.5, false, 136, 17.8));
+                () -> new VehicleGeometry(
+                        2760, 1484, 0, new WheelSize(416, 301), Linkage.BEHIND, 1.5, false, 136, 17.8));
         assertTrue(refused.getMessage().startsWith("rearTrack (0.0)"));
     }
 }

@@ -69,13 +69,13 @@ class SheetOfAVehicleTest {
                 Optional.of(Axle.FRONT),
                 figure("toe.front.left").measurand(),
                 Optional.empty(),
-                OptionalDouble.empty(),
+                Optional.empty(),
                 Adjustable.NO);
         var spoken = new SheetLine(
                 Optional.of(Axle.FRONT),
                 figure("totalToe.front").measurand(),
                 Optional.empty(),
-                OptionalDouble.empty(),
+                Optional.empty(),
                 Adjustable.WITH_ADDED_PARTS);
         var sheet = new SpecificationSheet(Vehicles.GEOMETRY, List.of(silent, spoken), List.of());
         assertEquals(
@@ -90,15 +90,20 @@ class SheetOfAVehicleTest {
         d[which] = 0;
         assertThrows(
                 IllegalArgumentException.class,
-                () -> new VehicleGeometry(d[0], d[1], d[2], d[3], d[4], Linkage.BEHIND, d[5], false, d[6], d[7]));
+                () -> new VehicleGeometry(
+                        d[0], d[1], d[2], new WheelSize(d[3], d[4]), Linkage.BEHIND, d[5], false, d[6], d[7]));
     }
 
     @Test
     void tracksAndLeads() {
         assertEquals(1484, Vehicles.GEOMETRY.track(Axle.FRONT));
         assertEquals(1466, Vehicles.GEOMETRY.track(Axle.REAR));
-        assertEquals(1.5, Vehicles.GEOMETRY.lead());
-        assertEquals(3, new VehicleGeometry(2760, 1484, 1466, 416, 301, Linkage.AHEAD, 1.5, true, 136, 17.8).lead());
+        assertEquals(1.5, Vehicles.GEOMETRY.lead().getAsDouble());
+        assertEquals(
+                3,
+                new VehicleGeometry(2760, 1484, 1466, new WheelSize(416, 301), Linkage.AHEAD, 1.5, true, 136, 17.8)
+                        .lead()
+                        .getAsDouble());
     }
 
     @ParameterizedTest
@@ -138,7 +143,7 @@ class SheetOfAVehicleTest {
                 Optional.of(Axle.FRONT),
                 Measurand.TURN_OUT,
                 Optional.of(Limits.of(0.02, 0.03, 0.04)),
-                OptionalDouble.empty(),
+                Optional.empty(),
                 Adjustable.NO);
         List<SheetLine> lines = new ArrayList<>(Vehicles.van().lines());
         lines.add(line);

@@ -36,6 +36,7 @@ import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.spec.Way;
+import app.galdrin.core.spec.WheelSize;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Aspect;
@@ -59,7 +60,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Properties;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
@@ -231,14 +231,15 @@ class WordsTest {
     }
 
     private static SpecificationSheet van() {
-        var geometry = new VehicleGeometry(2760, 1484, 1466, 416, 301, Linkage.BEHIND, 1.5, false, 136.0, 17.8);
+        var geometry =
+                new VehicleGeometry(2760, 1484, 1466, new WheelSize(416, 301), Linkage.BEHIND, 1.5, false, 136.0, 17.8);
         return new SpecificationSheet(
                 geometry,
                 List.of(new SheetLine(
                         Optional.of(app.galdrin.core.geometry.Axle.FRONT),
                         Measurand.TOTAL_TOE,
                         Optional.of(Limits.of(-0.01, 0, 0.01)),
-                        OptionalDouble.empty(),
+                        Optional.empty(),
                         Adjustable.NO)),
                 List.of());
     }

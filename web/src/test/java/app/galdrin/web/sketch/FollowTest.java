@@ -16,6 +16,7 @@ import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.spec.WheelSize;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +35,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class FollowTest {
 
     private static final SpecificationSheet SHEET = new SpecificationSheet(
-            new VehicleGeometry(2760, 1484, 1466, 416, 301, Linkage.BEHIND, 1.5, false, 136.0, 17.8),
+            new VehicleGeometry(2760, 1484, 1466, new WheelSize(416, 301), Linkage.BEHIND, 1.5, false, 136.0, 17.8),
             List.of(),
             List.of());
     private static final Standing LEVEL = new Standing(SHEET, BayFloor.UNSURVEYED);

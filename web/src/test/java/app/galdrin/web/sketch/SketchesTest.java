@@ -15,6 +15,7 @@ import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.spec.WheelSize;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
@@ -34,7 +35,16 @@ class SketchesTest {
 
     private static SpecificationSheet sheet(double wheelbase, double front, double rear, double rim) {
         return new SpecificationSheet(
-                new VehicleGeometry(wheelbase, front, rear, rim, rim * 0.75, Linkage.BEHIND, 1.5, false, 136.0, 17.0),
+                new VehicleGeometry(
+                        wheelbase,
+                        front,
+                        rear,
+                        new WheelSize(rim, rim * 0.75),
+                        Linkage.BEHIND,
+                        1.5,
+                        false,
+                        136.0,
+                        17.0),
                 List.of(),
                 List.of());
     }

@@ -12,6 +12,7 @@ import app.galdrin.web.layout.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** What is known of the vehicle and the bay and has to stand beside a working, so that it can be done on paper. */
 final class Facts {
@@ -75,7 +76,11 @@ final class Facts {
         var g = standing.sheet().geometry();
         return List.of(
                 fact("given.linkage", words.text("linkage." + g.linkage().key())),
-                fact("given.lead", words.length(g.lead())),
-                fact("given.armLength", words.length(g.armLength())));
+                fact("given.lead", lengthOf(g.lead())),
+                fact("given.armLength", lengthOf(g.armLength())));
+    }
+
+    private String lengthOf(OptionalDouble known) {
+        return known.isPresent() ? words.length(known.getAsDouble()) : words.text("given.unknown");
     }
 }

@@ -14,6 +14,7 @@ import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.spec.WheelSize;
 import app.galdrin.core.steering.TrackRod;
 import app.galdrin.web.library.NewVehicle;
 import java.util.ArrayList;
@@ -28,14 +29,14 @@ import org.jspecify.annotations.Nullable;
 final class DemoVehicles {
 
     private static final VehicleGeometry VAN =
-            new VehicleGeometry(2760, 1484, 1466, 416, 301, Linkage.BEHIND, 1.5, false, 136.0, 17.8);
+            new VehicleGeometry(2760, 1484, 1466, new WheelSize(416, 301), Linkage.BEHIND, 1.5, false, 136.0, 17.8);
     private static final VehicleGeometry BUS =
-            new VehicleGeometry(3350, 1664, 1640, 441, 346, Linkage.AHEAD, 1.5, false, 127.6, 17.4);
+            new VehicleGeometry(3350, 1664, 1640, new WheelSize(441, 346), Linkage.AHEAD, 1.5, false, 127.6, 17.4);
 
     private static final VehicleGeometry LORRY =
-            new VehicleGeometry(4120, 1885, 1742, 508, 398, Linkage.BEHIND, 2.0, true, 190.0, 21.5);
+            new VehicleGeometry(4120, 1885, 1742, new WheelSize(508, 398), Linkage.BEHIND, 2.0, true, 190.0, 21.5);
     private static final VehicleGeometry PICK_UP =
-            new VehicleGeometry(3085, 1572, 1566, 432, 372, Linkage.AHEAD, 1.5, false, 131.0, 16.9);
+            new VehicleGeometry(3085, 1572, 1566, new WheelSize(432, 372), Linkage.AHEAD, 1.5, false, 131.0, 16.9);
 
     private DemoVehicles() {}
 

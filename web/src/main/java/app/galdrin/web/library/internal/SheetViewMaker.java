@@ -55,17 +55,7 @@ final class SheetViewMaker {
     }
 
     private List<SheetView.Line> lines(SpecificationSheet sheet) {
-        return sheet.lines().stream()
-                .sorted((a, b) -> {
-                    int byAxle = key(a).compareTo(key(b));
-                    return byAxle != 0 ? byAxle : a.measurand().compareTo(b.measurand());
-                })
-                .map(line -> line(sheet, line))
-                .toList();
-    }
-
-    private static String key(SheetLine line) {
-        return line.axle().map(Axle::key).orElse("");
+        return sheet.lines().stream().map(line -> line(sheet, line)).toList();
     }
 
     /** The figure a line speaks of; of a line for each wheel the left one, which is named as each wheel. */

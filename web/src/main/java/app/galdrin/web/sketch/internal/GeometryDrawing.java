@@ -70,13 +70,15 @@ public final class GeometryDrawing {
     /** Steering arms, the length of one as F, and the rods between them and the rack or link. */
     private static void arms(Plan plan, VehicleGeometry g, double left, double scale) {
         double toward = g.linkage() == Linkage.BEHIND ? 1 : -1;
-        double arm = toward * Math.max(26, scale * g.armLength());
+        double arm = toward * Math.max(26, scale * g.armLength().orElse(0));
         for (int side : new int[] {1, -1}) {
             plan.line("ink", 0, side * (left - 10), arm, side * (left - 16));
             plan.line("ink", arm, side * (left - 16), arm, side * left * 0.35);
         }
         plan.line("body", arm, -left * 0.35, arm, left * 0.35);
-        plan.dimension(0, left - 34, arm, left - 34);
-        letter(plan, arm / 2, left - 34, "F");
+        if (g.armLength().isPresent()) {
+            plan.dimension(0, left - 34, arm, left - 34);
+            letter(plan, arm / 2, left - 34, "F");
+        }
     }
 }

@@ -93,8 +93,8 @@ final class SideGaps {
         return wheel.left() ? 1 : -1;
     }
 
-    private double rim() {
-        return scale * geometry.rimDiameter() / 2;
+    private double rim(Wheel wheel) {
+        return scale * geometry.rim(wheel.axle()) / 2;
     }
 
     /** A wheel with its middle so far out, which turns with its gaps; to a line inboard of it they turn it the other way. */
@@ -109,7 +109,9 @@ final class SideGaps {
                                 follow(wheel, middle, -each).when(Sketch.option("lineSide", LineSide.INBOARD.key())))
                         : List.of(outboard);
         double radius = scale * geometry.tyre(wheel.axle());
-        plan.pen().following(follows, () -> plan.wheel(along(wheel), side(wheel) * middle, radius, rim(), halfWidth));
+        plan.pen()
+                .following(
+                        follows, () -> plan.wheel(along(wheel), side(wheel) * middle, radius, rim(wheel), halfWidth));
     }
 
     private Follow follow(Wheel wheel, double middle, double each) {
@@ -131,10 +133,10 @@ final class SideGaps {
         double near = side * (outermost + STAND_OFF);
         double axle = along(wheel);
         // to a line on the far side of the wheel a leader passes ahead of the tyre and behind it, never through it
-        double reach = Math.max(line < face ? scale * geometry.tyreRadius() + 6 : rim(), REACH);
+        double reach = Math.max(line < face ? scale * geometry.tyre(wheel.axle()) + 6 : rim(wheel), REACH);
         for (int end : new int[] {-1, 1}) {
             double at = axle + end * reach;
-            plan.line("witness", axle + end * rim(), side * face, at, side * face);
+            plan.line("witness", axle + end * rim(wheel), side * face, at, side * face);
             plan.dimension(at, side * face, at, side * line);
             double from = side * Math.max(line, (face + line) / 2);
             plan.polyline("leader", at, from, fieldAlong(wheel, end), near);
@@ -162,7 +164,7 @@ final class SideGaps {
     }
 
     private double fieldAlong(Wheel wheel, int end) {
-        return along(wheel) + end * Math.max(rim(), REACH) * (upright ? 1 : 1.35);
+        return along(wheel) + end * Math.max(rim(wheel), REACH) * (upright ? 1 : 1.35);
     }
 
     /** Where the front is. */

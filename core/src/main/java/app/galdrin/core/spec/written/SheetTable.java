@@ -1,0 +1,124 @@
+package app.galdrin.core.spec.written;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.spec.written.SheetDraft.Row;
+import app.galdrin.core.spec.written.SheetFault.Reason;
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
+import org.apache.commons.csv.DuplicateHeaderMode;
+
+/** A sheet as CSV: a line a row, its kind in the first column, its cells in the columns of their names. */
+public final class SheetTable {
+
+    private static final String KIND = "row";
+
+    /** A cell that a spreadsheet would take for a formula begins with one of these. */
+    private static final String FORMULA = "=@\t";
+
+    private final List<Row> rows = new ArrayList<>();
+    private final List<SheetFault> faults = new ArrayList<>();
+
+    private SheetTable() {}
+
+    /** Reads a table; faults are named by the line of the file. Semicolons do as well as commas. */
+    public static WrittenSheet read(String text) {
+        if (text.length() > SheetDocument.LONGEST) {
+            return SheetDocument.refused(Reason.TOO_LONG, String.valueOf(SheetDocument.LONGEST));
+        }
+        String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
+        int end = plain.indexOf('\n');
+        String head = end < 0 ? plain : plain.substring(0, end);
+        char delimiter = head.indexOf(';') >= 0 && head.indexOf(',') < 0 ? ';' : ',';
+        var format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(delimiter)
+                .setHeader()
+                .setDuplicateHeaderMode(DuplicateHeaderMode.DISALLOW)
+                .setSkipHeaderRecord(true)
+                .setIgnoreEmptyLines(true)
+                .get();
+        try (var parser = CSVParser.parse(new StringReader(plain), format)) {
+            return new SheetTable().read(parser);
+        } catch (IOException | UncheckedIOException | IllegalArgumentException e) {
+            return SheetDocument.refused(Reason.NOT_CSV);
+        }
+    }
+
+    private WrittenSheet read(CSVParser parser) {
+        if (!parser.getHeaderNames().contains(KIND)) {
+            return SheetDocument.refused(Reason.NOT_CSV);
+        }
+        for (String name : parser.getHeaderNames()) {
+            if (!name.equals(KIND) && Keyed.find(Cell.values(), name).isEmpty()) {
+                fault("1", Reason.UNKNOWN_CELL, name);
+            }
+        }
+        for (CSVRecord line : parser) {
+            row(line, String.valueOf(parser.getCurrentLineNumber()));
+        }
+        return SheetDocument.together(faults, SheetReader.read(new SheetDraft(rows)));
+    }
+
+    private void fault(String at, Reason reason, String value) {
+        faults.add(new SheetFault(at, Optional.empty(), reason, value, List.of()));
+    }
+
+    private void row(CSVRecord line, String at) {
+        String name = line.isSet(KIND) ? line.get(KIND).strip() : "";
+        Optional<RowKind> kind = Keyed.find(RowKind.values(), name);
+        if (kind.isEmpty()) {
+            fault(at, Reason.UNKNOWN_ROW, name);
+            return;
+        }
+        Map<Cell, String> cells = new EnumMap<>(Cell.class);
+        line.toMap().forEach((column, text) -> {
+            Optional<Cell> cell = Keyed.find(Cell.values(), column);
+            if (cell.isPresent() && !text.isBlank()) {
+                if (kind.get().cells().contains(cell.get())) {
+                    cells.put(cell.get(), text.strip());
+                } else {
+                    fault(at, Reason.UNKNOWN_CELL, column);
+                }
+            }
+        });
+        rows.add(new Row(kind.get(), at, cells));
+    }
+
+    /** The one way of writing a sheet as CSV. */
+    public static String write(SheetDraft draft) {
+        var text = new StringWriter();
+        try (var csv = new CSVPrinter(text, CSVFormat.RFC4180)) {
+            List<String> header = new ArrayList<>(List.of(KIND));
+            for (Cell cell : Cell.values()) {
+                header.add(cell.key());
+            }
+            csv.printRecord(header);
+            for (Row row : draft.rows()) {
+                csv.print(row.kind().key());
+                for (Cell cell : Cell.values()) {
+                    csv.print(harmless(row.text(cell)));
+                }
+                csv.println();
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException("a table in memory", e);
+        }
+        return text.toString();
+    }
+
+    /** A leading space keeps a spreadsheet from working a cell; reading takes it off. Signs before figures stay as they are. */
+    private static String harmless(String text) {
+        return !text.isEmpty() && FORMULA.indexOf(text.charAt(0)) >= 0 ? " " + text : text;
+    }
+}
