@@ -1,11 +1,13 @@
 // Small components; pages work without them.
 import { bench } from './bench.js';
+import { fromFile } from './file.js';
 import { desk, refresh } from './live.js';
 import { sheet } from './sheet.js';
 
 document.addEventListener('alpine:init', () => {
   Alpine.data('bench', bench);
   Alpine.data('desk', desk);
+  Alpine.data('fromFile', fromFile);
   Alpine.data('refresh', refresh);
   Alpine.data('sheet', sheet);
 });

@@ -9,6 +9,8 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Vehicle;
+import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.HandIn;
@@ -25,7 +27,6 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.library.Library;
-import app.galdrin.web.library.NewVehicle;
 import app.galdrin.web.task.Tasks;
 import java.util.List;
 import java.util.Optional;
@@ -63,7 +64,7 @@ public class TestCentres {
     public Centre with(Function<SpecificationSheet, Practical> practical) {
         UUID demo = jdbc.queryForObject("select centre_id from person where sign_in = 'm.aldous'", UUID.class);
         var sheet = library.newestSheets(demo).stream()
-                .filter(s -> s.model().startsWith("Parcel"))
+                .filter(s -> s.vehicle().model().startsWith("Parcel"))
                 .findFirst()
                 .orElseThrow();
         String tag = Ids.next().toString().substring(24);
@@ -73,9 +74,12 @@ public class TestCentres {
         UUID second = people.add(centre, Role.APPRENTICE, "Second " + tag, "b." + tag, Centre.PASSWORD);
         UUID group = people.makeClass(centre, "Class", List.of(first, second));
         UUID vehicle = library.addVehicle(
-                centre,
-                new NewVehicle(
-                        sheet.make(), sheet.model(), sheet.body(), "T " + tag, Axle.FRONT, Side.RIGHT, sheet.sheet()));
+                        centre,
+                        new WrittenSheet.Read(
+                                new Vehicle("Quendle", "Parcel 9", "small van", "T " + tag, Axle.FRONT, Side.RIGHT),
+                                sheet.sheet()),
+                        null)
+                .orElseThrow();
         UUID task = tasks.set(centre, teacher, practical.apply(sheet.sheet()), List.of(vehicle), group);
         return new Centre(
                 centre,

@@ -1,5 +1,7 @@
 package app.galdrin.core.quantity;
 
+import app.galdrin.core.Keyed;
+
 /**
  * What a text was read as.
  *
@@ -21,15 +23,26 @@ public sealed interface QuantityText {
     record Rejected(Reason reason) implements QuantityText {}
 
     /** Why a text was not read; each has a sentence of its own on the pages. */
-    enum Reason {
-        EMPTY,
-        NOT_A_FIGURE,
-        ZERO_DENOMINATOR,
-        IMPROPER_MIXED,
-        THOUSANDS_COMMA,
-        WRONG_UNIT,
-        SIXTY_OR_MORE,
-        LEFT_OVER,
-        TOO_LARGE
+    enum Reason implements Keyed {
+        EMPTY("empty"),
+        NOT_A_FIGURE("notAFigure"),
+        ZERO_DENOMINATOR("zeroDenominator"),
+        IMPROPER_MIXED("improperMixed"),
+        THOUSANDS_COMMA("thousandsComma"),
+        WRONG_UNIT("wrongUnit"),
+        SIXTY_OR_MORE("sixtyOrMore"),
+        LEFT_OVER("leftOver"),
+        TOO_LARGE("tooLarge");
+
+        private final String key;
+
+        Reason(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
     }
 }

@@ -3,7 +3,6 @@ package app.galdrin.web.library;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Where;
-import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.AdjusterUnit;
 import app.galdrin.core.spec.Part;
@@ -12,6 +11,7 @@ import app.galdrin.core.steering.TrackRod;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -25,24 +25,19 @@ record AdjusterRow(
         AdjusterUnit unit,
         double most,
         double smallestStep,
-        boolean rereadAfter) {
+        boolean rereadAfter,
+        @Nullable String fastener) {
 
     /** What one unit does to a figure, deg or mm. */
     record EffectRow(
-            UUID sheetId,
-            Part part,
-            String whereKey,
-            String figure,
-            int sign,
-            @Nullable Double perUnit,
-            @Nullable Double doubt) {}
+            UUID sheetId, Part part, String whereKey, String figure, int sign, OptionalDouble perUnit, double doubt) {}
 
     Adjuster toAdjuster(VehicleGeometry geometry, List<EffectRow> rows) {
         Where where = Keyed.of(Where.values(), whereKey);
-        if (part == Part.ROD && where.wheel().isPresent()) {
-            return TrackRod.adjuster(where.wheel().get(), geometry);
-        }
         Map<FigureId, Adjuster.Effect> effects = new HashMap<>();
+        if (computed(part, where)) {
+            effects.putAll(TrackRod.effects(where.wheel().orElseThrow(), geometry));
+        }
         for (EffectRow row : rows) {
             if (row.sheetId().equals(sheetId)
                     && row.part() == part
@@ -51,26 +46,37 @@ record AdjusterRow(
                 effects.put(figure, effect(figure, row));
             }
         }
-        return new Adjuster(part, where, unit, most, smallestStep, effects, rereadAfter);
+        return new Adjuster(part, where, unit, most, smallestStep, effects, rereadAfter, Optional.ofNullable(fastener));
+    }
+
+    /** A rod's effect follows from thread and steering arm. */
+    static boolean computed(Part part, Where where) {
+        return part == Part.ROD && where.wheel().isPresent();
     }
 
     private static Adjuster.Effect effect(FigureId figure, EffectRow row) {
-        if (row.perUnit() == null) {
+        if (row.perUnit().isEmpty()) {
             return Adjuster.Effect.way(row.sign());
         }
-        double doubt = row.doubt() == null ? 0 : row.doubt();
-        boolean angle = figure.measurand().quantity() == Quantity.ANGLE;
         return Adjuster.Effect.of(
-                angle ? Math.toRadians(row.perUnit()) : row.perUnit(), angle ? Math.toRadians(doubt) : doubt);
+                Printed.core(row.perUnit().getAsDouble(), figure.measurand()),
+                Printed.core(row.doubt(), figure.measurand()));
     }
 
     static AdjusterRow of(UUID sheetId, int ordinal, Adjuster a) {
         return new AdjusterRow(
-                sheetId, a.part(), a.where().key(), ordinal, a.unit(), a.most(), a.smallestStep(), a.rereadAfter());
+                sheetId,
+                a.part(),
+                a.where().key(),
+                ordinal,
+                a.unit(),
+                a.most(),
+                a.smallestStep(),
+                a.rereadAfter(),
+                a.fastener().orElse(null));
     }
 
     static EffectRow effect(UUID sheetId, Adjuster a, FigureId figure, Adjuster.Effect effect) {
-        boolean angle = figure.measurand().quantity() == Quantity.ANGLE;
         OptionalDouble perUnit = effect.perUnit();
         return new EffectRow(
                 sheetId,
@@ -78,11 +84,9 @@ record AdjusterRow(
                 a.where().key(),
                 figure.key(),
                 effect.sign(),
-                perUnit.isEmpty() ? null : printed(perUnit.getAsDouble(), angle),
-                printed(effect.doubt(), angle));
-    }
-
-    private static double printed(double core, boolean angle) {
-        return Math.rint((angle ? Math.toDegrees(core) : core) * 1e9) / 1e9;
+                perUnit.isPresent()
+                        ? OptionalDouble.of(Printed.of(perUnit.getAsDouble(), figure.measurand()))
+                        : perUnit,
+                Printed.of(effect.doubt(), figure.measurand()));
     }
 }

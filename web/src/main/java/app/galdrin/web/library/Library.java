@@ -1,18 +1,21 @@
 package app.galdrin.web.library;
 
 import app.galdrin.core.spec.Adjuster;
-import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.cache.annotation.Cacheable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The vehicles of a centre and their sheets. Sheets never change, so they are kept in memory once read. */
+/** The vehicles of a centre and their sheets. Neither changes once written, so sheets are kept in memory once read. */
 @Service
 public class Library {
 
@@ -44,42 +47,82 @@ public class Library {
         return whole(centreId, mapper.versions(centreId, vehicleId, MOST));
     }
 
+    /** The vehicle of a registration. */
+    public Optional<UUID> vehicle(UUID centreId, String registration) {
+        return Optional.ofNullable(mapper.vehicle(centreId, registration));
+    }
+
     private List<SheetVersion> whole(UUID centreId, List<SheetRow> rows) {
         if (rows.isEmpty()) {
             return List.of();
         }
         List<UUID> ids = rows.stream().map(SheetRow::id).toList();
-        var lines = mapper.lines(centreId, ids);
-        var adjusters = mapper.adjusters(centreId, ids);
-        var effects = mapper.effects(centreId, ids);
-        return rows.stream()
-                .map(row -> row.toVersion(lines, adjusters, effects))
-                .toList();
+        var parts = new SheetRow.Parts(
+                mapper.lines(centreId, ids),
+                mapper.adjusters(centreId, ids),
+                mapper.effects(centreId, ids),
+                mapper.fasteners(centreId, ids));
+        return rows.stream().map(row -> row.toVersion(parts)).toList();
     }
 
-    /** Adds a vehicle and the first version of its sheet. */
+    /**
+     * Adds a vehicle and the first version of its sheet.
+     *
+     * @param by who wrote it; null where the program did
+     * @return the sheet; empty where another vehicle of the centre has the registration
+     */
     @Transactional
-    public UUID addVehicle(UUID centreId, NewVehicle vehicle) {
+    public Optional<UUID> addVehicle(UUID centreId, WrittenSheet.Read written, @Nullable UUID by) {
         UUID vehicleId = Ids.next();
-        mapper.insertVehicle(vehicleId, centreId, vehicle);
-        return addSheet(centreId, vehicleId, 1, vehicle.sheet());
+        return mapper.insertVehicle(vehicleId, centreId, written.vehicle()) == 0
+                ? Optional.empty()
+                : addSheet(centreId, vehicleId, 1, written.sheet(), by, "");
     }
 
-    private UUID addSheet(UUID centreId, UUID vehicleId, int version, SpecificationSheet sheet) {
-        UUID sheetId = Ids.next();
-        mapper.insertSheet(sheetId, centreId, vehicleId, version, sheet.geometry());
-        for (SheetLine line : sheet.lines()) {
-            mapper.insertLine(centreId, SheetLineRow.of(sheetId, line));
+    /**
+     * Adds a version after the one it was made from.
+     *
+     * @return the sheet; empty where somebody else wrote the next version meanwhile
+     */
+    @Transactional
+    public Optional<UUID> addVersion(
+            UUID centreId, SheetVersion after, SpecificationSheet sheet, UUID by, String reason) {
+        return addSheet(centreId, after.vehicleId(), after.version() + 1, sheet, by, reason);
+    }
+
+    private Optional<UUID> addSheet(
+            UUID centreId, UUID vehicleId, int version, SpecificationSheet sheet, @Nullable UUID by, String reason) {
+        UUID id = Ids.next();
+        if (mapper.insertSheet(id, centreId, vehicleId, version, sheet.geometry(), by, reason) == 0) {
+            return Optional.empty();
         }
-        int ordinal = 0;
+        mapper.insertWheels(centreId, id, sheet.geometry());
+        List<SheetLineRow> lines = new ArrayList<>();
+        for (SheetLine line : sheet.lines()) {
+            lines.add(SheetLineRow.of(id, line));
+        }
+        List<SheetRow.FastenerRow> fasteners = new ArrayList<>();
+        sheet.fasteners().forEach(f -> fasteners.add(SheetRow.FastenerRow.of(id, fasteners.size() + 1, f)));
+        List<AdjusterRow> adjusters = new ArrayList<>();
+        List<AdjusterRow.EffectRow> effects = new ArrayList<>();
         for (Adjuster adjuster : sheet.adjusters()) {
-            mapper.insertAdjuster(centreId, AdjusterRow.of(sheetId, ++ordinal, adjuster));
-            if (adjuster.part() != Part.ROD) { // a rod's effect is computed from thread and steering arm
-                adjuster.effects()
-                        .forEach((figure, effect) ->
-                                mapper.insertEffect(centreId, AdjusterRow.effect(sheetId, adjuster, figure, effect)));
+            adjusters.add(AdjusterRow.of(id, adjusters.size() + 1, adjuster));
+            if (!AdjusterRow.computed(adjuster.part(), adjuster.where())) {
+                adjuster.effects().forEach((f, effect) -> effects.add(AdjusterRow.effect(id, adjuster, f, effect)));
             }
         }
-        return sheetId;
+        if (!lines.isEmpty()) {
+            mapper.insertLines(centreId, lines);
+        }
+        if (!fasteners.isEmpty()) {
+            mapper.insertFasteners(centreId, fasteners);
+        }
+        if (!adjusters.isEmpty()) {
+            mapper.insertAdjusters(centreId, adjusters);
+        }
+        if (!effects.isEmpty()) {
+            mapper.insertEffects(centreId, effects);
+        }
+        return Optional.of(id);
     }
 }

@@ -3,59 +3,79 @@ package app.galdrin.web.library;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
-import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SheetLine;
+import app.galdrin.core.spec.SideDifference;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
-/** A line of a sheet, deg or mm: the database holds what is printed, the core gets rad. */
+/**
+ * A line of a sheet, deg or mm.
+ *
+ * @param typed its cells as they were written, as a JSON object
+ */
 record SheetLineRow(
         UUID sheetId,
         String axle,
         Measurand measurand,
-        @Nullable Double min,
-        @Nullable Double preferred,
-        @Nullable Double max,
-        @Nullable Double sideDifference,
-        Adjustable adjustable) {
+        OptionalDouble min,
+        OptionalDouble preferred,
+        OptionalDouble max,
+        OptionalDouble sideDifference,
+        double intendedDifference,
+        Adjustable adjustable,
+        String typed) {
+
+    private static final JsonMapper JSON = JsonMapper.shared();
+    private static final TypeReference<Map<String, String>> CELLS = new TypeReference<>() {};
 
     SheetLine toLine() {
-        Optional<Limits> limits = min == null && max == null
+        Optional<Limits> limits = min.isEmpty() && max.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Limits(core(min), core(preferred), core(max)));
-        return new SheetLine(Keyed.find(Axle.values(), axle), measurand, limits, core(sideDifference), adjustable);
+        Optional<SideDifference> difference = sideDifference.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new SideDifference(
+                        Printed.core(intendedDifference, measurand),
+                        Printed.core(sideDifference.getAsDouble(), measurand)));
+        return new SheetLine(
+                Keyed.find(Axle.values(), axle),
+                measurand,
+                limits,
+                difference,
+                adjustable,
+                JSON.readValue(typed, CELLS));
     }
 
-    private OptionalDouble core(@Nullable Double printed) {
-        if (printed == null) {
-            return OptionalDouble.empty();
-        }
-        return OptionalDouble.of(measurand.quantity() == Quantity.ANGLE ? Math.toRadians(printed) : printed);
+    private OptionalDouble core(OptionalDouble printed) {
+        return printed.isPresent() ? OptionalDouble.of(Printed.core(printed.getAsDouble(), measurand)) : printed;
     }
 
     static SheetLineRow of(UUID sheetId, SheetLine line) {
         Optional<Limits> limits = line.limits();
+        Optional<SideDifference> difference = line.sideDifference();
+        Measurand measurand = line.measurand();
         return new SheetLineRow(
                 sheetId,
                 line.axle().map(Axle::key).orElse(""),
-                line.measurand(),
-                printed(line, limits.map(Limits::min)),
-                printed(line, limits.map(Limits::preferred)),
-                printed(line, limits.map(Limits::max)),
-                printed(line, Optional.of(line.sideDifference())),
-                line.adjustable());
+                measurand,
+                printed(limits.map(Limits::min), measurand),
+                printed(limits.map(Limits::preferred), measurand),
+                printed(limits.map(Limits::max), measurand),
+                printed(difference.map(d -> OptionalDouble.of(d.most())), measurand),
+                difference.map(d -> Printed.of(d.intended(), measurand)).orElse(0.0),
+                line.adjustable(),
+                JSON.writeValueAsString(line.typed()));
     }
 
-    /** What was printed: the way there and back leaves nothing in the last digits. */
-    private static @Nullable Double printed(SheetLine line, Optional<OptionalDouble> core) {
-        if (core.isEmpty() || core.get().isEmpty()) {
-            return null;
-        }
-        double value = core.get().getAsDouble();
-        return Math.rint((line.measurand().quantity() == Quantity.ANGLE ? Math.toDegrees(value) : value) * 1e9) / 1e9;
+    private static OptionalDouble printed(Optional<OptionalDouble> core, Measurand measurand) {
+        return core.isPresent() && core.get().isPresent()
+                ? OptionalDouble.of(Printed.of(core.get().getAsDouble(), measurand))
+                : OptionalDouble.empty();
     }
 }

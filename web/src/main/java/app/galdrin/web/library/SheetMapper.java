@@ -1,5 +1,6 @@
 package app.galdrin.web.library;
 
+import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
 import java.util.List;
 import java.util.UUID;
@@ -7,7 +8,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
 
-/** Vehicles and sheets. Lists of parts are of one sheet, or of the newest of every vehicle where none is named. */
+/** Vehicles and sheets; lists of parts are of the sheets named. */
 @Mapper
 interface SheetMapper {
     @Nullable
@@ -17,19 +18,37 @@ interface SheetMapper {
 
     List<SheetRow> versions(UUID centreId, UUID vehicleId, int most);
 
+    @Nullable
+    UUID vehicle(UUID centreId, String registration);
+
     List<SheetLineRow> lines(UUID centreId, List<UUID> sheets);
 
     List<AdjusterRow> adjusters(UUID centreId, List<UUID> sheets);
 
     List<AdjusterRow.EffectRow> effects(UUID centreId, List<UUID> sheets);
 
-    void insertVehicle(UUID id, UUID centreId, @Param("v") NewVehicle vehicle);
+    List<SheetRow.FastenerRow> fasteners(UUID centreId, List<UUID> sheets);
 
-    void insertSheet(UUID id, UUID centreId, UUID vehicleId, int version, @Param("g") VehicleGeometry geometry);
+    /** None where another vehicle has the registration. */
+    int insertVehicle(UUID id, UUID centreId, @Param("v") Vehicle vehicle);
 
-    void insertLine(UUID centreId, @Param("l") SheetLineRow line);
+    /** None where the vehicle has a sheet of this version. */
+    int insertSheet(
+            UUID id,
+            UUID centreId,
+            UUID vehicleId,
+            int version,
+            @Param("g") VehicleGeometry geometry,
+            @Nullable UUID by,
+            String reason);
 
-    void insertAdjuster(UUID centreId, @Param("a") AdjusterRow adjuster);
+    void insertWheels(UUID centreId, UUID sheetId, @Param("g") VehicleGeometry geometry);
 
-    void insertEffect(UUID centreId, @Param("e") AdjusterRow.EffectRow effect);
+    void insertLines(UUID centreId, List<SheetLineRow> lines);
+
+    void insertFasteners(UUID centreId, List<SheetRow.FastenerRow> fasteners);
+
+    void insertAdjusters(UUID centreId, List<AdjusterRow> adjusters);
+
+    void insertEffects(UUID centreId, List<AdjusterRow.EffectRow> effects);
 }

@@ -1,13 +1,21 @@
 package app.galdrin.web.library;
 
+import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
+import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.spec.WheelSize;
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
-/** A sheet's row, mm. */
+/** A sheet's row, mm; its wheels are like on both sides of an axle. */
 record SheetRow(
         UUID id,
         UUID vehicleId,
@@ -15,41 +23,104 @@ record SheetRow(
         String model,
         String body,
         String registration,
+        Axle drivenAxle,
         Side driverSide,
         int version,
         double wheelbase,
         double frontTrack,
         double rearTrack,
-        double rimDiameter,
-        double tyreRadius,
+        double frontRim,
+        double frontTyre,
+        double rearRim,
+        double rearTyre,
         Linkage linkage,
-        double rodPitch,
+        OptionalDouble rodPitch,
         boolean doubleThread,
-        double armLength,
-        double steeringRatio) {
+        OptionalDouble armLength,
+        OptionalDouble steeringRatio,
+        Instant createdAt,
+        @Nullable String writtenBy,
+        String reason) {
 
-    SheetVersion toVersion(List<SheetLineRow> lines, List<AdjusterRow> adjusters, List<AdjusterRow.EffectRow> effects) {
+    /** What is slackened and tightened, N·m and degrees. */
+    record FastenerRow(
+            UUID sheetId,
+            String name,
+            int ordinal,
+            @Nullable String thread,
+            OptionalDouble leastTorque,
+            OptionalDouble mostTorque,
+            OptionalDouble angle,
+            boolean singleUse) {
+
+        Fastener toFastener() {
+            return new Fastener(
+                    name,
+                    Optional.ofNullable(thread),
+                    leastTorque,
+                    mostTorque,
+                    angle.isPresent() ? OptionalDouble.of(Math.toRadians(angle.getAsDouble())) : angle,
+                    singleUse);
+        }
+
+        static FastenerRow of(UUID sheetId, int ordinal, Fastener f) {
+            return new FastenerRow(
+                    sheetId,
+                    f.name(),
+                    ordinal,
+                    f.thread().orElse(null),
+                    f.least(),
+                    f.most(),
+                    f.angle().isPresent()
+                            ? OptionalDouble.of(Printed.degrees(f.angle().getAsDouble()))
+                            : f.angle(),
+                    f.singleUse());
+        }
+    }
+
+    SheetVersion toVersion(Parts parts) {
         var geometry = new VehicleGeometry(
                 wheelbase,
                 frontTrack,
                 rearTrack,
-                rimDiameter,
-                tyreRadius,
+                new WheelSize(frontRim, frontTyre),
+                new WheelSize(rearRim, rearTyre),
                 linkage,
                 rodPitch,
                 doubleThread,
                 armLength,
                 steeringRatio);
-        var sheet = new SpecificationSheet(
-                geometry,
-                lines.stream()
-                        .filter(l -> l.sheetId().equals(id))
-                        .map(SheetLineRow::toLine)
-                        .toList(),
-                adjusters.stream()
-                        .filter(a -> a.sheetId().equals(id))
-                        .map(a -> a.toAdjuster(geometry, effects))
-                        .toList());
-        return new SheetVersion(id, vehicleId, make, model, body, registration, driverSide, version, sheet);
+        return new SheetVersion(
+                id,
+                vehicleId,
+                new Vehicle(make, model, body, registration, drivenAxle, driverSide),
+                version,
+                new Written(createdAt, writtenBy == null ? "" : writtenBy, reason),
+                parts.of(id, geometry));
+    }
+
+    /** The rows of several sheets. */
+    record Parts(
+            List<SheetLineRow> lines,
+            List<AdjusterRow> adjusters,
+            List<AdjusterRow.EffectRow> effects,
+            List<FastenerRow> fasteners) {
+
+        SpecificationSheet of(UUID id, VehicleGeometry geometry) {
+            return new SpecificationSheet(
+                    geometry,
+                    lines.stream()
+                            .filter(l -> l.sheetId().equals(id))
+                            .map(SheetLineRow::toLine)
+                            .toList(),
+                    adjusters.stream()
+                            .filter(a -> a.sheetId().equals(id))
+                            .map(a -> a.toAdjuster(geometry, effects))
+                            .toList(),
+                    fasteners.stream()
+                            .filter(f -> f.sheetId().equals(id))
+                            .map(FastenerRow::toFastener)
+                            .toList());
+        }
     }
 }

@@ -1,32 +1,31 @@
 package app.galdrin.web.library;
 
-import app.galdrin.core.geometry.Side;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Vehicle;
 import java.util.UUID;
 
 /**
  * One version of a vehicle's specification sheet.
  *
- * @param driverSide where the driver sits
  * @param version 1 and up; printed as a letter, the way drawings carry their issue
  */
 public record SheetVersion(
-        UUID id,
-        UUID vehicleId,
-        String make,
-        String model,
-        String body,
-        String registration,
-        Side driverSide,
-        int version,
-        SpecificationSheet sheet) {
+        UUID id, UUID vehicleId, Vehicle vehicle, int version, Written written, SpecificationSheet sheet) {
 
     public String vehicleName() {
-        return make + " " + model;
+        return vehicle.name();
+    }
+
+    public String registration() {
+        return vehicle.registration();
+    }
+
+    public String issue() {
+        return issue(version);
     }
 
     /** A, B, … Z, then the number. */
-    public String issue() {
+    public static String issue(int version) {
         return version <= 26 ? String.valueOf((char) ('A' + version - 1)) : Integer.toString(version);
     }
 }

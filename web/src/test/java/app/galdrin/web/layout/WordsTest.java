@@ -25,6 +25,7 @@ import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.AdjusterUnit;
@@ -38,6 +39,10 @@ import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.spec.Way;
 import app.galdrin.core.spec.WheelSize;
 import app.galdrin.core.spec.Zone;
+import app.galdrin.core.spec.written.Cell;
+import app.galdrin.core.spec.written.RowKind;
+import app.galdrin.core.spec.written.Share;
+import app.galdrin.core.spec.written.SheetFault;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Assignment;
@@ -121,6 +126,21 @@ class WordsTest {
                 keyed("family.", Family.values()),
                 keyed("aspect.", Aspect.values()),
                 keyed("fault.", TaskFault.Reason.values()),
+                keyed("cell.", Cell.values()),
+                keyed("rowKind.", RowKind.values()),
+                keyed("share.", Share.values()),
+                keyed("sheet.printed.", Share.values()),
+                keyed("field.", QuantityText.Reason.values()),
+                keyed(
+                        "sheetFault.",
+                        Arrays.stream(SheetFault.Reason.values())
+                                .filter(r -> r != SheetFault.Reason.MALFORMED) // says what the parser says
+                                .toArray(Keyed[]::new)),
+                Arguments.of(
+                        "rowKind.",
+                        Arrays.stream(RowKind.values())
+                                .map(k -> k.key() + ".help")
+                                .toList()),
                 keyed("verdict.", Judge.Verdict.values()),
                 keyed("agreement.", Judge.Agreement.values()),
                 keyed("zone.", Zone.values()),

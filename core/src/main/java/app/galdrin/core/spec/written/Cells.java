@@ -89,7 +89,7 @@ final class Cells {
     }
 
     void malformed(Cell cell, QuantityText.Reason reason) {
-        fault(cell, Reason.MALFORMED, reason.name());
+        fault(cell, Reason.MALFORMED, reason.key());
     }
 
     OptionalDouble inRange(Cell cell, double value, double least, double most, String unit) {
@@ -129,7 +129,7 @@ final class Cells {
         }
         OptionalDouble read = Torque.parse(text(cell));
         if (read.isEmpty()) {
-            fault(cell, Reason.MALFORMED, QuantityText.Reason.LEFT_OVER.name());
+            fault(cell, Reason.MALFORMED, QuantityText.Reason.LEFT_OVER.key());
             return read;
         }
         return inRange(cell, Math.rint(100 * read.getAsDouble()) / 100, 0.1, most, Torque.NEWTON_METRE.key());

@@ -46,7 +46,7 @@ class SecurityConfiguration {
                                 "/error",
                                 "/formats/**")
                         .permitAll()
-                        .requestMatchers("/tasks/**", "/style")
+                        .requestMatchers("/tasks/**", "/style", "/vehicles/new", "/vehicles/import", "/vehicles/*/edit")
                         .hasRole(INSTRUCTOR)
                         .requestMatchers("/marking/**")
                         .hasAnyRole(INSTRUCTOR, Role.VERIFIER.name())

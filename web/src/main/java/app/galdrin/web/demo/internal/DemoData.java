@@ -10,6 +10,7 @@ import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
@@ -23,7 +24,6 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.library.Library;
-import app.galdrin.web.library.NewVehicle;
 import app.galdrin.web.sitting.Bays;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
@@ -104,8 +104,8 @@ public class DemoData implements ApplicationRunner {
                 centre, "Piet Marlow", "Ana Quist", "Rowan Blake", "Lena Fosse", "Callum Ige", "Tove Harker");
         UUID classOne = people.makeClass(centre, "Vehicles 1A", first);
         UUID classTwo = people.makeClass(centre, "Vehicles 1B", second);
-        UUID van = library.addVehicle(centre, DemoVehicles.PARCEL_VAN);
-        UUID bus = library.addVehicle(centre, DemoVehicles.MINIBUS);
+        UUID van = vehicle(centre, DemoVehicles.PARCEL_VAN);
+        UUID bus = vehicle(centre, DemoVehicles.MINIBUS);
         SignedIn instructor = people.session(centre, aldous);
 
         UUID strings = tasks.set(
@@ -134,8 +134,8 @@ public class DemoData implements ApplicationRunner {
         bays.survey(centre, 2, 0.0, 0.35, 0.03);
         UUID full = tasks.set(centre, aldous, fullFront(DemoVehicles.PARCEL_VAN.sheet()), List.of(van, bus), classTwo);
         runFull(instructor, full, van, second);
-        UUID lorry = library.addVehicle(centre, DemoVehicles.MOBILE_LIBRARY);
-        UUID ranger = library.addVehicle(centre, DemoVehicles.RANGER);
+        UUID lorry = vehicle(centre, DemoVehicles.MOBILE_LIBRARY);
+        UUID ranger = nextIssue(centre, vehicle(centre, DemoVehicles.RANGER), aldous);
         UUID beam = tasks.set(
                 centre,
                 aldous,
@@ -160,6 +160,21 @@ public class DemoData implements ApplicationRunner {
         return centre;
     }
 
+    private UUID vehicle(UUID centre, WrittenSheet.Read written) {
+        return library.addVehicle(centre, written, null).orElseThrow();
+    }
+
+    /** The pick-up's sheet as the maker prints it, written over the first one that the workshop measured itself. */
+    private UUID nextIssue(UUID centre, UUID first, UUID writer) {
+        return library.addVersion(
+                        centre,
+                        library.sheet(centre, first),
+                        DemoVehicles.rangerAsPrinted().sheet(),
+                        writer,
+                        "The maker’s sheet came: figures as printed, wider rear wheels, torques")
+                .orElseThrow();
+    }
+
     private List<UUID> apprentices(UUID centre, String... names) {
         List<UUID> ids = new ArrayList<>();
         for (String name : names) {
@@ -171,7 +186,7 @@ public class DemoData implements ApplicationRunner {
     }
 
     /** The ready-made toe task by one procedure. */
-    private static Practical toe(NewVehicle vehicle, String procedure, String title, Mode mode) {
+    private static Practical toe(WrittenSheet.Read vehicle, String procedure, String title, Mode mode) {
         Practical start = TaskStart.TOE.on(vehicle.sheet(), title, OrderSchool.A, AnswerUnit.DEGREES);
         Procedure with = Procedures.of(procedure);
         var measure = Measure.of("toe", with, TaskStart.usualFigures(with, Measurand.TOE), REPEATS);
@@ -215,7 +230,7 @@ public class DemoData implements ApplicationRunner {
 
     /** Caster and camber by sweep in front, camber behind, all four toes: the rear first, since it can be adjusted. */
     private static Practical bothEnds() {
-        SpecificationSheet sheet = DemoVehicles.RANGER.sheet();
+        SpecificationSheet sheet = DemoVehicles.rangerAsPrinted().sheet();
         Practical start = TaskStart.FULL_FRONT.on(sheet, "Both ends of the pick-up", OrderSchool.A, AnswerUnit.DEGREES);
         List<FigureId> rear = List.of(
                 FigureId.of(Measurand.CAMBER, Wheel.REAR_LEFT), FigureId.of(Measurand.CAMBER, Wheel.REAR_RIGHT));

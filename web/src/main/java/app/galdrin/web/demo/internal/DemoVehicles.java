@@ -12,17 +12,23 @@ import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.SheetLine;
+import app.galdrin.core.spec.SideDifference;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.spec.WheelSize;
+import app.galdrin.core.spec.written.SheetDocument;
+import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.core.steering.TrackRod;
-import app.galdrin.web.library.NewVehicle;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /** The made-up vehicles of the demo workshop with their sheets: mm and degrees as a sheet is printed. */
@@ -41,13 +47,8 @@ final class DemoVehicles {
     private DemoVehicles() {}
 
     /** A beam axle on leaf springs: caster by wedges under the springs, one sleeve for both wheels' toe. */
-    static final NewVehicle MOBILE_LIBRARY = new NewVehicle(
-            "Ostrick",
-            "Lectern 75",
-            "mobile library",
-            "MW 603 L",
-            Axle.REAR,
-            Side.RIGHT,
+    static final WrittenSheet.Read MOBILE_LIBRARY = new WrittenSheet.Read(
+            new Vehicle("Ostrick", "Lectern 75", "mobile library", "MW 603 L", Axle.REAR, Side.RIGHT),
             new SpecificationSheet(
                     LORRY,
                     List.of(
@@ -61,13 +62,8 @@ final class DemoVehicles {
                     beamAdjusters()));
 
     /** Double wishbones with cams in front, an independent rear with cams of its own. */
-    static final NewVehicle RANGER = new NewVehicle(
-            "Tarrow",
-            "Bracken",
-            "park ranger’s pick-up",
-            "MW 371 P",
-            Axle.REAR,
-            Side.RIGHT,
+    static final WrittenSheet.Read RANGER = new WrittenSheet.Read(
+            new Vehicle("Tarrow", "Bracken", "park ranger’s pick-up", "MW 371 P", Axle.REAR, Side.RIGHT),
             new SpecificationSheet(
                     PICK_UP,
                     List.of(
@@ -88,7 +84,7 @@ final class DemoVehicles {
             adjusters.add(adjuster(Part.SHIM, Where.of(wheel), Map.of(FigureId.of(Measurand.CASTER, wheel), 0.45)));
         }
         // one rod joins both arms: what a turn of its sleeve does is shared by both wheels
-        double each = Math.toDegrees(Math.atan(LORRY.lead() / LORRY.armLength())) / 2;
+        double each = Math.toDegrees(TrackRod.of(LORRY).orElseThrow().ratePerTurn()) / 2;
         adjusters.add(adjuster(
                 Part.SLEEVE,
                 Where.FRONT,
@@ -122,13 +118,8 @@ final class DemoVehicles {
     }
 
     /** Driven front wheels on struts: camber at the top mount's slot, caster not adjustable. */
-    static final NewVehicle PARCEL_VAN = new NewVehicle(
-            "Quendle",
-            "Parcel 9",
-            "small van",
-            "MW 214 Q",
-            Axle.FRONT,
-            Side.RIGHT,
+    static final WrittenSheet.Read PARCEL_VAN = new WrittenSheet.Read(
+            new Vehicle("Quendle", "Parcel 9", "small van", "MW 214 Q", Axle.FRONT, Side.RIGHT),
             new SpecificationSheet(
                     VAN,
                     List.of(
@@ -143,13 +134,8 @@ final class DemoVehicles {
                     adjusters(VAN, Part.TOP_SLOT, Map.of(Measurand.CAMBER, 0.1, Measurand.TOE, 0.02))));
 
     /** Driven rear wheels, double wishbones in front: one pair of cams a side moves caster, camber and toe. */
-    static final NewVehicle MINIBUS = new NewVehicle(
-            "Brastow",
-            "Tolvi",
-            "wheelchair-access minibus",
-            "MW 088 B",
-            Axle.REAR,
-            Side.RIGHT,
+    static final WrittenSheet.Read MINIBUS = new WrittenSheet.Read(
+            new Vehicle("Brastow", "Tolvi", "wheelchair-access minibus", "MW 088 B", Axle.REAR, Side.RIGHT),
             new SpecificationSheet(
                     BUS,
                     List.of(
@@ -188,8 +174,18 @@ final class DemoVehicles {
             @Nullable Double sideDifference,
             Adjustable adjustable) {
         var limits = Limits.of(Math.toRadians(min), Math.toRadians(preferred), Math.toRadians(max));
-        var difference =
-                sideDifference == null ? OptionalDouble.empty() : OptionalDouble.of(Math.toRadians(sideDifference));
+        Optional<SideDifference> difference = sideDifference == null
+                ? Optional.empty()
+                : Optional.of(SideDifference.atMost(Math.toRadians(sideDifference)));
         return new SheetLine(Optional.of(axle), measurand, Optional.of(limits), difference, adjustable);
+    }
+
+    /** The second issue of the pick-up's sheet, as it would be sent by another workshop. */
+    static WrittenSheet.Read rangerAsPrinted() {
+        try (var in = Objects.requireNonNull(DemoVehicles.class.getResourceAsStream("ranger.sheet.json"))) {
+            return (WrittenSheet.Read) SheetDocument.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UncheckedIOException("the demo's sheet", e);
+        }
     }
 }

@@ -2,6 +2,7 @@ package app.galdrin.web.formats.internal;
 
 import app.galdrin.core.record.JsonSchema;
 import app.galdrin.core.record.RecordKinds;
+import app.galdrin.core.spec.written.SheetDocument;
 import app.galdrin.core.task.TaskDocument;
 import java.io.StringWriter;
 import java.time.Duration;
@@ -42,9 +43,18 @@ class FormatController {
 
     @GetMapping("/formats/task.schema.json")
     ResponseEntity<Resource> taskSchema() {
+        return schema("task.schema.json", TaskDocument.class);
+    }
+
+    @GetMapping("/formats/sheet.schema.json")
+    ResponseEntity<Resource> sheetSchema() {
+        return schema("sheet.schema.json", SheetDocument.class);
+    }
+
+    private static ResponseEntity<Resource> schema(String name, Class<?> beside) {
         return ResponseEntity.ok()
                 .contentType(SCHEMA)
                 .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePublic())
-                .body(new ClassPathResource("task.schema.json", TaskDocument.class));
+                .body(new ClassPathResource(name, beside));
     }
 }

@@ -10,26 +10,39 @@ import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.quantity.Torque;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.spec.WheelSize;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sketch.DoubtRule;
 import app.galdrin.web.sketch.Sketches;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.ToDoubleFunction;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Says a sheet. */
 final class SheetViewMaker {
+
+    /** Figures that say no more than the limits they are. */
+    private static final Pattern BARE = Pattern.compile("[-+−]?[0-9.,]+");
 
     private final Words words;
 
@@ -37,21 +50,69 @@ final class SheetViewMaker {
         this.words = words;
     }
 
-    /** {@code versions}: all of the vehicle's, the newest first. */
-    SheetView of(SheetVersion sheet, List<SheetVersion> versions) {
+    /**
+     * A page of a sheet.
+     *
+     * @param versions all of the vehicle's, the newest first
+     * @param against which of them it is compared with; empty for the one before
+     */
+    SheetView of(SheetVersion sheet, List<SheetVersion> versions, Optional<UUID> against) {
         VehicleGeometry g = sheet.sheet().geometry();
-        Optional<SheetVersion> before =
-                versions.stream().filter(v -> v.version() < sheet.version()).findFirst();
+        Optional<SheetVersion> other = versions.stream()
+                .filter(v -> !v.id().equals(sheet.id()))
+                .filter(v -> against.map(id -> id.equals(v.id())).orElse(v.version() < sheet.version()))
+                .findFirst();
         return new SheetView(
                 sheet,
                 versions,
+                other.orElse(null),
                 lines(sheet.sheet()),
                 dimensions(g),
                 Sketches.geometry(g, false),
                 Sketches.geometry(g, true),
-                sheet.sheet().adjusters().stream().map(this::part).toList(),
-                before.map(b -> changes(b.sheet(), sheet.sheet())).orElse(List.of()),
+                parts(sheet.sheet()),
+                torques(sheet.sheet()),
+                other.map(o -> changes(o.sheet(), sheet.sheet())).orElse(List.of()),
                 ruledOut(sheet.sheet()));
+    }
+
+    /** What is different between two sheets: by line, and of a line what the other has not. */
+    List<SheetView.Changed> changes(SpecificationSheet before, SpecificationSheet now) {
+        Map<String, List<String>> then = said(before);
+        Map<String, List<String>> here = said(now);
+        Set<String> names = new LinkedHashSet<>(here.keySet());
+        names.addAll(then.keySet());
+        List<SheetView.Changed> changes = new ArrayList<>();
+        for (String name : names) {
+            List<String> was = then.getOrDefault(name, List.of());
+            List<String> is = here.getOrDefault(name, List.of());
+            if (!was.equals(is)) {
+                changes.add(new SheetView.Changed(name, without(was, is), without(is, was)));
+            }
+        }
+        return changes;
+    }
+
+    private static String without(List<String> some, List<String> others) {
+        String left = String.join(
+                ". ", some.stream().filter(one -> !others.contains(one)).toList());
+        return left.isEmpty() ? "–" : left;
+    }
+
+    private Map<String, List<String>> said(SpecificationSheet sheet) {
+        Map<String, List<String>> said = new LinkedHashMap<>();
+        lines(sheet).forEach(l -> said.put(l.name(), there(l.limits(), l.printed(), l.difference(), l.adjustable())));
+        dimensions(sheet.geometry()).forEach(d -> said.put(d.name(), there(d.value())));
+        parts(sheet)
+                .forEach(p -> said.put(
+                        p.name(),
+                        Stream.concat(p.effects().stream(), p.steps().stream()).toList()));
+        torques(sheet).forEach(t -> said.put(t.name(), there(t.thread(), t.torque(), t.note())));
+        return said;
+    }
+
+    private static List<String> there(String... parts) {
+        return Stream.of(parts).filter(p -> !p.isEmpty()).toList();
     }
 
     private List<SheetView.Line> lines(SpecificationSheet sheet) {
@@ -80,6 +141,7 @@ final class SheetViewMaker {
         return new SheetView.Line(
                 name(line),
                 line.limits().map(l -> limits(l, figure)).orElse(words.text("sheet.noLimits")),
+                printed(line),
                 difference(line, figure),
                 line.limits().map(l -> DoubtRule.of(figure, l, 0)).orElse(null),
                 adjustable(sheet, line, figure));
@@ -93,11 +155,41 @@ final class SheetViewMaker {
         return value.isPresent() ? words.figure(value.getAsDouble(), figure) : "–";
     }
 
-    private String difference(SheetLine line, FigureId figure) {
-        return line.sideDifference().isPresent()
+    /** As it was typed, where that says more than the limits: a tolerance, another unit, the length of its millimetres. */
+    private String printed(SheetLine line) {
+        Map<String, String> typed = line.typed();
+        if (line.limits().isEmpty()
+                || typed.values().stream().allMatch(t -> BARE.matcher(t).matches())) {
+            return "";
+        }
+        String figures = typed.containsKey("tolerance")
                 ? words.text(
-                        "sheet.difference", words.doubt(line.sideDifference().getAsDouble(), figure))
-                : "";
+                        "sheet.printed.tolerance",
+                        typed.getOrDefault("preferred", "–"),
+                        typed.getOrDefault("tolerance", "–"))
+                : words.text(
+                        "sheet.limits",
+                        typed.getOrDefault("min", "–"),
+                        typed.getOrDefault("preferred", "–"),
+                        typed.getOrDefault("max", "–"));
+        String of = typed.containsKey("of") ? words.text("sheet.printed." + typed.get("of")) : "";
+        String over = typed.containsKey("over") ? words.text("sheet.printed.over", typed.get("over")) : "";
+        return words.text("sheet.printed", String.join(", ", there(figures, over, of)));
+    }
+
+    private String difference(SheetLine line, FigureId figure) {
+        return line.sideDifference()
+                .map(d -> d.intended() == 0
+                        ? words.text("sheet.difference", size(d.most(), figure))
+                        : words.text(
+                                "sheet.difference.intended",
+                                words.figure(d.intended(), figure),
+                                size(d.most(), figure)))
+                .orElse("");
+    }
+
+    private String size(double value, FigureId figure) {
+        return figure.measurand().quantity() == Quantity.LENGTH ? words.length(value) : words.angleSize(value);
     }
 
     private String adjustable(SpecificationSheet sheet, SheetLine line, FigureId figure) {
@@ -113,26 +205,45 @@ final class SheetViewMaker {
     }
 
     private List<SheetView.Dimension> dimensions(VehicleGeometry g) {
-        return List.of(
-                new SheetView.Dimension("A", words.text("geometry.wheelbase"), words.length(g.wheelbase())),
-                new SheetView.Dimension("B", words.text("geometry.frontTrack"), words.length(g.frontTrack())),
-                new SheetView.Dimension("C", words.text("geometry.rearTrack"), words.length(g.rearTrack())),
-                new SheetView.Dimension("D", words.text("geometry.rimDiameter"), words.length(g.rimDiameter())),
-                new SheetView.Dimension("E", words.text("geometry.tyreRadius"), words.length(g.tyreRadius())),
-                new SheetView.Dimension(
-                        "F",
-                        words.text(
-                                "geometry.armLength",
-                                words.text("linkage." + g.linkage().key())),
-                        words.length(g.armLength())),
-                new SheetView.Dimension("", words.text("geometry.lead"), words.length(g.lead())),
-                new SheetView.Dimension(
-                        "",
-                        words.text("geometry.steeringRatio"),
-                        QuantityFormat.decimal(g.steeringRatio(), 1, false) + " : 1"));
+        List<SheetView.Dimension> all = new ArrayList<>();
+        all.add(dimension("A", "wheelbase", words.length(g.wheelbase())));
+        all.add(dimension("B", "frontTrack", words.length(g.frontTrack())));
+        all.add(dimension("C", "rearTrack", words.length(g.rearTrack())));
+        all.add(dimension("D", "rimDiameter", ofBoth(g, WheelSize::rimDiameter)));
+        all.add(dimension("E", "tyreRadius", ofBoth(g, WheelSize::tyreRadius)));
+        String arm = words.text(
+                "geometry.armLength", words.text("linkage." + g.linkage().key()));
+        all.add(new SheetView.Dimension(g.armLength().isPresent() ? "F" : "", arm, length(g.armLength())));
+        all.add(dimension("", "lead", length(g.lead())));
+        all.add(dimension(
+                "",
+                "steeringRatio",
+                g.steeringRatio().isPresent()
+                        ? QuantityFormat.decimal(g.steeringRatio().getAsDouble(), 1, false) + " : 1"
+                        : words.text("sheet.notKnown")));
+        return all;
     }
 
-    private SheetView.Part part(Adjuster a) {
+    private SheetView.Dimension dimension(String letter, String key, String value) {
+        return new SheetView.Dimension(letter, words.text("geometry." + key), value);
+    }
+
+    private String length(OptionalDouble known) {
+        return known.isPresent() ? words.length(known.getAsDouble()) : words.text("sheet.notKnown");
+    }
+
+    /** One length where both axles have the same, else both. */
+    private String ofBoth(VehicleGeometry g, ToDoubleFunction<WheelSize> of) {
+        String ahead = words.length(of.applyAsDouble(g.front()));
+        String behind = words.length(of.applyAsDouble(g.rear()));
+        return ahead.equals(behind) ? ahead : words.text("geometry.bothAxles", ahead, behind);
+    }
+
+    private List<SheetView.Part> parts(SpecificationSheet sheet) {
+        return sheet.adjusters().stream().map(a -> part(sheet, a)).toList();
+    }
+
+    private SheetView.Part part(SpecificationSheet sheet, Adjuster a) {
         String name = a.where() == Where.VEHICLE
                 ? words.text("part." + a.part().key())
                 : words.text(
@@ -141,42 +252,63 @@ final class SheetViewMaker {
                         words.text("where." + a.where().key()));
         List<String> effects = a.effects().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
-                .map(e -> effect(e.getKey(), e.getValue()))
+                .map(e -> effect(a, e.getKey(), e.getValue()))
                 .toList();
-        return new SheetView.Part(
-                name,
-                words.text("adjusterUnit." + a.unit().key()),
-                effects,
-                words.text(a.rereadAfter() ? "sheet.part.reread" : "sheet.part.once"));
+        List<String> steps = new ArrayList<>();
+        a.fastener().ifPresent(f -> steps.add(words.text("sheet.part.slacken", f)));
+        sheet.fastener(a).ifPresent(f -> steps.add(words.text("sheet.part.tighten", f.name(), torque(f))));
+        steps.add(words.text(a.rereadAfter() ? "sheet.part.reread" : "sheet.part.once"));
+        return new SheetView.Part(name, words.text("adjusterUnit." + a.unit().key()), effects, steps);
     }
 
-    private String effect(FigureId figure, Adjuster.Effect effect) {
+    private List<SheetView.Torque> torques(SpecificationSheet sheet) {
+        return sheet.fasteners().stream()
+                .map(f -> new SheetView.Torque(f.name(), f.thread().orElse(""), torque(f), note(f)))
+                .toList();
+    }
+
+    private String torque(Fastener f) {
+        if (f.least().isEmpty() && f.most().isEmpty()) {
+            return words.text("sheet.torque.unknown");
+        }
+        String turned = f.angle().isPresent()
+                ? " "
+                        + words.text(
+                                "sheet.torque.angle", words.angleSize(f.angle().getAsDouble()))
+                : "";
+        return words.text("sheet.torque", between(f, Torque.NEWTON_METRE), between(f, Torque.POUND_FOOT)) + turned;
+    }
+
+    private static String between(Fastener f, Torque unit) {
+        List<String> ends = Stream.of(f.least(), f.most())
+                .filter(OptionalDouble::isPresent)
+                .map(v -> Torque.NEWTON_METRE.convert(v.getAsDouble(), unit))
+                .map(v -> QuantityFormat.decimal(v, v < 10 ? 1 : 0, false))
+                .distinct()
+                .toList();
+        return String.join("–", ends) + "\u00a0" + unit.key();
+    }
+
+    private String note(Fastener f) {
+        return String.join(
+                " ",
+                there(
+                        f.singleUse() ? words.text("sheet.torque.once") : "",
+                        f.unusual() ? words.text("sheet.torque.unusual") : ""));
+    }
+
+    private String effect(Adjuster a, FigureId figure, Adjuster.Effect effect) {
         return effect.perUnit().isPresent()
                 ? words.text(
                         "sheet.effect",
                         words.name(figure),
-                        words.figure(effect.perUnit().getAsDouble(), figure))
-                : words.text("sheet.effect.way", words.name(figure), effect.sign() > 0 ? "+" : "−");
-    }
-
-    /** Line by line; a line that is on one of them alone has a dash on the other. */
-    private List<SheetView.Changed> changes(SpecificationSheet before, SpecificationSheet now) {
-        Map<String, String> then = said(before);
-        Map<String, String> here = said(now);
-        List<String> names = new ArrayList<>(here.keySet());
-        then.keySet().stream().filter(n -> !here.containsKey(n)).forEach(names::add);
-        return names.stream()
-                .filter(n -> !here.getOrDefault(n, "–").equals(then.getOrDefault(n, "–")))
-                .map(n -> new SheetView.Changed(n, then.getOrDefault(n, "–"), here.getOrDefault(n, "–")))
-                .toList();
-    }
-
-    private Map<String, String> said(SpecificationSheet sheet) {
-        Map<String, String> said = new LinkedHashMap<>();
-        lines(sheet)
-                .forEach(l -> said.put(l.name(), (l.limits() + " " + l.difference()).strip() + " " + l.adjustable()));
-        dimensions(sheet.geometry()).forEach(d -> said.put(d.name(), d.value()));
-        return said;
+                        words.figure(effect.perUnit().getAsDouble(), figure),
+                        words.text("way." + a.part().way(1).key()))
+                : words.text(
+                        "sheet.effect.way",
+                        words.name(figure),
+                        effect.sign() > 0 ? "+" : "−",
+                        words.text("way." + a.part().way(1).key()));
     }
 
     /** Ways of measuring that take from the sheet what it does not give. */

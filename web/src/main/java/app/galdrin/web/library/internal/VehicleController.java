@@ -5,12 +5,15 @@ import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** Vehicles and their specification sheets, to be read by everyone of the centre. */
 @Controller
@@ -27,15 +30,21 @@ class VehicleController {
     @GetMapping("/vehicles")
     String all(@AuthenticationPrincipal SignedIn me, Model model) {
         model.addAttribute("sheets", library.newestSheets(me.centreId()));
+        model.addAttribute("zone", me.zoneId());
         return "library/all";
     }
 
     /** One version of a sheet; a newer one has an address of its own. */
     @GetMapping("/vehicles/{sheetId}")
-    String one(@AuthenticationPrincipal SignedIn me, @PathVariable UUID sheetId, Model model) {
+    String one(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID sheetId,
+            @RequestParam(required = false) @Nullable UUID against,
+            Model model) {
         SheetVersion sheet = library.sheet(me.centreId(), sheetId);
         List<SheetVersion> versions = library.versions(me.centreId(), sheet.vehicleId());
-        model.addAttribute("view", new SheetViewMaker(words).of(sheet, versions));
+        model.addAttribute("view", new SheetViewMaker(words).of(sheet, versions, Optional.ofNullable(against)));
+        model.addAttribute("zone", me.zoneId());
         return "library/one";
     }
 }
