@@ -374,6 +374,7 @@ export const sheet = () => ({
         const stale = document.getElementById(fresh.id);
         if (stale && !stale.isEqualNode(fresh)) stale.replaceWith(fresh); // left alone where it is the same, so that nothing jumps
       }
+      this.root.querySelectorAll('.one-round').forEach(showGoals);
     } catch { /* a convenience; the entries are safe */ }
   },
 
@@ -382,3 +383,14 @@ export const sheet = () => ({
     this.last?.input?.focus();
   },
 });
+
+// what must be read stands in the empty fields of the round's drawings, until something is written there
+function showGoals(round) {
+  const goals = [...round.querySelectorAll('[data-goal-place]')];
+  for (const field of round.querySelectorAll('.at[data-place]')) {
+    const goal = goals.find(g => g.dataset.goalPlace === field.dataset.place && field.dataset.line.startsWith(`${g.dataset.goalStep}/`));
+    field.querySelector('[data-field]').placeholder = goal?.dataset.goal ?? '';
+    const way = field.querySelector('[data-choose]');
+    if (way) way.textContent = goal?.dataset.goalSense ? `\u2192 ${goal.dataset.goalSense}` : way.dataset.choose;
+  }
+}

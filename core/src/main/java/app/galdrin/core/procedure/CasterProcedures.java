@@ -38,6 +38,8 @@ public final class CasterProcedures implements ProcedureList {
 
     private static final double MOST_CAMBER = 20;
 
+    private static final String LOCK = "lock";
+
     /** How the plate was set to 0 with the wheel at its own toe, rad; our own working value. It shifts both angles alike. */
     private static SetUp plateZero(Wheel wheel) {
         return new SetUp("plate." + wheel.key(), Math.toRadians(0.3));
@@ -48,7 +50,7 @@ public final class CasterProcedures implements ProcedureList {
         return List.of(
                 new Sweep("sweep", "steer", "camber", false, 20, 20, SweepHand.forSweep(), onPlates()).procedure(),
                 new Sweep("sweep90", "steer", "camber90", true, 20, 20, SweepHand.forSweep(), onPlates()).procedure(),
-                new Sweep("fullLock", "lock", "camber", false, 38, 32, SweepHand.forLocks(), atLocks()).procedure());
+                new Sweep("fullLock", LOCK, "camber", false, 38, 32, SweepHand.forLocks(), atLocks()).procedure());
     }
 
     private static Guide onPlates() {
@@ -108,7 +110,17 @@ public final class CasterProcedures implements ProcedureList {
                 evaluations.add(straightAhead(wheel, shown(ahead)));
             }
             return Procedure.of(key, Family.CASTER, walk, evaluations, guide, this::lay)
-                    .notWorking(Measurand.KPI);
+                    .notWorking(Measurand.KPI)
+                    .unlike(unlike());
+        }
+
+        /** At full lock the two angles of a wheel always differ, since the wheels turn about different circles. */
+        private List<Unlike> unlike() {
+            return steer.equals(LOCK)
+                    ? Data.FRONTS.stream()
+                            .map(wheel -> new Unlike(steer(wheel, "out"), steer(wheel, "in")))
+                            .toList()
+                    : List.of();
         }
 
         private static Source zeroed(Wheel wheel, Read steer) {

@@ -31,6 +31,7 @@ import java.util.stream.Stream;
  * @param guide how it is done
  * @param unworked measurands that nobody works on paper: they are given, not asked
  * @param baseline over which an angle is answered in millimetres, mm; empty where nobody does
+ * @param unlike pairs of places that never read the same
  * @param tools what a task has read otherwise than is usual, by {@link Place#tool()}
  * @param setUpCounts whether how it was set up counts as doubt; of tasks from before that was known it does not
  * @param simulation its forward model
@@ -43,6 +44,7 @@ public record Procedure(
         Guide guide,
         Set<Measurand> unworked,
         Function<Standing, Optional<Double>> baseline,
+        List<Unlike> unlike,
         Map<String, CatalogueInstrument> tools,
         boolean setUpCounts,
         Simulation simulation) {
@@ -53,6 +55,7 @@ public record Procedure(
     public Procedure {
         walk = List.copyOf(walk);
         evaluations = List.copyOf(evaluations);
+        unlike = List.copyOf(unlike);
         tools = Map.copyOf(tools);
     }
 
@@ -65,18 +68,35 @@ public record Procedure(
             Guide guide,
             Simulation simulation) {
         return new Procedure(
-                key, family, walk, evaluations, guide, Set.of(), s -> Optional.empty(), Map.of(), true, simulation);
+                key,
+                family,
+                walk,
+                evaluations,
+                guide,
+                Set.of(),
+                s -> Optional.empty(),
+                List.of(),
+                Map.of(),
+                true,
+                simulation);
     }
 
     /** The same, some of it given and not asked. */
     Procedure notWorking(Measurand... given) {
         return new Procedure(
-                key, family, walk, evaluations, guide, Set.of(given), baseline, tools, setUpCounts, simulation);
+                key, family, walk, evaluations, guide, Set.of(given), baseline, unlike, tools, setUpCounts, simulation);
     }
 
     /** The same, its angles answered in millimetres over this, mm. */
     Procedure over(Function<Standing, Optional<Double>> length) {
-        return new Procedure(key, family, walk, evaluations, guide, unworked, length, tools, setUpCounts, simulation);
+        return new Procedure(
+                key, family, walk, evaluations, guide, unworked, length, unlike, tools, setUpCounts, simulation);
+    }
+
+    /** The same, with places that never read the same. */
+    Procedure unlike(List<Unlike> pairs) {
+        return new Procedure(
+                key, family, walk, evaluations, guide, unworked, baseline, pairs, tools, setUpCounts, simulation);
     }
 
     /** The same, read with other instruments than are usual, by {@link Place#tool()}. */
@@ -96,6 +116,7 @@ public record Procedure(
                 guide,
                 unworked,
                 baseline,
+                unlike.stream().map(u -> u.at(change)).toList(),
                 instruments,
                 setUpCounts,
                 simulation);
@@ -111,6 +132,7 @@ public record Procedure(
                 guide,
                 unworked,
                 baseline,
+                unlike,
                 tools,
                 false,
                 simulation);

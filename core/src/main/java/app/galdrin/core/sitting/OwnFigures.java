@@ -1,6 +1,7 @@
 package app.galdrin.core.sitting;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.Source;
@@ -67,6 +68,38 @@ public final class OwnFigures {
                         standing(measure, round),
                         new Procedure.Repeat(measure.id(), round, repeat),
                         measure.taught());
+    }
+
+    /** What is to be read again because the readings of a repeat don't go together, in their order. */
+    public List<AskedBack> askedBack(Measure measure, int round) {
+        Procedure procedure = measure.procedure();
+        Standing standing = standing(measure, round);
+        boolean chosen = procedure.choices().stream()
+                .allMatch(choice -> choice.in(standing).isPresent());
+        List<Map<String, Double>> readings = answers.readings(measure, round);
+        List<AskedBack> asked = new ArrayList<>();
+        for (int i = 0; i < readings.size(); i++) {
+            int repeat = i + 1;
+            Map<String, Double> read = readings.get(i);
+            procedure.unlike().stream()
+                    .filter(pair -> pair.alikeIn(read))
+                    .forEach(pair ->
+                            asked.add(new AskedBack(repeat, Optional.empty(), List.of(pair.first(), pair.second()))));
+            if (chosen) {
+                Worked worked = work(measure, round, repeat, read);
+                measure.figures().stream()
+                        .filter(f -> !f.ofBothWheels() && !worked.figures().containsKey(f))
+                        .forEach(f -> impossible(procedure, f, repeat, read).ifPresent(asked::add));
+            }
+        }
+        return asked;
+    }
+
+    private static Optional<AskedBack> impossible(
+            Procedure procedure, FigureId figure, int repeat, Map<String, Double> read) {
+        List<Place> places = procedure.places(List.of(figure));
+        boolean all = !places.isEmpty() && places.stream().allMatch(p -> read.containsKey(p.id()));
+        return all ? Optional.of(new AskedBack(repeat, Optional.of(figure), places)) : Optional.empty();
     }
 
     /** What a step's readings are taken on, with what was chosen for them and the figures it takes from the steps before it. */

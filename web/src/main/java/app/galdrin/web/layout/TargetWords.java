@@ -54,6 +54,34 @@ public class TargetWords {
         return length ? words.length(shown) : words.angle(Math.toRadians(value));
     }
 
+    /** The place that a drawing shows it at: of two that are compared the one that reads more. */
+    public Place place(TargetReading target) {
+        return target.value() < 0 ? target.against().orElse(target.place()) : target.place();
+    }
+
+    /** The figure alone, as short as a field takes. */
+    public String brief(TargetReading target) {
+        boolean length = target.place().amount().quantity() == Quantity.LENGTH;
+        double shown = length ? Math.rint(PLACES * target.value()) / PLACES : target.value();
+        boolean sized = target.against().isPresent() || target.answer() instanceof SizeAndSense;
+        double size = sized ? Math.abs(shown) : shown;
+        String figure = length
+                ? words.length(size)
+                : sized ? words.angleSize(Math.toRadians(size)) : words.angle(Math.toRadians(size));
+        if (target.against().isEmpty()) {
+            return words.text("target.brief", figure);
+        }
+        return size == 0 ? words.text("target.brief.alike") : words.text("target.brief.more", figure);
+    }
+
+    /** The way it is meant; empty where its answer has none, or two places are compared. */
+    public String sense(TargetReading target) {
+        return target.against().isEmpty() && target.answer() instanceof SizeAndSense sized
+                ? words.text("sense."
+                        + Sense.of(target.value(), sized.senses(), sized.side()).key())
+                : "";
+    }
+
     /** What must be read. */
     public String said(TargetReading target) {
         return words.text("target.said", name(target), value(target, target.value()));

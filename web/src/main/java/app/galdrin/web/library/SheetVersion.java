@@ -2,6 +2,8 @@ package app.galdrin.web.library;
 
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.Vehicle;
+import app.galdrin.core.spec.written.SheetDraft;
+import app.galdrin.core.spec.written.SheetWriter;
 import java.util.UUID;
 
 /**
@@ -18,6 +20,11 @@ public record SheetVersion(
 
     public String registration() {
         return vehicle.registration();
+    }
+
+    /** As it is written. */
+    public SheetDraft draft() {
+        return SheetWriter.draft(vehicle, sheet);
     }
 
     public String issue() {

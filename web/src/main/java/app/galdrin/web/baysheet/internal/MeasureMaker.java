@@ -3,6 +3,7 @@ package app.galdrin.web.baysheet.internal;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.AskedBack;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
@@ -21,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Makes the views of measuring steps: the sketch with its fields, and what is said of the figures where the sheet speaks. */
 final class MeasureMaker {
@@ -76,6 +78,8 @@ final class MeasureMaker {
                 rows,
                 speaks ? rules(measure, round) : List.of(),
                 speaks ? notes(measure, round) : List.of(),
+                own.askedBack(measure, round).stream().map(this::askedBack).toList(),
+                List.of(),
                 speaks);
     }
 
@@ -102,6 +106,18 @@ final class MeasureMaker {
                     .zone();
             return ToleranceRule.of(figure, value.value(), value.standardUncertainty(), limits, zone);
         });
+    }
+
+    /** Which readings don't go together, and why. */
+    private String askedBack(AskedBack asked) {
+        String places = asked.places().stream()
+                .map(p -> words.text(
+                        p.words() + ".list",
+                        p.wheel().map(w -> words.text("wheel." + w.key())).orElse("")))
+                .collect(Collectors.joining(", "));
+        return asked.figure()
+                .map(f -> words.text("askedBack.impossible", words.name(f), places, asked.repeat()))
+                .orElseGet(() -> words.text("askedBack.alike", places, asked.repeat()));
     }
 
     /** What the last repeat tells beside its figures. */

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Readings on a sketch.
@@ -18,6 +19,8 @@ import java.util.stream.IntStream;
  * @param chosen what was chosen for these readings: an option by the id of its choice
  * @param rows what is written, a row a place
  * @param rules the figures so far on their tolerance rules, where the sheet speaks
+ * @param askedBack what is to be read again because it does not go together, said
+ * @param goals what must be read, in a round
  * @param followsHand whether the drawing moves as he writes: not in an assessment
  * @param notes what the procedure tells beside its figures, said
  */
@@ -32,6 +35,8 @@ public record MeasureView(
         List<Row> rows,
         List<ToleranceRule> rules,
         List<String> notes,
+        List<String> askedBack,
+        List<Goal> goals,
         boolean followsHand)
         implements StepView {
 
@@ -75,6 +80,32 @@ public record MeasureView(
         public String sense() {
             return field.echo().isEmpty() ? "" : field.sense();
         }
+    }
+
+    /** The same, with what must be read. */
+    MeasureView with(List<Goal> wanted) {
+        return new MeasureView(
+                head,
+                measure,
+                round,
+                repeat,
+                sketch,
+                chosen,
+                fields,
+                rows,
+                rules,
+                notes,
+                askedBack,
+                wanted,
+                followsHand);
+    }
+
+    /** What a place must read; null where nothing is wanted of it. */
+    public @Nullable Goal goal(Sketch.SketchPlace place) {
+        return goals.stream()
+                .filter(g -> g.place().equals(place.id()))
+                .findFirst()
+                .orElse(null);
     }
 
     /** What is chosen before anything is read. */

@@ -11,8 +11,8 @@ public record PlanView(
     /** A figure as it is and as it should be, said. */
     public record Figure(String name, String own, String preferred) {}
 
-    /** One part. */
-    public record Move(String name, FieldView way, Optional<FieldView> amount, String unit) {}
+    /** One part; in order what to slacken, tighten and read again, said. */
+    public record Move(String name, FieldView way, Optional<FieldView> amount, String unit, List<String> steps) {}
 
     /** Figures that nothing moves. */
     public record NoMove(String name, FieldView field) {}

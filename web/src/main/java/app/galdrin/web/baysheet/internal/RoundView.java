@@ -15,13 +15,13 @@ public record RoundView(Head head, List<One> rounds, Optional<One> following, in
      * One round.
      *
      * @param goals what the figures should come to, said
-     * @param targets what must be read for that, said; empty before anything is read
+     * @param targets what must be read for that; empty before anything is read
      */
     public record One(
             int number,
             List<PlanView.Move> moves,
             List<String> goals,
-            List<String> targets,
+            List<Goal> targets,
             List<MeasureView> measures,
             Optional<FieldView> next) {}
 }

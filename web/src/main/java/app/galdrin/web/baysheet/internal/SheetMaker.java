@@ -4,12 +4,10 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.References;
-import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
-import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.task.Assignment;
@@ -56,6 +54,7 @@ final class SheetMaker {
     private final EvidenceWords evidence;
     private final Facts facts;
     private final MeasureMaker measures;
+    private final AdjustMaker adjusting;
     private final boolean speaks;
 
     /** What a sheet is made of. */
@@ -78,7 +77,9 @@ final class SheetMaker {
         this.fields = new Fields(sheet, log, words, refused);
         this.own = new OwnFigures(assignment, answers);
         this.speaks = sitting.isReference() || assignment.practical().mode() == Mode.PRACTICE;
-        this.measures = new MeasureMaker(sitting, new OfSheet(assignment, log, sheet, fields, own), words, speaks);
+        var of = new OfSheet(assignment, log, sheet, fields, own);
+        this.measures = new MeasureMaker(sitting, of, words, speaks);
+        this.adjusting = new AdjustMaker(of, measures, speech, facts, speaks);
     }
 
     /** The steps of this sitting: all of the task, or of a reference the measurements of its state. */
@@ -151,9 +152,9 @@ final class SheetMaker {
             return judge(head, judge);
         }
         if (step instanceof Plan plan) {
-            return plan(head, plan);
+            return adjusting.plan(head, plan);
         }
-        return step instanceof Round round ? round(head, round) : handIn(head, (HandIn) step);
+        return step instanceof Round round ? adjusting.round(head, round) : handIn(head, (HandIn) step);
     }
 
     private StepView.Head head(Step step, int number) {
@@ -288,126 +289,6 @@ final class SheetMaker {
     /** What he judges and plans on: his worked figure with the doubt of his readings, else the one that is given. */
     private Optional<Estimate> standing(FigureId figure, String beforeStep) {
         return Marker.standing(assignment, answers, figure, beforeStep);
-    }
-
-    private PlanView plan(StepView.Head head, Plan plan) {
-        List<PlanView.NoMove> noMoves = sheet.lines(plan).stream()
-                .filter(l -> l.id().startsWith(Plan.PART))
-                .map(l -> new PlanView.NoMove(
-                        names.adjustment(l.id().substring(Plan.PART.length())),
-                        fields.at(LineKey.of(plan.id(), l.id()))))
-                .toList();
-        List<PlanView.Figure> figures = plan.figures().stream()
-                .map(f -> new PlanView.Figure(
-                        words.name(f),
-                        standing(f, plan.id())
-                                .map(v -> words.figure(v.value(), f))
-                                .orElse("–"),
-                        target(f).map(t -> words.figure(t, f)).orElse("–")))
-                .toList();
-        return new PlanView(
-                head, figures, moves(plan, 0, plan.figures()), noMoves, facts.ofRods(adjusters(plan.figures())));
-    }
-
-    private Optional<Double> target(FigureId figure) {
-        return assignment
-                .sheet()
-                .limits(figure)
-                .map(Limits::target)
-                .filter(t -> t.isPresent())
-                .map(t -> t.getAsDouble());
-    }
-
-    private List<PlanView.Move> moves(Step step, int round, List<FigureId> figures) {
-        List<PlanView.Move> moves = new ArrayList<>();
-        for (Adjuster adjuster : adjusters(figures)) {
-            var way = new LineKey(step.id(), adjuster.id() + Plan.WAY, 0, round);
-            var amount = new LineKey(step.id(), adjuster.id() + Plan.AMOUNT, 0, round);
-            if (sheet.line(way).isPresent()) {
-                moves.add(new PlanView.Move(
-                        names.adjuster(adjuster.id()),
-                        fields.at(way),
-                        sheet.line(amount).map(l -> fields.at(amount)),
-                        words.text("adjusterUnit." + adjuster.unit().key())));
-            }
-        }
-        return moves;
-    }
-
-    private List<Adjuster> adjusters(List<FigureId> figures) {
-        return Practical.adjustments(figures).stream()
-                .flatMap(a -> assignment.sheet().adjusters(a).stream())
-                .distinct()
-                .toList();
-    }
-
-    // ---- rounds and the end
-
-    private RoundView round(StepView.Head head, Round round) {
-        int begun = sheet.rounds(round, answers);
-        List<RoundView.One> rounds = new ArrayList<>();
-        for (int i = 1; i <= begun; i++) {
-            rounds.add(one(head, round, i));
-        }
-        Optional<RoundView.One> following =
-                begun < round.most() ? Optional.of(one(head, round, begun + 1)) : Optional.empty();
-        return new RoundView(head, rounds, following, round.most());
-    }
-
-    private RoundView.One one(StepView.Head head, Round round, int number) {
-        List<FigureId> figures =
-                round.measures().stream().flatMap(m -> m.figures().stream()).toList();
-        var next = new LineKey(round.id(), Round.NEXT, 0, number);
-        List<String> goals = figures.stream()
-                .flatMap(f -> target(f).map(t -> words.text("round.goal", words.name(f), words.figure(t, f))).stream())
-                .toList();
-        return new RoundView.One(
-                number,
-                moves(round, number, figures),
-                goals,
-                round.measures().stream()
-                        .flatMap(m -> targets(m, number).stream())
-                        .map(targets::said)
-                        .toList(),
-                round.measures().stream()
-                        .map(m -> measures.of(inner(head, m), m, number))
-                        .toList(),
-                sheet.line(next).map(l -> fields.at(next)));
-    }
-
-    /**
-     * From the last state that was read before a round: the round before, else as found. In an assessment nothing is said that would
-     * give away what the sheet asks to be worked out.
-     */
-    private List<TargetReading> targets(Measure measure, int round) {
-        for (int before = round - 1; speaks && before > 0; before--) {
-            List<TargetReading> readings = own.targets(measure.target(), measure, before);
-            if (!readings.isEmpty()) {
-                return readings;
-            }
-        }
-        return assignment.practical().steps().stream()
-                .filter(Measure.class::isInstance)
-                .map(Measure.class::cast)
-                .filter(m -> m.procedure().equals(measure.procedure()))
-                .filter(m -> speaks || !isWorkedOnPaper(m))
-                .map(m -> own.targets(measure.target(), m, 0))
-                .filter(found -> !found.isEmpty())
-                .findFirst()
-                .orElse(List.of());
-    }
-
-    private boolean isWorkedOnPaper(Measure measure) {
-        return assignment
-                .practical()
-                .of(Work.class)
-                .anyMatch(w -> w.asked().stream().anyMatch(i -> i.from().equals(measure.id()))
-                        || w.targets().stream().anyMatch(t -> t.from().equals(measure.id())));
-    }
-
-    private StepView.Head inner(StepView.Head round, Measure measure) {
-        return new StepView.Head(
-                measure, round.number(), names.title(measure), round.progress(), false, false, List.of(), List.of());
     }
 
     private HandInView handIn(StepView.Head head, HandIn step) {

@@ -12,7 +12,6 @@ import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
-import app.galdrin.core.quantity.Torque;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Fastener;
@@ -21,6 +20,7 @@ import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.spec.WheelSize;
+import app.galdrin.web.layout.PartWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sketch.DoubtRule;
@@ -45,9 +45,11 @@ final class SheetViewMaker {
     private static final Pattern BARE = Pattern.compile("[-+−]?[0-9.,]+");
 
     private final Words words;
+    private final PartWords partWords;
 
     SheetViewMaker(Words words) {
         this.words = words;
+        this.partWords = new PartWords(words);
     }
 
     /**
@@ -254,39 +256,14 @@ final class SheetViewMaker {
                 .sorted(Map.Entry.comparingByKey())
                 .map(e -> effect(a, e.getKey(), e.getValue()))
                 .toList();
-        List<String> steps = new ArrayList<>();
-        a.fastener().ifPresent(f -> steps.add(words.text("sheet.part.slacken", f)));
-        sheet.fastener(a).ifPresent(f -> steps.add(words.text("sheet.part.tighten", f.name(), torque(f))));
-        steps.add(words.text(a.rereadAfter() ? "sheet.part.reread" : "sheet.part.once"));
-        return new SheetView.Part(name, words.text("adjusterUnit." + a.unit().key()), effects, steps);
+        return new SheetView.Part(
+                name, words.text("adjusterUnit." + a.unit().key()), effects, partWords.steps(sheet, a));
     }
 
     private List<SheetView.Torque> torques(SpecificationSheet sheet) {
         return sheet.fasteners().stream()
-                .map(f -> new SheetView.Torque(f.name(), f.thread().orElse(""), torque(f), note(f)))
+                .map(f -> new SheetView.Torque(f.name(), f.thread().orElse(""), partWords.torque(f), note(f)))
                 .toList();
-    }
-
-    private String torque(Fastener f) {
-        if (f.least().isEmpty() && f.most().isEmpty()) {
-            return words.text("sheet.torque.unknown");
-        }
-        String turned = f.angle().isPresent()
-                ? " "
-                        + words.text(
-                                "sheet.torque.angle", words.angleSize(f.angle().getAsDouble()))
-                : "";
-        return words.text("sheet.torque", between(f, Torque.NEWTON_METRE), between(f, Torque.POUND_FOOT)) + turned;
-    }
-
-    private static String between(Fastener f, Torque unit) {
-        List<String> ends = Stream.of(f.least(), f.most())
-                .filter(OptionalDouble::isPresent)
-                .map(v -> Torque.NEWTON_METRE.convert(v.getAsDouble(), unit))
-                .map(v -> QuantityFormat.decimal(v, v < 10 ? 1 : 0, false))
-                .distinct()
-                .toList();
-        return String.join("–", ends) + "\u00a0" + unit.key();
     }
 
     private String note(Fastener f) {

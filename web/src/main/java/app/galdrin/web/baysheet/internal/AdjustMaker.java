@@ -1,0 +1,188 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.marking.Marker;
+import app.galdrin.core.procedure.TargetReading;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Limits;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Work;
+import app.galdrin.web.layout.PartWords;
+import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.TargetWords;
+import app.galdrin.web.layout.Words;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What is moved: the plan, and the rounds in which it is done and read again. */
+final class AdjustMaker {
+
+    private final Assignment assignment;
+    private final Answers answers;
+    private final Sheet sheet;
+    private final Fields fields;
+    private final OwnFigures own;
+    private final Words words;
+    private final StepWords names;
+    private final TargetWords targets;
+    private final PartWords parts;
+    private final Facts facts;
+    private final MeasureMaker measures;
+    private final boolean speaks;
+
+    AdjustMaker(SheetMaker.OfSheet of, MeasureMaker measures, SheetMaker.Speech speech, Facts facts, boolean speaks) {
+        this.assignment = of.assignment();
+        this.answers = of.log().answers();
+        this.sheet = of.sheet();
+        this.fields = of.fields();
+        this.own = of.own();
+        this.words = speech.words();
+        this.names = speech.names();
+        this.targets = speech.targets();
+        this.parts = new PartWords(words);
+        this.facts = facts;
+        this.measures = measures;
+        this.speaks = speaks;
+    }
+
+    PlanView plan(StepView.Head head, Plan plan) {
+        List<PlanView.NoMove> noMoves = sheet.lines(plan).stream()
+                .filter(l -> l.id().startsWith(Plan.PART))
+                .map(l -> new PlanView.NoMove(
+                        names.adjustment(l.id().substring(Plan.PART.length())),
+                        fields.at(LineKey.of(plan.id(), l.id()))))
+                .toList();
+        List<PlanView.Figure> figures = plan.figures().stream()
+                .map(f -> new PlanView.Figure(
+                        words.name(f),
+                        Marker.standing(assignment, answers, f, plan.id())
+                                .map(v -> words.figure(v.value(), f))
+                                .orElse("–"),
+                        target(f).map(t -> words.figure(t, f)).orElse("–")))
+                .toList();
+        return new PlanView(
+                head, figures, moves(plan, 0, plan.figures()), noMoves, facts.ofRods(adjusters(plan.figures())));
+    }
+
+    private Optional<Double> target(FigureId figure) {
+        return assignment
+                .sheet()
+                .limits(figure)
+                .map(Limits::target)
+                .filter(t -> t.isPresent())
+                .map(t -> t.getAsDouble());
+    }
+
+    private List<PlanView.Move> moves(Step step, int round, List<FigureId> figures) {
+        List<PlanView.Move> moves = new ArrayList<>();
+        for (Adjuster adjuster : adjusters(figures)) {
+            var way = new LineKey(step.id(), adjuster.id() + Plan.WAY, 0, round);
+            var amount = new LineKey(step.id(), adjuster.id() + Plan.AMOUNT, 0, round);
+            if (sheet.line(way).isPresent()) {
+                moves.add(new PlanView.Move(
+                        names.adjuster(adjuster.id()),
+                        fields.at(way),
+                        sheet.line(amount).map(l -> fields.at(amount)),
+                        words.text("adjusterUnit." + adjuster.unit().key()),
+                        parts.steps(assignment.sheet(), adjuster)));
+            }
+        }
+        return moves;
+    }
+
+    private List<Adjuster> adjusters(List<FigureId> figures) {
+        return Practical.adjustments(figures).stream()
+                .flatMap(a -> assignment.sheet().adjusters(a).stream())
+                .distinct()
+                .toList();
+    }
+
+    RoundView round(StepView.Head head, Round round) {
+        int begun = sheet.rounds(round, answers);
+        List<RoundView.One> rounds = new ArrayList<>();
+        for (int i = 1; i <= begun; i++) {
+            rounds.add(one(head, round, i));
+        }
+        Optional<RoundView.One> following =
+                begun < round.most() ? Optional.of(one(head, round, begun + 1)) : Optional.empty();
+        return new RoundView(head, rounds, following, round.most());
+    }
+
+    private RoundView.One one(StepView.Head head, Round round, int number) {
+        List<FigureId> figures =
+                round.measures().stream().flatMap(m -> m.figures().stream()).toList();
+        var next = new LineKey(round.id(), Round.NEXT, 0, number);
+        List<String> goals = figures.stream()
+                .flatMap(f -> target(f).map(t -> words.text("round.goal", words.name(f), words.figure(t, f))).stream())
+                .toList();
+        Map<Measure, List<Goal>> wanted = new LinkedHashMap<>();
+        for (Measure m : round.measures()) {
+            wanted.put(m, targets(m, number).stream().map(t -> goal(m, t)).toList());
+        }
+        return new RoundView.One(
+                number,
+                moves(round, number, figures),
+                goals,
+                wanted.values().stream().flatMap(List::stream).toList(),
+                round.measures().stream()
+                        .map(m -> measures.of(inner(head, m), m, number).with(wanted.getOrDefault(m, List.of())))
+                        .toList(),
+                sheet.line(next).map(l -> fields.at(next)));
+    }
+
+    /**
+     * From the last state that was read before a round: the round before, else as found. In an assessment nothing is said that would
+     * give away what the sheet asks to be worked out.
+     */
+    private List<TargetReading> targets(Measure measure, int round) {
+        for (int before = round - 1; speaks && before > 0; before--) {
+            List<TargetReading> readings = own.targets(measure.target(), measure, before);
+            if (!readings.isEmpty()) {
+                return readings;
+            }
+        }
+        return assignment.practical().steps().stream()
+                .filter(Measure.class::isInstance)
+                .map(Measure.class::cast)
+                .filter(m -> m.procedure().equals(measure.procedure()))
+                .filter(m -> speaks || !isWorkedOnPaper(m))
+                .map(m -> own.targets(measure.target(), m, 0))
+                .filter(found -> !found.isEmpty())
+                .findFirst()
+                .orElse(List.of());
+    }
+
+    private Goal goal(Measure measure, TargetReading target) {
+        return new Goal(
+                measure.id(),
+                targets.place(target).id(),
+                targets.brief(target),
+                targets.sense(target),
+                targets.said(target));
+    }
+
+    private boolean isWorkedOnPaper(Measure measure) {
+        return assignment
+                .practical()
+                .of(Work.class)
+                .anyMatch(w -> w.asked().stream().anyMatch(i -> i.from().equals(measure.id()))
+                        || w.targets().stream().anyMatch(t -> t.from().equals(measure.id())));
+    }
+
+    private StepView.Head inner(StepView.Head round, Measure measure) {
+        return new StepView.Head(
+                measure, round.number(), names.title(measure), round.progress(), false, false, List.of(), List.of());
+    }
+}

@@ -1,0 +1,55 @@
+package app.galdrin.web.layout;
+
+import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.quantity.Torque;
+import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Fastener;
+import app.galdrin.core.spec.SpecificationSheet;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+
+/** What is done with a part of a sheet, in words. */
+public final class PartWords {
+
+    private static final double TO_TENTHS_BELOW = 10;
+
+    private final Words words;
+
+    public PartWords(Words words) {
+        this.words = words;
+    }
+
+    /** In order: what is slackened, what is tightened and how far, and whether it is read again. */
+    public List<String> steps(SpecificationSheet sheet, Adjuster part) {
+        List<String> steps = new ArrayList<>();
+        part.fastener().ifPresent(f -> steps.add(words.text("sheet.part.slacken", f)));
+        sheet.fastener(part).ifPresent(f -> steps.add(words.text("sheet.part.tighten", f.name(), torque(f))));
+        steps.add(words.text(part.rereadAfter() ? "sheet.part.reread" : "sheet.part.once"));
+        return steps;
+    }
+
+    /** How far it is tightened, in the two units that are confused the most. */
+    public String torque(Fastener f) {
+        if (f.least().isEmpty() && f.most().isEmpty()) {
+            return words.text("sheet.torque.unknown");
+        }
+        String turned = f.angle().isPresent()
+                ? " "
+                        + words.text(
+                                "sheet.torque.angle", words.angleSize(f.angle().getAsDouble()))
+                : "";
+        return words.text("sheet.torque", between(f, Torque.NEWTON_METRE), between(f, Torque.POUND_FOOT)) + turned;
+    }
+
+    private static String between(Fastener f, Torque unit) {
+        List<String> ends = Stream.of(f.least(), f.most())
+                .filter(OptionalDouble::isPresent)
+                .map(v -> Torque.NEWTON_METRE.convert(v.getAsDouble(), unit))
+                .map(v -> QuantityFormat.decimal(v, v < TO_TENTHS_BELOW ? 1 : 0, false))
+                .distinct()
+                .toList();
+        return String.join("–", ends) + "\u00a0" + unit.key();
+    }
+}
