@@ -127,6 +127,29 @@ class QuantityTest {
         assertTrue(Keyed.find(LengthDisplay.values(), "cubit").isEmpty());
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "deg, -0.155, −0.16°, 0.155°",
+        "deg, 0.3557, +0.36°, 0.356°",
+        "deg, 0.3, +0.30°, 0.30°",
+        "degMin, -0.35, −0°21′, 0°21′",
+        "degMin, 1.9999, +2°00′, 2°00′",
+        "degMin, 0.3557, +0°21′, 0°21.3′",
+        "degMin, 3.0833, +3°05′, 3°05′",
+        "degMin, 0, 0°00′, 0°00′",
+    })
+    void angles_areShownAsTheCentreWants(String key, double degrees, String figure, String reading) {
+        AngleDisplay display = Keyed.of(AngleDisplay.values(), key);
+        assertEquals(figure, display.show(degrees, true));
+        assertEquals(reading, display.reading(Math.abs(degrees)));
+    }
+
+    @Test
+    void aDoubt_isInDegreesOrInMinutesAlone() {
+        assertEquals("0.042°", AngleDisplay.DEGREES.doubt(0.0416));
+        assertEquals("2.5′", AngleDisplay.DEGREES_MINUTES.doubt(0.0416));
+    }
+
     static LongStream seeds() {
         return Seeds.some();
     }

@@ -1,5 +1,6 @@
 package app.galdrin.web.account;
 
+import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
@@ -66,10 +67,10 @@ public class People {
         return id;
     }
 
-    /** How everyone of the centre sees lengths from the next sign-in on. */
+    /** How everyone of the centre sees lengths and angles from the next sign-in on. */
     @Transactional
-    public void showLengths(UUID centreId, LengthDisplay lengths) {
-        mapper.showLengths(centreId, lengths.key());
+    public void show(UUID centreId, LengthDisplay lengths, AngleDisplay angles) {
+        mapper.show(centreId, lengths, angles);
     }
 
     @Transactional

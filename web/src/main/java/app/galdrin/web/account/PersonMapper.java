@@ -1,5 +1,7 @@
 package app.galdrin.web.account;
 
+import app.galdrin.core.quantity.AngleDisplay;
+import app.galdrin.core.quantity.LengthDisplay;
 import java.util.List;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
@@ -25,7 +27,7 @@ interface PersonMapper {
 
     void insertCentre(UUID id, String name, String zone);
 
-    void showLengths(UUID centreId, String lengths);
+    void show(UUID centreId, LengthDisplay lengths, AngleDisplay angles);
 
     void insert(UUID id, UUID centreId, Role role, String displayName, String signIn, @Nullable String passwordHash);
 

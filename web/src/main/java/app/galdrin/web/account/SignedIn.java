@@ -1,6 +1,7 @@
 package app.galdrin.web.account;
 
 import app.galdrin.core.Keyed;
+import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.web.layout.Reader;
 import java.time.ZoneId;
@@ -16,6 +17,7 @@ import org.springframework.security.core.userdetails.UserDetails;
  * The person behind a session; kept in the session, so only what seldom changes.
  *
  * @param lengthDisplay key of how the centre wants lengths shown; null in a session older than the choice
+ * @param angleDisplay likewise of angles
  * @param limitedTo the opening a person joined by code; such a session sees nothing but the sitting there
  */
 public record SignedIn(
@@ -28,6 +30,7 @@ public record SignedIn(
         boolean active,
         String zone,
         @Nullable String lengthDisplay,
+        @Nullable String angleDisplay,
         @Nullable UUID limitedTo)
         implements UserDetails, Reader {
 
@@ -43,10 +46,26 @@ public record SignedIn(
                 .orElse(LengthDisplay.MILLIMETRES);
     }
 
-    /** The same person, who now sees lengths like this. */
-    public SignedIn seeing(LengthDisplay lengths) {
+    @Override
+    public AngleDisplay angles() {
+        return Keyed.find(AngleDisplay.values(), angleDisplay == null ? "" : angleDisplay)
+                .orElse(AngleDisplay.DEGREES);
+    }
+
+    /** The same person, who now sees lengths and angles like this. */
+    public SignedIn seeing(LengthDisplay lengths, AngleDisplay angles) {
         return new SignedIn(
-                personId, centreId, role, displayName, signIn, passwordHash, active, zone, lengths.key(), limitedTo);
+                personId,
+                centreId,
+                role,
+                displayName,
+                signIn,
+                passwordHash,
+                active,
+                zone,
+                lengths.key(),
+                angles.key(),
+                limitedTo);
     }
 
     public boolean is(Role wanted) {
@@ -59,7 +78,8 @@ public record SignedIn(
 
     /** The same person, let in by a code to one opening; the password does not travel with it. */
     public SignedIn joined(UUID opening) {
-        return new SignedIn(personId, centreId, role, displayName, signIn, "", active, zone, lengthDisplay, opening);
+        return new SignedIn(
+                personId, centreId, role, displayName, signIn, "", active, zone, lengthDisplay, angleDisplay, opening);
     }
 
     @Override

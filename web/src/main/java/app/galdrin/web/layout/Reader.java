@@ -1,5 +1,6 @@
 package app.galdrin.web.layout;
 
+import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 
 /** Whoever a page is made for; the principal of a session is one. */
@@ -7,4 +8,7 @@ public interface Reader {
 
     /** How the reader's centre wants lengths shown. */
     LengthDisplay lengths();
+
+    /** How it wants angles shown. */
+    AngleDisplay angles();
 }

@@ -3,6 +3,7 @@ package app.galdrin.web.layout;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
@@ -12,6 +13,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import org.springframework.context.MessageSource;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
@@ -90,25 +92,38 @@ public class Words {
     }
 
     private static LengthDisplay lengths() {
+        return reader().map(Reader::lengths).orElse(LengthDisplay.MILLIMETRES);
+    }
+
+    private static AngleDisplay angles() {
+        return reader().map(Reader::angles).orElse(AngleDisplay.DEGREES);
+    }
+
+    private static Optional<Reader> reader() {
         var session = SecurityContextHolder.getContext().getAuthentication();
         return session != null && session.getPrincipal() instanceof Reader reader
-                ? reader.lengths()
-                : LengthDisplay.MILLIMETRES;
+                ? Optional.of(reader)
+                : Optional.empty();
     }
 
-    /** A toe in rad, in degrees to two places. */
+    /** An angle in rad as the reader's centre wants it shown, with its sign. */
     public String angle(double radians) {
-        return QuantityFormat.decimal(Math.toDegrees(radians), 2, true) + "°";
+        return angles().show(Math.toDegrees(radians), true);
     }
 
-    /** An angle in rad whose way is said beside it: no sign, degrees to two places. */
+    /** An angle in rad whose way is said beside it: no sign. */
     public String angleSize(double radians) {
-        return QuantityFormat.decimal(Math.toDegrees(Math.abs(radians)), 2, false) + "°";
+        return angles().show(Math.toDegrees(Math.abs(radians)), false);
     }
 
-    /** A band or an uncertainty in rad: no sign, three places. */
+    /** A reading of an angle, deg, 0 or more, with every place that was written, so that nobody thinks a digit was lost. */
+    public String angleRead(double degrees) {
+        return angles().reading(degrees);
+    }
+
+    /** A band or an uncertainty in rad: no sign. */
     public String doubt(double radians) {
-        return QuantityFormat.decimal(Math.toDegrees(radians), 3, false) + "°";
+        return angles().doubt(Math.toDegrees(radians));
     }
 
     /** An answer (deg or mm) in the unit that was asked for. */

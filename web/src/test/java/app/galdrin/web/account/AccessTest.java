@@ -150,22 +150,26 @@ class AccessTest {
         var maud = visitor().signIn("m.aldous", PASSWORD);
         var office = visitor().signIn("office", PASSWORD);
         assertEquals(
-                400, maud.post("/people/lengths", Map.of("lengths", "cubits")).statusCode());
+                400,
+                maud.post("/people/units", Map.of("lengths", "cubits", "angles", "deg"))
+                        .statusCode());
         assertEquals(
                 403,
                 visitor()
                         .signIn("b.lindqvist", PASSWORD)
-                        .post("/people/lengths", Map.of("lengths", "in16"))
+                        .post("/people/units", Map.of("lengths", "in16", "angles", "degMin"))
                         .statusCode());
         try {
             assertEquals(
-                    302, maud.post("/people/lengths", Map.of("lengths", "in16")).statusCode());
+                    302,
+                    maud.post("/people/units", Map.of("lengths", "in16", "angles", "degMin"))
+                            .statusCode());
             assertTrue(maud.get("/people").body().contains("1\u00a03/16″ +0.14 mm"));
             assertTrue(office.get("/people").body().contains("reads 30.3 mm"));
             assertTrue(
                     visitor().signIn("office", PASSWORD).get("/people").body().contains("1\u00a03/16″"));
         } finally {
-            maud.post("/people/lengths", Map.of("lengths", "mm"));
+            maud.post("/people/units", Map.of("lengths", "mm", "angles", "deg"));
         }
         assertTrue(maud.get("/people").body().contains("reads 30.3 mm"));
     }

@@ -3,6 +3,10 @@ package app.galdrin.web.baysheet;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.start.TaskStart;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
@@ -106,6 +110,23 @@ class BadInputTest {
         String answer = sent(line, text);
         assertTrue(answer.contains("\"ok\":false") && answer.contains(sentence), answer);
         assertEquals(List.of(), written());
+    }
+
+    /** Each is possible, and both together are not: they stand, and are asked back, in an assessment as well. */
+    @Test
+    void theSameAngleAtBothLocks_isAskedBack() {
+        centre = centres.with(sheet -> {
+            var start = TaskStart.FULL_FRONT.on(sheet, "Locks", OrderSchool.A, AnswerUnit.DEGREES);
+            return start.with(start.steps().stream()
+                    .map(s -> s.by(p -> p.key().equals("sweep") ? Procedures.of("fullLock") : p))
+                    .toList());
+        });
+        sitting = centre.sitting(tasks, sittings);
+        apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
+        assertTrue(sent("caster/fl.out.steer/1/0", "33").contains("\"ok\":true"));
+        assertTrue(sent("caster/fl.in.steer/1/0", "33").contains("\"ok\":true"));
+        String page = apprentice.get(path() + "?step=caster").body();
+        assertTrue(page.contains("the two angles of one wheel always differ"), page);
     }
 
     @ParameterizedTest

@@ -73,5 +73,7 @@ class RoundGoalTest {
                 apprentice.get("/sittings/" + sitting.id() + "?step=adjust").body();
         assertTrue(page.contains("To reach:"), page);
         assertEquals(said, page.contains(GOAL), page);
+        String inTheField = "placeholder=\"→ 0.40°\"";
+        assertEquals(said, page.contains(inTheField) && page.contains("→ top leans in"), page);
     }
 }

@@ -1,5 +1,6 @@
 package app.galdrin.web.account.internal;
 
+import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
@@ -77,16 +78,18 @@ class PeopleController {
     }
 
     /** The one who chooses sees it at once, everyone else of the centre from the next sign-in. */
-    @PostMapping("/people/lengths")
-    String showLengths(
+    @PostMapping("/people/units")
+    String show(
             @AuthenticationPrincipal SignedIn me,
             @RequestParam LengthDisplay lengths,
+            @RequestParam AngleDisplay angles,
             HttpServletRequest request,
             HttpServletResponse response,
             RedirectAttributes flash) {
-        people.showLengths(me.centreId(), lengths);
-        sessions.start(me.seeing(lengths), request, response);
+        people.show(me.centreId(), lengths, angles);
+        sessions.start(me.seeing(lengths, angles), request, response);
         flash.addFlashAttribute("lengthsChosen", lengths.key());
+        flash.addFlashAttribute("anglesChosen", angles.key());
         return "redirect:/people";
     }
 
@@ -96,6 +99,8 @@ class PeopleController {
         model.addAttribute("roles", Role.values());
         model.addAttribute("lengths", me.lengths());
         model.addAttribute("lengthDisplays", LengthDisplay.values());
+        model.addAttribute("angles", me.angles());
+        model.addAttribute("angleDisplays", AngleDisplay.values());
         return "account/people";
     }
 }

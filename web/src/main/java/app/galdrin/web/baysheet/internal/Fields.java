@@ -122,7 +122,7 @@ final class Fields {
             return words.length(value);
         }
         return amount.quantity() == Quantity.ANGLE
-                ? degrees(value, false)
+                ? words.angleRead(value)
                 : QuantityFormat.length(value) + " "
                         + words.text("unit." + amount.defaultUnit().key());
     }

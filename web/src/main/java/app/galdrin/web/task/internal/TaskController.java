@@ -1,7 +1,9 @@
 package app.galdrin.web.task.internal;
 
+import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.account.People;
@@ -111,6 +113,7 @@ class TaskController {
         if (sheets.isEmpty() || classes.isEmpty()) {
             return Optional.empty();
         }
+        typed.putIfAbsent("unit", List.of(usualUnit(me).key()));
         String start = Optional.ofNullable(typed.getFirst("start")).orElse(TaskStart.values()[0].key());
         String title = words.textOr("start." + start + ".title", "task.title");
         var form = new BenchForm(typed, sheets, classes, title, validator);
@@ -121,6 +124,11 @@ class TaskController {
         model.addAttribute("defaultTitle", title);
         model.addAttribute("view", new BenchView(form, words, names));
         return Optional.of(form);
+    }
+
+    /** Figures are answered the way the centre writes angles, unless the task says otherwise. */
+    private static AnswerUnit usualUnit(SignedIn me) {
+        return me.angles() == AngleDisplay.DEGREES_MINUTES ? AnswerUnit.DEGREES_MINUTES : AnswerUnit.DEGREES;
     }
 
     private BenchForm moved(
