@@ -2,10 +2,13 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -146,6 +149,20 @@ public record Practical(
     /** What adjusts these figures, each once, in their order. */
     public static List<FigureId.Adjustment> adjustments(Collection<FigureId> figures) {
         return figures.stream().map(FigureId::adjustment).distinct().toList();
+    }
+
+    /**
+     * The parts that adjust these figures, in the order in which they are moved: the rear axle before the front, on each what disturbs
+     * the others first.
+     */
+    public List<Adjuster> adjusters(Collection<FigureId> figures, SpecificationSheet sheet) {
+        return adjustments(figures).stream()
+                .sorted(Comparator.<FigureId.Adjustment>comparingInt(
+                                a -> a.axle().filter(axle -> axle == Axle.REAR).isPresent() ? 0 : 1)
+                        .thenComparing(a -> school.turn(a.measurand()).orElse(0)))
+                .flatMap(a -> sheet.adjusters(a).stream())
+                .distinct()
+                .toList();
     }
 
     void checkMeasured(Step step, List<FigureId> figures, String at, TaskFaults faults) {

@@ -8,8 +8,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.OutcomeSchool;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Scheme;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -152,5 +157,47 @@ class SheetOfAVehicleTest {
             assertEquals(line.limits(), sheet.limits(figure("turnOut.front." + lock)));
         }
         assertEquals(Optional.empty(), sheet.limits(figure("camber.front.left.steeredLeft20")));
+    }
+
+    /** The rear is moved before the front, and on each what disturbs the rest, as the school has it. */
+    @ParameterizedTest
+    @CsvSource({
+        "A, 'cam.rear.left,cam.front.left,topSlot.front.left'",
+        "B, 'cam.rear.left,topSlot.front.left,cam.front.left'",
+    })
+    void partsAreMoved_rearFirst_thenByTheSchool(OrderSchool school, String order) {
+        var yes = Adjustable.YES;
+        var sheet = new SpecificationSheet(
+                Vehicles.GEOMETRY,
+                List.of(
+                        new SheetLine(
+                                Optional.of(Axle.FRONT), Measurand.CAMBER, Optional.empty(), Optional.empty(), yes),
+                        new SheetLine(
+                                Optional.of(Axle.FRONT), Measurand.CASTER, Optional.empty(), Optional.empty(), yes),
+                        new SheetLine(
+                                Optional.of(Axle.REAR), Measurand.CAMBER, Optional.empty(), Optional.empty(), yes)),
+                List.of(
+                        part(Part.TOP_SLOT, "camber.front.left"),
+                        part(Part.CAM, "caster.front.left"),
+                        part(Part.CAM, "camber.rear.left")));
+        List<FigureId> figures =
+                List.of(figure("camber.front.left"), figure("caster.front.left"), figure("camber.rear.left"));
+        var practical = new Practical(
+                "Order",
+                school,
+                DecisionRule.SIMPLE,
+                Mode.PRACTICE,
+                OutcomeSchool.COMPETENCE,
+                Optional.empty(),
+                List.of(),
+                new Scheme(List.of(), 0));
+        assertEquals(
+                List.of(order.split(",")),
+                practical.adjusters(figures, sheet).stream().map(Adjuster::id).toList());
+    }
+
+    private static Adjuster part(Part part, String figure) {
+        FigureId moved = figure(figure);
+        return new Adjuster(part, moved.where(), part.unit(), 10, 1, Map.of(moved, Adjuster.Effect.way(1)), true);
     }
 }

@@ -1,18 +1,20 @@
 package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.marking.Marker;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Plan;
-import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
@@ -73,7 +75,12 @@ final class AdjustMaker {
                         target(f).map(t -> words.figure(t, f)).orElse("–")))
                 .toList();
         return new PlanView(
-                head, figures, moves(plan, 0, plan.figures()), noMoves, facts.ofRods(adjusters(plan.figures())));
+                head,
+                figures,
+                order(plan.figures()),
+                moves(plan, 0, plan.figures()),
+                noMoves,
+                facts.ofRods(adjusters(plan.figures())));
     }
 
     private Optional<Double> target(FigureId figure) {
@@ -103,10 +110,26 @@ final class AdjustMaker {
     }
 
     private List<Adjuster> adjusters(List<FigureId> figures) {
-        return Practical.adjustments(figures).stream()
-                .flatMap(a -> assignment.sheet().adjusters(a).stream())
-                .distinct()
-                .toList();
+        return assignment.practical().adjusters(figures, assignment.sheet());
+    }
+
+    /** Why the rear comes first, or that the fronts are set to it; nothing where that is asked. */
+    private String order(List<FigureId> figures) {
+        if (!speaks) {
+            return "";
+        }
+        boolean rearMoves = adjusters(figures).stream()
+                .anyMatch(a -> a.where().axle().filter(Axle.REAR::equals).isPresent());
+        boolean rearStays = assignment.sheet().lines().stream()
+                .filter(l -> l.measurand().base() == Measurand.TOE)
+                .filter(l -> l.axle().filter(Axle.REAR::equals).isPresent())
+                .allMatch(l -> l.adjustable() == Adjustable.NO);
+        String which = rearMoves ? "rearFirst" : rearStays ? "rearIsDatum" : "";
+        return which.isEmpty()
+                ? ""
+                : words.text(
+                        "plan.order." + which,
+                        words.text("school." + assignment.practical().school().key()));
     }
 
     RoundView round(StepView.Head head, Round round) {
@@ -133,6 +156,7 @@ final class AdjustMaker {
         }
         return new RoundView.One(
                 number,
+                order(figures),
                 moves(round, number, figures),
                 goals,
                 wanted.values().stream().flatMap(List::stream).toList(),

@@ -3,9 +3,14 @@ package app.galdrin.web.baysheet.internal;
 import java.util.List;
 import java.util.Optional;
 
-/** What to move, which way and how far; what to look for where nothing can be moved. */
+/** What to move, in which order, which way and how far; what to look for where nothing can be moved. */
 public record PlanView(
-        Head head, List<Figure> figures, List<Move> moves, List<NoMove> noMoves, List<WorkView.Given> given)
+        Head head,
+        List<Figure> figures,
+        String order,
+        List<Move> moves,
+        List<NoMove> noMoves,
+        List<WorkView.Given> given)
         implements StepView {
 
     /** A figure as it is and as it should be, said. */

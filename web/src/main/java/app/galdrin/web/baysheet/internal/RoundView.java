@@ -14,11 +14,13 @@ public record RoundView(Head head, List<One> rounds, Optional<One> following, in
     /**
      * One round.
      *
+     * @param order what is moved first, said; empty where that is not told
      * @param goals what the figures should come to, said
      * @param targets what must be read for that; empty before anything is read
      */
     public record One(
             int number,
+            String order,
             List<PlanView.Move> moves,
             List<String> goals,
             List<Goal> targets,
