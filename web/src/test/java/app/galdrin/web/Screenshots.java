@@ -54,6 +54,14 @@ class Screenshots {
         String code;
         try (var maud = new Browser(port, 1280, 800).signIn("m.aldous", PASSWORD)) {
             code = maud.go(taskPath(maud, "mobile library")).text(".code-large");
+            maud.go("/vehicles");
+            maud.all("td a, th a").stream()
+                    .filter(a -> a.getText().contains("Bracken"))
+                    .findFirst()
+                    .orElseThrow()
+                    .click();
+            maud.waitForText("h1", "Bracken");
+            maud.picture(folder.resolve("sheet.png"));
             maud.go("/procedures").picture(folder.resolve("procedures.png"));
             maud.go("/procedures/turnOut").picture(folder.resolve("turn-out.png"));
             maud.go("/procedures/runOut").picture(folder.resolve("run-out.png"));
@@ -128,7 +136,7 @@ class Screenshots {
             }
             lena.go(sheet + "?step=caster").picture(folder.resolve("caster-390.png"));
             lena.size(1280, 800);
-            for (String step : new String[] {"caster", "camber", "work", "judge", "plan"}) {
+            for (String step : new String[] {"caster", "camber", "judge", "plan"}) {
                 lena.go(sheet + "?step=" + step).picture(folder.resolve(step + ".png"));
             }
         }

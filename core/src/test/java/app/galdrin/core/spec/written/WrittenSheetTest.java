@@ -22,6 +22,8 @@ import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -350,6 +352,18 @@ class WrittenSheetTest {
                 assertNotNull(SheetDocument.read(broken.toString()), () -> "seed " + seed);
                 assertNotNull(SheetTable.read(broken.toString()), () -> "seed " + seed);
             }
+        }
+    }
+
+    @Test
+    void theExampleOfThePage_isASheet() throws IOException {
+        String page = Files.readString(Path.of("../docs/sheet-format.md"));
+        int begin = page.indexOf("```json") + "```json".length();
+        String example = page.substring(begin, page.indexOf("```", begin));
+        assertEquals(List.of(), SCHEMA.validate(example, InputFormat.JSON));
+        good(SheetDocument.read(example));
+        for (RowKind kind : RowKind.values()) {
+            kind.cells().forEach(cell -> assertTrue(page.contains('`' + cell.key() + '`'), cell.key()));
         }
     }
 

@@ -36,6 +36,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Says a sheet. */
@@ -96,8 +97,10 @@ final class SheetViewMaker {
     }
 
     private static String without(List<String> some, List<String> others) {
-        String left = String.join(
-                ". ", some.stream().filter(one -> !others.contains(one)).toList());
+        String left = some.stream()
+                .filter(one -> !others.contains(one))
+                .map(one -> one.endsWith(".") ? one : one + ".")
+                .collect(Collectors.joining(" "));
         return left.isEmpty() ? "–" : left;
     }
 
