@@ -153,7 +153,7 @@ public final class CasterProcedures implements ProcedureList {
             }
             fields.put("floorPitch", new Source.Bay(true));
             fields.put("floorRoll", new Source.Bay(false));
-            fields.put("kpi", sheetKpi(wheel));
+            fields.put("kpi", positions.size() > 2 ? new Source.Spare(sheetKpi(wheel)) : sheetKpi(wheel));
             FigureId caster = FigureId.of(Measurand.CASTER, wheel);
             List<HandFormula> formulas =
                     hands.stream().map(h -> h.formula(caster)).toList();

@@ -136,6 +136,15 @@ public record Evaluation(
                 .toList();
     }
 
+    /** What it has to take from the sheet, and the sheet does not give. */
+    Stream<Source.Datum> lacking(Standing standing) {
+        return fields.values().stream()
+                .flatMap(s ->
+                        s instanceof Source.Datum datum && datum.known(standing).isEmpty()
+                                ? Stream.of(datum)
+                                : Stream.empty());
+    }
+
     Stream<Choice> choices() {
         return fields.values().stream()
                 .flatMap(s -> s instanceof Source.Chosen chosen ? Stream.of(chosen.choice()) : null);

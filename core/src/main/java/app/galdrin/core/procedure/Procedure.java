@@ -213,6 +213,23 @@ public record Procedure(
         }
     }
 
+    /**
+     * What a figure can't do without and the sheet does not give, when these figures are asked together: another of them may cost a
+     * reading that makes it unnecessary.
+     */
+    public List<Source.Datum> lacking(FigureId figure, Collection<FigureId> asked, Standing standing) {
+        List<Place> read = places(asked);
+        List<Evaluation> direct = evaluations.stream()
+                .filter(e -> e.figures().containsValue(figure) && read.containsAll(e.places()))
+                .toList();
+        if (!direct.isEmpty()) {
+            return direct.get(direct.size() - 1).lacking(standing).toList();
+        }
+        return Derivation.parts(figure).stream()
+                .flatMap(part -> lacking(part, asked, standing).stream())
+                .toList();
+    }
+
     /** Everything it can tell, in the order of a sheet; to all else it is blind. */
     public Set<FigureId> sees() {
         Set<FigureId> seen = evaluations.stream()

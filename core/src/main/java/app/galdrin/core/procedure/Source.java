@@ -225,6 +225,20 @@ public sealed interface Source {
         }
     }
 
+    /** What is worked with only where the readings don't tell it themselves; nobody needs to know it. */
+    record Spare(Datum datum) implements Source {
+        @Override
+        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+            return datum.value(readings, standing);
+        }
+
+        @Override
+        public Map<String, Double> parts(
+                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+            return datum.parts(readings, ofReading, standing);
+        }
+    }
+
     /** A slope of the bay's floor: along the vehicle, or across. */
     record Bay(boolean pitch) implements Given {
         @Override

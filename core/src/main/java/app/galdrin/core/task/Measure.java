@@ -5,6 +5,8 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Source;
+import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.EnumSet;
@@ -80,6 +82,16 @@ public record Measure(
     /** Its figures turned back into readings. */
     public Target target() {
         return new Target(id, procedure, figures);
+    }
+
+    @Override
+    public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
+        Standing standing = Assignment.of(practical, sheet).standing();
+        figures.stream()
+                .flatMap(f -> procedure.lacking(f, figures, standing).stream())
+                .map(Source.Datum::key)
+                .distinct()
+                .forEach(key -> faults.add(at + ".figures", TaskFault.Reason.NOT_KNOWN, key));
     }
 
     @Override

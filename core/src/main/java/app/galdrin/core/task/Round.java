@@ -87,6 +87,7 @@ public record Round(String id, List<Measure> measures, int most) implements Step
 
     @Override
     public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
+        measures.forEach(m -> m.check(practical, sheet, at, faults));
         var figures = measures.stream().flatMap(m -> m.figures().stream()).toList();
         if (Plan.adjusters(sheet, figures).isEmpty()) {
             faults.add(at + ".measures", TaskFault.Reason.NOTHING_ADJUSTABLE, "");

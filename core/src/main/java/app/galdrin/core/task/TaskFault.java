@@ -24,6 +24,7 @@ public record TaskFault(String at, Reason reason, String value, int limit) {
         TWICE("twice"),
         NOT_SEEN("notSeen"),
         ONE_WHEEL_SQUARED("oneWheelSquared"),
+        NOT_KNOWN("notKnown"),
         NOT_MEASURED("notMeasured"),
         NOT_TOLD_TWICE("notToldTwice"),
         GIVEN_NOT_WORKED("givenNotWorked"),

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -213,5 +214,27 @@ class PracticalTest {
         assertThrows(IllegalArgumentException.class, () -> new Scheme(List.of(), -1));
         assertEquals(0, new Scheme(List.of(), 0).slipKeepsPercent());
         assertEquals(100, new Scheme(List.of(), 100).slipKeepsPercent());
+    }
+
+    /** A caster of two angles hangs on the KPI: the sheet gives it, or a third reading tells it. */
+    @ParameterizedTest
+    @CsvSource({
+        "sweep, caster.front.left, kpi.front.left",
+        "fullLock, caster.front.right, kpi.front.right",
+        "fullLock, casterDifference.front, kpi.front.left kpi.front.right",
+        "sweep, caster.front.left kpi.front.left, ''",
+        "sweep, camber.front.left, ''",
+        "strings, toe.front.left, ''",
+    })
+    void whatTheSheetDoesNotGive_rulesOutTheProcedureThatNeedsIt(String procedure, String figures, String lacking) {
+        var asked = Stream.of(figures.split(" ")).map(Vehicles::figure).toList();
+        Practical practical = of(Measure.of("m", Procedures.of(procedure), asked, 1), new HandIn("end"));
+        assertEquals(
+                Stream.of(lacking.split(" ")).filter(k -> !k.isEmpty()).toList(),
+                practical.faults(BARE).stream()
+                        .filter(f -> f.reason() == TaskFault.Reason.NOT_KNOWN)
+                        .map(TaskFault::value)
+                        .toList());
+        assertEquals(List.of(), practical.faults(Vehicles.van()));
     }
 }

@@ -76,6 +76,11 @@ public class Words {
                 + at;
     }
 
+    /** The name of something that is known beforehand: a figure of the sheet, or a dimension. */
+    public String datum(String key) {
+        return FigureId.parse(key).map(this::name).orElseGet(() -> textOr("given." + key, "geometry." + key));
+    }
+
     public String text(Said said) {
         return text(said.key(), said.args().toArray());
     }

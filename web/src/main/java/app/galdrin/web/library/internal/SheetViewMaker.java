@@ -8,7 +8,6 @@ import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
@@ -291,19 +290,23 @@ final class SheetViewMaker {
                         words.text("way." + a.part().way(1).key()));
     }
 
-    /** Ways of measuring that take from the sheet what it does not give. */
+    /** What can't be told by a way of measuring because it takes from the sheet what that does not give. */
     private List<String> ruledOut(SpecificationSheet sheet) {
         var standing = new Standing(sheet, BayFloor.UNSURVEYED);
         List<String> out = new ArrayList<>();
         for (Procedure procedure : Procedures.all()) {
-            List<String> lacking = procedure.given(procedure.taught().get(0), procedure.sees()).stream()
-                    .filter(g -> g instanceof Source.Datum && g.known(standing).isEmpty())
-                    .map(g -> FigureId.parse(g.key()).map(words::name).orElse(g.key()))
-                    .toList();
-            if (!lacking.isEmpty()) {
-                out.add(words.text(
-                        "sheet.ruledOut", words.text("procedure." + procedure.key()), String.join(", ", lacking)));
+            Map<String, Set<String>> lacking = new LinkedHashMap<>();
+            for (FigureId figure : procedure.sees()) {
+                procedure
+                        .lacking(figure, List.of(figure), standing)
+                        .forEach(datum -> lacking.computeIfAbsent(
+                                        words.text("measurand."
+                                                + figure.measurand().key()),
+                                        m -> new LinkedHashSet<>())
+                                .add(words.datum(datum.key())));
             }
+            lacking.forEach((measurand, data) -> out.add(words.text(
+                    "sheet.ruledOut", words.text("procedure." + procedure.key()), measurand, String.join(", ", data))));
         }
         return out;
     }
