@@ -7,12 +7,15 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.spec.written.SheetDocument;
 import app.galdrin.core.spec.written.WrittenSheet;
+import app.galdrin.web.Browser;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.task.Tasks;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,6 +27,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -287,15 +291,45 @@ class SheetPagesTest {
             assertEquals(404, stranger.get("/vehicles/" + first.id() + path).statusCode(), path);
         }
         assertEquals(404, press(stranger, edit(), "write", typed()).statusCode());
-        UUID other = library.newestSheets(stranger(stranger)).get(0).id();
+        UUID other = library.newestSheets(centres.plates().id()).get(0).id();
         assertEquals(404, teacher.get("/vehicles/" + other + "/sheet.json").statusCode());
         assertEquals(
                 200,
                 teacher.get("/vehicles/" + first.id() + "?against=" + other).statusCode());
     }
 
-    private UUID stranger(Visitor who) {
-        assertEquals(200, who.get("/vehicles").statusCode());
-        return centres.plates().id();
+    /** With a file from the disk, Enter in a cell, and every page of it by keyboard and for a screen reader. */
+    @Test
+    void inTheBrowser_aFileFillsThePage_andEnterChecksIt(@TempDir Path folder) throws Exception {
+        Path file = folder.resolve("sheet.csv");
+        Files.writeString(
+                file,
+                teacher.get("/vehicles/" + first.id() + "/sheet.csv").body().replace("2.9", "2.85"));
+        List<String> breaches = new ArrayList<>();
+        try (var browser =
+                new Browser(port, 1280, 800).signIn(centre.instructor().signIn(), Centre.PASSWORD)) {
+            browser.go("/vehicles/import").type("#file", file.toString());
+            browser.waitFor(() -> browser.value("#text").startsWith("row,"));
+            breaches.addAll(browser.breaches());
+            browser.click("main form .btn-ink");
+            browser.waitForText(".notice", "Nothing is written yet");
+            browser.type("[id='geometry.steeringRatio']", "x");
+            browser.script("document.getElementById('geometry.wheelbase').focus()");
+            browser.enter("1");
+            browser.waitForText(".caution", "One thing is in the way");
+            assertEquals("12760", browser.value("[id='geometry.wheelbase']"));
+            breaches.addAll(browser.breaches());
+            browser.script("document.getElementById('geometry.wheelbase').value = '2760';"
+                    + "document.getElementById('geometry.steeringRatio').value = ''");
+            browser.type("#reason", "the ratio is not known");
+            browser.click(".written-end .btn-ink");
+            browser.waitForText(".notice", "Issue B is written");
+            breaches.addAll(browser.breaches());
+            for (String page : List.of("/vehicles", "/vehicles/new", "/procedures", "/procedures/sweep")) {
+                breaches.addAll(browser.go(page).breaches());
+            }
+        }
+        assertEquals(List.of(), breaches);
+        assertEquals(2.85, least(newest(), "caster.front.left"), 1e-9);
     }
 }
