@@ -40,6 +40,9 @@ public final class CasterProcedures implements ProcedureList {
 
     private static final String LOCK = "lock";
 
+    /** Stands of a sweep that goes without the one straight ahead where no KPI is asked. */
+    private static final int WITH_AHEAD = 3;
+
     /** How the plate was set to 0 with the wheel at its own toe, rad; our own working value. It shifts both angles alike. */
     private static SetUp plateZero(Wheel wheel) {
         return new SetUp("plate." + wheel.key(), Math.toRadians(0.3));
@@ -48,9 +51,45 @@ public final class CasterProcedures implements ProcedureList {
     @Override
     public List<Procedure> procedures() {
         return List.of(
-                new Sweep("sweep", "steer", "camber", false, 20, 20, SweepHand.forSweep(), onPlates()).procedure(),
-                new Sweep("sweep90", "steer", "camber90", true, 20, 20, SweepHand.forSweep(), onPlates()).procedure(),
-                new Sweep("fullLock", LOCK, "camber", false, 38, 32, SweepHand.forLocks(), atLocks()).procedure());
+                new Sweep("sweep", "steer", "camber", false, onPlates(20, 20), SweepHand.forSweep(), onPlates())
+                        .procedure(),
+                new Sweep("sweep90", "steer", "camber90", true, onPlates(20, 20), SweepHand.forSweep(), onPlates())
+                        .procedure(),
+                new Sweep("sweepFive", "steer", "camber", false, FIVE, SweepHand.forSweep(), inSteps()).procedure(),
+                new Sweep("fullLock", LOCK, "camber", false, onPlates(38, 32), SweepHand.forLocks(), atLocks())
+                        .procedure());
+    }
+
+    /**
+     * Where a wheel stands when its camber is read.
+     *
+     * @param outward how far it is turned outward in a simulation, about, deg; 0 straight ahead, inward negative
+     */
+    private record Stand(String position, double outward) {
+        boolean ahead() {
+            return outward == 0;
+        }
+    }
+
+    /** From one side to the other, so that the plate is not turned back and forth. */
+    private static final List<Stand> FIVE = List.of(
+            new Stand("out", 20),
+            new Stand("halfOut", 10),
+            new Stand("ahead", 0),
+            new Stand("halfIn", -10),
+            new Stand("in", -20));
+
+    private static List<Stand> onPlates(double out, double in) {
+        return List.of(new Stand("out", out), new Stand("ahead", 0), new Stand("in", -in));
+    }
+
+    private static Guide inSteps() {
+        return Guide.of(
+                        List.of("settled", "onPlates", "brakeHeld", "turnSlowly"),
+                        List.of("platesFree", "angleReally", "weightsAway", "gaugeSeatedOnce"),
+                        6,
+                        10)
+                .assuming(Assumption.WHEELS_HELD, Assumption.RUN_OUT_REMOVED);
     }
 
     private static Guide onPlates() {
@@ -76,15 +115,14 @@ public final class CasterProcedures implements ProcedureList {
      *
      * @param steer what the angles are called; {@code camber} likewise
      * @param from90 whether the gauge shows 90 at plumb
-     * @param out to which a wheel is turned out in a simulation, about, deg; {@code in} likewise
+     * @param stands in walking order, the farthest out first and the farthest in last; of three, the middle one is read for KPI alone
      */
     private record Sweep(
             String key,
             String steer,
             String camber,
             boolean from90,
-            double out,
-            double in,
+            List<Stand> stands,
             List<SweepHand> hands,
             Guide guide) {
 
@@ -92,22 +130,30 @@ public final class CasterProcedures implements ProcedureList {
             List<Place> walk = new ArrayList<>();
             List<Evaluation> evaluations = new ArrayList<>();
             for (Wheel wheel : Data.FRONTS) {
-                Place outSteer = steer(wheel, "out");
-                Place outCamber = camber(wheel, "out");
-                Place ahead = camber(wheel, "ahead");
-                Place inSteer = steer(wheel, "in");
-                Place inCamber = camber(wheel, "in");
-                walk.addAll(List.of(outSteer, outCamber, ahead, inSteer, inCamber));
-                int side = wheel.side().sign();
-                var turnedOut = new Position(zeroed(wheel, new Read(outSteer, side)), shown(outCamber));
-                var straight = new Position(new Fixed(0.0), shown(ahead));
-                var turnedIn = new Position(zeroed(wheel, new Read(inSteer, -side)), shown(inCamber));
+                List<Position> positions = new ArrayList<>();
+                List<Evaluation> straight = new ArrayList<>();
+                for (Stand stand : stands) {
+                    Place camber = camber(wheel, stand.position());
+                    if (stand.ahead()) {
+                        positions.add(new Position(new Fixed(0.0), shown(camber)));
+                        straight.add(straightAhead(wheel, shown(camber)));
+                    } else {
+                        Place steer = steer(wheel, stand.position());
+                        walk.add(steer);
+                        int sign = (int) Math.signum(stand.outward())
+                                * wheel.side().sign();
+                        positions.add(new Position(zeroed(wheel, new Read(steer, sign)), shown(camber)));
+                    }
+                    walk.add(camber);
+                }
                 FigureId caster = FigureId.of(Measurand.CASTER, wheel);
                 FigureId kpi = FigureId.of(Measurand.KPI, wheel);
-                evaluations.add(swept(wheel, List.of(turnedOut, turnedIn), Map.of("caster", caster)));
-                evaluations.add(
-                        swept(wheel, List.of(turnedOut, straight, turnedIn), Map.of("caster", caster, "kpi", kpi)));
-                evaluations.add(straightAhead(wheel, shown(ahead)));
+                if (stands.size() == WITH_AHEAD) {
+                    List<Position> ends = List.of(positions.get(0), positions.get(positions.size() - 1));
+                    evaluations.add(swept(wheel, ends, Map.of("caster", caster)));
+                }
+                evaluations.add(swept(wheel, positions, Map.of("caster", caster, "kpi", kpi)));
+                evaluations.addAll(straight);
             }
             return Procedure.of(key, Family.CASTER, walk, evaluations, guide, this::lay)
                     .notWorking(Measurand.KPI)
@@ -181,8 +227,9 @@ public final class CasterProcedures implements ProcedureList {
                     var axis = new SteeringAxis(truth.of(Measurand.CASTER, wheel), truth.of(Measurand.KPI, wheel));
                     double camber = truth.of(Measurand.CAMBER, wheel);
                     double zero = zeros.getOrDefault(wheel, 0.0) * wheel.side().sign();
-                    for (String position : List.of("out", "ahead", "in")) {
-                        double outward = outward(position, random);
+                    for (Stand stand : stands) {
+                        String position = stand.position();
+                        double outward = outward(stand, random);
                         double steer = wheel.side().sign() * outward;
                         double seen = floor.inclinometerReading(
                                 axis.camber(camber, steer, wheel.side()),
@@ -194,7 +241,7 @@ public final class CasterProcedures implements ProcedureList {
                         places.put(wheel.key() + "." + position + ".camber", shown);
                         places.put(
                                 wheel.key() + "." + position + ".steer",
-                                Math.abs(Math.toDegrees(outward - (position.equals("ahead") ? 0 : zero))));
+                                Math.abs(Math.toDegrees(outward - (stand.ahead() ? 0 : zero))));
                     }
                 }
                 return places;
@@ -202,13 +249,9 @@ public final class CasterProcedures implements ProcedureList {
         }
 
         /** How far a wheel is turned outward, rad; nobody turns it twice alike. */
-        private double outward(String position, RandomGenerator random) {
+        private static double outward(Stand stand, RandomGenerator random) {
             double about = random.nextDouble() - 0.5;
-            return switch (position) {
-                case "out" -> Math.toRadians(out + about);
-                case "in" -> -Math.toRadians(in + about);
-                default -> 0;
-            };
+            return stand.ahead() ? 0 : Math.toRadians(stand.outward() + Math.signum(stand.outward()) * about);
         }
     }
 

@@ -130,7 +130,7 @@ class FollowTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"sweep", "sweep90", "fullLock"})
+    @CsvSource({"sweep", "sweep90", "sweepFive", "fullLock"})
     void aWheelTurnedOut_isDrawnTurnedOut_asFarAsItIs(String key) {
         Procedure procedure = Procedures.of(key);
         for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {

@@ -31,11 +31,11 @@ public final class SweepLayout implements Layout {
     private static final double WHEEL_LENGTH = 74;
     private static final double WHEEL_HALF = 25;
     private static final double ROW = 88;
-    private static final List<String> POSITIONS = List.of("out", "ahead", "in");
+    private static final List<String> POSITIONS = List.of("out", "halfOut", "ahead", "halfIn", "in");
 
     @Override
     public Set<String> procedures() {
-        return Set.of("sweep", "sweep90", "fullLock");
+        return Set.of("sweep", "sweep90", "sweepFive", "fullLock");
     }
 
     /** The position a place is read in: out, ahead or in. */
@@ -123,6 +123,8 @@ public final class SweepLayout implements Layout {
             return switch (position) {
                 case "out" -> lock ? OUT_LOCK : ON_PLATES;
                 case "in" -> lock ? -IN_LOCK : -ON_PLATES;
+                case "halfOut" -> ON_PLATES / 2;
+                case "halfIn" -> -ON_PLATES / 2;
                 default -> 0;
             };
         }
@@ -146,7 +148,7 @@ public final class SweepLayout implements Layout {
                     .findFirst()
                     .orElse("");
             // turned outward is counted against the clock where outboard lies below
-            double each = position.equals("out") ? -out : out;
+            double each = angle > 0 ? -out : out;
             var follow = Follow.turning(
                     wheel.key() + "." + position,
                     x,
