@@ -1,7 +1,6 @@
 package app.galdrin.core.spec.written;
 
 import app.galdrin.core.Keyed;
-import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.Torque;
@@ -133,9 +132,5 @@ final class Cells {
             return read;
         }
         return inRange(cell, Math.rint(100 * read.getAsDouble()) / 100, 0.1, most, Torque.NEWTON_METRE.key());
-    }
-
-    static boolean isLength(Quantity quantity) {
-        return quantity == Quantity.LENGTH;
     }
 }

@@ -13,6 +13,7 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.Vehicle;
@@ -166,6 +167,12 @@ class WrittenSheetTest {
         assertFalse(cam.rereadAfter());
         assertEquals(2, cam.effects().size());
         assertEquals(
+                1,
+                cam.effectOn(FigureId.parse("caster.front.left").orElseThrow())
+                        .orElseThrow()
+                        .sign());
+        assertEquals(6, cam.most());
+        assertEquals(
                 -0.12,
                 degrees(cam.effectOn(FigureId.parse("camber.front.left").orElseThrow())
                         .orElseThrow()
@@ -178,6 +185,18 @@ class WrittenSheetTest {
     void writing_losesNothing() {
         var typed = good(SheetTable.read(table(TABLE)));
         var made = new WrittenSheet.Read(typed.vehicle(), Vehicles.van());
+        SheetDraft canonical = SheetWriter.draft(made.vehicle(), made.sheet());
+        SpecificationSheet van =
+                good(SheetTable.read(SheetTable.write(canonical))).sheet();
+        assertEquals(-0.9, degrees(limits(van, "camber.front.left").min()), 1e-9);
+        assertEquals(0.6, degrees(limits(van, "casterDifference.front").max()), 1e-9);
+        assertEquals("caster", canonical.of(RowKind.FIGURE).get(0).text(Cell.FIGURE));
+        assertEquals(
+                List.of("figures.0", "figures.1"),
+                canonical.of(RowKind.FIGURE).stream()
+                        .map(SheetDraft.Row::at)
+                        .limit(2)
+                        .toList());
         for (var sheet : List.of(typed, made)) {
             SheetDraft draft = SheetWriter.draft(sheet.vehicle(), sheet.sheet());
             String json = SheetDocument.write(draft);
@@ -236,7 +255,12 @@ class WrittenSheetTest {
                 "7, adjustable, sometimes, UNKNOWN",
                 "8, of, total, BELONGS_TO_TOTAL",
                 "8, figure, caster, NEVER_A_LENGTH",
+                "6, of, each, NOT_IN_MILLIMETRES",
+                "7, intended, 1 mm, NO_DIFFERENCE",
+                "9, axle, front, WRONG_AXLE",
                 "10, fastener, wing nut, NO_SUCH_FASTENER",
+                "14, amount, 11, OUT_OF_RANGE",
+                "13, doubt, -0.1, OUT_OF_RANGE",
                 "11, smallest, 9, WRONG_WAY_ROUND",
                 "11, part, rod, TWICE",
                 "11, where, under, UNKNOWN",
@@ -260,6 +284,48 @@ class WrittenSheetTest {
                                 && f.reason() == reason
                                 && f.cell().isPresent()),
                 faults::toString);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "true, 3, true",
+        "false, 1.5, false",
+        "null, 1.5, false",
+        "'\"yes\"', 3, true",
+    })
+    void whatJsonHasOfItsOwn_isReadAsTheWord(String flag, double lead, boolean once) {
+        String json = SheetDocument.write(SheetWriter.draft(
+                        good(SheetTable.read(table(TABLE))).vehicle(),
+                        good(SheetTable.read(table(TABLE))).sheet()))
+                .replaceAll("\"doubleThread\" : \"[a-z]+\"", "\"doubleThread\" : " + flag)
+                .replaceAll("\"singleUse\" : \"[a-z]+\"", "\"singleUse\" : " + flag)
+                .replace("\"rodPitch\" : \"1.5\"", "\"rodPitch\" : 1.5");
+        SpecificationSheet sheet = good(SheetDocument.read(json)).sheet();
+        assertEquals(lead, sheet.geometry().lead().orElseThrow());
+        assertEquals(once, sheet.fasteners().get(0).singleUse());
+    }
+
+    /** M12 usually takes 86 N·m: a fifth of it and three times as much are still no slip of the unit. */
+    @ParameterizedTest
+    @CsvSource({"M12, 17.28, true", "M12 x 1.25, 17.2, false", "m 12, 259.2, true", "M12, 259.3, false", "M0, 10, true"
+    })
+    void aTorque_isUsualForItsThread(String thread, double torque, boolean usual) {
+        var one = OptionalDouble.of(torque);
+        var none = OptionalDouble.empty();
+        assertEquals(usual, !new Fastener("a", Optional.of(thread), one, none, none, false).unusual());
+        assertEquals(usual, !new Fastener("b", Optional.of(thread), none, one, none, false).unusual());
+        assertFalse(new Fastener("c", Optional.empty(), one, one, none, false).unusual());
+    }
+
+    @Test
+    void aFastenerTwice_andMoreRowsThanThereCanBe_areNamed() {
+        List<String> rows = new ArrayList<>(TABLE);
+        rows.add(row("fasteners", "name=lock nut"));
+        rows.add(row("wheels", "axle=rear", "rimDiameter=440", "tyreRadius=318"));
+        var reasons = bad(SheetTable.read(table(rows))).stream()
+                .map(SheetFault::reason)
+                .toList();
+        assertEquals(List.of(SheetFault.Reason.TOO_MANY, SheetFault.Reason.TWICE, SheetFault.Reason.TWICE), reasons);
     }
 
     @Test
