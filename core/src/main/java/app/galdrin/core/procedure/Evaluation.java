@@ -51,10 +51,19 @@ public record Evaluation(
 
     public Evaluation {
         fields = new LinkedHashMap<>(fields);
-        figures = new LinkedHashMap<>(figures);
+        figures = inOrder(figures);
         notes = List.copyOf(notes);
         hand = List.copyOf(hand);
         corrections = List.copyOf(corrections);
+    }
+
+    /** In the order of a sheet, whatever the order they were given in. */
+    private static Map<String, FigureId> inOrder(Map<String, FigureId> figures) {
+        Map<String, FigureId> ordered = new LinkedHashMap<>();
+        figures.entrySet().stream()
+                .sorted(Map.Entry.comparingByValue())
+                .forEach(e -> ordered.put(e.getKey(), e.getValue()));
+        return ordered;
     }
 
     public static Evaluation of(String kind, Map<String, Source> fields, Map<String, FigureId> figures) {
