@@ -2,15 +2,22 @@ package app.galdrin.web.account;
 
 import org.apache.ibatis.annotations.Mapper;
 
-/** Attempts to sign in. */
+/** Tries to get in. */
 @Mapper
 interface AttemptMapper {
 
-    Attempts.Failures failures(String account, String address, int minutes);
+    /** A line of the count; an empty account or address stands for any. */
+    record Line(String account, String address) {}
 
-    void insert(String account, String address, boolean succeeded);
+    /** One more try; how many the line has with it. */
+    int count(Attempts.Kind kind, Line line, int minutes);
 
-    void forgetFailures(String account, String address);
+    /** How many a line has of late. */
+    int tries(Attempts.Kind kind, Line line, int minutes);
 
-    void deleteOld();
+    void takeBack(Attempts.Kind kind, Line line);
+
+    void forget(Attempts.Kind kind, Line line);
+
+    void deleteOld(int minutes);
 }

@@ -1,21 +1,35 @@
 package app.galdrin.web.account;
 
+import app.galdrin.core.Keyed;
+import app.galdrin.web.account.AttemptMapper.Line;
 import java.util.Locale;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Limits failed attempts to sign in or to join, per account and address. Counted in the database, so that a second
- * instance counts along. A whole workshop often has one address: the limit per address alone is therefore wide.
+ * Counts tries to sign in or to join before they are tried, in the database: neither tries at the same instant nor a second instance pass
+ * a limit together. Nobody is refused because of what others did at his address, since a whole workshop often has one; an address that
+ * fails a lot is only served more slowly.
  */
 @Service
+@Transactional(
+        propagation =
+                Propagation
+                        .NOT_SUPPORTED) // each statement by itself: a count that was made stands, and no two wait for
+// one another
 public class Attempts {
 
     private static final int MINUTES = 15;
     private static final int PER_ACCOUNT_AND_ADDRESS = 5;
     private static final int PER_ACCOUNT = 20;
-    private static final int PER_ADDRESS = 100;
+
+    /** From here on an address is served slowly. */
+    private static final int FAILING = 30;
+
+    private static final int LONGEST_ACCOUNT = 80;
+    private static final int LONGEST_ADDRESS = 64;
+    private static final String ANY = "";
 
     private final AttemptMapper mapper;
 
@@ -23,28 +37,75 @@ public class Attempts {
         this.mapper = mapper;
     }
 
-    /** Failed attempts of late. */
-    public record Failures(int accountAndAddress, int account, int address) {}
+    /** What is tried: names and codes have nothing to do with one another. */
+    public enum Kind implements Keyed {
+        SIGN_IN("signIn"),
+        JOIN("join");
 
-    /** Whether one more attempt is allowed now. */
-    public boolean allowed(String account, String address) {
-        Failures failures = mapper.failures(key(account), address, MINUTES);
-        return failures.accountAndAddress() < PER_ACCOUNT_AND_ADDRESS
-                && failures.account() < PER_ACCOUNT
-                && failures.address() < PER_ADDRESS;
-    }
+        private final String key;
 
-    @Transactional(propagation = Propagation.REQUIRES_NEW)
-    public void record(String account, String address, boolean succeeded) {
-        if (succeeded) {
-            mapper.forgetFailures(key(account), address);
+        Kind(String key) {
+            this.key = key;
         }
-        mapper.insert(key(account), address, succeeded);
-        mapper.deleteOld();
+
+        @Override
+        public String key() {
+            return key;
+        }
     }
 
-    private static String key(String account) {
-        String lower = account.strip().toLowerCase(Locale.ROOT);
-        return lower.length() > 80 ? lower.substring(0, 80) : lower;
+    /** Whether a try may go on, and whether it comes from where much fails. */
+    public record Turn(boolean allowed, boolean failing) {}
+
+    /** Counts a try to sign in that is about to be made. */
+    public Turn begin(String name, String address) {
+        String account = account(name);
+        String from = cut(address, LONGEST_ADDRESS);
+        int here = mapper.count(Kind.SIGN_IN, new Line(account, from), MINUTES);
+        if (here > PER_ACCOUNT_AND_ADDRESS) {
+            return new Turn(
+                    false, true); // not tried, so that it counts nowhere else: the name stays open at other addresses
+        }
+        int anywhere = mapper.count(Kind.SIGN_IN, new Line(account, ANY), MINUTES);
+        int there = mapper.count(Kind.SIGN_IN, new Line(ANY, from), MINUTES);
+        return new Turn(anywhere <= PER_ACCOUNT, here > 1 || there > FAILING);
+    }
+
+    /** The try that was begun was right. */
+    public void succeeded(String name, String address) {
+        String account = account(name);
+        String from = cut(address, LONGEST_ADDRESS);
+        mapper.forget(Kind.SIGN_IN, new Line(account, from));
+        mapper.takeBack(Kind.SIGN_IN, new Line(account, ANY));
+        mapper.takeBack(Kind.SIGN_IN, new Line(ANY, from));
+        mapper.deleteOld(MINUTES);
+    }
+
+    /** The try that was begun was not made after all. */
+    public void notTried(String name, String address) {
+        String account = account(name);
+        String from = cut(address, LONGEST_ADDRESS);
+        mapper.takeBack(Kind.SIGN_IN, new Line(account, from));
+        mapper.takeBack(Kind.SIGN_IN, new Line(account, ANY));
+        mapper.takeBack(Kind.SIGN_IN, new Line(ANY, from));
+    }
+
+    /** Counts a code that was none; right ones are not counted, a class of thirty types one at the same time. */
+    public void wrongCode(String address) {
+        mapper.count(Kind.JOIN, new Line(ANY, cut(address, LONGEST_ADDRESS)), MINUTES);
+        mapper.deleteOld(MINUTES);
+    }
+
+    /** Whether codes from an address are looked up slowly, since many were none. */
+    public boolean failsCodes(String address) {
+        return mapper.tries(Kind.JOIN, new Line(ANY, cut(address, LONGEST_ADDRESS)), MINUTES) > FAILING;
+    }
+
+    private static String account(String name) {
+        return cut(name.strip().toLowerCase(Locale.ROOT).replace("\0", ""), LONGEST_ACCOUNT);
+    }
+
+    private static String cut(String text, int longest) {
+        return text.length() > longest ? text.substring(0, longest) : text;
     }
 }

@@ -73,19 +73,25 @@ public class People {
         mapper.show(centreId, lengths, angles);
     }
 
-    @Transactional
+    /** One statement, and no transaction about it: nobody holds a connection while a hash waits for its turn. */
     public UUID add(UUID centreId, Role role, String displayName, String signIn, String password) {
         UUID id = Ids.next();
         mapper.insert(id, centreId, role, displayName, signIn.toLowerCase(Locale.ROOT), passwords.encode(password));
         return id;
     }
 
+    /**
+     * A class of apprentices.
+     *
+     * @throws NotThere where one of the members is no apprentice of the centre; then there is no class
+     */
     @Transactional
     public UUID makeClass(UUID centreId, String name, List<UUID> members) {
         UUID id = Ids.next();
         mapper.insertClass(id, centreId, name);
-        if (!members.isEmpty()) {
-            mapper.insertMembers(centreId, id, members);
+        List<UUID> each = members.stream().distinct().toList();
+        if (!each.isEmpty() && mapper.insertMembers(centreId, id, each) < each.size()) {
+            throw new NotThere("apprentice", centreId, "class " + name);
         }
         return id;
     }

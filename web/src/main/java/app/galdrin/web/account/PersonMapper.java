@@ -33,5 +33,6 @@ interface PersonMapper {
 
     void insertClass(UUID id, UUID centreId, String name);
 
-    void insertMembers(UUID centreId, UUID classId, List<UUID> members);
+    /** Apprentices of the centre alone; how many they are. */
+    int insertMembers(UUID centreId, UUID classId, List<UUID> members);
 }

@@ -36,6 +36,9 @@ public record SignedIn(
 
     private static final long serialVersionUID = 1L;
 
+    /** Of whoever came by a code: it opens the sitting there, and nothing else that an apprentice can see. */
+    public static final String JOINED = "ROLE_JOINED";
+
     public ZoneId zoneId() {
         return ZoneId.of(zone);
     }
@@ -84,7 +87,7 @@ public record SignedIn(
 
     @Override
     public List<GrantedAuthority> getAuthorities() {
-        return List.of(new SimpleGrantedAuthority(role.authority()));
+        return List.of(new SimpleGrantedAuthority(limitedTo == null ? role.authority() : JOINED));
     }
 
     @Override

@@ -14,7 +14,8 @@ import org.jspecify.annotations.Nullable;
 /** Sittings, entries and what is known of them. */
 @Mapper
 interface SittingMapper {
-    void begin(
+    /** None where the person has this attempt of the opening already. */
+    int begin(
             UUID id,
             UUID centreId,
             UUID taskId,

@@ -3,6 +3,7 @@ package app.galdrin.web.sitting;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Round;
+import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
@@ -48,11 +49,24 @@ public class Sittings {
         return there.orElseGet(() -> begin(opening, personId, bay, 1));
     }
 
+    /** Takes a name of an opening; empty where somebody has it, also at this very moment and on another instance. */
+    @Transactional
+    public Optional<UUID> join(Opening opening, UUID personId, @Nullable Integer bay) {
+        return peopleIn(opening).contains(personId) ? Optional.empty() : begun(opening, personId, bay, 1);
+    }
+
     private UUID begin(Opening opening, UUID personId, @Nullable Integer bay, int attempt) {
+        return begun(opening, personId, bay, attempt)
+                .or(() -> mapper.inOpening(opening.centreId(), opening.id(), personId))
+                .orElseThrow();
+    }
+
+    /** Empty where the person has this attempt already. */
+    private Optional<UUID> begun(Opening opening, UUID personId, @Nullable Integer bay, int attempt) {
         UUID centre = opening.centreId();
         TaskBay place = bayOf(centre, opening.taskId(), bay);
         UUID id = Ids.next();
-        mapper.begin(
+        int made = mapper.begin(
                 id,
                 centre,
                 opening.taskId(),
@@ -61,9 +75,12 @@ public class Sittings {
                 place.sheet().id(),
                 place.stateId(),
                 attempt);
+        if (made == 0) {
+            return Optional.empty();
+        }
         mapper.addPerson(centre, id, personId);
         mapper.beginState(centre, id, Purpose.PRACTICAL, bay);
-        return mapper.inOpening(centre, opening.id(), personId).orElseThrow();
+        return Optional.of(id);
     }
 
     private TaskBay bayOf(UUID centre, UUID taskId, @Nullable Integer bay) {
@@ -101,7 +118,7 @@ public class Sittings {
 
     /** Who has already begun in an opening. */
     public List<UUID> peopleIn(Opening opening) {
-        return mapper.peopleIn(opening.centreId(), opening.id(), MOST);
+        return mapper.peopleIn(opening.centreId(), opening.id(), People.MOST);
     }
 
     /** The instructor's own readings of a task's vehicle as it stands in a bay now. */

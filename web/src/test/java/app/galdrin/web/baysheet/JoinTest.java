@@ -10,11 +10,20 @@ import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Joining by the code on the instructor's screen. */
 @GaldrinTest
@@ -31,6 +40,9 @@ class JoinTest {
 
     @Autowired
     private Sittings sittings;
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     private Centre centre;
 
@@ -84,6 +96,94 @@ class JoinTest {
                 visitor.post("/join", Map.of("code", code, "person", who, "bay", ""))
                         .statusCode());
         assertEquals(404, visitor.get("/sittings/" + sittingOfNow.id()).statusCode());
+    }
+
+    /** A session by code opens its sitting and what the sitting is drawn with, and no page that an apprentice sees besides. */
+    @ParameterizedTest
+    @CsvSource({
+        "/, 302",
+        "/sittings, 200",
+        "/vehicles, 403",
+        "/procedures, 403",
+        "/tasks, 403",
+        "/people, 403",
+        "/marking, 403"
+    })
+    void aSessionByCode_opensNothingElse(String path, int status) {
+        var visitor = atTheDoor();
+        visitor.post("/join", form(centre.apprentice().personId().toString(), ""));
+        assertEquals(status, visitor.get(path).statusCode());
+    }
+
+    /** Neither offered nor let in: a code is no way to an instructor's session. */
+    @Test
+    void anInstructorInAClass_canNotBeJoinedAs() {
+        UUID teacher = centre.instructor().personId();
+        jdbc.update(
+                "insert into class_member (centre_id, class_id, person_id) select centre_id, class_id, ? from class_member"
+                        + " where centre_id = ? limit 1",
+                teacher,
+                centre.id());
+        assertFalse(new Visitor(port)
+                .get("/join?code=" + centre.code())
+                .body()
+                .contains(centre.instructor().displayName()));
+        assertEquals(
+                422, atTheDoor().post("/join", form(teacher.toString(), "")).statusCode());
+        var maud = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
+        maud.get("/people");
+        assertEquals(
+                404,
+                maud.post("/people/classes", Map.of("name", "Staff", "members", teacher.toString()))
+                        .statusCode());
+        assertFalse(maud.get("/people").body().contains("Staff"));
+    }
+
+    @Test
+    void aName_isTakenOnce_alsoAtTheSameInstant() throws Exception {
+        List<Callable<Integer>> devices = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            var visitor = atTheDoor();
+            devices.add(() -> visitor.post(
+                            "/join", form(centre.apprentice().personId().toString(), ""))
+                    .statusCode());
+        }
+        assertEquals(1, Collections.frequency(together(devices), 302));
+    }
+
+    /** Whoever types the right code gets in, however many wrong ones came from his workshop; wrong ones wait for one another. */
+    @Test
+    void manyWrongCodes_areSlow_andKeepNobodyOut() throws Exception {
+        for (int i = 0; i < 35; i++) {
+            new Visitor(port).get("/join?code=WRONG" + i);
+        }
+        try {
+            long begun = System.nanoTime();
+            List<Callable<Integer>> guesses = new ArrayList<>();
+            for (int i = 0; i < 4; i++) {
+                String path = "/join?code=NONE" + i;
+                guesses.add(() -> new Visitor(port).get(path).statusCode());
+            }
+            assertEquals(List.of(422, 422, 422, 422), together(guesses));
+            assertTrue(System.nanoTime() - begun >= 4 * 250_000_000L, "one after another");
+            assertEquals(
+                    200, new Visitor(port).get("/join?code=" + centre.code()).statusCode());
+        } finally {
+            jdbc.update("delete from attempt_count where kind = 'join'");
+        }
+    }
+
+    private static <T> List<T> together(List<Callable<T>> all) throws Exception {
+        var pool = Executors.newFixedThreadPool(all.size());
+        try {
+            List<T> answers = new ArrayList<>();
+            for (var answer : pool.invokeAll(all)) {
+                answers.add(answer.get());
+            }
+            return answers;
+        } finally {
+            pool.shutdown();
+        }
     }
 
     @Test

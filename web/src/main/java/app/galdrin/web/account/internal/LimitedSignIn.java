@@ -3,7 +3,6 @@ package app.galdrin.web.account.internal;
 import app.galdrin.web.account.Attempts;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
 import org.springframework.security.core.Authentication;
-import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.web.authentication.WebAuthenticationDetails;
 
@@ -11,24 +10,28 @@ import org.springframework.security.web.authentication.WebAuthenticationDetails;
 class LimitedSignIn extends DaoAuthenticationProvider {
 
     private final Attempts attempts;
+    private final HashSlots slots;
 
-    LimitedSignIn(UserDetailsService people, Attempts attempts) {
+    LimitedSignIn(UserDetailsService people, Attempts attempts, HashSlots slots) {
         super(people);
         this.attempts = attempts;
+        this.slots = slots;
+        setPasswordEncoder(slots);
     }
 
     @Override
     public Authentication authenticate(Authentication attempt) {
         String address = attempt.getDetails() instanceof WebAuthenticationDetails d ? d.getRemoteAddress() : "";
-        if (!attempts.allowed(attempt.getName(), address)) {
+        Attempts.Turn turn = attempts.begin(attempt.getName(), address);
+        if (!turn.allowed()) {
             throw new TooManyAttempts();
         }
         try {
-            Authentication result = super.authenticate(attempt);
-            attempts.record(attempt.getName(), address, true);
+            Authentication result = slots.inTurn(attempt.getName(), turn.failing(), () -> super.authenticate(attempt));
+            attempts.succeeded(attempt.getName(), address);
             return result;
-        } catch (AuthenticationException e) {
-            attempts.record(attempt.getName(), address, false);
+        } catch (TooBusy e) {
+            attempts.notTried(attempt.getName(), address);
             throw e;
         }
     }

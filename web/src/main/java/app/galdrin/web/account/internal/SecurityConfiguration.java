@@ -6,13 +6,14 @@ import app.galdrin.web.account.Attempts;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Arrays;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandler;
@@ -31,6 +32,10 @@ class SecurityConfiguration {
             + "frame-ancestors 'none'";
 
     private static final String INSTRUCTOR = Role.INSTRUCTOR.name();
+
+    /** Whoever signed in with a name and a password. */
+    private static final String[] ROLES =
+            Arrays.stream(Role.values()).map(Role::name).toArray(String[]::new);
 
     @Bean
     SecurityFilterChain pages(HttpSecurity http) throws Exception {
@@ -52,12 +57,13 @@ class SecurityConfiguration {
                         .hasAnyRole(INSTRUCTOR, Role.VERIFIER.name())
                         .requestMatchers("/people/**")
                         .hasAnyRole(INSTRUCTOR, Role.OFFICE.name())
+                        .requestMatchers("/", "/sittings/**", "/sketches/**", "/sign-out")
+                        .authenticated()
                         .anyRequest()
-                        .authenticated())
+                        .hasAnyRole(ROLES))
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("signIn")
-                        .failureHandler((request, response, failure) -> response.sendRedirect(
-                                failure instanceof TooManyAttempts ? "/sign-in?wait" : "/sign-in?wrong")))
+                        .failureHandler((request, response, failure) -> response.sendRedirect(failed(failure))))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .csrf(c ->
                         c.csrfTokenRepository(csrf).csrfTokenRequestHandler(new XorCsrfTokenRequestAttributeHandler()))
@@ -69,6 +75,13 @@ class SecurityConfiguration {
                                 p -> p.policy("camera=(), microphone=(), geolocation=(), payment=(), usb=()"))
                         .crossOriginOpenerPolicy(withDefaults()))
                 .build();
+    }
+
+    private static String failed(AuthenticationException failure) {
+        if (failure instanceof TooBusy) {
+            return "/sign-in?busy";
+        }
+        return failure instanceof TooManyAttempts ? "/sign-in?wait" : "/sign-in?wrong";
     }
 
     /** Scripts are told so; people are taken to the sign-in page and from there back to where they were. */
@@ -102,17 +115,17 @@ class SecurityConfiguration {
     }
 
     @Bean
-    PasswordEncoder passwords() {
-        return Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8();
+    HashSlots passwords() {
+        int cores = Runtime.getRuntime().availableProcessors();
+        return new HashSlots(Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8(), Math.max(2, cores));
     }
 
     @Bean
-    LimitedSignIn signIns(People people, Attempts attempts, PasswordEncoder passwords) {
-        var provider = new LimitedSignIn(
+    LimitedSignIn signIns(People people, Attempts attempts, HashSlots slots) {
+        return new LimitedSignIn(
                 signIn ->
                         people.bySignIn(signIn).orElseThrow(() -> new UsernameNotFoundException("nobody of that name")),
-                attempts);
-        provider.setPasswordEncoder(passwords);
-        return provider;
+                attempts,
+                slots);
     }
 }

@@ -28,9 +28,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class JoinController {
 
-    /** Guessed codes count per code and, widely, per address: a whole workshop often has one. */
-    private static final String ACCOUNT = "join:";
-
     private static final int LONGEST_CODE = 20;
 
     private final Tasks tasks;
@@ -38,6 +35,7 @@ class JoinController {
     private final Sittings sittings;
     private final Sessions sessions;
     private final Attempts attempts;
+    private final Slowly slowly = new Slowly();
 
     JoinController(Tasks tasks, People people, Sittings sittings, Sessions sessions, Attempts attempts) {
         this.tasks = tasks;
@@ -81,11 +79,17 @@ class JoinController {
             model.addAttribute("error", free ? "join.bay" : "join.name");
             return "baysheet/join";
         }
-        UUID sitting = sittings.begin(opening.get(), person, number.orElse(null));
+        Optional<UUID> sitting = sittings.join(opening.get(), person, number.orElse(null));
+        if (sitting.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("names", free(opening.get()));
+            model.addAttribute("error", "join.name");
+            return "baysheet/join";
+        }
         var session = people.session(opening.get().centreId(), person)
                 .joined(opening.get().id());
         sessions.start(session, request, response);
-        return "redirect:/sittings/" + sitting;
+        return "redirect:/sittings/" + sitting.get();
     }
 
     private static Optional<Integer> bay(String text) {
@@ -93,20 +97,18 @@ class JoinController {
         return digits.matches("[1-9][0-9]?") ? Optional.of(Integer.valueOf(digits)) : Optional.empty();
     }
 
-    /** The opening of a code, counted as an attempt; with its task and the names still free for the page. */
+    /** The opening of a code, with its task and the names still free for the page; a wrong code is counted. */
     private Optional<Opening> opening(
             String code, HttpServletRequest request, HttpServletResponse response, Model model) {
         String address = request.getRemoteAddr();
-        String account =
-                ACCOUNT + code.strip().substring(0, Math.min(code.strip().length(), LONGEST_CODE));
-        if (!attempts.allowed(account, address)) {
+        if (attempts.failsCodes(address) && !slowly.turn(address)) {
             response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
             model.addAttribute("error", "join.wait");
             return Optional.empty();
         }
         Optional<Opening> opening = code.length() > LONGEST_CODE ? Optional.empty() : tasks.byCode(code);
         if (opening.isEmpty()) {
-            attempts.record(account, address, false);
+            attempts.wrongCode(address);
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("error", "join.code");
             return opening;

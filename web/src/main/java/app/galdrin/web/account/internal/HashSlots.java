@@ -1,0 +1,85 @@
+package app.galdrin.web.account.internal;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.crypto.password.PasswordEncoder;
+
+/**
+ * Bounds the password hashes in flight: each takes 16 MB and a core. The rest wait their turn, and are told so when it does not come: one
+ * at a time for a name, and half of the turns at most for those who have been wrong, so that guessing does not keep a class out.
+ */
+final class HashSlots implements PasswordEncoder {
+
+    private static final long PATIENCE_SECONDS = 5;
+    private static final int NAMES = 1024;
+
+    private final PasswordEncoder encoder;
+    private final Semaphore slots;
+    private final Semaphore forFailing;
+
+    /** Names by their hash: two that share a place only wait for one another. */
+    private final Semaphore[] names =
+            IntStream.range(0, NAMES).mapToObj(i -> new Semaphore(1, true)).toArray(Semaphore[]::new);
+
+    HashSlots(PasswordEncoder encoder, int slots) {
+        this.encoder = encoder;
+        this.slots = new Semaphore(slots, true);
+        this.forFailing = new Semaphore(Math.max(1, slots / 2), true);
+    }
+
+    /** What is done with a turn. */
+    interface Work<T> {
+        T run();
+    }
+
+    /**
+     * Waits for a turn.
+     *
+     * @param name whose password it is
+     * @param failing whether it comes from where much fails
+     * @throws TooBusy where no turn came in time
+     */
+    <T> T inTurn(String name, boolean failing, Work<T> work) {
+        Semaphore own = names[Math.floorMod(name.toLowerCase(Locale.ROOT).hashCode(), NAMES)];
+        return failing ? held(work, own, forFailing, slots) : held(work, own, slots);
+    }
+
+    private static <T> T held(Work<T> work, Semaphore... turns) {
+        int taken = 0;
+        try {
+            for (Semaphore turn : turns) {
+                if (!turn.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+                    throw new TooBusy();
+                }
+                taken++;
+            }
+            return work.run();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new TooBusy();
+        } finally {
+            Arrays.stream(turns, 0, taken).forEach(Semaphore::release);
+        }
+    }
+
+    /** Of a new password: it waits as long as it takes. */
+    @Override
+    public @Nullable String encode(@Nullable CharSequence password) {
+        slots.acquireUninterruptibly();
+        try {
+            return encoder.encode(password);
+        } finally {
+            slots.release();
+        }
+    }
+
+    /** Within a turn. */
+    @Override
+    public boolean matches(@Nullable CharSequence password, @Nullable String hash) {
+        return encoder.matches(password, hash);
+    }
+}
