@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -45,6 +46,10 @@ import org.springframework.web.bind.annotation.ResponseBody;
 class BaySheetController {
 
     /** Where a form was sent without a script and so without a device's name. */
+    /** The pages that have a flag. */
+    private static final Pattern BACK =
+            Pattern.compile("/(tasks/[0-9a-f-]{36}|sittings/[0-9a-f-]{36}\\?step=[a-zA-Z0-9]{1,40})");
+
     private static final String NO_SCRIPT = "form";
 
     /** Added to a field's name for the way beside its size. */
@@ -219,8 +224,7 @@ class BaySheetController {
             @RequestParam String back) {
         Sitting sitting = sittings.sitting(me, id);
         entries.write(me, sitting, NewEntry.now(StaffLine.FLAG, text, List.of(), key, NO_SCRIPT));
-        boolean local = back.startsWith("/") && !back.startsWith("//") && !back.contains("\\");
-        return "redirect:" + (local ? back : "/sittings/" + id);
+        return "redirect:" + (BACK.matcher(back).matches() ? back : "/sittings/" + id);
     }
 
     /**

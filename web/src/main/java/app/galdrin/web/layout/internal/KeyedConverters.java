@@ -14,6 +14,15 @@ class KeyedConverters implements WebMvcConfigurer {
     @Override
     public void addFormatters(FormatterRegistry registry) {
         registry.addConverterFactory(new ByKey());
+        // text=12&text=5 is no 12.5: what can be sent once is refused twice
+        registry.addConverter(String[].class, String.class, KeyedConverters::one);
+    }
+
+    private static String one(String[] values) {
+        if (values.length != 1) {
+            throw new IllegalArgumentException(values.length + " values where one belongs");
+        }
+        return values[0];
     }
 
     private static final class ByKey implements ConverterFactory<String, Keyed> {
