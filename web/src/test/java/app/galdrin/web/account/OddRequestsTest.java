@@ -26,6 +26,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** What no page of ours sends, and somebody does. */
 @GaldrinTest
@@ -42,6 +43,9 @@ class OddRequestsTest {
 
     @Autowired
     private Sittings sittings;
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     private Centre centre;
     private Sitting sitting;
@@ -146,6 +150,28 @@ class OddRequestsTest {
             var answer = HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofString());
             assertEquals(302, answer.statusCode());
         }
+    }
+
+    /** A stranger costs no row, is sent nowhere but here, and every cookie stays with this site; after signing in he is where he wanted to be. */
+    @Test
+    void aStranger_leavesNothingBehind() {
+        Integer before = sessions();
+        for (int i = 0; i < 20; i++) {
+            var answer = new Visitor(port).get("/vehicles?a=" + i);
+            assertEquals("/sign-in", answer.headers().firstValue("Location").orElseThrow());
+            answer.headers().allValues("Set-Cookie").forEach(c -> assertTrue(c.contains("SameSite=Lax"), c));
+        }
+        assertEquals(before, sessions());
+        var visitor = new Visitor(port);
+        visitor.get("/vehicles");
+        visitor.get("/sign-in");
+        var in = visitor.post("/sign-in", Map.of("signIn", centre.apprentice().signIn(), "password", Centre.PASSWORD));
+        assertTrue(in.headers().firstValue("Location").orElseThrow().endsWith("/vehicles"), in::toString);
+        in.headers().allValues("Set-Cookie").forEach(c -> assertTrue(c.contains("SameSite=Lax"), c));
+    }
+
+    private Integer sessions() {
+        return jdbc.queryForObject("select count(*) from spring_session", Integer.class);
     }
 
     @Test

@@ -22,6 +22,7 @@ import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.csrf.XorCsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
 
 /** Who may open which pages. Whose sitting or task it is, is checked where it is loaded. */
 @Configuration(proxyBeanMethods = false)
@@ -33,6 +34,8 @@ class SecurityConfiguration {
 
     private static final String INSTRUCTOR = Role.INSTRUCTOR.name();
 
+    private static final String LAX = "Lax";
+
     /** Whoever signed in with a name and a password. */
     private static final String[] ROLES =
             Arrays.stream(Role.values()).map(Role::name).toArray(String[]::new);
@@ -41,6 +44,9 @@ class SecurityConfiguration {
     SecurityFilterChain pages(HttpSecurity http) throws Exception {
         var csrf = new CookieCsrfTokenRepository(); // HttpOnly: pages carry the token themselves
         csrf.setCookieName("galdrin-form");
+        csrf.setCookieCustomizer(cookie -> cookie.sameSite(LAX));
+        var wanted = new CookieRequestCache(); // in the session it would make a row of it for every stranger
+        wanted.setCookieCustomizer(cookie -> cookie.setAttribute("SameSite", LAX));
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
                                 "/assets/**",
                                 "/webjars/**",
@@ -67,6 +73,7 @@ class SecurityConfiguration {
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .csrf(c ->
                         c.csrfTokenRepository(csrf).csrfTokenRequestHandler(new XorCsrfTokenRequestAttributeHandler()))
+                .requestCache(cache -> cache.requestCache(wanted))
                 .exceptionHandling(
                         e -> e.authenticationEntryPoint(signInFirst()).accessDeniedHandler(denied()))
                 .headers(headers -> headers.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_SECURITY_POLICY))
