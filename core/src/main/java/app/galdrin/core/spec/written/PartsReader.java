@@ -7,6 +7,7 @@ import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Adjuster.Effect;
+import app.galdrin.core.spec.AdjusterUnit;
 import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.VehicleGeometry;
@@ -28,6 +29,7 @@ final class PartsReader {
     private static final double MOST_LENGTH = 50;
     private static final double USUAL_MOST = 20;
     private static final double USUAL_STEP = 0.5;
+    private static final double USUAL_TURN = 0.125;
     private static final List<String> SIGNS = List.of("+", "-", "−");
 
     private final List<SheetFault> faults;
@@ -125,7 +127,8 @@ final class PartsReader {
         Optional<Part> part = Keyed.find(Part.values(), c.text(Cell.PART));
         Optional<Where> where = Keyed.find(Where.values(), c.text(Cell.WHERE));
         double most = c.number(Cell.MOST, 0.1, MOST_AMOUNT).orElse(USUAL_MOST);
-        double step = c.number(Cell.SMALLEST, 0.01, MOST_AMOUNT).orElse(USUAL_STEP);
+        double step = c.number(Cell.SMALLEST, 0.01, MOST_AMOUNT)
+                .orElse(part.filter(p -> p.unit() == AdjusterUnit.TURN).isPresent() ? USUAL_TURN : USUAL_STEP);
         boolean reread = c.yes(Cell.REREAD, true);
         if (step > most) {
             c.fault(Cell.SMALLEST, Reason.WRONG_WAY_ROUND, c.text(Cell.MOST));

@@ -41,12 +41,15 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** A sheet is read whatever it came in as, and whatever is wrong with it is named at its cell. */
 class WrittenSheetTest {
 
-    /** Staggered wheels, an unknown steering arm, limits in millimetres, a tolerance, an intended difference, a shared sleeve. */
-    private static final List<String> TABLE = List.of(
+    private static final String HEADER =
             "row,make,model,body,registration,driven,driver,wheelbase,frontTrack,rearTrack,linkage,rodPitch,doubleThread,"
                     + "armLength,steeringRatio,axle,rimDiameter,tyreRadius,figure,min,preferred,max,tolerance,over,of,"
                     + "difference,intended,adjustable,part,where,most,smallest,fastener,reread,amount,doubt,name,thread,"
-                    + "least,angle,singleUse,checked",
+                    + "least,angle,singleUse,checked";
+
+    /** Staggered wheels, an unknown steering arm, limits in millimetres, a tolerance, an intended difference, a shared sleeve. */
+    private static final List<String> TABLE = List.of(
+            HEADER,
             row(
                     "vehicle",
                     "make=Orlin",
@@ -84,14 +87,10 @@ class WrittenSheetTest {
             row("effects", "part=rack", "figure=wheelOffset", "amount=2"),
             row("fasteners", "name=lock nut", "thread=M14 × 1.5", "least=45", "most=40 lbf ft", "singleUse=yes"));
 
-    private static final String[] HEAD = TABLE.get(0).split(",");
+    private static final String[] HEAD = HEADER.split(",");
 
     private static String row(String kind, String... cells) {
-        String head = "row,make,model,body,registration,driven,driver,wheelbase,frontTrack,rearTrack,linkage,rodPitch,"
-                + "doubleThread,armLength,steeringRatio,axle,rimDiameter,tyreRadius,figure,min,preferred,max,tolerance,over,of,"
-                + "difference,intended,adjustable,part,where,most,smallest,fastener,reread,amount,doubt,name,thread,"
-                + "least,angle,singleUse,checked";
-        return Arrays.stream(head.split(","))
+        return Arrays.stream(HEADER.split(","))
                 .map(column -> column.equals("row")
                         ? kind
                         : Arrays.stream(cells)
@@ -163,6 +162,8 @@ class WrittenSheetTest {
                 rod.effectOn(FigureId.parse("toe.front.left").orElseThrow()).orElseThrow();
         assertEquals(-1, turned.sign(), "ahead of the axle a longer rod is toe-out");
         assertEquals(OptionalDouble.empty(), turned.perUnit(), "nobody knows the arm");
+        assertEquals(0.125, rod.smallestStep());
+        assertEquals(0.5, sheet.adjusters().get(2).smallestStep());
         var cam = sheet.adjusters().get(1);
         assertFalse(cam.rereadAfter());
         assertEquals(2, cam.effects().size());
