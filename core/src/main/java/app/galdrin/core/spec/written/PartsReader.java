@@ -24,6 +24,8 @@ import java.util.OptionalDouble;
 /** Reads the parts that move figures, and what each does to which. */
 final class PartsReader {
 
+    // more than any part is moved in one go or moves a figure by one unit; our own working values, deg, mm or the
+    // part's unit
     private static final double MOST_AMOUNT = 200;
     private static final double MOST_ANGLE = 10;
     private static final double MOST_LENGTH = 50;
@@ -103,6 +105,9 @@ final class PartsReader {
     private static Optional<Effect> amount(Cells c, FigureId figure) {
         String text = c.needed(Cell.AMOUNT);
         if (SIGNS.contains(text)) {
+            if (c.has(Cell.DOUBT)) {
+                c.fault(Cell.DOUBT, Reason.DOUBT_OF_A_WAY);
+            }
             return Optional.of(Effect.way(text.equals("+") ? 1 : -1));
         }
         boolean length = figure.measurand().quantity() == Quantity.LENGTH;

@@ -65,6 +65,8 @@ public record SheetFault(String at, Optional<Cell> cell, Reason reason, String v
         /** A rod's effect follows from thread and steering arm. */
         COMPUTED("computed"),
         NO_EFFECT("noEffect"),
+        /** How sure an amount is, where only the way is written. */
+        DOUBT_OF_A_WAY("doubtOfAWay"),
         IMPLAUSIBLE_TORQUE("implausibleTorque");
 
         private final String key;

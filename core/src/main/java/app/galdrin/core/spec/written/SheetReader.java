@@ -25,6 +25,8 @@ import java.util.Set;
 /** Makes a sheet of what is written, or names everything that is wrong. Bare numbers are degrees, millimetres or newton metres. */
 public final class SheetReader {
 
+    // from the smallest vehicle a workshop has to the largest, mm, N·m and degrees; our own working values, to catch a
+    // slip of the unit
     private static final double LEAST_TRACK = 500;
     private static final double MOST_TRACK = 4000;
     private static final double MOST_WHEELBASE = 15000;
@@ -47,6 +49,9 @@ public final class SheetReader {
 
     private WrittenSheet sheet(SheetDraft draft) {
         count(draft);
+        if (faults.stream().anyMatch(f -> f.reason() == Reason.TOO_LONG)) {
+            return new WrittenSheet.Refused(faults); // reading it could take as long as it is
+        }
         Optional<Vehicle> vehicle = first(draft, RowKind.VEHICLE).map(this::vehicle);
         Map<Axle, WheelSize> wheels = wheels(draft);
         Optional<VehicleGeometry> geometry = first(draft, RowKind.GEOMETRY).flatMap(cells -> geometry(cells, wheels));

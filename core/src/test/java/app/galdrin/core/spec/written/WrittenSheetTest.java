@@ -260,6 +260,7 @@ class WrittenSheetTest {
                 "7, intended, 1 mm, NO_DIFFERENCE",
                 "9, axle, front, WRONG_AXLE",
                 "10, fastener, wing nut, NO_SUCH_FASTENER",
+                "14, doubt, 0.1, DOUBT_OF_A_WAY",
                 "14, amount, 11, OUT_OF_RANGE",
                 "13, doubt, -0.1, OUT_OF_RANGE",
                 "11, smallest, 9, WRONG_WAY_ROUND",
