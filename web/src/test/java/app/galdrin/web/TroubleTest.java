@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.openqa.selenium.WindowType;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** What goes wrong in a workshop: the network, the session, the database, two tabs, the back button, impatient fingers. */
@@ -183,9 +184,18 @@ class TroubleTest {
         var restarting = new ProcessBuilder(restart.split(" ")).inheritIO().start();
         write(REAR, "1908");
         assertEquals(0, restarting.waitFor());
-        browser.waitFor(() -> written().equals(List.of("1904.5", "1908")));
+        browser.waitFor(() -> readAfterTheRestart().equals(List.of("1904.5", "1908")));
         browser.go(path("found"));
         assertEquals("1908", browser.value("input[name='" + REAR + "']"));
+    }
+
+    /** What this test reads itself may get a connection that the restart ended; then there is nothing to read yet. */
+    private List<String> readAfterTheRestart() {
+        try {
+            return written();
+        } catch (DataAccessResourceFailureException e) {
+            return List.of();
+        }
     }
 
     @Test
