@@ -103,7 +103,7 @@ class TroubleTest {
     void aSessionThatRanOut_keepsWhatWasTyped_andSendsItAfterSigningIn() {
         jdbc.update(
                 "delete from spring_session where principal_name = ?",
-                centre.apprentice().signIn());
+                centre.apprentice().personId().toString());
         write(FRONT, "1904.5");
         browser.waitForText("#status", "Your sign-in has run out");
         assertEquals("1904.5", browser.value("input[name='" + FRONT + "']"));

@@ -27,7 +27,7 @@ public class People {
         this.passwords = passwords;
     }
 
-    /** Whether there is nobody at all: then the first-run page is open. */
+    /** Whether there is nobody at all. */
     public boolean nobody() {
         return !mapper.anyone();
     }
@@ -45,18 +45,36 @@ public class People {
         return mapper.classMembers(centreId, classId, MOST);
     }
 
-    /** The session's view of a person of this centre. */
-    public SignedIn session(UUID centreId, UUID personId) {
-        SignedIn person = mapper.byId(centreId, personId);
+    /** A person of this centre as lists show one. */
+    public Person person(UUID centreId, UUID personId) {
+        Person person = mapper.one(centreId, personId);
         if (person == null) {
             throw new NotThere("person", personId, "centre " + centreId);
         }
         return person;
     }
 
+    /** A person of this centre, signed in. */
+    public SignedIn session(UUID centreId, UUID personId) {
+        PersonRow person = mapper.present(centreId, personId, null);
+        if (person == null) {
+            throw new NotThere("person", personId, "centre " + centreId);
+        }
+        return person.signedIn();
+    }
+
+    /** Whether somebody signs in under this name; capitals do not count. */
+    public boolean isTaken(String signIn) {
+        return mapper.bySignIn(plain(signIn)) != null;
+    }
+
     /** Whoever signs in under a name; capitals do not count. */
-    public Optional<SignedIn> bySignIn(String signIn) {
-        return Optional.ofNullable(mapper.bySignIn(signIn.strip().toLowerCase(Locale.ROOT)));
+    public Optional<Account> account(String signIn) {
+        return Optional.ofNullable(mapper.bySignIn(plain(signIn))).map(Account::new);
+    }
+
+    private static String plain(String signIn) {
+        return signIn.strip().toLowerCase(Locale.ROOT);
     }
 
     /** Makes a centre for its first instructor. */
@@ -67,16 +85,19 @@ public class People {
         return id;
     }
 
-    /** How everyone of the centre sees lengths and angles from the next sign-in on. */
+    /** How everyone of the centre sees lengths and angles from now on. */
     @Transactional
     public void show(UUID centreId, LengthDisplay lengths, AngleDisplay angles) {
         mapper.show(centreId, lengths, angles);
     }
 
-    /** One statement, and no transaction about it: nobody holds a connection while a hash waits for its turn. */
+    /**
+     * A person who chose his password himself. One statement, and no transaction about it: nobody holds a connection while a hash waits
+     * for its turn.
+     */
     public UUID add(UUID centreId, Role role, String displayName, String signIn, String password) {
         UUID id = Ids.next();
-        mapper.insert(id, centreId, role, displayName, signIn.toLowerCase(Locale.ROOT), passwords.encode(password));
+        mapper.insert(id, centreId, role, displayName, plain(signIn), passwords.encode(password), false, null);
         return id;
     }
 

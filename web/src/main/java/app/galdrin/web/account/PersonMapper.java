@@ -14,10 +14,48 @@ interface PersonMapper {
     boolean anyone();
 
     @Nullable
-    SignedIn bySignIn(String signIn);
+    PersonRow bySignIn(String signIn);
+
+    /** With the opening's end, where one is named. */
+    @Nullable
+    PersonRow present(UUID centreId, UUID personId, @Nullable UUID openingId);
 
     @Nullable
-    SignedIn byId(UUID centreId, UUID personId);
+    Person one(UUID centreId, UUID personId);
+
+    @Nullable
+    String hash(UUID centreId, UUID personId);
+
+    UUID lockCentre(UUID centreId);
+
+    boolean hasOffice(UUID centreId);
+
+    int activate(UUID centreId, UUID personId, boolean active);
+
+    int giveRole(UUID centreId, UUID personId, Role role);
+
+    /**
+     * Ends the person's sessions with the old password.
+     *
+     * @param hours how long it holds; null for good
+     * @param instead the hash that must still be there; null for any
+     */
+    int setPassword(
+            UUID centreId,
+            UUID personId,
+            @Nullable String hash,
+            boolean oneTime,
+            @Nullable Integer hours,
+            @Nullable String instead);
+
+    String lockFirstRun();
+
+    int offerSetUpCode(String code);
+
+    @Nullable
+    String setUpCode();
+
+    void dropSetUpCode();
 
     List<Person> all(UUID centreId, int most);
 
@@ -29,7 +67,16 @@ interface PersonMapper {
 
     void show(UUID centreId, LengthDisplay lengths, AngleDisplay angles);
 
-    void insert(UUID id, UUID centreId, Role role, String displayName, String signIn, @Nullable String passwordHash);
+    /** @param hours how long the password holds; null for good */
+    void insert(
+            UUID id,
+            UUID centreId,
+            Role role,
+            String displayName,
+            String signIn,
+            @Nullable String hash,
+            boolean oneTime,
+            @Nullable Integer hours);
 
     void insertClass(UUID id, UUID centreId, String name);
 

@@ -4,21 +4,21 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.web.layout.Reader;
+import java.time.Instant;
 import java.time.ZoneId;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.security.core.GrantedAuthority;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
-import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.AuthenticatedPrincipal;
 
 /**
- * The person behind a session; kept in the session, so only what seldom changes.
+ * The person behind a request, as the database has him now.
  *
- * @param lengthDisplay key of how the centre wants lengths shown; null in a session older than the choice
+ * @param lengthDisplay key of how the centre wants lengths shown
  * @param angleDisplay likewise of angles
+ * @param stamp of the person's sessions; counted on when they end
  * @param limitedTo the opening a person joined by code; such a session sees nothing but the sitting there
+ * @param endedAt when the session was ended, of one that only delivers
  */
 public record SignedIn(
         UUID personId,
@@ -26,18 +26,14 @@ public record SignedIn(
         Role role,
         String displayName,
         String signIn,
-        String passwordHash,
-        boolean active,
         String zone,
-        @Nullable String lengthDisplay,
-        @Nullable String angleDisplay,
-        @Nullable UUID limitedTo)
-        implements UserDetails, Reader {
-
-    private static final long serialVersionUID = 1L;
-
-    /** Of whoever came by a code: it opens the sitting there, and nothing else that an apprentice can see. */
-    public static final String JOINED = "ROLE_JOINED";
+        String lengthDisplay,
+        String angleDisplay,
+        int stamp,
+        Access access,
+        @Nullable UUID limitedTo,
+        @Nullable Instant endedAt)
+        implements AuthenticatedPrincipal, Reader {
 
     public ZoneId zoneId() {
         return ZoneId.of(zone);
@@ -45,30 +41,12 @@ public record SignedIn(
 
     @Override
     public LengthDisplay lengths() {
-        return Keyed.find(LengthDisplay.values(), lengthDisplay == null ? "" : lengthDisplay)
-                .orElse(LengthDisplay.MILLIMETRES);
+        return Keyed.find(LengthDisplay.values(), lengthDisplay).orElseThrow();
     }
 
     @Override
     public AngleDisplay angles() {
-        return Keyed.find(AngleDisplay.values(), angleDisplay == null ? "" : angleDisplay)
-                .orElse(AngleDisplay.DEGREES);
-    }
-
-    /** The same person, who now sees lengths and angles like this. */
-    public SignedIn seeing(LengthDisplay lengths, AngleDisplay angles) {
-        return new SignedIn(
-                personId,
-                centreId,
-                role,
-                displayName,
-                signIn,
-                passwordHash,
-                active,
-                zone,
-                lengths.key(),
-                angles.key(),
-                limitedTo);
+        return Keyed.find(AngleDisplay.values(), angleDisplay).orElseThrow();
     }
 
     public boolean is(Role wanted) {
@@ -79,33 +57,38 @@ public record SignedIn(
         return Optional.ofNullable(limitedTo);
     }
 
-    /** The same person, let in by a code to one opening; the password does not travel with it. */
+    /** Whether this was written after the session had been ended. */
+    public boolean endedBefore(Instant writtenAt) {
+        return endedAt != null && writtenAt.isAfter(endedAt);
+    }
+
+    /** The same person, let in by a code to one opening. */
     public SignedIn joined(UUID opening) {
+        return with(role, Access.SITTING, opening, null);
+    }
+
+    SignedIn with(Role role, Access access, @Nullable UUID opening, @Nullable Instant ended) {
         return new SignedIn(
-                personId, centreId, role, displayName, signIn, "", active, zone, lengthDisplay, angleDisplay, opening);
+                personId,
+                centreId,
+                role,
+                displayName,
+                signIn,
+                zone,
+                lengthDisplay,
+                angleDisplay,
+                stamp,
+                access,
+                opening,
+                ended);
     }
 
     @Override
-    public List<GrantedAuthority> getAuthorities() {
-        return List.of(new SimpleGrantedAuthority(limitedTo == null ? role.authority() : JOINED));
-    }
-
-    @Override
-    public String getPassword() {
-        return passwordHash;
-    }
-
-    @Override
-    public String getUsername() {
+    public String getName() {
         return signIn;
     }
 
-    @Override
-    public boolean isEnabled() {
-        return active;
-    }
-
-    /** Never the hash, wherever this is printed. */
+    /** No name in a log. */
     @Override
     public String toString() {
         return role + " " + personId;

@@ -40,7 +40,7 @@ public record NewEntry(
     }
 
     /** When it was written, by the server's clock. */
-    Instant corrected() {
+    public Instant corrected() {
         return writtenAt.plusMillis(clockOffset);
     }
 }

@@ -42,7 +42,7 @@ public final class StaffLine {
                 : Optional.empty();
     }
 
-    static boolean isStaffLine(LineKey key) {
+    public static boolean isStaffLine(LineKey key) {
         return key.step().startsWith("_");
     }
 }

@@ -22,4 +22,8 @@ interface OpeningMapper {
 
     /** Frees the codes of openings whose time is up. */
     void closeOverdue();
+
+    int reopen(UUID centreId, UUID taskId);
+
+    boolean canReopen(UUID centreId, UUID taskId);
 }

@@ -149,6 +149,18 @@ public class Tasks {
         openings.close(centreId, taskId);
     }
 
+    /** Whether a closing can be taken back. */
+    public boolean canReopen(UUID centreId, UUID taskId) {
+        return openings.canReopen(centreId, taskId);
+    }
+
+    /** Takes a closing back: the same code, and whoever had joined by it goes on. */
+    @Transactional
+    public void reopen(UUID centreId, UUID taskId) {
+        mapper.lock(centreId, taskId);
+        openings.reopen(centreId, taskId);
+    }
+
     private String newCode() {
         return random.ints(CODE_LENGTH, 0, CODE_LETTERS.length())
                 .collect(StringBuilder::new, (code, i) -> code.append(CODE_LETTERS.charAt(i)), StringBuilder::append)

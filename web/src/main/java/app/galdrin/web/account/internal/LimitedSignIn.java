@@ -1,8 +1,11 @@
 package app.galdrin.web.account.internal;
 
+import app.galdrin.web.account.Account;
 import app.galdrin.web.account.Attempts;
+import app.galdrin.web.account.Sessions;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
 import org.springframework.security.core.Authentication;
+import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.web.authentication.WebAuthenticationDetails;
 
@@ -17,6 +20,12 @@ class LimitedSignIn extends DaoAuthenticationProvider {
         this.attempts = attempts;
         this.slots = slots;
         setPasswordEncoder(slots);
+    }
+
+    /** What goes on is the person; the account with its hash ends here. */
+    @Override
+    protected Authentication createSuccessAuthentication(Object name, Authentication attempt, UserDetails account) {
+        return Sessions.authentication(((Account) account).person());
     }
 
     @Override

@@ -2,13 +2,13 @@ package app.galdrin.web.account.internal;
 
 import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
+import app.galdrin.web.account.Office;
 import app.galdrin.web.account.People;
+import app.galdrin.web.account.Person;
 import app.galdrin.web.account.Role;
-import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
+import java.io.Serializable;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -17,6 +17,7 @@ import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -28,11 +29,11 @@ class PeopleController {
     private static final int LONGEST_CLASS_NAME = 80;
 
     private final People people;
-    private final Sessions sessions;
+    private final Office office;
 
-    PeopleController(People people, Sessions sessions) {
+    PeopleController(People people, Office office) {
         this.people = people;
-        this.sessions = sessions;
+        this.office = office;
     }
 
     @GetMapping("/people")
@@ -48,15 +49,57 @@ class PeopleController {
             BindingResult errors,
             Model model,
             RedirectAttributes flash) {
-        if (!errors.hasFieldErrors("signIn") && people.bySignIn(form.signIn()).isPresent()) {
+        if (!errors.hasFieldErrors("signIn") && people.isTaken(form.signIn())) {
             errors.rejectValue("signIn", "field.signIn.taken");
         }
         if (errors.hasErrors()) {
             return page(me, model);
         }
-        people.add(me.centreId(), form.role(), form.displayName(), form.signIn(), form.password());
-        flash.addFlashAttribute("added", form.displayName());
+        String password = office.add(me, form.role(), form.displayName(), form.signIn());
+        flash.addFlashAttribute("handOver", new HandOver(form.displayName(), form.signIn(), password));
         return "redirect:/people";
+    }
+
+    /** A one-time password, shown once to whoever hands it over. */
+    record HandOver(String name, String signIn, String password) implements Serializable {}
+
+    @GetMapping("/people/{id:[0-9a-f-]{36}}")
+    String person(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
+        Person person = people.person(me.centreId(), id);
+        model.addAttribute("person", person);
+        model.addAttribute("decides", office.decidesOn(me, person));
+        model.addAttribute("roles", office.decidesOn(me));
+        return "account/person";
+    }
+
+    @PostMapping("/people/{id}/active")
+    String activate(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam boolean active,
+            RedirectAttributes flash) {
+        office.activate(me, id, active);
+        flash.addFlashAttribute("said", active ? "person.activated" : "person.deactivated");
+        return "redirect:/people/" + id;
+    }
+
+    @PostMapping("/people/{id}/role")
+    String giveRole(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam Role role,
+            RedirectAttributes flash) {
+        office.giveRole(me, id, role);
+        flash.addFlashAttribute("said", "person.roleGiven");
+        return "redirect:/people/" + id;
+    }
+
+    @PostMapping("/people/{id}/reset")
+    String reset(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, RedirectAttributes flash) {
+        Person person = people.person(me.centreId(), id);
+        String password = office.reset(me, id);
+        flash.addFlashAttribute("handOver", new HandOver(person.displayName(), person.signIn(), password));
+        return "redirect:/people/" + id;
     }
 
     @PostMapping("/people/classes")
@@ -77,17 +120,13 @@ class PeopleController {
         return "redirect:/people";
     }
 
-    /** The one who chooses sees it at once, everyone else of the centre from the next sign-in. */
     @PostMapping("/people/units")
     String show(
             @AuthenticationPrincipal SignedIn me,
             @RequestParam LengthDisplay lengths,
             @RequestParam AngleDisplay angles,
-            HttpServletRequest request,
-            HttpServletResponse response,
             RedirectAttributes flash) {
         people.show(me.centreId(), lengths, angles);
-        sessions.start(me.seeing(lengths, angles), request, response);
         flash.addFlashAttribute("lengthsChosen", lengths.key());
         flash.addFlashAttribute("anglesChosen", angles.key());
         return "redirect:/people";
@@ -96,7 +135,8 @@ class PeopleController {
     private String page(SignedIn me, Model model) {
         model.addAttribute("people", people.all(me.centreId()));
         model.addAttribute("classes", people.classes(me.centreId()));
-        model.addAttribute("roles", Role.values());
+        model.addAttribute("roles", office.decidesOn(me));
+        model.addAttribute("hours", Office.HOURS);
         model.addAttribute("lengths", me.lengths());
         model.addAttribute("lengthDisplays", LengthDisplay.values());
         model.addAttribute("angles", me.angles());

@@ -14,12 +14,14 @@ record PersonForm(
         String displayName,
 
         @Pattern(regexp = "[A-Za-z0-9._@-]{3,80}", message = "{field.signIn}")
-        String signIn,
+        String signIn) {
 
-        @Size(min = 10, max = 200, message = "{field.password}")
-        String password) {
+    PersonForm {
+        displayName = FirstRunForm.said(displayName).strip();
+        signIn = FirstRunForm.said(signIn);
+    }
 
     static PersonForm empty() {
-        return new PersonForm(Role.APPRENTICE, "", "", "");
+        return new PersonForm(Role.APPRENTICE, "", "");
     }
 }

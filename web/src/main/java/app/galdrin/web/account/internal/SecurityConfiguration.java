@@ -2,14 +2,19 @@ package app.galdrin.web.account.internal;
 
 import static org.springframework.security.config.Customizer.withDefaults;
 
+import app.galdrin.web.account.Access;
 import app.galdrin.web.account.Attempts;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
+import app.galdrin.web.account.SessionContext;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
+import java.util.stream.Stream;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.CredentialsExpiredException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -40,8 +45,16 @@ class SecurityConfiguration {
     private static final String[] ROLES =
             Arrays.stream(Role.values()).map(Role::name).toArray(String[]::new);
 
+    /** Everything a session by code opens. */
+    private static final String[] ROLES_AND_JOINED = with(Access.SITTING);
+
+    private static String[] with(Access... more) {
+        return Stream.concat(Arrays.stream(ROLES), Arrays.stream(more).map(Access::name))
+                .toArray(String[]::new);
+    }
+
     @Bean
-    SecurityFilterChain pages(HttpSecurity http) throws Exception {
+    SecurityFilterChain pages(HttpSecurity http, SessionContext sessions) throws Exception {
         var csrf = new CookieCsrfTokenRepository(); // HttpOnly: pages carry the token themselves
         csrf.setCookieName("galdrin-form");
         csrf.setCookieCustomizer(cookie -> cookie.sameSite(LAX));
@@ -63,10 +76,15 @@ class SecurityConfiguration {
                         .hasAnyRole(INSTRUCTOR, Role.VERIFIER.name())
                         .requestMatchers("/people/**")
                         .hasAnyRole(INSTRUCTOR, Role.OFFICE.name())
-                        .requestMatchers("/", "/sittings/**", "/sketches/**", "/sign-out")
-                        .authenticated()
+                        .requestMatchers("/me/password")
+                        .hasAnyRole(with(Access.NEW_PASSWORD))
+                        .requestMatchers(HttpMethod.POST, "/sittings/*/entries")
+                        .hasAnyRole(with(Access.SITTING, Access.DELIVERY))
+                        .requestMatchers("/", "/sittings/**", "/sketches/**")
+                        .hasAnyRole(ROLES_AND_JOINED)
                         .anyRequest()
                         .hasAnyRole(ROLES))
+                .securityContext(context -> context.securityContextRepository(sessions))
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("signIn")
                         .failureHandler((request, response, failure) -> response.sendRedirect(failed(failure))))
@@ -88,6 +106,9 @@ class SecurityConfiguration {
         if (failure instanceof TooBusy) {
             return "/sign-in?busy";
         }
+        if (failure instanceof CredentialsExpiredException) {
+            return "/sign-in?old";
+        }
         return failure instanceof TooManyAttempts ? "/sign-in?wait" : "/sign-in?wrong";
     }
 
@@ -97,20 +118,27 @@ class SecurityConfiguration {
         return (request, response, e) -> {
             if (isScript(request)) {
                 response.setStatus(HttpStatus.UNAUTHORIZED.value());
+            } else if (request.getAttribute(SessionContext.ENDED) != null) {
+                response.sendRedirect("/sign-in?ended");
             } else {
                 page.commence(request, response, e);
             }
         };
     }
 
-    /** A form from before the last sign-in is out of date, not forbidden. */
+    /** A form from before the last sign-in is out of date, not forbidden; nor is a page one can open after signing in anew. */
     private static AccessDeniedHandler denied() {
         return (request, response, e) -> {
+            boolean ended = request.getAttribute(SessionContext.ENDED) != null;
             boolean outOfDate = e instanceof CsrfException;
             if (isScript(request)) {
-                response.setStatus((outOfDate ? HttpStatus.UNAUTHORIZED : HttpStatus.FORBIDDEN).value());
+                response.setStatus((outOfDate || ended ? HttpStatus.UNAUTHORIZED : HttpStatus.FORBIDDEN).value());
+            } else if (ended) {
+                response.sendRedirect("/sign-in?ended");
             } else if (outOfDate) {
                 response.sendRedirect("/sign-in?expired");
+            } else if (request.isUserInRole(Access.NEW_PASSWORD.name())) {
+                response.sendRedirect("/me/password");
             } else {
                 response.sendError(HttpStatus.FORBIDDEN.value());
             }
@@ -122,7 +150,7 @@ class SecurityConfiguration {
     }
 
     @Bean
-    HashSlots passwords() {
+    HashSlots hashes() {
         int cores = Runtime.getRuntime().availableProcessors();
         return new HashSlots(Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8(), Math.max(2, cores));
     }
@@ -131,7 +159,7 @@ class SecurityConfiguration {
     LimitedSignIn signIns(People people, Attempts attempts, HashSlots slots) {
         return new LimitedSignIn(
                 signIn ->
-                        people.bySignIn(signIn).orElseThrow(() -> new UsernameNotFoundException("nobody of that name")),
+                        people.account(signIn).orElseThrow(() -> new UsernameNotFoundException("nobody of that name")),
                 attempts,
                 slots);
     }

@@ -1,12 +1,13 @@
 package app.galdrin.web.account.internal;
 
-import app.galdrin.web.account.People;
-import app.galdrin.web.account.Role;
+import app.galdrin.web.account.FirstRun;
+import app.galdrin.web.account.Passwords;
 import app.galdrin.web.account.Sessions;
+import app.galdrin.web.account.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
-import java.util.UUID;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -18,22 +19,24 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class SignInController {
 
-    private final People people;
+    private final FirstRun firstRun;
+    private final Passwords passwords;
     private final Sessions sessions;
 
-    SignInController(People people, Sessions sessions) {
-        this.people = people;
+    SignInController(FirstRun firstRun, Passwords passwords, Sessions sessions) {
+        this.firstRun = firstRun;
+        this.passwords = passwords;
         this.sessions = sessions;
     }
 
     @GetMapping("/sign-in")
     String signIn() {
-        return people.nobody() ? "redirect:/first-run" : "account/sign-in";
+        return firstRun.isOpen() ? "redirect:/first-run" : "account/sign-in";
     }
 
     @GetMapping("/first-run")
     String firstRun(Model model) {
-        if (!people.nobody()) {
+        if (!firstRun.isOpen()) {
             return "redirect:/sign-in";
         }
         model.addAttribute("form", FirstRunForm.empty());
@@ -46,15 +49,24 @@ class SignInController {
             BindingResult errors,
             HttpServletRequest request,
             HttpServletResponse response) {
-        if (!people.nobody()) {
+        if (!firstRun.isOpen()) {
             return "redirect:/sign-in";
         }
+        if (!firstRun.isCode(form.code())) {
+            errors.rejectValue("code", "field.code");
+        }
+        passwords
+                .fault(form.password(), form.displayName(), form.signIn(), form.centre())
+                .ifPresent(fault -> errors.rejectValue("password", fault));
         if (errors.hasErrors()) {
             return "account/first-run";
         }
-        UUID centre = people.makeCentre(form.centre(), form.zone());
-        UUID person = people.add(centre, Role.INSTRUCTOR, form.displayName(), form.signIn(), form.password());
-        sessions.start(people.session(centre, person), request, response);
+        Optional<SignedIn> first = firstRun.begin(
+                form.code(), form.centre(), form.zone(), form.displayName(), form.signIn(), form.password());
+        if (first.isEmpty()) {
+            return "redirect:/sign-in";
+        }
+        sessions.start(first.get(), request, response);
         return "redirect:/people";
     }
 }

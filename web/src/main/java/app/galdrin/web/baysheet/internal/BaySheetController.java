@@ -3,6 +3,7 @@ package app.galdrin.web.baysheet.internal;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Step;
+import app.galdrin.web.account.Access;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
@@ -45,11 +46,11 @@ import org.springframework.web.bind.annotation.ResponseBody;
 @Controller
 class BaySheetController {
 
-    /** Where a form was sent without a script and so without a device's name. */
     /** The pages that have a flag. */
     private static final Pattern BACK =
             Pattern.compile("/(tasks/[0-9a-f-]{36}|sittings/[0-9a-f-]{36}\\?step=[a-zA-Z0-9]{1,40})");
 
+    /** Where a form was sent without a script and so without a device's name. */
     private static final String NO_SCRIPT = "form";
 
     /** Added to a field's name for the way beside its size. */
@@ -260,7 +261,8 @@ class BaySheetController {
             @RequestParam(defaultValue = "0") long deviceSeq,
             @RequestParam(defaultValue = "0") long writtenAt,
             @RequestParam(defaultValue = "0") long sentAt,
-            @RequestHeader("X-Galdrin-Device") String device) {
+            @RequestHeader("X-Galdrin-Device") String device,
+            HttpServletResponse response) {
         if (!key.matches("[A-Za-z0-9-]{8,80}") || !device.matches("[A-Za-z0-9-]{1,40}")) {
             throw new NotThere("entry key", Words.quote(key), me);
         }
@@ -270,6 +272,10 @@ class BaySheetController {
         long offset = sentAt == 0 ? 0 : now.toEpochMilli() - sentAt;
         Instant at = writtenAt == 0 ? now : Instant.ofEpochMilli(writtenAt);
         var entry = new NewEntry(where, text, strike, seen(saw), key, device, deviceSeq, at, offset);
+        if (me.access() == Access.DELIVERY && (me.endedBefore(entry.corrected()) || StaffLine.isStaffLine(where))) {
+            response.setStatus(HttpStatus.UNAUTHORIZED.value()); // it stays on the device until somebody signs in there
+            return new Answer(false, "", null, null, 0, false, false);
+        }
         var outcome = entries.write(me, sitting, entry);
         if (outcome instanceof Entries.Outcome.Refused no) {
             return new Answer(

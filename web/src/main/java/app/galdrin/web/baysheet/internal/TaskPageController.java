@@ -65,6 +65,7 @@ class TaskPageController {
             return "baysheet/task :: people";
         }
         model.addAttribute("opening", tasks.current(me.centreId(), id).orElse(null));
+        model.addAttribute("canReopen", tasks.canReopen(me.centreId(), id));
         model.addAttribute(
                 "bays",
                 tasks.bays(me.centreId(), id).stream()

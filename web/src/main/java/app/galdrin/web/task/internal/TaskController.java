@@ -250,6 +250,12 @@ class TaskController {
         return "redirect:/tasks/" + id;
     }
 
+    @PostMapping("/tasks/{id}/reopen")
+    String reopen(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
+        tasks.reopen(me.centreId(), tasks.task(me.centreId(), id).id());
+        return "redirect:/tasks/" + id;
+    }
+
     @PostMapping("/tasks/{id}/close")
     String close(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
         tasks.close(me.centreId(), id);

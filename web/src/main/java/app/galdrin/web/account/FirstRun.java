@@ -1,0 +1,72 @@
+package app.galdrin.web.account;
+
+import app.galdrin.web.layout.Ids;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * The first instructor of an empty installation, made by whoever can read its console: a code is printed there, the same by every
+ * instance, and used up by the first who types it.
+ */
+@Service
+public class FirstRun {
+
+    private final PersonMapper mapper;
+    private final PasswordEncoder passwords;
+    private final TransactionTemplate transaction;
+    private final Office office;
+
+    FirstRun(PersonMapper mapper, PasswordEncoder passwords, TransactionTemplate transaction, Office office) {
+        this.mapper = mapper;
+        this.passwords = passwords;
+        this.transaction = transaction;
+        this.office = office;
+    }
+
+    /** The code of an installation that nobody has begun yet; makes one if there is none. */
+    public Optional<String> offer() {
+        mapper.offerSetUpCode(office.oneTime());
+        return Optional.ofNullable(mapper.setUpCode());
+    }
+
+    /** Whether somebody can begin: a code has been printed and nobody is there. Never where demo data loads, since none is printed then. */
+    public boolean isOpen() {
+        return mapper.setUpCode() != null;
+    }
+
+    public boolean isCode(String typed) {
+        return isCode(mapper.setUpCode(), typed);
+    }
+
+    private static boolean isCode(@Nullable String code, String typed) {
+        return code != null
+                && MessageDigest.isEqual(
+                        code.getBytes(StandardCharsets.UTF_8),
+                        typed.strip().toLowerCase(Locale.ROOT).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The college and its first instructor, both or neither; empty where somebody was quicker. */
+    public Optional<SignedIn> begin(
+            String code, String college, String zone, String displayName, String signIn, String password) {
+        String hash = passwords.encode(password);
+        UUID centre = Ids.next();
+        UUID person = Ids.next();
+        transaction.executeWithoutResult(status -> {
+            mapper.lockFirstRun();
+            if (isCode(mapper.setUpCode(), code)) {
+                mapper.insertCentre(centre, college, zone);
+                String name = signIn.toLowerCase(Locale.ROOT);
+                mapper.insert(person, centre, Role.INSTRUCTOR, displayName, name, hash, false, null);
+                mapper.dropSetUpCode();
+            }
+        });
+        return Optional.ofNullable(mapper.present(centre, person, null)).map(PersonRow::signedIn);
+    }
+}

@@ -1,0 +1,92 @@
+package app.galdrin.web.account;
+
+import com.nulabinc.zxcvbn.Zxcvbn;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+
+/** Passwords that people choose themselves. */
+@Service
+public class Passwords {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Passwords.class);
+
+    public static final int SHORTEST = 10;
+    public static final int LONGEST = 200;
+
+    /** As much of a password as is looked at for being easy: more takes long and changes nothing. */
+    private static final int LOOKED_AT = 60;
+
+    /** On the scale of 0 to 4: those below are guessed within a million tries. */
+    private static final int LEAST_SCORE = 2;
+
+    private final PersonMapper mapper;
+    private final PasswordEncoder encoder;
+    private final Zxcvbn judge = new Zxcvbn();
+
+    Passwords(PersonMapper mapper, PasswordEncoder encoder) {
+        this.mapper = mapper;
+        this.encoder = encoder;
+    }
+
+    /**
+     * Why this can be nobody's password, as a key of words: too short, among the first that are tried (lists of common ones come with the
+     * package, rows of keys and repetitions), or made of names that everyone knows.
+     *
+     * @param names the person's own, his sign-in name, his college's
+     */
+    public Optional<String> fault(String password, String... names) {
+        if (password.length() < SHORTEST || password.length() > LONGEST) {
+            return Optional.of("field.password");
+        }
+        if (Arrays.stream(names).anyMatch(name -> isAbout(password, name))) {
+            return Optional.of("field.password.own");
+        }
+        String looked = password.substring(0, Math.min(password.length(), LOOKED_AT));
+        boolean easy = judge.measure(looked, words(names)).getScore() < LEAST_SCORE;
+        return easy ? Optional.of("field.password.easy") : Optional.empty();
+    }
+
+    /** Whether little is left of it without the name. */
+    private static boolean isAbout(String password, String name) {
+        String letters = letters(password);
+        String without = letters(name);
+        return without.length() >= 3 && letters.replace(without, "").length() < letters.length() / 2;
+    }
+
+    private static String letters(String text) {
+        return text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+    }
+
+    private static List<String> words(String... names) {
+        List<String> words = new ArrayList<>(List.of("galdrin"));
+        for (String name : names) {
+            words.addAll(Arrays.asList(name.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+", -1)));
+        }
+        words.removeIf(String::isEmpty);
+        return words;
+    }
+
+    /**
+     * Puts a new password in the place of the one that was checked, which ends the person's sessions; the person with the stamp of those
+     * to come. Empty where somebody else has set another meanwhile.
+     */
+    public Optional<SignedIn> choose(SignedIn me, String password) {
+        String before = mapper.hash(me.centreId(), me.personId());
+        int set = mapper.setPassword(
+                me.centreId(), me.personId(), encoder.encode(password), false, null, Objects.requireNonNull(before));
+        if (set == 0) {
+            return Optional.empty();
+        }
+        LOG.info("{} has a new password", me);
+        return Optional.of(Objects.requireNonNull(mapper.present(me.centreId(), me.personId(), null))
+                .signedIn());
+    }
+}

@@ -1,0 +1,54 @@
+package app.galdrin.web.account;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.mockito.Mockito.mock;
+
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.security.crypto.password.PasswordEncoder;
+
+class PasswordsTest {
+
+    private final Passwords passwords = new Passwords(mock(PersonMapper.class), mock(PasswordEncoder.class));
+
+    @ParameterizedTest
+    @CsvSource(
+            nullValues = "fine",
+            value = {
+                "too short, field.password",
+                "ten is all, fine",
+                "follow the string, fine",
+                "Tr4ck-rod-ends, fine",
+                "correct horse battery staple, fine",
+                // common ones, longer than the least, whatever capitals
+                "1234567890, field.password.easy",
+                "qwertyuiop, field.password.easy",
+                "Basketball1, field.password.easy",
+                "P@ssw0rd123, field.password.easy",
+                "drowssap123, field.password.easy",
+                "aaaaaaaaaaaaaaa, field.password.easy",
+                "abcabcabcabcabc, field.password.easy",
+                "2026-11-27, field.password.easy",
+                // names that everyone here knows
+                "Ada Fernhill, field.password.own",
+                "adafernhill7, field.password.own",
+                "a.fernhill-1, field.password.own",
+                "North Works!!, field.password.own",
+                "fernhill rides to the river, fine",
+                "galdringaldrin, field.password.easy",
+            })
+    void whatIsTriedFirst_isRefused(String password, String fault) {
+        assertEquals(
+                fault,
+                passwords
+                        .fault(password, "Ada Fernhill", "a.fernhill", "North Works")
+                        .orElse(null));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"200, ''", "201, field.password"})
+    void aLongOne_isTakenUpToItsLimit(int length, String fault) {
+        String text = "every word of it counts, ".repeat(9).substring(0, length);
+        assertEquals(fault, passwords.fault(text, "Ada").orElse(""));
+    }
+}
