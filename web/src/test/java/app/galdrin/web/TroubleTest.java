@@ -179,9 +179,7 @@ class TroubleTest {
     void aDatabaseRestarted_underARunningPage_losesNothing() throws Exception {
         write(FRONT, "1904.5");
         browser.waitForText("#status", "all written");
-        String restart = System.getenv("GALDRIN_TEST_DB_RESTART");
-        assertTrue(restart != null && !restart.isBlank(), "run the tests with ./galdrin test");
-        var restarting = new ProcessBuilder(restart.split(" ")).inheritIO().start();
+        var restarting = TestDatabase.told("restart");
         write(REAR, "1908");
         assertEquals(0, restarting.waitFor());
         browser.waitFor(() -> readAfterTheRestart().equals(List.of("1904.5", "1908")));

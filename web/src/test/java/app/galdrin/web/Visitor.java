@@ -21,9 +21,16 @@ public final class Visitor {
             HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
     private final String base;
     private String token = "";
+    private String forwarded = "";
 
     public Visitor(int port) {
         this.base = "http://localhost:" + port;
+    }
+
+    /** As if a proxy said so. */
+    public Visitor saysItIsFrom(String address) {
+        forwarded = address;
+        return this;
     }
 
     public HttpResponse<String> get(String path) {
@@ -67,6 +74,9 @@ public final class Visitor {
     }
 
     private HttpResponse<String> send(HttpRequest.Builder request) {
+        if (!forwarded.isEmpty()) {
+            request.header("X-Forwarded-For", forwarded);
+        }
         try {
             return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
         } catch (IOException | InterruptedException e) {

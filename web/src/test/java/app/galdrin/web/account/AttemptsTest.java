@@ -116,7 +116,7 @@ class AttemptsTest {
         assertTrue(attempts.begin("one.more", "127.0.0.1").failing());
     }
 
-    /** A class and more at once: all of them are in, none is refused and the memory holds. */
+    /** A class and more at once: the memory holds, nobody is refused, and who is told to wait a moment is in at a later try. */
     @Test
     void fortySignInsAtOnce_areAllLetIn() throws Exception {
         Queue<String> names = new ConcurrentLinkedQueue<>();
@@ -128,10 +128,15 @@ class AttemptsTest {
         List<String> answers = together(40, () -> {
             var visitor = new Visitor(port);
             visitor.get("/sign-in");
-            return visitor.post("/sign-in", Map.of("signIn", names.remove(), "password", Centre.PASSWORD))
-                    .headers()
-                    .firstValue("Location")
-                    .orElse("none");
+            var form = Map.of("signIn", names.remove(), "password", Centre.PASSWORD);
+            String answer = "/sign-in?busy";
+            for (int tries = 0; answer.endsWith("?busy") && tries < 5; tries++) {
+                answer = visitor.post("/sign-in", form)
+                        .headers()
+                        .firstValue("Location")
+                        .orElse("none");
+            }
+            return answer;
         });
         assertEquals(40, answers.stream().filter(a -> a.endsWith("/")).count(), answers::toString);
     }

@@ -40,6 +40,8 @@ class FirstRunTest {
         return new SpringApplicationBuilder(GaldrinApplication.class)
                 .run(
                         "--server.port=0",
+                        "--galdrin.proxies=10.9.9.9, 127.0.0.1",
+                        "--galdrin.public-address=https://galdrin.test",
                         "--management.server.port=0",
                         "--logging.structured.format.console=",
                         "--spring.datasource.hikari.maximum-pool-size=4",
@@ -72,14 +74,20 @@ class FirstRunTest {
                 var other = instance("first_runs")) {
             String code = printed(one);
             assertEquals(code, printed(other));
-            Callable<HttpResponse<String>> here = begin(at(one), code, "one");
-            Callable<HttpResponse<String>> there = begin(at(other), code, "other");
+            var founder = at(one).saysItIsFrom("203.0.113.9");
+            Callable<HttpResponse<String>> here = begin(founder, code, "one");
+            var late = at(other).saysItIsFrom("203.0.113.9");
+            Callable<HttpResponse<String>> there = begin(late, code, "other");
             var pool = Executors.newFixedThreadPool(2);
             var ends = pool.invokeAll(List.of(here, there));
             pool.shutdown();
             Set<String> locations =
                     Set.of(location(ends.get(0).get()), location(ends.get(1).get()));
             assertEquals(Set.of("/people", "/sign-in"), locations);
+            String first = location(ends.get(0).get());
+            var in = first.equals("/people") ? founder : late;
+            assertTrue(in.get("/me").body().contains("203.0.113.9"), "what a named proxy says is believed");
+            assertTrue(founder.get("/join").body().contains("https://galdrin.test/join"));
             var jdbc = one.getBean(JdbcTemplate.class);
             for (String table : List.of("person", "centre")) {
                 assertEquals(1, jdbc.queryForObject("select count(*) from " + table, Integer.class), table);

@@ -10,8 +10,10 @@ import app.galdrin.web.account.SessionContext;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
 import java.util.stream.Stream;
+import org.springframework.boot.security.autoconfigure.actuate.web.servlet.EndpointRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.CredentialsExpiredException;
@@ -51,6 +53,15 @@ class SecurityConfiguration {
     private static String[] with(Access... more) {
         return Stream.concat(Arrays.stream(ROLES), Arrays.stream(more).map(Access::name))
                 .toArray(String[]::new);
+    }
+
+    /** On the management port, which listens to this computer alone. */
+    @Bean
+    @Order(1)
+    SecurityFilterChain management(HttpSecurity http) throws Exception {
+        return http.securityMatcher(EndpointRequest.toAnyEndpoint())
+                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .build();
     }
 
     @Bean

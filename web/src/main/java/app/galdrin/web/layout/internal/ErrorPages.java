@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 class ErrorPages implements ErrorController {
 
     /** Errors with words of their own; all others of the 4xx and 5xx fall back to 400 and 500. */
-    private static final Set<Integer> KNOWN = Set.of(400, 403, 404, 413, 429, 500, 503);
+    private static final Set<Integer> KNOWN = Set.of(400, 403, 404, 413, 429, 500);
 
     @RequestMapping(path = "/error", produces = MediaType.TEXT_HTML_VALUE)
     String page(HttpServletRequest request, jakarta.servlet.http.HttpServletResponse response, Model model) {

@@ -24,7 +24,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * width, with which one name looks like another. Line ends and tabs stay.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+@Order(Ordered.HIGHEST_PRECEDENCE + 45) // once the body is read, before the session
 class PlainTexts extends OncePerRequestFilter {
 
     private static final String SESSION = "SESSION";

@@ -1,0 +1,85 @@
+package app.galdrin.web.gate.internal;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.sql.SQLException;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.TransientDataAccessException;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * A database that is away for a moment is not a defect: people are told to try again, scripts keep what they have. The page is drawn here,
+ * outside the session's filter, since a session is in the database too.
+ */
+@Component
+@Order(Gates.AWAY)
+class AwayFilter extends OncePerRequestFilter {
+
+    private static final Logger LOG = LoggerFactory.getLogger(AwayFilter.class);
+
+    /** Groups of SQL states: no connection, too few resources, an operator at work. */
+    private static final List<String> AWAY = List.of("08", "53", "57P");
+
+    private static final int DEEPEST = 20;
+
+    private final TurnedAway turnedAway;
+
+    AwayFilter(TurnedAway turnedAway) {
+        this.turnedAway = turnedAway;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        try {
+            chain.doFilter(request, response);
+        } catch (ServletException | IOException | RuntimeException e) {
+            if (response.isCommitted() || !isAway(e)) {
+                throw e;
+            }
+            LOG.warn("database away: {}", root(e).getClass().getName());
+            turnedAway.later(request, response, "away");
+        }
+    }
+
+    private static boolean isAway(@Nullable Throwable e) {
+        int depth = 0;
+        for (Throwable at = e; at != null && depth < DEEPEST; at = at.getCause(), depth++) {
+            if (at instanceof CannotCreateTransactionException
+                    || at instanceof DataAccessResourceFailureException
+                    || at instanceof TransientDataAccessException
+                    || (at instanceof SQLException sql && isAway(sql.getSQLState()))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isAway(@Nullable String state) {
+        return state != null && AWAY.stream().anyMatch(state::startsWith);
+    }
+
+    private static Throwable root(Throwable e) {
+        Throwable at = e;
+        for (int depth = 0; at.getCause() != null && depth < DEEPEST; depth++) {
+            at = at.getCause();
+        }
+        return at;
+    }
+
+    /** Also where an error is being told: then the first answer failed, and this one must not. */
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+}

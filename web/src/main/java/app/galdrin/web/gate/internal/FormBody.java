@@ -1,0 +1,202 @@
+package app.galdrin.web.gate.internal;
+
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.RequestDispatcher;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Enumeration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Reads a form as a whole before anybody asks for a part of it, within a time that goes with its size: the server bounds the wait for
+ * each piece alone, and a letter every few seconds would hold a thread for hours. Only forms are taken here.
+ */
+@Component
+@Order(Gates.BODY)
+class FormBody extends OncePerRequestFilter {
+
+    private static final int MOST_BYTES = 4 << 20;
+
+    /** The largest specification sheet has some 1,800 cells. */
+    private static final int MOST_FIELDS = 4000;
+
+    private static final int PIECE = 16 << 10;
+    private static final long GRACE_SECONDS = 10;
+
+    /** Slower than any network that people would bear. */
+    private static final int LEAST_BYTES_A_SECOND = 10_000;
+
+    private final TurnedAway turnedAway;
+
+    FormBody(TurnedAway turnedAway) {
+        this.turnedAway = turnedAway;
+    }
+
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+
+    private static boolean hasBody(HttpServletRequest request) {
+        return request.getContentLengthLong() > 0 || request.getHeader("Transfer-Encoding") != null;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        if (request.getDispatcherType() == DispatcherType.ERROR) {
+            chain.doFilter(
+                    new Read(request, Map.of()),
+                    response); // an error page asks nothing of a body that may be half there
+        } else if (hasBody(request)) {
+            read(request, response, chain);
+        } else {
+            chain.doFilter(request, response);
+        }
+    }
+
+    private void read(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        HttpStatus refused = HttpStatus.OK;
+        Map<String, String[]> fields = Map.of();
+        if (!isForm(request)) {
+            refused = HttpStatus.UNSUPPORTED_MEDIA_TYPE;
+        } else {
+            try {
+                fields = fields(whole(request.getInputStream()));
+            } catch (Unread e) {
+                refused = e.status;
+            } catch (IllegalArgumentException e) {
+                refused = HttpStatus.BAD_REQUEST; // a percent sign without its figures
+            } catch (IOException e) {
+                // it stopped in the middle; the server has answered that already, and noted it as an error of ours
+                request.removeAttribute(RequestDispatcher.ERROR_EXCEPTION);
+                return;
+            }
+        }
+        if (refused == HttpStatus.OK) {
+            Map<String, String[]> all =
+                    new LinkedHashMap<>(request.getParameterMap()); // of the address: the body is read
+            fields.forEach((name, values) -> all.merge(name, values, FormBody::both));
+            chain.doFilter(new Read(request, all), response);
+        } else {
+            turnedAway.answer(request, response, refused, "body-" + refused.value());
+        }
+    }
+
+    private static boolean isForm(HttpServletRequest request) {
+        String type = request.getContentType();
+        return type != null
+                && type.split(";", 2)[0].strip().equalsIgnoreCase(MediaType.APPLICATION_FORM_URLENCODED_VALUE);
+    }
+
+    /** Why a body was not read to its end. */
+    private static final class Unread extends IOException {
+        private static final long serialVersionUID = 1L;
+        private final HttpStatus status;
+
+        Unread(HttpStatus status) {
+            super(status.name());
+            this.status = status;
+        }
+    }
+
+    private static byte[] whole(InputStream in) throws IOException {
+        long begun = System.nanoTime();
+        var body = new ByteArrayOutputStream();
+        byte[] piece = new byte[PIECE];
+        for (int read = in.read(piece); read >= 0; read = in.read(piece)) {
+            body.write(piece, 0, read);
+            if (body.size() > MOST_BYTES) {
+                throw new Unread(HttpStatus.CONTENT_TOO_LARGE);
+            }
+            long seconds = TimeUnit.NANOSECONDS.toSeconds(System.nanoTime() - begun);
+            if (seconds > GRACE_SECONDS + body.size() / LEAST_BYTES_A_SECOND) {
+                throw new Unread(HttpStatus.REQUEST_TIMEOUT);
+            }
+        }
+        return body.toByteArray();
+    }
+
+    private static Map<String, String[]> fields(byte[] body) throws IOException {
+        Map<String, List<String>> fields = new LinkedHashMap<>();
+        int count = 0;
+        for (String field : new String(body, StandardCharsets.ISO_8859_1).split("&", -1)) {
+            if (field.isEmpty()) {
+                continue;
+            }
+            if (++count > MOST_FIELDS) {
+                throw new Unread(HttpStatus.CONTENT_TOO_LARGE);
+            }
+            int sign = field.indexOf('=');
+            String name = decode(sign < 0 ? field : field.substring(0, sign));
+            String value = sign < 0 ? "" : decode(field.substring(sign + 1));
+            fields.computeIfAbsent(name, n -> new ArrayList<>()).add(value);
+        }
+        Map<String, String[]> all = new LinkedHashMap<>();
+        fields.forEach((name, values) -> all.put(name, values.toArray(String[]::new)));
+        return all;
+    }
+
+    private static String decode(String text) {
+        // letters that came unencoded are UTF-8 as well
+        String utf8 = new String(text.getBytes(StandardCharsets.ISO_8859_1), StandardCharsets.UTF_8);
+        return URLDecoder.decode(utf8, StandardCharsets.UTF_8);
+    }
+
+    private static String[] both(String[] address, String[] form) {
+        List<String> values = new ArrayList<>(List.of(address));
+        values.addAll(List.of(form));
+        return values.toArray(String[]::new);
+    }
+
+    /** With these parameters and no others. */
+    private static final class Read extends HttpServletRequestWrapper {
+        private final Map<String, String[]> all;
+
+        Read(HttpServletRequest request, Map<String, String[]> all) {
+            super(request);
+            this.all = all;
+        }
+
+        @Override
+        public @Nullable String getParameter(String name) {
+            String[] values = all.get(name);
+            return values == null ? null : values[0];
+        }
+
+        @Override
+        public String @Nullable [] getParameterValues(String name) {
+            return all.get(name);
+        }
+
+        @Override
+        public Map<String, String[]> getParameterMap() {
+            return Collections.unmodifiableMap(all);
+        }
+
+        @Override
+        public Enumeration<String> getParameterNames() {
+            return Collections.enumeration(all.keySet());
+        }
+    }
+}

@@ -1,0 +1,54 @@
+package app.galdrin.web.gate.internal;
+
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.apache.catalina.valves.RemoteIpValve;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
+import org.springframework.stereotype.Component;
+
+/** Believes what named proxies say of where a request came from, and nobody else: otherwise whoever asks could choose his own address. */
+@Component
+class Proxies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
+
+    private static final Pattern ADDRESS = Pattern.compile("[0-9a-fA-F.:]{2,45}");
+
+    private final List<String> addresses;
+
+    /** @param proxies addresses of the proxies, none as a rule */
+    Proxies(@Value("${galdrin.proxies}") List<String> proxies) {
+        this.addresses = proxies.stream()
+                .map(String::strip)
+                .filter(a -> !a.isEmpty())
+                .map(Proxies::asSeen)
+                .toList();
+    }
+
+    /** As the server writes an address it sees. */
+    private static String asSeen(String address) {
+        try {
+            if (ADDRESS.matcher(address).matches()) {
+                return InetAddress.getByName(address).getHostAddress(); // no name, so that nothing is looked up
+            }
+        } catch (UnknownHostException e) {
+            // said below
+        }
+        throw new IllegalArgumentException(
+                "GALDRIN_PROXIES (" + address + "): addresses such as 10.0.0.5, with commas");
+    }
+
+    @Override
+    public void customize(TomcatServletWebServerFactory factory) {
+        if (!addresses.isEmpty()) {
+            var valve = new RemoteIpValve();
+            valve.setInternalProxies(addresses.stream().map(Pattern::quote).collect(Collectors.joining("|")));
+            valve.setRemoteIpHeader("X-Forwarded-For");
+            valve.setProtocolHeader("X-Forwarded-Proto");
+            factory.addEngineValves(valve);
+        }
+    }
+}

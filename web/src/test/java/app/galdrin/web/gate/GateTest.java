@@ -1,0 +1,255 @@
+package app.galdrin.web.gate;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.web.Centre;
+import app.galdrin.web.GaldrinTest;
+import app.galdrin.web.TestCentres;
+import app.galdrin.web.TestDatabase;
+import app.galdrin.web.Visitor;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.Socket;
+import java.net.SocketTimeoutException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalManagementPort;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** What every request passes first. */
+@GaldrinTest
+class GateTest {
+
+    @LocalServerPort
+    private int port;
+
+    @LocalManagementPort
+    private int managementPort;
+
+    @Autowired
+    private TestCentres centres;
+
+    @Autowired
+    private JdbcTemplate jdbc;
+
+    /** A database that hangs, as a machine does that has no breath left: everyone is told within 5 s, and goes on when it is back. */
+    @Test
+    void aSilentDatabase_isSaidSo_onThePageAndToTheScript() throws Exception {
+        var centre = centres.plates();
+        var teacher = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
+        assertEquals(200, teacher.get("/tasks").statusCode());
+        assertEquals(0, TestDatabase.told("silence").waitFor());
+        try {
+            List<Callable<HttpResponse<String>>> all = new ArrayList<>();
+            for (String path : List.of("/tasks", "/people", "/sign-in", "/join?code=" + centre.code(), "/marking")) {
+                all.add(() -> teacher.get(path));
+            }
+            all.add(() -> teacher.postAsScript("/sittings/" + centre.taskId() + "/entries", Map.of("line", "x")));
+            for (int round = 0; round < 2; round++) {
+                long begun = System.nanoTime();
+                for (HttpResponse<String> response : together(all)) {
+                    assertEquals(503, response.statusCode());
+                    assertEquals(
+                            "5", response.headers().firstValue("Retry-After").orElseThrow());
+                    String id = response.headers().firstValue("X-Request-Id").orElseThrow();
+                    boolean page = !response.body().isEmpty();
+                    assertTrue(!page || response.body().contains("The records are out of reach"));
+                    assertTrue(!page || response.body().contains(id));
+                }
+                long seconds = TimeUnit.NANOSECONDS.toSeconds(System.nanoTime() - begun);
+                assertTrue(seconds <= 5, "round " + round + " took " + seconds);
+            }
+            assertEquals(503, management("/actuator/health/readiness"));
+            assertEquals(200, management("/actuator/health/liveness"));
+        } finally {
+            assertEquals(0, TestDatabase.told("wake").waitFor());
+        }
+        for (int tries = 0; teacher.get("/tasks").statusCode() != 200; tries++) {
+            assertTrue(tries < 100, "it is not back");
+            Thread.sleep(100);
+        }
+    }
+
+    private static <T> List<T> together(List<Callable<T>> work) throws Exception {
+        var pool = Executors.newFixedThreadPool(work.size());
+        try {
+            List<T> results = new ArrayList<>();
+            for (var result : pool.invokeAll(work)) {
+                results.add(result.get());
+            }
+            return results;
+        } finally {
+            pool.shutdown();
+        }
+    }
+
+    private HttpResponse<String> operator(String path) throws Exception {
+        var request = HttpRequest.newBuilder(URI.create("http://localhost:" + managementPort + path))
+                .build();
+        return HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofString());
+    }
+
+    private int management(String path) throws Exception {
+        return operator(path).statusCode();
+    }
+
+    @Test
+    void theOperator_asksOnTheManagementPort_andNowhereElse() throws Exception {
+        assertEquals(200, management("/actuator/health/liveness"));
+        assertEquals(200, management("/actuator/health/readiness"));
+        String metrics = operator("/actuator/prometheus").body();
+        assertTrue(metrics.contains("hikaricp_connections_active"), metrics);
+        for (String secret : List.of("/actuator/env", "/actuator/heapdump", "/actuator/loggers")) {
+            assertEquals(302, management(secret), secret);
+        }
+        for (String path : List.of("/actuator/health", "/actuator/prometheus")) {
+            assertTrue(new Visitor(port).get(path).statusCode() >= 300, path);
+        }
+    }
+
+    private static Socket from(String address, int port) throws IOException {
+        return new Socket(InetAddress.getLoopbackAddress(), port, InetAddress.getByName(address), 0);
+    }
+
+    private static void say(Socket socket, String text) throws IOException {
+        socket.getOutputStream().write(text.getBytes(StandardCharsets.US_ASCII));
+        socket.getOutputStream().flush();
+    }
+
+    /** More slow letters than the server has threads, from one address: another is served, and the slow ones are ended. */
+    @Test
+    void slowBodies_ofOneAddress_keepNobodyElseOut() throws Exception {
+        List<Socket> slow = new ArrayList<>();
+        try {
+            for (int i = 0; i < 220; i++) {
+                Socket socket = from("127.0.0.2", port);
+                slow.add(socket);
+                say(
+                        socket,
+                        "POST /sign-in HTTP/1.1\r\nHost: x\r\nContent-Type: application/x-www-form-urlencoded\r\n"
+                                + "Content-Length: 500\r\n\r\nsignIn=");
+            }
+            assertEquals(200, new Visitor(port).get("/sign-in").statusCode());
+            Socket first = slow.get(0);
+            first.setSoTimeout(30_000);
+            say(first, "a");
+            String answer = new String(first.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertTrue(answer.startsWith("HTTP/1.1 408"), answer);
+            assertEquals(200, new Visitor(port).get("/sign-in").statusCode());
+        } finally {
+            for (Socket socket : slow) {
+                socket.close();
+            }
+        }
+    }
+
+    /** A letter at a time, each in time for the server: the whole is not. */
+    @Test
+    void aBody_hasItsTimeAsAWhole() throws Exception {
+        try (Socket socket = from("127.0.0.3", port)) {
+            say(
+                    socket,
+                    "POST /sign-in HTTP/1.1\r\nHost: x\r\nContent-Type: application/x-www-form-urlencoded\r\n"
+                            + "Content-Length: 500\r\n\r\nsignIn=");
+            socket.setSoTimeout(1000);
+            int letters = 0;
+            String answer = "";
+            while (answer.isEmpty() && letters < 30) {
+                say(socket, "a");
+                letters++;
+                answer = read(socket);
+            }
+            assertTrue(answer.startsWith("HTTP/1.1 408"), answer);
+            assertTrue(letters >= 10, "the grace of an honest network: " + letters);
+        }
+    }
+
+    private static String read(Socket socket) throws IOException {
+        try {
+            byte[] some = new byte[100];
+            int read = socket.getInputStream().read(some);
+            return new String(some, 0, Math.max(read, 0), StandardCharsets.UTF_8);
+        } catch (SocketTimeoutException e) {
+            return "";
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "application/x-www-form-urlencoded | signIn=%zz&password=x | 400",
+                "application/x-www-form-urlencoded | signIn=%e2%82&password | 302",
+                "application/json | {} | 415",
+                "multipart/form-data; boundary=x | --x-- | 415",
+            })
+    void aBody_isAForm(String type, String body, int status) throws Exception {
+        assertEquals(status, posted(type, body));
+    }
+
+    /** At the limits of fields and size, and one beyond. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void aForm_hasItsSize(boolean fits) throws Exception {
+        String fields = "a=1&".repeat(fits ? 4000 : 4001);
+        String long_ = "a=" + "x".repeat((4 << 20) - (fits ? 2 : 1));
+        String type = "application/x-www-form-urlencoded;charset=UTF-8";
+        assertEquals(fits ? 302 : 413, posted(type, fields));
+        assertEquals(fits ? 302 : 413, posted(type, long_));
+    }
+
+    private int posted(String type, String body) throws Exception {
+        var request = HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/sign-in"))
+                .header("Content-Type", type)
+                .header("Accept", "text/html")
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build();
+        return HttpClient.newHttpClient()
+                .send(request, HttpResponse.BodyHandlers.ofString())
+                .statusCode();
+    }
+
+    /** Where no proxy is named, nobody chooses his own address. */
+    @Test
+    void anAddress_isTheOneSeen() {
+        var guest = new Visitor(port).saysItIsFrom("198.51.100.7");
+        guest.get("/sign-in");
+        guest.post("/sign-in", Map.of("signIn", "nobody.here", "password", "x"));
+        assertEquals(
+                0,
+                jdbc.queryForObject(
+                        "select count(*) from attempt_count where address = '198.51.100.7'", Integer.class));
+    }
+
+    @Test
+    void anErrorPage_namesItsRequest_andNoLogNamesARefusedRow() {
+        var page = new Visitor(port).signIn("office", "follow the string").get("/nowhere");
+        assertTrue(
+                page.body().contains(page.headers().firstValue("X-Request-Id").orElseThrow()));
+        var refused = assertThrows(
+                DataIntegrityViolationException.class,
+                () -> jdbc.update(
+                        "insert into centre (id, name, zone) values (gen_random_uuid(), null, 'Secret/Zone')"));
+        assertFalse(refused.getMessage().contains("Secret/Zone', ")
+                || refused.getMessage().contains("Failing row"));
+    }
+}
