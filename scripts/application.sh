@@ -32,7 +32,7 @@ alone() {
 }
 
 # is_ours PID: whether this is the application of this folder, and not another process that got its number
-is_ours() { [ -n "$1" ] && kill -0 "$1" 2>/dev/null && tr '\0' '\n' <"/proc/$1/cmdline" 2>/dev/null | grep -qxF "$var/app/galdrin-web.jar"; }
+is_ours() { [ -n "$1" ] && kill -0 "$1" 2>/dev/null && { tr '\0' '\n' <"/proc/$1/cmdline"; } 2>/dev/null | grep -qxF "$var/app/galdrin-web.jar"; }
 
 # Runs the application until it is told to stop; one that ends by itself is started again, and so is a private database.
 run_app() { # WORDS [HOME]: what to print once it answers, and the home of the private database
@@ -49,7 +49,7 @@ run_app() { # WORDS [HOME]: what to print once it answers, and the home of the p
       if [ -n "$home" ] && [ -z "$stopping" ]; then raise_the_dead "$home"; fi
       sleep 1 9>&- & wait $! || true
     else
-      local status=0; wait "$app" || status=$?
+      local status=0; wait "$app" 2>/dev/null || status=$?
       [ -z "$stopping" ] && [ $status != 0 ] && [ $status != 143 ] && [ $ended -lt 5 ] || break
       ended=$((ended + 1))
       say "The application has ended by itself ($status); starting it again ..."

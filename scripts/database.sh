@@ -76,7 +76,7 @@ give_the_tables_an_owner() { # HOME
 # A killed server leaves its lock; PostgreSQL takes it for a running one if the process id is in use again.
 drop_stale_lock() { # HOME
   local pid; pid=$(as_owner head -1 "$1/data/postmaster.pid" 2>/dev/null) || return 0
-  if ! tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q postgres; then
+  if ! { tr '\0' ' ' <"/proc/$pid/cmdline"; } 2>/dev/null | grep -q postgres; then
     say "A database that was killed left its locks behind; taking them away."
     as_owner rm -f "$1/data/postmaster.pid" "$(cat "$1/socket")"/.s.PGSQL.*.lock
   fi

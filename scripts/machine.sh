@@ -31,14 +31,15 @@ stale() { # stale PRODUCT SOURCE...: whether a source is newer than the product
   [ ! -e "$1" ] || [ -n "$(find "${@:2}" -newer "$1" -type f -print -quit)" ]
 }
 
-maven() { mvn -B -ntp -q -Dstyle.color=never "$@"; }
+# The launcher writes colour codes of its own, whatever it is told.
+maven() { mvn -B -ntp -Dstyle.color=never "$@" 2>&1 | sed -u $'s/\033\\[[0-9;]*m//g'; }
 
 build_compute() {
   local jar=compute/target/galdrin-compute.jar stamp=compute/target/built # Maven leaves an unchanged jar's time alone
   if stale $stamp pom.xml core/pom.xml compute/pom.xml core/src/main compute/src/main; then
     need_java
     say "Building the command ..."
-    maven -pl core,compute -am -DskipTests -Djacoco.skip=true -DargLine= package >&2 || die "the build failed: see the lines above."
+    maven -q -pl core,compute -am -DskipTests -Djacoco.skip=true -DargLine= package >&2 || die "the build failed: see the lines above."
     # a class-data archive lets it start in a blink; without one it only starts slower
     local list=compute/target/classes.lst
     java -XX:DumpLoadedClassList=$list -jar $jar compute/src/main/warm-up.ndjson >/dev/null 2>&1 || true
@@ -52,7 +53,7 @@ build_web() {
   if stale $stamp pom.xml core/pom.xml web/pom.xml core/src/main web/src/main; then
     need_java
     say "Building Galdrin (the first time this fetches its libraries and takes some minutes) ..."
-    maven -pl core,web -am -DskipTests -Djacoco.skip=true -DargLine= package >&2 \
+    maven -q -pl core,web -am -DskipTests -Djacoco.skip=true -DargLine= package >&2 \
       || die "the build failed: see the lines above."
     touch $stamp
   fi
