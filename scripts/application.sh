@@ -68,6 +68,7 @@ start_app() {
     export GALDRIN_PORT GALDRIN_MANAGEMENT_PORT
     GALDRIN_PORT=$(free_port "$wanted")
     GALDRIN_MANAGEMENT_PORT=$(free_port "${management:=${GALDRIN_MANAGEMENT_PORT:-8081}}")
+    [ "$GALDRIN_MANAGEMENT_PORT" != "$GALDRIN_PORT" ] || GALDRIN_MANAGEMENT_PORT=$(free_port $((GALDRIN_PORT + 1)))
     [ "$GALDRIN_PORT" = "$wanted" ] || say "Port $wanted is taken by another program; using $GALDRIN_PORT."
     wanted=$GALDRIN_PORT
     if [ -n "${share_host:-}" ]; then export GALDRIN_PUBLIC_ADDRESS="http://$share_host:$GALDRIN_PORT"; fi

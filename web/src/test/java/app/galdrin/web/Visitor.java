@@ -73,6 +73,20 @@ public final class Visitor {
         token = "";
     }
 
+    /** The token that a form of his carries. */
+    public String token() {
+        return token;
+    }
+
+    /** Anything at all, as it is given. */
+    public HttpResponse<String> raw(String method, String path, String body, Map<String, String> headers) {
+        var request = HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .method(method, HttpRequest.BodyPublishers.ofString(body));
+        headers.forEach(request::header);
+        return send(request);
+    }
+
     private HttpResponse<String> send(HttpRequest.Builder request) {
         if (!forwarded.isEmpty()) {
             request.header("X-Forwarded-For", forwarded);

@@ -11,6 +11,11 @@ public record Band(double full, double none) {
     /** Beyond this many times the full band there are no marks. */
     public static final double NONE_TO_FULL = 3;
 
+    /** The narrowest full band anyone reads to: a hundredth of a millimetre, a thousandth of a degree; in mm and in degrees. */
+    public static final double NARROWEST_LENGTH = 0.01;
+
+    public static final double NARROWEST_ANGLE = 0.001;
+
     public Band {
         if (!(full >= 0 && none > full)) {
             throw new IllegalArgumentException(

@@ -191,8 +191,9 @@ public final class TaskDocument {
             } else {
                 boolean length = figure.get().measurand().quantity() == Quantity.LENGTH;
                 double most = length ? WIDEST_LENGTH : WIDEST_ANGLE;
-                OptionalDouble full = faults.positive(band, "full", most);
-                OptionalDouble none = faults.positive(band, "none", most * Band.NONE_TO_FULL);
+                double least = length ? Band.NARROWEST_LENGTH : Band.NARROWEST_ANGLE;
+                OptionalDouble full = faults.between(band, "full", least, most);
+                OptionalDouble none = faults.between(band, "none", least, most * Band.NONE_TO_FULL);
                 if (full.isPresent() && none.isPresent()) {
                     if (none.getAsDouble() <= full.getAsDouble()) {
                         faults.unknown("none", String.valueOf(none.getAsDouble()));

@@ -91,8 +91,8 @@ public final class TaskFaults {
     }
 
     /** A number above 0 and up to so much. */
-    OptionalDouble positive(JsonObject json, String name, double most) {
-        if (json.get(name) instanceof Double number && number > 0 && number <= most) {
+    OptionalDouble between(JsonObject json, String name, double least, double most) {
+        if (json.get(name) instanceof Double number && number >= least && number <= most) {
             return OptionalDouble.of(number);
         }
         member(name, json.has(name) ? TaskFault.Reason.OUT_OF_RANGE : TaskFault.Reason.MISSING, json.get(name));

@@ -91,7 +91,7 @@ public class Sittings {
                 .orElseGet(() -> bays.get(0));
     }
 
-    /** The same practical once more for someone who has sat it, on the vehicle as it stands now. */
+    /** The same practical once more for someone who has sat it, on the vehicle as it stands now; the one begun already, if it is open. */
     @Transactional
     public UUID sitAgain(SignedIn me, Sitting sitting) {
         instructorOnly(me, sitting);
@@ -99,6 +99,12 @@ public class Sittings {
         tasks.open(centre, me.personId(), sitting.task().id());
         Opening opening = tasks.current(centre, sitting.task().id()).orElseThrow();
         UUID person = sitting.people().get(0).id();
+        Optional<UUID> newest = mapper.inOpening(centre, opening.id(), person)
+                .filter(id -> !id.equals(sitting.id()))
+                .filter(id -> !mapper.lock(centre, id).handedIn());
+        if (newest.isPresent()) {
+            return newest.get(); // the button was pressed twice, or before
+        }
         int attempt = mapper.attempts(centre, opening.id(), person) + 1;
         return begin(opening, person, sitting.state().bay(), attempt);
     }

@@ -16,7 +16,8 @@ interface TaskMapper {
 
     List<TaskSummary> list(UUID centreId, int most, int mostCounted);
 
-    void insert(
+    /** 0 where it is there already. */
+    int insert(
             UUID id,
             UUID centreId,
             UUID personId,

@@ -65,7 +65,14 @@ public class Tasks {
     @Transactional
     public UUID set(UUID centreId, UUID personId, Practical practical, List<UUID> sheets, UUID classId) {
         UUID id = Ids.next();
-        mapper.insert(
+        set(id, centreId, personId, practical, sheets, classId);
+        return id;
+    }
+
+    /** The same under an id that came with the form: the same form sent twice sets one task. */
+    @Transactional
+    public void set(UUID id, UUID centreId, UUID personId, Practical practical, List<UUID> sheets, UUID classId) {
+        int made = mapper.insert(
                 id,
                 centreId,
                 personId,
@@ -74,6 +81,9 @@ public class Tasks {
                 practical.mode(),
                 TaskDocument.write(practical),
                 TaskDocument.version(practical));
+        if (made == 0) {
+            return;
+        }
         for (int i = 0; i < sheets.size(); i++) {
             mapper.insertSheet(centreId, id, sheets.get(i), i + 1);
         }
@@ -81,7 +91,6 @@ public class Tasks {
                 .of(Measure.class)
                 .forEach(m -> m.figures().forEach(f -> mapper.insertFigure(centreId, id, f.key(), m.id())));
         preset(centreId, personId, id, 0, sheets.get(0), null);
-        return id;
     }
 
     /** The bays of a task, by number. */

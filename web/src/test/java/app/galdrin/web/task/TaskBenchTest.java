@@ -316,7 +316,10 @@ class TaskBenchTest {
         "1/8\",",
         "0.5°,“0.5°” was read. This band is a length",
         "0,“0” was read. This band is a length",
-        "51,up to 50 mm"
+        "51,from 0.01 to 50 mm",
+        "1e-50,“1e-50” was read. This band is a length",
+        "0.009,from 0.01 to 50 mm",
+        "0.01,"
     })
     void aBand_isOfTheQuantityOfItsFigure(String typed, String said) {
         Map<String, String> form = new LinkedHashMap<>();

@@ -55,7 +55,7 @@ class PeopleController {
         if (errors.hasErrors()) {
             return page(me, model);
         }
-        String password = office.add(me, form.role(), form.displayName(), form.signIn());
+        String password = office.add(me, Role.valueOf(form.role()), form.displayName(), form.signIn());
         flash.addFlashAttribute("handOver", new HandOver(form.displayName(), form.signIn(), password));
         return "redirect:/people";
     }

@@ -2,13 +2,13 @@ package app.galdrin.web.account.internal;
 
 import app.galdrin.web.account.Role;
 import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 
 /** A new person. */
 record PersonForm(
-        @NotNull(message = "{field.needed}") Role role,
+        @Pattern(regexp = "INSTRUCTOR|APPRENTICE|VERIFIER|OFFICE", message = "{field.needed}")
+        String role,
 
         @NotBlank(message = "{field.needed}") @Size(max = 120, message = "{field.tooLong}")
         String displayName,
@@ -17,11 +17,12 @@ record PersonForm(
         String signIn) {
 
     PersonForm {
+        role = FirstRunForm.said(role);
         displayName = FirstRunForm.said(displayName).strip();
         signIn = FirstRunForm.said(signIn);
     }
 
     static PersonForm empty() {
-        return new PersonForm(Role.APPRENTICE, "", "");
+        return new PersonForm(Role.APPRENTICE.name(), "", "");
     }
 }

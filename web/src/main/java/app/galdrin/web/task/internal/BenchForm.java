@@ -312,11 +312,12 @@ final class BenchForm {
         Quantity quantity = figure.measurand().quantity();
         boolean angle = quantity == Quantity.ANGLE;
         double widest = angle ? WIDEST_ANGLE : WIDEST_LENGTH;
+        double narrowest = angle ? Band.NARROWEST_ANGLE : Band.NARROWEST_LENGTH;
         var read = QuantityParser.parse(text, quantity, angle ? Unit.DEG : Unit.MM);
-        if (read instanceof QuantityText.Read r && r.value() > 0 && r.value() <= widest) {
+        if (read instanceof QuantityText.Read r && r.value() >= narrowest && r.value() <= widest) {
             return Band.from(angle ? Math.toRadians(r.value()) : r.value());
         }
-        faults.put("band." + name, Said.of("bench.band." + quantity.key(), Words.quote(text), widest));
+        faults.put("band." + name, Said.of("bench.band." + quantity.key(), Words.quote(text), narrowest, widest));
         return otherwise;
     }
 

@@ -8,6 +8,7 @@ import app.galdrin.core.start.TaskStart;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.StepWords;
@@ -24,6 +25,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -42,6 +44,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class TaskController {
 
     private static final int LONGEST_NOTE = 400;
+    private static final Pattern KEY = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
     private final Tasks tasks;
     private final Library library;
@@ -96,13 +99,21 @@ class TaskController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return "task/bench";
         }
-        UUID id = tasks.set(
+        UUID id = key(typed);
+        tasks.set(
+                id,
                 me.centreId(),
                 me.personId(),
                 form.get().practical,
                 List.of(form.get().sheet.id()),
                 form.get().classGroup.id());
         return "redirect:/tasks/" + id;
+    }
+
+    /** The task's id, made with the form, so that a form sent twice sets one task. */
+    private static UUID key(MultiValueMap<String, String> typed) {
+        String key = Optional.ofNullable(typed.getFirst("key")).orElse("");
+        return KEY.matcher(key).matches() ? UUID.fromString(key) : Ids.next();
     }
 
     private Optional<BenchForm> show(SignedIn me, MultiValueMap<String, String> typed, Model model) {
@@ -121,6 +132,7 @@ class TaskController {
         if (move.isPresent()) {
             form = moved(form, move.get(), typed, sheets, classes, title);
         }
+        model.addAttribute("key", key(typed));
         model.addAttribute("defaultTitle", title);
         model.addAttribute("view", new BenchView(form, words, names));
         return Optional.of(form);

@@ -1,0 +1,327 @@
+package app.galdrin.web;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.Tasks;
+import java.lang.reflect.Parameter;
+import java.net.URLEncoder;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/**
+ * Anything at all, by anyone, to every route that the application says it has. Nothing of it may be a defect of ours (500), tell anything
+ * of its inside, or leave the product's own pages. {@code ./galdrin fuzz} runs it for longer, with another seed each time.
+ */
+@GaldrinTest
+class FuzzTest {
+
+    private static final long SEED = Long.getLong("galdrin.fuzz.seed", 20261127);
+    private static final int SECONDS = Integer.getInteger("galdrin.fuzz.seconds", 40);
+    private static final int MOST = SECONDS * 40;
+
+    private static final Pattern INSIDE = Pattern.compile(
+            "Exception|\\bat (app\\.galdrin|java|org)\\.|org\\.springframework|SQLState|Whitelabel|\\?\\?[a-z.]+_en\\?\\?");
+    private static final Pattern NAMES = Pattern.compile("name=\"([^\"]+)\"");
+    private static final Pattern VARIABLE = Pattern.compile("\\{([^:{}]+)(:(?:[^{}]|\\{[^{}]*})*)?}");
+
+    /** What nobody types, and what somebody does. */
+    private static final List<String> ODD = List.of(
+            "",
+            " ",
+            "\0",
+            "a\0b",
+            "{x}",
+            "{0}",
+            "${7*7}",
+            "#{field.x}",
+            "__${7*7}__",
+            "field.x",
+            "marking.marks",
+            "'; drop table entry; --",
+            "<script>alert(1)</script>",
+            "\"><svg onload=x>",
+            "\r\nSet-Cookie: x=y",
+            "../../../etc/passwd",
+            "//elsewhere.test",
+            "-1",
+            "0",
+            "1",
+            "12,5",
+            "1 3/16",
+            "0°24'",
+            "1904.5",
+            "NaN",
+            "1e309",
+            "1e-50",
+            "9".repeat(400),
+            "2147483648",
+            "99999999999999999999",
+            "-9223372036854775808",
+            "true",
+            "ADMIN",
+            "INSTRUCTOR",
+            "yes",
+            "front.left",
+            "measure:camber",
+            "up:found",
+            "\uFEFFx\u200B",
+            "\u202Eabc",
+            "𝕏😀",
+            "é".repeat(300),
+            "x".repeat(5000),
+            "00000000-0000-0000-0000-000000000000",
+            "nonsense",
+            "a@b",
+            "%",
+            "%zz",
+            "[object Object]",
+            "null",
+            ",,,,",
+            ".",
+            "…");
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    @Qualifier("requestMappingHandlerMapping")
+    private RequestMappingHandlerMapping mappings;
+
+    @Autowired
+    private TestCentres centres;
+
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private Sittings sittings;
+
+    @Autowired
+    private JdbcTemplate jdbc;
+
+    private final RandomGenerator random =
+            RandomGeneratorFactory.of("L64X128MixRandom").create(SEED);
+
+    private Centre centre;
+    private final Map<String, Visitor> visitors = new TreeMap<>();
+    private final Map<String, List<String>> ids = new TreeMap<>();
+    private final Set<String> fields = new TreeSet<>();
+
+    private record Route(String method, String path, List<String> names) {}
+
+    @BeforeEach
+    void open() {
+        anew();
+    }
+
+    /** A centre of its own, with everyone at the door: what was sent may have put them out. */
+    private void anew() {
+        centre = centres.fullFront();
+        visitors.clear();
+        String sitting = centre.sitting(tasks, sittings).id().toString();
+        visitors.put("instructor", new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD));
+        visitors.put("apprentice", new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD));
+        visitors.put("nobody", new Visitor(port));
+        var joined = new Visitor(port);
+        joined.get("/join?code=" + centre.code());
+        String neighbour = centre.neighbour().personId().toString();
+        joined.post("/join", Map.of("code", centre.code(), "person", neighbour, "bay", ""));
+        visitors.put("joined", joined);
+        visitors.values().forEach(v -> v.get("/join"));
+        String sheet = jdbc.queryForObject("select id from sheet where centre_id = ?", String.class, centre.id());
+        String vehicle = jdbc.queryForObject("select id from vehicle where centre_id = ?", String.class, centre.id());
+        String foreign = jdbc.queryForObject(
+                "select id from sitting where centre_id <> ? order by id limit 1", String.class, centre.id());
+        ids.put("tasks", List.of(centre.taskId().toString()));
+        ids.put("sittings", List.of(sitting, sitting, foreign));
+        ids.put("marking", List.of(sitting, sitting, foreign));
+        ids.put("people", List.of(neighbour, centre.instructor().personId().toString()));
+        ids.put("vehicles", List.of(vehicle, sheet));
+        var teacher = visitors.get("instructor");
+        for (String page :
+                List.of("/tasks/new", "/vehicles/new", "/people", "/sittings/" + sitting, "/marking/" + sitting)) {
+            Matcher name = NAMES.matcher(teacher.get(page).body());
+            while (name.find()) {
+                fields.add(name.group(1));
+            }
+        }
+        fields.removeAll(Set.of("viewport", "csrf-token", "_csrf"));
+    }
+
+    private List<Route> routes() {
+        List<Route> routes = new ArrayList<>();
+        mappings.getHandlerMethods().forEach((info, handler) -> {
+            List<String> names = new ArrayList<>();
+            for (Parameter parameter : handler.getMethod().getParameters()) {
+                names.addAll(names(parameter));
+            }
+            Set<RequestMethod> methods = info.getMethodsCondition().getMethods();
+            for (String path : info.getPatternValues()) {
+                for (RequestMethod method : methods.isEmpty() ? Set.of(RequestMethod.GET) : methods) {
+                    routes.add(new Route(method.name(), path, names));
+                }
+            }
+        });
+        routes.sort((a, b) -> (a.path() + a.method()).compareTo(b.path() + b.method()));
+        return routes;
+    }
+
+    private static List<String> names(Parameter parameter) {
+        if (parameter.isAnnotationPresent(ModelAttribute.class)
+                && parameter.getType().isRecord()) {
+            return Arrays.stream(parameter.getType().getRecordComponents())
+                    .map(c -> c.getName())
+                    .toList();
+        }
+        if (!parameter.isAnnotationPresent(RequestParam.class)) {
+            return List.of();
+        }
+        return List.of(Map.class.isAssignableFrom(parameter.getType()) ? "*" : parameter.getName());
+    }
+
+    @Test
+    @SuppressWarnings("SystemOut") // read by ./galdrin fuzz
+    void whateverIsSent_isAnswered_inTheProductsOwnWords() {
+        List<Route> routes = routes();
+        assertTrue(routes.size() > 40, "routes from the application's own mappings: " + routes.size());
+        Map<String, String> defects = new TreeMap<>();
+        Map<Integer, Integer> answers = new TreeMap<>();
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
+        int sent = 0;
+        while (sent < MOST && System.nanoTime() < end) {
+            if (sent % 400 == 399) {
+                anew();
+            }
+            Route route = routes.get(sent < routes.size() ? sent : random.nextInt(routes.size()));
+            String who = one(List.copyOf(visitors.keySet()));
+            String path = path(route);
+            boolean get = route.method().equals("GET");
+            String query = parameters(route, get ? "" : visitors.get(who).token());
+            String where = get && !query.isEmpty() ? path + "?" + query : path;
+            HttpResponse<String> answer = visitors.get(who).raw(route.method(), where, get ? "" : query, headers());
+            sent++;
+            answers.merge(answer.statusCode(), 1, Integer::sum);
+            defect(answer)
+                    .forEach(what -> defects.putIfAbsent(
+                            route.method() + " " + route.path() + ": " + what, who + " " + where + " " + query));
+        }
+        System.out.println("fuzz: seed " + SEED + ", " + sent + " requests, answers " + answers);
+        assertEquals(Map.of(), defects, "seed " + SEED);
+    }
+
+    private static List<String> defect(HttpResponse<String> answer) {
+        List<String> defects = new ArrayList<>();
+        int status = answer.statusCode();
+        if (status >= 500) {
+            defects.add("status " + status);
+        }
+        Matcher inside = INSIDE.matcher(answer.body());
+        if (inside.find()) {
+            defects.add("tells " + inside.group());
+        }
+        boolean page = answer.headers().firstValue("Content-Type").orElse("").startsWith("text/html");
+        if (page && status >= 400 && !answer.body().contains("tb-brand")) {
+            defects.add("a page that is not ours");
+        }
+        if (page
+                && status == 200
+                && !answer.body().contains("</html>")
+                && !answer.body().contains("</")) {
+            defects.add("a page that ends in the middle");
+        }
+        if (answer.headers().firstValue("Location").orElse("").contains("elsewhere")
+                || answer.headers().map().containsKey("x")) {
+            defects.add("a header of the sender's");
+        }
+        return defects;
+    }
+
+    private <T> T one(List<T> of) {
+        return of.get(random.nextInt(of.size()));
+    }
+
+    private String path(Route route) {
+        String kind = route.path().split("/", -1).length > 1 ? route.path().split("/", -1)[1] : "";
+        Supplier<String> value = () -> random.nextInt(6) == 0
+                ? one(ODD)
+                : one(ids.getOrDefault(
+                        kind, List.of("plates", "task", "front", "00000000-0000-0000-0000-000000000000")));
+        return VARIABLE.matcher(route.path()).replaceAll(v -> Matcher.quoteReplacement(inPath(value.get())));
+    }
+
+    private static String inPath(String text) {
+        return encoded(text).replace("+", "%20");
+    }
+
+    private static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+
+    private String parameters(Route route, String token) {
+        List<String> pairs = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        for (String name : route.names()) {
+            if (name.equals("*")) {
+                for (int i = random.nextInt(12); i > 0; i--) {
+                    names.add(one(List.copyOf(fields)));
+                }
+            } else {
+                names.add(name);
+            }
+        }
+        for (String name : names) {
+            int times = random.nextInt(12) == 0 ? random.nextInt(3) : 1;
+            for (int i = 0; i < times; i++) {
+                pairs.add(encoded(name) + "=" + value());
+            }
+        }
+        if (!token.isEmpty() && random.nextInt(20) > 0) {
+            pairs.add("_csrf=" + encoded(token));
+        }
+        return String.join("&", pairs);
+    }
+
+    private String value() {
+        if (random.nextInt(40) == 0) {
+            return one(List.of("%ED%A0%80", "%C0%80", "%FF", "%00"));
+        }
+        if (random.nextInt(5) == 0) {
+            return encoded(one(one(List.copyOf(ids.values()))));
+        }
+        return encoded(one(ODD));
+    }
+
+    private Map<String, String> headers() {
+        Map<String, String> headers = new TreeMap<>();
+        headers.put("Accept", one(List.of("text/html", "text/html", "application/json", "*/*", "image/svg+xml")));
+        if (random.nextInt(3) == 0) {
+            headers.put("X-Galdrin-Device", one(List.of("device-1", "x".repeat(300), "{x}", "é")));
+        }
+        return headers;
+    }
+}
