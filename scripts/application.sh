@@ -1,9 +1,10 @@
 # The application. Read by ./galdrin.
 
-# Sets app_java to the command that starts it. The demo compiles lightly, which starts soonest; an operator's own runs long.
+# Sets app_java to the command that starts it. The demo compiles lightly, which starts soonest; an operator's own runs long, and so does
+# a demo that is measured (GALDRIN_COMPILER=full).
 # The command itself, not a function, so that the process started is java and can be told to stop.
 set_app_java() {
-  local light=(); [ "${SPRING_PROFILES_ACTIVE:-}" != demo ] || light=(-XX:TieredStopAtLevel=1)
+  local light=(); [ "${SPRING_PROFILES_ACTIVE:-}${GALDRIN_COMPILER:-}" != demo ] || light=(-XX:TieredStopAtLevel=1)
   app_java=(java "${light[@]}" -XX:+UseSerialGC -Xmx512m -XX:+ExitOnOutOfMemoryError -Xlog:cds=off -Xlog:cds+dynamic=off)
   if [ -e "$var/app/galdrin.jsa" ]; then app_java+=("-XX:SharedArchiveFile=$var/app/galdrin.jsa"); fi
 }
@@ -15,13 +16,14 @@ archive_classes() { # needs the database up; the application starts once, writes
   "${app_java[@]}" -XX:ArchiveClassesAtExit="$var/app/galdrin.jsa" -Dspring.context.exit=onRefresh -jar "$var/app/galdrin-web.jar" >"$var/archive.log" 2>&1 9>&- || true
 }
 
-first_page_answers() { # PORT
+# Whether it takes requests: once its demo data are loaded, too.
+is_ready() { # MANAGEMENT-PORT
   local line
   exec 3<>"/dev/tcp/127.0.0.1/$1" || return 1
-  printf 'GET /sign-in HTTP/1.0\r\nHost: localhost\r\n\r\n' >&3
+  printf 'GET /actuator/health/readiness HTTP/1.0\r\nHost: localhost\r\n\r\n' >&3
   read -r -t 10 line <&3 || line=
   exec 3<&- 3>&-
-  [[ $line == *" 200"* || $line == *" 302"* ]]
+  [[ $line == *" 200"* ]]
 } 2>/dev/null
 
 # One start a folder. The lock is the command's and the application's: it holds as long as either of them lives.
@@ -84,7 +86,7 @@ start_app() {
 
 app_answers() {
   local tries=0
-  until first_page_answers "$GALDRIN_PORT"; do
+  until is_ready "$GALDRIN_MANAGEMENT_PORT"; do
     kill -0 "$app" 2>/dev/null || return 1
     tries=$((tries + 1)); [ $tries -lt 600 ] || { kill "$app"; return 1; }
     sleep 0.1

@@ -22,6 +22,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -215,14 +216,20 @@ public class Entries {
     /** The sitting is locked; what the lock guards is asked from here on. */
     private Outcome append(SignedIn me, Sitting sitting, SittingState state, NewEntry entry, Content content) {
         UUID centre = me.centreId();
+        List<Entry> beside = mapper.beside(centre, sitting.id(), entry.line(), entry.key(), MOST_ON_A_LINE).stream()
+                .map(EntryRow::toEntry)
+                .toList();
         Optional<Entry> sentBefore =
-                mapper.byKey(centre, sitting.id(), entry.key()).map(EntryRow::toEntry);
+                beside.stream().filter(e -> e.key().equals(entry.key())).findFirst();
         if (sentBefore.isPresent()) {
             return sameAgain(me, sentBefore.get(), entry, content);
         }
-        List<Entry> standing = standing(sitting, entry.line());
+        List<Entry> standing = new Log(beside).allAt(entry.line());
         boolean late = isLate(me, state, entry);
-        Optional<Said> refused = refused(me, sitting, state, entry, standing, late);
+        boolean known =
+                beside.stream().map(Entry::key).collect(Collectors.toSet()).containsAll(entry.saw());
+        Optional<Said> refused =
+                known ? refused(me, sitting, state, entry, standing, late) : Optional.of(Said.of("sitting.otherSheet"));
         if (refused.isPresent()) {
             return new Outcome.Refused(refused.get());
         }
@@ -265,9 +272,6 @@ public class Entries {
         if (apprentice && ofTask && state.handedIn() && !late && !(handsIn && !entry.strike())) {
             return Optional.of(Said.of("sitting.closed"));
         }
-        if (!knowsAll(sitting, entry)) {
-            return Optional.of(Said.of("sitting.otherSheet"));
-        }
         if (entry.strike() && standing.stream().noneMatch(e -> entry.saw().contains(e.key()))) {
             return Optional.of(Said.of("sitting.nothingToStrike"));
         }
@@ -280,15 +284,6 @@ public class Entries {
                 .step(line.step())
                 .filter(HandIn.class::isInstance)
                 .isPresent();
-    }
-
-    /** Every key it names belongs to this line of this sitting. */
-    private boolean knowsAll(Sitting sitting, NewEntry entry) {
-        return entry.saw().stream()
-                .allMatch(key -> mapper.byKey(sitting.centreId(), sitting.id(), key)
-                        .map(EntryRow::toEntry)
-                        .filter(e -> e.line().equals(entry.line()))
-                        .isPresent());
     }
 
     /** Nobody adjusts a vehicle while another open sitting still reads it as it stands. */
@@ -318,21 +313,20 @@ public class Entries {
             SignedIn me, Sitting sitting, SittingState state, NewEntry entry, Content content, boolean late) {
         UUID centre = me.centreId();
         Instant writtenAt = entry.corrected().isAfter(Instant.now()) ? Instant.now() : entry.corrected();
-        mapper.insert(
-                centre,
-                sitting.id(),
-                state.lastSeq() + 1,
-                me.personId(),
-                me.role(),
-                entry,
-                content.written(),
-                content.value(),
-                content.resolution(),
-                content.unit(),
-                late,
-                writtenAt);
-        Entry written =
-                mapper.byKey(centre, sitting.id(), entry.key()).orElseThrow().toEntry();
+        Entry written = mapper.insert(
+                        centre,
+                        sitting.id(),
+                        state.lastSeq() + 1,
+                        me.personId(),
+                        me.role(),
+                        entry,
+                        content.written(),
+                        content.value(),
+                        content.resolution(),
+                        content.unit(),
+                        late,
+                        writtenAt)
+                .toEntry();
         LineKey handIn = new Sheet(Works.bare(sitting)).handIn();
         mapper.putState(centre, sitting.id(), state.after(written, handIn));
         if (entry.line().round() > 0 && !sitting.isReference()) {

@@ -60,11 +60,12 @@ interface SittingMapper {
 
     List<EntryRow> entriesOf(UUID centreId, UUID sittingId, @Param("k") LineKey line, int most);
 
-    Optional<EntryRow> byKey(UUID centreId, UUID sittingId, String key);
+    List<EntryRow> beside(UUID centreId, UUID sittingId, @Param("k") LineKey line, String key, int most);
 
     int countOf(UUID centreId, UUID sittingId, @Param("k") LineKey line, Role role);
 
-    void insert(
+    /** Adds it, and gives it as it stands. */
+    EntryRow insert(
             UUID centreId,
             UUID sittingId,
             int seq,

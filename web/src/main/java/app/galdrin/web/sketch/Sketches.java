@@ -1,6 +1,7 @@
 package app.galdrin.web.sketch;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
@@ -8,6 +9,8 @@ import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.internal.GeometryDrawing;
 import app.galdrin.web.sketch.internal.Layouts;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -18,10 +21,29 @@ import java.util.stream.Collectors;
 /** Sketches of vehicles and procedures, and the style sheet that puts their fields in place. */
 public final class Sketches {
 
+    private static final int MOST_KEPT = 500;
+
+    /** Sketches do not change with what is written on them, and a class draws the same few. */
+    private static final Cache<Asked, Sketch> DRAWN =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+
     private Sketches() {}
+
+    /** All that a sketch is made of. */
+    private record Asked(
+            UUID sheetId,
+            SpecificationSheet sheet,
+            String procedure,
+            Map<String, CatalogueInstrument> tools,
+            List<FigureId> figures) {}
 
     /** The sketch of a procedure on a vehicle with the places that these figures ask for; {@code sheetId} only names it. */
     public static Sketch of(UUID sheetId, SpecificationSheet sheet, Procedure procedure, List<FigureId> figures) {
+        var key = new Asked(sheetId, sheet, procedure.key(), procedure.tools(), List.copyOf(figures));
+        return DRAWN.get(key, a -> drawn(sheetId, sheet, procedure, figures));
+    }
+
+    private static Sketch drawn(UUID sheetId, SpecificationSheet sheet, Procedure procedure, List<FigureId> figures) {
         List<Place> asked = procedure.places(figures);
         String wanted = figures.stream().map(FigureId::key).collect(Collectors.joining(","));
         String key = "sk-" + sheetId + "-" + procedure.key() + "-" + Integer.toHexString(wanted.hashCode());

@@ -15,6 +15,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -48,7 +49,9 @@ class PeopleController {
             @Valid @ModelAttribute("form") PersonForm form,
             BindingResult errors,
             Model model,
-            RedirectAttributes flash) {
+            RedirectAttributes flash)
+            throws ServletRequestBindingException {
+        Bound.orRefused(errors);
         if (!errors.hasFieldErrors("signIn") && people.isTaken(form.signIn())) {
             errors.rejectValue("signIn", "field.signIn.taken");
         }

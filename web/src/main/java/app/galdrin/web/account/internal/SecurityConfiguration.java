@@ -18,6 +18,7 @@ import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.CredentialsExpiredException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.observation.SecurityObservationSettings;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
@@ -55,6 +56,12 @@ class SecurityConfiguration {
                 .toArray(String[]::new);
     }
 
+    /** A span for every filter of every request costs more than it tells. */
+    @Bean
+    SecurityObservationSettings observations() {
+        return SecurityObservationSettings.noObservations();
+    }
+
     /** On the management port, which listens to this computer alone. */
     @Bean
     @Order(1)
@@ -72,14 +79,7 @@ class SecurityConfiguration {
         var wanted = new CookieRequestCache(); // in the session it would make a row of it for every stranger
         wanted.setCookieCustomizer(cookie -> cookie.setAttribute("SameSite", LAX));
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/assets/**",
-                                "/webjars/**",
-                                "/sign-in",
-                                "/join",
-                                "/join/**",
-                                "/first-run",
-                                "/error",
-                                "/formats/**")
+                                "/assets/**", "/sign-in", "/join", "/join/**", "/first-run", "/error", "/formats/**")
                         .permitAll()
                         .requestMatchers("/tasks/**", "/style", "/vehicles/new", "/vehicles/import", "/vehicles/*/edit")
                         .hasRole(INSTRUCTOR)

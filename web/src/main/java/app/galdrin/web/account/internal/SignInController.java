@@ -11,6 +11,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -48,7 +49,9 @@ class SignInController {
             @Valid @ModelAttribute("form") FirstRunForm form,
             BindingResult errors,
             HttpServletRequest request,
-            HttpServletResponse response) {
+            HttpServletResponse response)
+            throws ServletRequestBindingException {
+        Bound.orRefused(errors);
         if (!firstRun.isOpen()) {
             return "redirect:/sign-in";
         }

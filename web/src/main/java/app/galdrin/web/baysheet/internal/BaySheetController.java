@@ -288,7 +288,7 @@ class BaySheetController {
                     false);
         }
         var stands = (Entries.Outcome.Stands) outcome;
-        String echo = stands.entry().isStrike() ? "" : maker(sitting, Map.of()).echo(stands.entry());
+        String echo = stands.entry().isStrike() ? "" : SheetMaker.echo(sitting, stands.entry(), speech.words());
         return new Answer(
                 true,
                 echo,

@@ -15,6 +15,7 @@ import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Comparison;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.Plan;
@@ -34,7 +35,6 @@ import app.galdrin.web.sketch.PairRule;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -314,10 +314,12 @@ final class SheetMaker {
     }
 
     /** An entry that was just written, as it was understood. */
-    String echo(Entry entry) {
-        var line = Objects.requireNonNull(sheet.line(entry.line()).orElse(null));
-        Optional<Work.Item> item = assignment
-                .practical()
+    static String echo(Sitting sitting, Entry entry, Words words) {
+        Practical practical = sitting.task().practical();
+        Line line = new Sheet(Assignment.of(practical, sitting.sheet().sheet()))
+                .line(entry.line())
+                .orElseThrow();
+        Optional<Work.Item> item = practical
                 .of(Work.class)
                 .filter(w -> w.id().equals(entry.line().step()))
                 .flatMap(w -> w.asked().stream())
