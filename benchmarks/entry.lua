@@ -1,8 +1,15 @@
 -- Entries of fifty people who joined by code: each request is the next person's next line, with a key of its own.
--- people.lua gives people = { { sheet, cookie, token }, ... } and lines = { { line, text }, ... }
-dofile(os.getenv("PEOPLE"))
-local turn = 0
-local run = os.time()
+local function rows(name)
+  local all = {}
+  for row in io.lines(os.getenv("PEOPLE") .. "/" .. name .. ".tsv") do
+    local cells = {}
+    for cell in row:gmatch("[^\t]+") do cells[#cells + 1] = cell end
+    all[#all + 1] = cells
+  end
+  return all
+end
+local people, lines = rows("people"), rows("lines")
+local run, turn, wrong = os.time(), 0, 0
 function request()
   turn = turn + 1
   local who = people[turn % #people + 1]
@@ -11,7 +18,9 @@ function request()
   return wrk.format("POST", "/sittings/" .. who[1] .. "/entries", { ["Cookie"] = who[2], ["X-Galdrin-Device"] = "wrk",
     ["Content-Type"] = "application/x-www-form-urlencoded" }, body)
 end
-local wrong = 0
 function response(status, headers, body)
-  if status ~= 200 or not body:find('"ok":true') then wrong = wrong + 1; if wrong < 3 then io.stderr:write(status .. " " .. body .. "\n") end end
+  if status ~= 200 or not body:find('"ok":true') then
+    wrong = wrong + 1
+    if wrong < 3 then io.stderr:write(status .. " " .. body .. "\n") end
+  end
 end
