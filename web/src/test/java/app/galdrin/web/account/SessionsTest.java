@@ -211,14 +211,16 @@ class SessionsTest {
         teacher.get("/people");
         String who = "/people/" + centre.apprentice().personId();
         teacher.post(who + "/reset", Map.of());
-        var slip = ONE_TIME.matcher(teacher.get(who).body());
+        String page = teacher.get(who).body();
+        assertTrue(page.contains("within 72 hours"), page);
+        var slip = ONE_TIME.matcher(page);
         assertTrue(slip.find());
         String password = slip.group();
         assertFalse(teacher.get(who).body().contains(password), "shown once");
 
         var lost = new Visitor(port).signIn(centre.apprentice().signIn(), password);
-        for (String page : new String[] {"/", "/sittings", "/vehicles", "/me"}) {
-            assertEquals("/me/password", location(lost.get(page)), page);
+        for (String closed : new String[] {"/", "/sittings", "/vehicles", "/me"}) {
+            assertEquals("/me/password", location(lost.get(closed)), closed);
         }
         lost.get("/me/password");
         for (String weak : new String[] {"short", password, centre.apprentice().displayName(), "1234567890"}) {

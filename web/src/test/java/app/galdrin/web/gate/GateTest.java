@@ -10,6 +10,10 @@ import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.TestDatabase;
 import app.galdrin.web.Visitor;
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
+import ch.qos.logback.classic.spi.ILoggingEvent;
+import ch.qos.logback.core.read.ListAppender;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.Socket;
@@ -29,6 +33,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalManagementPort;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -238,6 +243,33 @@ class GateTest {
                 0,
                 jdbc.queryForObject(
                         "select count(*) from attempt_count where address = '198.51.100.7'", Integer.class));
+    }
+
+    /** Who came in and who was kept out, by id and address; never what was typed. */
+    @Test
+    void theLog_saysWhoCameIn_andNothingThatWasTyped() {
+        var heard = new ListAppender<ILoggingEvent>();
+        heard.start();
+        var logger = (Logger) LoggerFactory.getLogger("app.galdrin");
+        logger.addAppender(heard);
+        logger.setLevel(Level.INFO);
+        try {
+            var centre = centres.plates();
+            var visitor = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
+            visitor.get("/tasks");
+            new Visitor(port).signIn("my own secret words", "other secret words");
+            var lines =
+                    heard.list.stream().map(ILoggingEvent::getFormattedMessage).toList();
+            String who = "APPRENTICE " + centre.apprentice().personId();
+            assertTrue(lines.contains(who + " signed in from 127.0.0.1"), lines::toString);
+            assertTrue(lines.contains("refused GET /tasks from 127.0.0.1"), lines::toString);
+            assertTrue(
+                    lines.stream().anyMatch(l -> l.startsWith("sign-in refused from 127.0.0.1: Bad")), lines::toString);
+            assertTrue(lines.stream().noneMatch(l -> l.contains("secret") || l.contains(Centre.PASSWORD)));
+        } finally {
+            logger.detachAppender(heard);
+            logger.setLevel(Level.WARN);
+        }
     }
 
     @Test

@@ -3,14 +3,19 @@ package app.galdrin.web.account.internal;
 import app.galdrin.web.account.Account;
 import app.galdrin.web.account.Attempts;
 import app.galdrin.web.account.Sessions;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
 import org.springframework.security.core.Authentication;
+import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.web.authentication.WebAuthenticationDetails;
 
 /** Signing in by password, as often as {@link Attempts} allows. */
 class LimitedSignIn extends DaoAuthenticationProvider {
+
+    private static final Logger LOG = LoggerFactory.getLogger(LimitedSignIn.class);
 
     private final Attempts attempts;
     private final HashSlots slots;
@@ -31,6 +36,18 @@ class LimitedSignIn extends DaoAuthenticationProvider {
     @Override
     public Authentication authenticate(Authentication attempt) {
         String address = attempt.getDetails() instanceof WebAuthenticationDetails d ? d.getRemoteAddress() : "";
+        try {
+            Authentication result = tried(attempt, address);
+            LOG.info("{} signed in from {}", result.getPrincipal(), address);
+            return result;
+        } catch (AuthenticationException e) {
+            // not the name: some type their password there
+            LOG.info("sign-in refused from {}: {}", address, e.getClass().getSimpleName());
+            throw e;
+        }
+    }
+
+    private Authentication tried(Authentication attempt, String address) {
         Attempts.Turn turn = attempts.begin(attempt.getName(), address);
         if (!turn.allowed()) {
             throw new TooManyAttempts();

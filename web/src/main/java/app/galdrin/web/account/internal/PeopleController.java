@@ -70,6 +70,7 @@ class PeopleController {
     String person(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
         Person person = people.person(me.centreId(), id);
         model.addAttribute("person", person);
+        model.addAttribute("hours", Office.HOURS);
         model.addAttribute("decides", office.decidesOn(me, person));
         model.addAttribute("roles", office.decidesOn(me));
         return "account/person";

@@ -10,6 +10,8 @@ import app.galdrin.web.account.SessionContext;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
 import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.security.autoconfigure.actuate.web.servlet.EndpointRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -35,6 +37,8 @@ import org.springframework.security.web.savedrequest.CookieRequestCache;
 /** Who may open which pages. Whose sitting or task it is, is checked where it is loaded. */
 @Configuration(proxyBeanMethods = false)
 class SecurityConfiguration {
+
+    private static final Logger LOG = LoggerFactory.getLogger(SecurityConfiguration.class);
 
     private static final String CONTENT_SECURITY_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
             + "img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'self'; "
@@ -142,6 +146,7 @@ class SecurityConfiguration {
         return (request, response, e) -> {
             boolean ended = request.getAttribute(SessionContext.ENDED) != null;
             boolean outOfDate = e instanceof CsrfException;
+            LOG.info("refused {} {} from {}", request.getMethod(), request.getRequestURI(), request.getRemoteAddr());
             if (isScript(request)) {
                 response.setStatus((outOfDate || ended ? HttpStatus.UNAUTHORIZED : HttpStatus.FORBIDDEN).value());
             } else if (ended) {

@@ -4,8 +4,11 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -56,16 +59,16 @@ class TurnedAway {
         response.setHeader(
                 "Content-Security-Policy", "default-src 'none'; style-src 'self'; font-src 'self'; img-src data:");
         response.setHeader("X-Content-Type-Options", "nosniff");
-        var context = new Context(Locale.ENGLISH, Map.of("why", why, "requestId", id, "style", style()));
+        var context = new Context(Locale.ENGLISH, Map.of("why", why, "requestId", id, "styles", styles()));
         byte[] page = pages.process("layout/turned-away", context).getBytes(StandardCharsets.UTF_8);
         response.setContentType("text/html;charset=UTF-8");
         response.setContentLength(page.length);
         response.getOutputStream().write(page);
     }
 
-    private String style() {
-        String plain = "/assets/style/galdrin.css";
-        String versioned = assets.getObject().getForLookupPath(plain);
-        return versioned == null ? plain : versioned;
+    private List<String> styles() {
+        return Stream.of("/assets/webjars/bootstrap/css/bootstrap.min.css", "/assets/style/galdrin.css")
+                .map(plain -> Objects.requireNonNullElse(assets.getObject().getForLookupPath(plain), plain))
+                .toList();
     }
 }
