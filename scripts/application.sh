@@ -88,7 +88,7 @@ app_answers() {
   local tries=0
   until is_ready "$GALDRIN_MANAGEMENT_PORT"; do
     kill -0 "$app" 2>/dev/null || return 1
-    tries=$((tries + 1)); [ $tries -lt 600 ] || { kill "$app"; return 1; }
+    tries=$((tries + 1)); [ $tries -lt 3000 ] || { kill "$app"; return 1; }
     sleep 0.1
   done
 }

@@ -31,9 +31,14 @@ class CommandTest {
     @CsvSource({
         "dmo,there is no command 'dmo'",
         "start,set GALDRIN_DB_URL",
+        "backup,backup takes the file to write",
+        "backup ../galdrin,is there already",
+        "restore,restore takes the file that backup wrote",
+        "restore /nowhere.tar,can not be read",
+        "fuzz soon,fuzz takes seconds and a seed",
     })
-    void whatItCanNotDo_isASentence(String argument, String sentence) throws Exception {
-        var ended = run(argument);
+    void whatItCanNotDo_isASentence(String arguments, String sentence) throws Exception {
+        var ended = run(arguments.split(" ", -1));
         assertEquals(2, ended.status());
         assertTrue(ended.words().contains(sentence), ended.words());
         assertFalse(ended.words().contains("unbound variable"));
@@ -43,11 +48,11 @@ class CommandTest {
     void demo_knowsFreshAndNothingElse() throws Exception {
         var ended = run("demo", "--clean");
         assertEquals(2, ended.status());
-        assertTrue(ended.words().contains("demo takes --fresh or nothing"));
+        assertTrue(ended.words().contains("demo takes --fresh, --share or nothing"));
     }
 
     @Test
     void help_listsTheCommands() throws Exception {
-        assertTrue(run("help").words().contains("./galdrin demo [--fresh]"));
+        assertTrue(run("help").words().contains("./galdrin demo [--fresh] [--share]"));
     }
 }

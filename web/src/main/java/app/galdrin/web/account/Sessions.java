@@ -120,7 +120,8 @@ public class Sessions {
 
     /** When a session ends or has ended, by whatever comes first. */
     private Instant end(Ticket ticket, PersonRow person) {
-        Instant ofPerson = ticket.stamp() == person.stamp() && person.active() ? null : person.endedAt();
+        boolean same = ticket.stamp() == person.stamp() && person.active();
+        Instant ofPerson = same ? null : Objects.requireNonNullElse(person.endedAt(), Instant.EPOCH);
         return Stream.of(ticket.began().plus(lifetime), ofPerson, person.closedAt())
                 .filter(Objects::nonNull)
                 .min(Comparator.naturalOrder())

@@ -48,6 +48,8 @@ class SecurityConfiguration {
 
     private static final String LAX = "Lax";
 
+    private static final int LONGEST_WAY_BACK = 1000;
+
     /** Whoever signed in with a name and a password. */
     private static final String[] ROLES =
             Arrays.stream(Role.values()).map(Role::name).toArray(String[]::new);
@@ -81,6 +83,7 @@ class SecurityConfiguration {
         csrf.setCookieName("galdrin-form");
         csrf.setCookieCustomizer(cookie -> cookie.sameSite(LAX));
         var wanted = new CookieRequestCache(); // in the session it would make a row of it for every stranger
+        wanted.setRequestMatcher(SecurityConfiguration::isWorthComingBackTo);
         wanted.setCookieCustomizer(cookie -> cookie.setAttribute("SameSite", LAX));
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
                                 "/assets/**", "/sign-in", "/join", "/join/**", "/first-run", "/error", "/formats/**")
@@ -115,6 +118,15 @@ class SecurityConfiguration {
                                 p -> p.policy("camera=(), microphone=(), geolocation=(), payment=(), usb=()"))
                         .crossOriginOpenerPolicy(withDefaults()))
                 .build();
+    }
+
+    /** A page, at an address that fits into a cookie. */
+    private static boolean isWorthComingBackTo(HttpServletRequest request) {
+        int query =
+                request.getQueryString() == null ? 0 : request.getQueryString().length();
+        return request.getMethod().equals("GET")
+                && !isScript(request)
+                && request.getRequestURI().length() + query <= LONGEST_WAY_BACK;
     }
 
     private static String failed(AuthenticationException failure) {

@@ -44,9 +44,15 @@ class AssetFilter extends OncePerRequestFilter {
         response.setHeader("X-Content-Type-Options", "nosniff");
         response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
         ServletRequestPathUtils.parseAndCache(request);
-        if (!answered(request, response)) {
+        if (!isLook(request)) {
+            response.sendError(HttpServletResponse.SC_METHOD_NOT_ALLOWED);
+        } else if (!answered(request, response)) {
             response.sendError(HttpServletResponse.SC_NOT_FOUND);
         }
+    }
+
+    private static boolean isLook(HttpServletRequest request) {
+        return request.getMethod().equals("GET") || request.getMethod().equals("HEAD");
     }
 
     private boolean answered(HttpServletRequest request, HttpServletResponse response)
