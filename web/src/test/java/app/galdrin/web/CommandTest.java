@@ -15,13 +15,19 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** The start command answers what it can't do with a sentence. */
 class CommandTest {
 
-    private record Ended(int status, String words) {}
+    record Ended(int status, String words) {}
 
     private static Ended run(String... arguments) throws Exception {
+        return run(false, arguments);
+    }
+
+    static Ended run(boolean onOwnDatabase, String... arguments) throws Exception {
         List<String> command = new ArrayList<>(List.of(Path.of("..", "galdrin").toString()));
         command.addAll(List.of(arguments));
         var builder = new ProcessBuilder(command).redirectErrorStream(true);
-        builder.environment().remove("GALDRIN_DB_URL");
+        if (!onOwnDatabase) {
+            builder.environment().remove("GALDRIN_DB_URL");
+        }
         var process = builder.start();
         String words = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         return new Ended(process.waitFor(), words);

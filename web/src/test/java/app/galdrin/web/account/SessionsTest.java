@@ -313,6 +313,45 @@ class SessionsTest {
         assertEquals(404, desk.post(stranger + "/reset", Map.of()).statusCode());
     }
 
+    /** A session that is used is written once a minute, not with every page; one that was not used for a minute is. */
+    @Test
+    void aSessionInUse_isNotedOnceAMinute() {
+        var visitor = signedIn(centre.instructor());
+        visitor.get("/me");
+        String used = "select last_access_time from spring_session where principal_name = ?";
+        String who = centre.instructor().personId().toString();
+        Long first = jdbc.queryForObject(used, Long.class, who);
+        visitor.get("/tasks");
+        assertEquals(first, jdbc.queryForObject(used, Long.class, who));
+        jdbc.update(
+                "update spring_session set last_access_time = last_access_time - 61000 where principal_name = ?", who);
+        visitor.get("/tasks");
+        assertTrue(jdbc.queryForObject(used, Long.class, who) >= first);
+    }
+
+    /** Styles and scripts are answered without the session, whatever cookie comes with them. */
+    @Test
+    void anAsset_asksNothingOfTheSession() {
+        var visitor = signedIn(centre.instructor());
+        var link = Pattern.compile("href=\"(/assets/style/[^\"]+)\"")
+                .matcher(visitor.get("/me").body());
+        assertTrue(link.find());
+        String who = centre.instructor().personId().toString();
+        String old = "update spring_session set last_access_time = 1 where principal_name = ?";
+        jdbc.update(old, who);
+        var asset = visitor.get(link.group(1));
+        assertEquals(200, asset.statusCode());
+        assertTrue(asset.headers().firstValue("Cache-Control").orElse("").contains("max-age=31536000"));
+        assertEquals(
+                "nosniff", asset.headers().firstValue("X-Content-Type-Options").orElse(""));
+        assertEquals(
+                1,
+                jdbc.queryForObject(
+                        "select last_access_time from spring_session where principal_name = ?", Long.class, who));
+        assertEquals(405, visitor.post(link.group(1), Map.of()).statusCode());
+        assertEquals(404, visitor.get("/assets/style/none.css").statusCode());
+    }
+
     @Test
     void noRowOfASession_holdsAHash() {
         signedIn(centre.instructor());
