@@ -16,16 +16,6 @@ archive_classes() { # needs the database up; the application starts once, writes
   "${app_java[@]}" -XX:ArchiveClassesAtExit="$var/app/galdrin.jsa" -Dspring.context.exit=onRefresh -jar "$var/app/galdrin-web.jar" >"$var/archive.log" 2>&1 9>&- || true
 }
 
-# Whether it takes requests: once its demo data are loaded, too.
-is_ready() { # MANAGEMENT-PORT
-  local line
-  exec 3<>"/dev/tcp/127.0.0.1/$1" || return 1
-  printf 'GET /actuator/health/readiness HTTP/1.0\r\nHost: localhost\r\n\r\n' >&3
-  read -r -t 10 line <&3 || line=
-  exec 3<&- 3>&-
-  [[ $line == *" 200"* ]]
-} 2>/dev/null
-
 # One start a folder. The lock is the command's and the application's: it holds as long as either of them lives.
 alone() {
   mkdir -p "$var"
@@ -86,7 +76,8 @@ start_app() {
 
 app_answers() {
   local tries=0
-  until is_ready "$GALDRIN_MANAGEMENT_PORT"; do
+  # by its own word, once its demo data are loaded too: the port may be answered by another's
+  until grep -q '^ready$' "$var/console.log"; do
     kill -0 "$app" 2>/dev/null || return 1
     tries=$((tries + 1)); [ $tries -lt 3000 ] || { kill "$app"; return 1; }
     sleep 0.1
