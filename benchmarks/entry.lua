@@ -1,4 +1,5 @@
--- Entries of fifty people who joined by code: each request is the next person's next line, with a key of its own.
+-- Entries of fifty people who joined by code: each request is the next person's next line, with a key of its own. Where this run has
+-- written on the line before, it says so, as a sheet does that shows it.
 local function rows(name)
   local all = {}
   for row in io.lines(os.getenv("PEOPLE") .. "/" .. name .. ".tsv") do
@@ -14,7 +15,9 @@ function request()
   turn = turn + 1
   local who = people[turn % #people + 1]
   local what = lines[math.floor(turn / #people) % #lines + 1]
-  local body = "_csrf=" .. who[3] .. "&line=" .. what[1] .. "&text=" .. what[2] .. "&key=wrk-" .. run .. "-" .. turn
+  local before = turn - #people * #lines
+  local saw = before > 1 and "wrk-" .. run .. "-" .. before or ""
+  local body = "_csrf=" .. who[3] .. "&line=" .. what[1] .. "&text=" .. what[2] .. "&key=wrk-" .. run .. "-" .. turn .. "&saw=" .. saw
   return wrk.format("POST", "/sittings/" .. who[1] .. "/entries", { ["Cookie"] = who[2], ["X-Galdrin-Device"] = "wrk",
     ["Content-Type"] = "application/x-www-form-urlencoded" }, body)
 end

@@ -29,8 +29,8 @@ measure 'entries, warming'                   -s "$here/entry.lua" "$base"
 measure 'entries'                            -s "$here/entry.lua" "$base"
 
 # single rows of the entries' size, on the same cluster
-sql "create table if not exists bench_row (id bigint generated always as identity primary key, text text not null)"
-echo "insert into bench_row (text) values (repeat('x', 200));" > "$out/insert.sql"
+sql "create schema if not exists bench; create table if not exists bench.row (id bigint generated always as identity primary key, text text not null)"
+echo "insert into bench.row (text) values (repeat('x', 200));" > "$out/insert.sql"
 pgbench=$(compgen -G '/usr/lib/postgresql/*/bin/pgbench' | sort -V | tail -1)
 printf '%-40s %8s a second\n' 'pgbench, single rows' "$("${pgbench:-pgbench}" -n -h 127.0.0.1 -p "$db_port" -U keeper -f "$out/insert.sql" -c 50 -j 1 -T "$seconds" galdrin 2>/dev/null | awk '/tps = / {print $3}')"
-sql "drop table bench_row"
+sql "drop schema bench cascade"

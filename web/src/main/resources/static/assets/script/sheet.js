@@ -9,7 +9,7 @@ export const sheet = () => ({
 
   init() {
     this.root = this.$el;
-    this.say_ = this.root.dataset;
+    this.say_ = this.root.querySelector('[data-words]').dataset;
     this.seq = Number(this.root.dataset.seq);
     this.queue = new Queue({
       name: this.root.dataset.sitting, storage: localStorage, locks: navigator.locks ?? null,
@@ -232,7 +232,7 @@ export const sheet = () => ({
 
   // ---- writing
   submitted(event) {
-    if (!event.target.matches('.step-form')) return;
+    if (!event.target.matches('.sheet-form')) return;
     if (!event.submitter?.matches('[data-hand-in]')) { event.preventDefault(); this.writeAll(); return; }
     if (this.queue.length === 0) return; // the form itself hands in
     event.preventDefault();

@@ -1,12 +1,10 @@
 package app.galdrin.core.marking;
 
-import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.uncertainty.Estimate;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.EnumMap;
@@ -41,15 +39,6 @@ public final class Marker {
         return new MarkSheet(assignment.practical().scheme().criteria().stream()
                 .map(criterion -> line(of, criterion))
                 .toList());
-    }
-
-    /**
-     * The figure an apprentice judges and plans on before a step: worked on paper with the doubt of his own readings, or given; rad or
-     * mm. Empty where he has neither.
-     */
-    public static Optional<Estimate> standing(
-            Assignment assignment, Answers answers, FigureId figure, String beforeStep) {
-        return new Case(assignment, answers, References.none()).standing(figure, beforeStep);
     }
 
     private static MarkLine line(Case of, Criterion criterion) {

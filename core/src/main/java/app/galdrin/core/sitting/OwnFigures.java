@@ -9,8 +9,10 @@ import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Target;
+import app.galdrin.core.task.Work;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -26,9 +28,13 @@ import java.util.OptionalDouble;
  */
 public final class OwnFigures {
 
+    /** The source of doubt that a formula on paper adds by what it misses. */
+    private static final String HAND_FORMULA = "handFormula";
+
     private final Assignment assignment;
     private final Answers answers;
     private final Map<State, List<Worked>> worked = new HashMap<>();
+    private final Map<State, Standing> standings = new HashMap<>();
 
     private record State(String step, int round) {}
 
@@ -39,25 +45,25 @@ public final class OwnFigures {
 
     /** Every repeat that can be worked to one of its figures at least. */
     public List<Worked> repeats(Measure measure, int round) {
+        return works(measure, round).stream()
+                .filter(w -> !w.figures().isEmpty())
+                .toList();
+    }
+
+    /** Every repeat that was read, in order, also one that comes to nothing. */
+    private List<Worked> works(Measure measure, int round) {
         var state = new State(measure.id(), round);
         List<Worked> known = worked.get(state);
         if (known == null) {
             // working a step may work those before it, so that nothing is computed inside of the map
-            known = work(measure, round, answers.readings(measure, round));
+            List<Worked> all = new ArrayList<>();
+            for (Map<String, Double> readings : answers.readings(measure, round)) {
+                all.add(work(measure, round, all.size() + 1, readings));
+            }
+            known = all;
             worked.put(state, known);
         }
         return known;
-    }
-
-    private List<Worked> work(Measure measure, int round, List<Map<String, Double>> readings) {
-        List<Worked> all = new ArrayList<>();
-        for (int i = 0; i < readings.size(); i++) {
-            Worked one = work(measure, round, i + 1, readings.get(i));
-            if (!one.figures().isEmpty()) {
-                all.add(one);
-            }
-        }
-        return all;
     }
 
     /** Works one repeat; readings are mm or deg by place. */
@@ -86,9 +92,9 @@ public final class OwnFigures {
                     .forEach(pair ->
                             asked.add(new AskedBack(repeat, Optional.empty(), List.of(pair.first(), pair.second()))));
             if (chosen) {
-                Worked worked = work(measure, round, repeat, read);
+                Worked one = works(measure, round).get(i);
                 measure.figures().stream()
-                        .filter(f -> !f.ofBothWheels() && !worked.figures().containsKey(f))
+                        .filter(f -> !f.ofBothWheels() && !one.figures().containsKey(f))
                         .forEach(f -> impossible(procedure, f, repeat, read).ifPresent(asked::add));
             }
         }
@@ -104,6 +110,16 @@ public final class OwnFigures {
 
     /** What a step's readings are taken on, with what was chosen for them and the figures it takes from the steps before it. */
     public Standing standing(Measure measure, int round) {
+        var state = new State(measure.id(), round);
+        Standing known = standings.get(state);
+        if (known == null) {
+            known = stand(measure, round);
+            standings.put(state, known);
+        }
+        return known;
+    }
+
+    private Standing stand(Measure measure, int round) {
         Map<FigureId, Estimate> found = new HashMap<>();
         for (Source.Given given : measure.procedure().given(measure.taught(), measure.figures())) {
             if (given instanceof Source.Own own) {
@@ -142,6 +158,42 @@ public final class OwnFigures {
     public Optional<Estimate> mean(Measure measure, int round, FigureId figure) {
         List<Estimate> each = each(measure, round, figure);
         return each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each));
+    }
+
+    /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */
+    public double baseline(Measure measure) {
+        return measure.procedure().baseline().apply(assignment.standing()).orElse(1.0);
+    }
+
+    /** What was written as worked before a step, in the answer's unit. */
+    public Optional<Written> written(FigureId figure, String beforeStep) {
+        return assignment
+                .practical()
+                .workStep(figure, beforeStep)
+                .flatMap(work -> answers.at(LineKey.of(work.id(), figure.key())));
+    }
+
+    /**
+     * The figure that is judged and planned on before a step, rad or mm: what was worked on paper, with the doubt of the readings and
+     * with what the formula on paper misses; the solved figure where the task gives it. Empty where there is neither.
+     */
+    public Optional<Estimate> goesBy(FigureId figure, String beforeStep) {
+        Practical practical = assignment.practical();
+        Optional<Measure> measure = practical.measuring(figure, beforeStep);
+        Optional<Estimate> solved = measure.flatMap(m -> mean(m, 0, figure));
+        Optional<Work.Item> item = practical.worked(figure, beforeStep);
+        if (item.isEmpty() || solved.isEmpty()) {
+            return solved;
+        }
+        OptionalDouble worked = written(figure, beforeStep).map(Written::value).orElse(OptionalDouble.empty());
+        if (worked.isEmpty()) {
+            return Optional.empty();
+        }
+        double value = item.get().unit().toFigure(worked.getAsDouble(), figure, baseline(measure.get()));
+        double missed = onPaper(measure.get(), 0, figure).orElse(solved.get().value())
+                - solved.get().value();
+        return Optional.of(
+                new Estimate(value, solved.get().with(HAND_FORMULA, missed).budget()));
     }
 
     /**

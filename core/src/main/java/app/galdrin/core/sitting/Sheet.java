@@ -7,18 +7,18 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
-/** The lines of a sheet and how far they are written. */
+/** The lines of a sheet and how far they are written. One is safely asked by many threads. */
 public final class Sheet {
 
     private final Assignment assignment;
 
     /** By the id of their step: they follow from task and vehicle, and every field asks for them. */
-    private final Map<String, List<Line>> lines = new HashMap<>();
+    private final Map<String, List<Line>> lines = new ConcurrentHashMap<>();
 
     public Sheet(Assignment assignment) {
         this.assignment = assignment;

@@ -22,6 +22,7 @@ import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
+import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 import org.springframework.stereotype.Service;
 
 /** Sessions: how one begins, what has become of it, and which a person has. */
@@ -41,7 +42,7 @@ public class Sessions {
     /** @param lifetime how long a session lasts at most, however much it is used */
     Sessions(
             PersonMapper people,
-            FindByIndexNameSessionRepository<? extends Session> rows,
+            JdbcIndexedSessionRepository rows,
             @Value("${galdrin.session.lifetime}") Duration lifetime) {
         this.people = people;
         this.rows = rows;

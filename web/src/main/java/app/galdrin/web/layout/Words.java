@@ -96,12 +96,21 @@ public class Words {
         return lengths().show(millimetres);
     }
 
+    /** How a reader's centre wants figures shown: besides its key and what stands in it, all that a sentence follows from. */
+    public record Displays(LengthDisplay lengths, AngleDisplay angles) {}
+
+    /** Of whoever reads now. */
+    public static Displays displays() {
+        return reader().map(r -> new Displays(r.lengths(), r.angles()))
+                .orElseGet(() -> new Displays(LengthDisplay.MILLIMETRES, AngleDisplay.DEGREES));
+    }
+
     private static LengthDisplay lengths() {
-        return reader().map(Reader::lengths).orElse(LengthDisplay.MILLIMETRES);
+        return displays().lengths();
     }
 
     private static AngleDisplay angles() {
-        return reader().map(Reader::angles).orElse(AngleDisplay.DEGREES);
+        return displays().angles();
     }
 
     private static Optional<Reader> reader() {

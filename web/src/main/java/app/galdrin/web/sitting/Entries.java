@@ -93,9 +93,7 @@ public class Entries {
     }
 
     private static Line line(Sitting sitting, LineKey key) {
-        return new Sheet(Works.bare(sitting))
-                .line(key)
-                .orElseThrow(() -> new NotThere("line", key, "sitting " + sitting.id()));
+        return Works.sheet(sitting).line(key).orElseThrow(() -> new NotThere("line", key, "sitting " + sitting.id()));
     }
 
     /** Whose sheet it is to write on: the apprentice's own, the instructor's where it is a reference. Others look at it. */
@@ -127,7 +125,7 @@ public class Entries {
         if (reason.isBlank() || reason.length() > LONGEST_REASON) {
             return new Outcome.Refused(Said.of("sitting.reason", LONGEST_REASON));
         }
-        LineKey handIn = new Sheet(Works.bare(sitting)).handIn();
+        LineKey handIn = Works.sheet(sitting).handIn();
         return append(
                 me,
                 sitting,
@@ -294,7 +292,7 @@ public class Entries {
         for (UUID other : mapper.openOn(sitting.centreId(), sitting.stateId(), sitting.id(), MOST_READERS)) {
             Sitting reading = sittings.whole(Objects.requireNonNull(mapper.sitting(sitting.centreId(), other)));
             Log log = sittings.log(sitting.centreId(), other);
-            Sheet sheet = new Sheet(Works.bare(reading));
+            Sheet sheet = Works.sheet(reading);
             Optional<Step> open = reading.task().practical().steps().stream()
                     .filter(s -> s instanceof Measure
                             && !sheet.progress(s, log.answers()).complete())
@@ -327,7 +325,7 @@ public class Entries {
                         late,
                         writtenAt)
                 .toEntry();
-        LineKey handIn = new Sheet(Works.bare(sitting)).handIn();
+        LineKey handIn = Works.sheet(sitting).handIn();
         mapper.putState(centre, sitting.id(), state.after(written, handIn));
         if (entry.line().round() > 0 && !sitting.isReference()) {
             sittings.roundState(me, sitting, entry.line().round());

@@ -47,10 +47,6 @@ interface SittingMapper {
     @Nullable
     SittingRow sitting(UUID centreId, UUID sittingId);
 
-    List<Sitting.PersonName> people(UUID centreId, UUID sittingId);
-
-    SittingState state(UUID centreId, UUID sittingId);
-
     /** Locks what is known of the sitting until the transaction ends, so that its entries come one after another. */
     SittingState lock(UUID centreId, UUID sittingId);
 

@@ -6,9 +6,14 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
-/** A sitting's row. */
+/**
+ * A sitting's row, with what is known of it and who sits it.
+ *
+ * @param personIds of the people who sit it, in the order of their names
+ */
 record SittingRow(
         UUID id,
         UUID centreId,
@@ -21,9 +26,12 @@ record SittingRow(
         UUID personId,
         Purpose purpose,
         int attempt,
-        Instant begunAt) {
+        Instant begunAt,
+        List<String> personIds,
+        List<String> personNames,
+        SittingState state) {
 
-    Sitting toSitting(TaskVersion task, SheetVersion sheet, List<Sitting.PersonName> people, SittingState state) {
+    Sitting toSitting(TaskVersion task, SheetVersion sheet) {
         return new Sitting(
                 id,
                 centreId,
@@ -32,11 +40,17 @@ record SittingRow(
                 stateId,
                 stateRound,
                 Optional.ofNullable(ofSittingId),
-                people,
+                people(),
                 purpose,
                 Optional.ofNullable(openingId),
                 attempt,
                 begunAt,
                 state);
+    }
+
+    private List<Sitting.PersonName> people() {
+        return IntStream.range(0, personIds.size())
+                .mapToObj(i -> new Sitting.PersonName(UUID.fromString(personIds.get(i)), personNames.get(i)))
+                .toList();
     }
 }

@@ -1,7 +1,6 @@
 package app.galdrin.web.sitting;
 
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Round;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
@@ -197,11 +196,7 @@ public class Sittings {
     /** The sitting of a row. */
     Sitting whole(SittingRow row) {
         UUID centre = row.centreId();
-        return row.toSitting(
-                tasks.task(centre, row.taskId()),
-                library.sheet(centre, row.sheetId()),
-                mapper.people(centre, row.id()),
-                mapper.state(centre, row.id()));
+        return row.toSitting(tasks.task(centre, row.taskId()), library.sheet(centre, row.sheetId()));
     }
 
     private static boolean maySee(SignedIn me, Sitting sitting) {
@@ -210,6 +205,11 @@ public class Sittings {
             return own && (me.opening().isEmpty() || me.opening().equals(sitting.openingId()));
         }
         return me.is(Role.INSTRUCTOR) || me.is(Role.VERIFIER);
+    }
+
+    /** All entries of a sitting that was just read. */
+    public Log log(Sitting sitting) {
+        return sitting.state().lastSeq() == 0 ? new Log(List.of()) : log(sitting.centreId(), sitting.id());
     }
 
     /** All entries of a sitting. */
@@ -241,7 +241,7 @@ public class Sittings {
 
     /** The rounds that have been begun, at least one; 1 where the practical has no rounds. */
     public int lastRound(Sitting sitting, Log log) {
-        var sheet = new Sheet(Works.bare(sitting));
+        var sheet = Works.sheet(sitting);
         return sitting.task()
                 .practical()
                 .of(Round.class)
@@ -270,7 +270,7 @@ public class Sittings {
 
     private void rebuild(UUID centre, UUID sittingId) {
         Sitting sitting = whole(Objects.requireNonNull(mapper.sitting(centre, sittingId)));
-        LineKey handIn = new Sheet(Works.bare(sitting)).handIn();
+        LineKey handIn = Works.sheet(sitting).handIn();
         List<Entry> entries = log(centre, sittingId).entries();
         boolean moved = entries.stream().anyMatch(e -> e.line().equals(StaffLine.BAY));
         SittingState made = SittingState.begun(moved ? null : sitting.state().bay());

@@ -5,7 +5,10 @@ import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.References;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Assignment;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -17,6 +20,13 @@ import org.springframework.stereotype.Service;
 @Service
 public class Works {
 
+    private static final int MOST_KEPT = 500;
+
+    private static final Cache<Of, Sheet> SHEETS =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+
+    private record Of(UUID taskId, UUID sheetId) {}
+
     private final Sittings sittings;
     private final BayMapper bays;
 
@@ -25,9 +35,13 @@ public class Works {
         this.bays = bays;
     }
 
-    /** The assignment without its bay's floor, for whoever needs the lines alone. */
-    static Assignment bare(Sitting sitting) {
-        return Assignment.of(sitting.task().practical(), sitting.sheet().sheet());
+    /** The lines of a sitting's sheet. They follow from its task and its vehicle's sheet, which never change, and every entry asks for them. */
+    public static Sheet sheet(Sitting sitting) {
+        var of = new Of(sitting.task().id(), sitting.sheet().id());
+        return SHEETS.get(
+                of,
+                ids -> new Sheet(Assignment.of(
+                        sitting.task().practical(), sitting.sheet().sheet())));
     }
 
     /** The practical on its vehicle, in its bay. */

@@ -1,6 +1,7 @@
 package app.galdrin.web.baysheet;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.figure.AnswerUnit;
@@ -166,6 +167,27 @@ class BadInputTest {
         form.remove("toe/wheels.rr.rearGap/2/0");
         assertEquals(302, apprentice.post(path(), form).statusCode());
         assertEquals(List.of("78.5"), written(), "the same form again writes nothing twice");
+    }
+
+    /** What a form saw follows from how many entries there were when it was shown, and its keys from its own name. */
+    @Test
+    void twoFormsShownAtOnce_bothStand_untilOneThatSawBothIsSent() {
+        assertEquals(302, sentForm("first", 0, "57"));
+        assertEquals(422, sentForm("first", 0, "57.5"), "shown again with the sentence that its key is used");
+        assertEquals(302, sentForm("second", 0, "58"));
+        assertEquals(List.of("57", "58"), written());
+        assertTrue(apprentice.get(path()).body().contains("57 · 58"), "both stand");
+        assertEquals(302, sentForm("third", 2, "59"));
+        assertFalse(apprentice.get(path()).body().contains("57 · 58"));
+    }
+
+    private int sentForm(String name, int seen, String text) {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("step", "toe");
+        form.put("form", name);
+        form.put("seen", String.valueOf(seen));
+        form.put("toe/wheels.rr.frontGap/2/0", text);
+        return apprentice.post(path(), form).statusCode();
     }
 
     @Test

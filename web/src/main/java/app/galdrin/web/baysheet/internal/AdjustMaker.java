@@ -3,7 +3,6 @@ package app.galdrin.web.baysheet.internal;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
-import app.galdrin.core.marking.Marker;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
@@ -69,7 +68,7 @@ final class AdjustMaker {
         List<PlanView.Figure> figures = plan.figures().stream()
                 .map(f -> new PlanView.Figure(
                         words.name(f),
-                        Marker.standing(assignment, answers, f, plan.id())
+                        own.goesBy(f, plan.id())
                                 .map(v -> words.figure(v.value(), f))
                                 .orElse("–"),
                         target(f).map(t -> words.figure(t, f)).orElse("–")))

@@ -13,6 +13,7 @@ import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.NewEntry;
 import app.galdrin.web.sitting.Sitting;
@@ -22,6 +23,7 @@ import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -63,6 +65,7 @@ class BaySheetController {
     private final Works works;
     private final Tasks tasks;
     private final SheetMaker.Speech speech;
+    private final BlankSheets blank = new BlankSheets();
 
     BaySheetController(
             Sittings sittings,
@@ -132,7 +135,7 @@ class BaySheetController {
     }
 
     private SheetMaker maker(Sitting sitting, Map<LineKey, Fields.Refused> refused) {
-        Log log = sittings.log(sitting.centreId(), sitting.id());
+        Log log = sittings.log(sitting);
         return new SheetMaker(sitting, works.assignment(sitting), log, refused, speech);
     }
 
@@ -147,7 +150,7 @@ class BaySheetController {
             SignedIn me, Sitting sitting, @Nullable String step, Map<LineKey, Fields.Refused> refused, Model model) {
         SheetMaker maker = maker(sitting, refused);
         Step shown = step == null ? maker.next() : named(maker, step, me);
-        model.addAttribute("page", maker.page(shown.id()));
+        model.addAttribute("page", maker.page(shown.id(), blank));
         model.addAttribute("closed", isClosed(me, sitting));
         boolean answers = me.is(Role.INSTRUCTOR) && sitting.state().flagged();
         model.addAttribute("calls", !sitting.isReference() && (Entries.isWriter(me, sitting) || answers));
@@ -157,12 +160,17 @@ class BaySheetController {
         return sitting.state().handedIn() || !Entries.isWriter(me, sitting);
     }
 
-    /** A step's form without a script: everything that was typed and can be read is written, the rest comes back. */
+    /**
+     * A step's form without a script: everything that was typed and can be read is written, the rest comes back.
+     *
+     * @param seen how many entries the sitting had when the form was shown
+     */
     @PostMapping("/sittings/{id:[0-9a-f-]{36}}")
     String write(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
             @RequestParam String step,
+            @RequestParam(defaultValue = "0") int seen,
             @RequestParam Map<String, String> form,
             HttpServletResponse response,
             Model model) {
@@ -170,8 +178,11 @@ class BaySheetController {
         SheetMaker maker = maker(sitting, Map.of());
         Map<LineKey, Fields.Refused> refused = new HashMap<>();
         Log log = sittings.log(me.centreId(), id);
+        Log shown = log.until(seen);
         for (LineKey key : maker.keys(named(maker, step, me))) {
-            write(me, sitting, log, key, form).ifPresent(bad -> refused.put(key, bad));
+            if (!leftAlone(log, key, form)) {
+                write(me, sitting, shown, key, form).ifPresent(bad -> refused.put(key, bad));
+            }
         }
         if (refused.isEmpty()) {
             return "redirect:/sittings/" + id + "?step=" + step;
@@ -181,24 +192,31 @@ class BaySheetController {
         return "baysheet/sheet";
     }
 
-    /** A form carries everything that stands; what was left as it is is not written again. */
-    private Optional<Fields.Refused> write(
-            SignedIn me, Sitting sitting, Log log, LineKey key, Map<String, String> form) {
-        boolean strike = key.key().equals(form.get("strike"));
-        String typed = typed(form, key);
+    /** A form carries everything that stands; what is left as it is is not written again. */
+    private static boolean leftAlone(Log log, LineKey key, Map<String, String> form) {
+        String typed = typed(form, key).strip();
         boolean asItStands = log.allAt(key).size() == 1
-                && log.at(key).filter(e -> e.written().equals(typed.strip())).isPresent();
-        if (!strike && (typed.isBlank() || asItStands)) {
-            return Optional.empty();
-        }
-        String entryKey = form.getOrDefault("key:" + key.key(), Ids.next().toString());
-        List<String> saw = seen(form.getOrDefault("saw:" + key.key(), ""));
-        NewEntry entry = strike
+                && log.at(key).filter(e -> e.written().equals(typed)).isPresent();
+        return !key.key().equals(form.get("strike")) && (typed.isEmpty() || asItStands);
+    }
+
+    private Optional<Fields.Refused> write(
+            SignedIn me, Sitting sitting, Log shown, LineKey key, Map<String, String> form) {
+        String typed = typed(form, key);
+        List<String> saw = shown.allAt(key).stream().map(Entry::key).toList();
+        String entryKey = entryKey(form.getOrDefault("form", Ids.next().toString()), key);
+        NewEntry entry = key.key().equals(form.get("strike"))
                 ? NewEntry.now(key, "", saw, entryKey + "-strike", NO_SCRIPT).asStrike()
                 : NewEntry.now(key, typed, saw, entryKey, NO_SCRIPT);
         return entries.write(me, sitting, entry) instanceof Entries.Outcome.Refused no
                 ? Optional.of(new Fields.Refused(typed, speech.words().text(no.why())))
                 : Optional.empty();
+    }
+
+    /** The same for the same line of the same form, so that a form sent twice is written once. */
+    private static String entryKey(String form, LineKey line) {
+        return UUID.nameUUIDFromBytes((form + " " + line.key()).getBytes(StandardCharsets.UTF_8))
+                .toString();
     }
 
     /** What was typed for a line; a size with the way chosen beside it. */

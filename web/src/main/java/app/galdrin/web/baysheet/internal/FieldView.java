@@ -17,7 +17,6 @@ import org.jspecify.annotations.Nullable;
  * @param value what stands, or what was typed and could not be read
  * @param echo what stands, as understood; empty where nothing does
  * @param error the sentence beside the field, if what was typed could not be read
- * @param entryKey the key of the next thing written here without a script
  * @param number what was understood, in mm, degrees or a count, with its sign
  * @param saw keys of what stands here, which that strikes
  * @param disputed texts that stand here beside one another, written by people who did not see one another
@@ -29,7 +28,6 @@ public record FieldView(
         String echo,
         @Nullable BigDecimal number,
         @Nullable String error,
-        String entryKey,
         List<String> saw,
         List<String> disputed,
         boolean critical,

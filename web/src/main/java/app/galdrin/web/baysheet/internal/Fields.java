@@ -11,7 +11,6 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Work;
-import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
@@ -37,6 +36,10 @@ final class Fields {
         this.refused = refused;
     }
 
+    boolean anyRefused() {
+        return !refused.isEmpty();
+    }
+
     FieldView at(LineKey key) {
         Line line = sheet.line(key).orElseThrow(() -> new IllegalStateException("no line " + key.key()));
         List<Entry> standing = log.allAt(key);
@@ -49,7 +52,6 @@ final class Fields {
                 entry.map(e -> echo(e, line, Optional.empty(), words)).orElse(""),
                 entry.map(Entry::value).orElse(null),
                 bad == null ? null : bad.why(),
-                Ids.next().toString(),
                 standing.stream().map(Entry::key).toList(),
                 standing.size() > 1 ? standing.stream().map(this::said).toList() : List.of(),
                 line.critical(),
@@ -69,7 +71,6 @@ final class Fields {
                 echo,
                 field.number(),
                 field.error(),
-                field.entryKey(),
                 field.saw(),
                 field.disputed(),
                 field.critical(),

@@ -24,6 +24,7 @@ import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
 import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
@@ -31,6 +32,7 @@ import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Works;
 import app.galdrin.web.sketch.PairRule;
 import java.util.ArrayList;
 import java.util.List;
@@ -68,7 +70,7 @@ final class SheetMaker {
         this.assignment = assignment;
         this.log = log;
         this.answers = log.answers();
-        this.sheet = new Sheet(assignment);
+        this.sheet = Works.sheet(sitting);
         this.words = speech.words();
         this.names = speech.names();
         this.targets = speech.targets();
@@ -113,11 +115,9 @@ final class SheetMaker {
         return new Sheet.Progress(done, keys.size());
     }
 
-    SheetPage page(String shown) {
-        List<StepView> views = new ArrayList<>();
-        for (Step step : steps()) {
-            views.add(view(step, views.size() + 1));
-        }
+    SheetPage page(String shown, BlankSheets blank) {
+        boolean isBlank = log.lastSeq() == 0 && !fields.anyRefused();
+        List<StepView> views = isBlank ? blank.steps(asBlank(), this::views) : views();
         List<String> disputed = log.disputed().stream()
                 .map(key -> assignment
                         .practical()
@@ -126,7 +126,25 @@ final class SheetMaker {
                         .orElse(key.step()))
                 .distinct()
                 .toList();
-        return new SheetPage(sitting, views, shown, log.lastSeq(), disputed);
+        return new SheetPage(sitting, views, shown, Ids.next(), log.lastSeq(), disputed);
+    }
+
+    private BlankSheets.Of asBlank() {
+        return new BlankSheets.Of(
+                sitting.task().id(),
+                sitting.sheet().id(),
+                assignment.floor(),
+                sitting.isReference(),
+                sitting.stateRound(),
+                Words.displays());
+    }
+
+    private List<StepView> views() {
+        List<StepView> views = new ArrayList<>();
+        for (Step step : steps()) {
+            views.add(view(step, views.size() + 1));
+        }
+        return List.copyOf(views);
     }
 
     StepView view(Step step) {
@@ -288,7 +306,7 @@ final class SheetMaker {
 
     /** What he judges and plans on: his worked figure with the doubt of his readings, else the one that is given. */
     private Optional<Estimate> standing(FigureId figure, String beforeStep) {
-        return Marker.standing(assignment, answers, figure, beforeStep);
+        return own.goesBy(figure, beforeStep);
     }
 
     private HandInView handIn(StepView.Head head, HandIn step) {
@@ -316,9 +334,7 @@ final class SheetMaker {
     /** An entry that was just written, as it was understood. */
     static String echo(Sitting sitting, Entry entry, Words words) {
         Practical practical = sitting.task().practical();
-        Line line = new Sheet(Assignment.of(practical, sitting.sheet().sheet()))
-                .line(entry.line())
-                .orElseThrow();
+        Line line = Works.sheet(sitting).line(entry.line()).orElseThrow();
         Optional<Work.Item> item = practical
                 .of(Work.class)
                 .filter(w -> w.id().equals(entry.line().step()))

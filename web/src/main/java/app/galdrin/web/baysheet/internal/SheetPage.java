@@ -3,13 +3,17 @@ package app.galdrin.web.baysheet.internal;
 import app.galdrin.web.sitting.Sitting;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * The sheet: every step in its order, one of which is shown.
  *
+ * @param form names this showing of it, so that a form of it that is sent twice is written once
+ * @param lastSeq how many entries the sitting had when it was shown
  * @param disputed lines on which two people wrote without seeing one another, named
  */
-public record SheetPage(Sitting sitting, List<StepView> steps, String shown, int lastSeq, List<String> disputed) {
+public record SheetPage(
+        Sitting sitting, List<StepView> steps, String shown, UUID form, int lastSeq, List<String> disputed) {
 
     public boolean isShown(StepView step) {
         return step.id().equals(shown);

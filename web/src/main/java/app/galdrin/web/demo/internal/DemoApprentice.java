@@ -8,7 +8,6 @@ import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Wheel;
-import app.galdrin.core.marking.Marker;
 import app.galdrin.core.procedure.Laid;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Slip;
@@ -226,7 +225,8 @@ final class DemoApprentice {
 
     private Zone zone(FigureId figure, String step) {
         var answers = sittings.log(me.centreId(), sitting.id()).answers();
-        return Marker.standing(assignment, answers, figure, step)
+        return new OwnFigures(assignment, answers)
+                .goesBy(figure, step)
                 .flatMap(v -> assignment
                         .sheet()
                         .limits(figure)
@@ -250,7 +250,8 @@ final class DemoApprentice {
             for (Adjuster adjuster : adjusters) {
                 adjuster.effects().forEach((figure, effect) -> {
                     if (adjustment.contains(figure) && isFirst(plan, adjuster, adjustment)) {
-                        double now = Marker.standing(assignment, answers, figure, plan.id())
+                        double now = new OwnFigures(assignment, answers)
+                                .goesBy(figure, plan.id())
                                 .map(v -> v.value())
                                 .orElse(0.0);
                         double target = assignment

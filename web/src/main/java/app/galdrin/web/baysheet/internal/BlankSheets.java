@@ -1,0 +1,32 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.web.layout.Words;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Supplier;
+
+/** The steps of sheets on which nothing has been written: a class begins with the same. */
+final class BlankSheets {
+
+    private static final int MOST_KEPT = 200;
+
+    private final Cache<Of, List<StepView>> kept = Caffeine.newBuilder()
+            .maximumSize(MOST_KEPT)
+            .expireAfterAccess(Duration.ofHours(1))
+            .build();
+
+    /**
+     * All that a blank sheet follows from.
+     *
+     * @param ofRound the round whose state is read, on a reference
+     */
+    record Of(UUID taskId, UUID sheetId, BayFloor floor, boolean reference, int ofRound, Words.Displays displays) {}
+
+    List<StepView> steps(Of of, Supplier<List<StepView>> made) {
+        return kept.get(of, blank -> made.get());
+    }
+}
