@@ -164,9 +164,8 @@ class TroubleTest {
     @Test
     void handedInTwice_isHandedInOnce_andTheOldPageSaysItIsClosed() {
         browser.go(path("handIn"));
-        browser.script(
-                "const f = document.querySelector('#step-handIn form'); const b = f.querySelector('[data-hand-in]');"
-                        + "f.requestSubmit(b); f.requestSubmit(b)");
+        browser.script("const f = document.querySelector('.sheet-form'); const b = f.querySelector('[data-hand-in]');"
+                + "f.requestSubmit(b); f.requestSubmit(b)");
         browser.waitForText("main", "Handed in. Nothing more");
         assertEquals(List.of("done"), written());
         browser.driver().navigate().back();
