@@ -101,7 +101,9 @@ public sealed interface Evidence {
      * A worked figure against what the taught working gives from the same readings, both in the answer's unit.
      *
      * @param taught key of the working
-     * @param tolerance how far it may be off as it was written
+     * @param tolerance how far it may be off
+     * @param slips that give what was written, each with all it takes
+     * @param possible whether so many slips could give so much that this one may be chance
      */
     record Working(
             FigureId figure,
@@ -112,10 +114,21 @@ public sealed interface Evidence {
             double written,
             double tolerance,
             double credit,
-            List<Set<String>> slips)
+            List<Set<String>> slips,
+            boolean possible)
             implements Evidence {
         public boolean right() {
             return slips.isEmpty() && credit == 1;
+        }
+
+        /** Whether it is the sum of his own two wheels rather than that of his readings. */
+        public boolean addedUp() {
+            return right() && Math.abs(written - honest) > tolerance;
+        }
+
+        /** Whether it is off by what rounding does, and lost half. */
+        public boolean near() {
+            return slips.isEmpty() && credit > 0 && credit < 1;
         }
     }
 

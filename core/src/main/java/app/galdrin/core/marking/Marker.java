@@ -4,6 +4,8 @@ import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.Step;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -13,6 +15,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.ServiceLoader;
+import java.util.stream.Stream;
 
 /**
  * Marks a sitting. Entries that are missing give a line that says so, never an exception.
@@ -20,7 +23,7 @@ import java.util.ServiceLoader;
 public final class Marker {
 
     /** Names the rules of marking on stored mark sheets. */
-    public static final String ENGINE = "2";
+    public static final String ENGINE = "3";
 
     private static final Map<Aspect, AspectMarker> BY_ASPECT = load();
 
@@ -36,9 +39,27 @@ public final class Marker {
     /** The mark sheet, a line a criterion in the order of the scheme. */
     public static MarkSheet mark(Assignment assignment, Answers answers, References references) {
         var of = new Case(assignment, answers, references);
-        return new MarkSheet(assignment.practical().scheme().criteria().stream()
+        return new MarkSheet(criteria(assignment.practical())
                 .map(criterion -> line(of, criterion))
                 .toList());
+    }
+
+    /** Those of the scheme, and before them whatever keeps people whole and was given no marks: nobody is competent without it. */
+    private static Stream<Criterion> criteria(Practical practical) {
+        Scheme scheme = practical.scheme();
+        Stream<Criterion> unmarked = practical
+                .allSteps()
+                .filter(step -> step.aspects().contains(Aspect.CRITICAL))
+                .map(step -> new Criterion.Id(step.id(), Aspect.CRITICAL))
+                .filter(id -> scheme.criterion(id).isEmpty())
+                .map(id -> new Criterion(id, 0, true, Map.of()));
+        return Stream.concat(unmarked, scheme.criteria().stream().map(Marker::safe));
+    }
+
+    private static Criterion safe(Criterion criterion) {
+        return criterion.id().aspect() == Aspect.CRITICAL
+                ? new Criterion(criterion.id(), criterion.marks(), true, criterion.bands())
+                : criterion;
     }
 
     private static MarkLine line(Case of, Criterion criterion) {

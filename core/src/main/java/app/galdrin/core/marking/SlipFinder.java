@@ -12,16 +12,23 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.DoublePredicate;
+import java.util.stream.Collectors;
 
 /**
- * Tries the known slips on an apprentice's own readings and says which single slip, or failing that which pair, gives the wrong
- * figure that was written. Several that fit equally are all named; what no pair explains is not guessed at.
+ * Tries the known slips on an apprentice's own readings and says which give the wrong figures that were written. Several that fit
+ * equally are all named; what none explains is not guessed at.
  */
 final class SlipFinder {
+
+    /** An accusation that chance would make in more than three of a hundred wrong figures is none. */
+    private static final double MOST_BY_CHANCE = 0.03;
+
+    private static final double REACH = 5;
 
     private final Case of;
     private final Measure measure;
@@ -41,25 +48,72 @@ final class SlipFinder {
     }
 
     /**
-     * Slips behind a worked figure.
+     * What explains worked figures.
      *
-     * @param matches whether a value in the answer's unit is, within rounding, what was written
-     * @return sets of one slip, or of two where no single one fits; empty where none fit
+     * @param slips sets of one slip, or of two where no single one fits; empty where none fit
+     * @param possible whether so many slips could give so much that it may be chance
      */
-    List<Set<String>> explain(Work.Item item, DoublePredicate matches) {
-        List<Set<String>> singles = slips.stream()
-                .filter(slip -> fits(List.of(slip), item, matches))
-                .<Set<String>>map(slip -> Set.of(slip.key()))
-                .toList();
-        return singles.isEmpty() ? pairs(item, matches) : singles;
+    record Found(List<Set<String>> slips, boolean possible) {
+        static final Found NOTHING = new Found(List.of(), false);
+
+        /** Whether one slip is to be named, and nothing else fits as well. */
+        boolean named() {
+            return !possible && slips.size() == 1 && slips.get(0).size() == 1;
+        }
     }
 
-    private List<Set<String>> pairs(Work.Item item, DoublePredicate matches) {
+    /**
+     * Slips behind the wrong figures that were worked from these readings. A slip is named where it gives every one of them, each within
+     * one place as written. A single figure is weaker evidence: it takes a single slip, within half a place.
+     */
+    Found explain(List<Answered> wrong) {
+        boolean alone = wrong.size() == 1;
+        double places = alone ? 0.5 : 1;
+        List<Set<String>> singles = slips.stream()
+                .filter(slip -> fits(List.of(slip), wrong, places))
+                .<Set<String>>map(slip -> Set.of(slip.key()))
+                .toList();
+        if (alone) {
+            return new Found(singles, !singles.isEmpty() && share(wrong.get(0)) > MOST_BY_CHANCE);
+        }
+        return new Found(singles.isEmpty() ? pairs(wrong, places) : singles, false);
+    }
+
+    /** How much of the figures that could be written in error the slips give, 0 to 1: five times the figure or its tolerance each way. */
+    private double share(Answered one) {
+        Work.Item item = one.item();
+        double tolerance = of.assignment()
+                .sheet()
+                .limits(item.figure())
+                .filter(l -> l.min().isPresent() && l.max().isPresent())
+                .map(l -> (l.max().getAsDouble() - l.min().getAsDouble()) / 2)
+                .map(half -> Math.abs(item.unit().ofFigure(half, item.figure(), of.baseline(measure))))
+                .orElse(0.0);
+        double reach = REACH * Math.max(Math.abs(one.right()), tolerance);
+        double[] given = slips.stream()
+                .flatMap(slip -> ways(List.of(slip), item.unit()).stream())
+                .flatMap(way -> Optional.ofNullable(way.get(item.figure())).stream())
+                .mapToDouble(v -> v)
+                .filter(v -> Math.abs(v) <= reach && one.tells(v))
+                .sorted()
+                .toArray();
+        double covered = 0;
+        double upTo = -reach;
+        for (double value : given) {
+            double from = Math.max(upTo, value - one.place() / 2);
+            double to = Math.max(from, Math.min(reach, value + one.place() / 2));
+            covered += to - from;
+            upTo = Math.max(upTo, to);
+        }
+        return reach == 0 ? 1 : covered / (2 * reach);
+    }
+
+    private List<Set<String>> pairs(List<Answered> wrong, double places) {
         List<Set<String>> pairs = new ArrayList<>();
         for (int i = 0; i < slips.size(); i++) {
             for (int j = i + 1; j < slips.size(); j++) {
-                if (fits(List.of(slips.get(i), slips.get(j)), item, matches)
-                        || fits(List.of(slips.get(j), slips.get(i)), item, matches)) {
+                if (fits(List.of(slips.get(i), slips.get(j)), wrong, places)
+                        || fits(List.of(slips.get(j), slips.get(i)), wrong, places)) {
                     pairs.add(new TreeSet<>(
                             Set.of(slips.get(i).key(), slips.get(j).key())));
                 }
@@ -68,32 +122,38 @@ final class SlipFinder {
         return pairs;
     }
 
-    private boolean fits(List<Slip> made, Work.Item item, DoublePredicate matches) {
-        SlipSetting setting = setting(item.unit());
+    /** Whether slips made in this order give all of these figures, those of one unit in one and the same way. */
+    private boolean fits(List<Slip> made, List<Answered> wrong, double places) {
+        return wrong.stream().collect(Collectors.groupingBy(a -> a.item().unit())).entrySet().stream()
+                .allMatch(e -> ways(made, e.getKey()).stream()
+                        .anyMatch(way -> e.getValue().stream().allMatch(a -> {
+                            Double value = way.get(a.item().figure());
+                            return value != null && a.is(value, places);
+                        })));
+    }
+
+    /** The answers that slips made in this order give, in every way they can be made; none where they change nothing here. */
+    private List<Map<FigureId, Double>> ways(List<Slip> made, AnswerUnit unit) {
+        SlipSetting setting = setting(unit);
         List<Map<String, Double>> used = readings;
-        boolean ofReadings = false;
+        boolean changes = false;
         for (Slip slip : made) {
             List<Map<String, Double>> changed =
                     used.stream().map(r -> slip.misused(setting, r).orElse(r)).toList();
-            ofReadings |= slip.misused(setting, Map.of()).isPresent();
+            changes |= slip.misused(setting, Map.of()).isPresent();
             used = changed;
         }
-        List<Map<FigureId, Double>> answers = List.of(answers(used, item.unit()));
-        boolean ofAnswers = false;
+        List<Map<FigureId, Double>> answers = List.of(answers(used, unit));
         for (Slip slip : made) {
             List<Map<FigureId, Double>> altered = answers.stream()
                     .flatMap(a -> slip.altered(setting, a).stream())
                     .toList();
             if (!altered.isEmpty()) {
                 answers = altered;
-                ofAnswers = true;
+                changes = true;
             }
         }
-        return (ofReadings || ofAnswers)
-                && answers.stream().anyMatch(a -> {
-                    Double value = a.get(item.figure());
-                    return value != null && matches.test(value);
-                });
+        return changes ? answers : List.of();
     }
 
     /** Everything these readings come to as the task teaches it, in the answer's unit. */

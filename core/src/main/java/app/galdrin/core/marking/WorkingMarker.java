@@ -1,5 +1,7 @@
 package app.galdrin.core.marking;
 
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.TargetReading;
@@ -14,10 +16,11 @@ import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.stream.Stream;
 
 /** Marks figures worked on paper against the taught working of the apprentice's own readings. */
@@ -40,8 +43,7 @@ public final class WorkingMarker implements AspectMarker {
         if (!anything) {
             return List.of(new Evidence.Missing(Evidence.Lack.READINGS, ""));
         }
-        List<Evidence> evidence = new ArrayList<>();
-        work.asked().forEach(item -> evidence.add(evidence(of, work, item)));
+        List<Evidence> evidence = new ArrayList<>(new OneWork(of, work).evidence());
         work.targets().forEach(target -> evidence.addAll(evidence(of, work, target)));
         return evidence;
     }
@@ -74,34 +76,95 @@ public final class WorkingMarker implements AspectMarker {
                 tolerance + Tolerance.ROUNDING.size());
     }
 
-    private static Evidence evidence(Case of, Work work, Work.Item item) {
-        Measure measure = of.practical().measure(item.from()).orElseThrow();
-        OptionalDouble honest = of.own().onPaper(measure, 0, item.figure());
-        if (honest.isEmpty()) {
-            return new Evidence.Missing(Evidence.Lack.READINGS, item.figure().key());
-        }
-        Optional<Written> written = of.answers()
-                .at(LineKey.of(work.id(), item.figure().key()))
-                .filter(w -> w.value().isPresent());
-        if (written.isEmpty()) {
-            return new Evidence.Missing(Evidence.Lack.WORKING, item.figure().key());
-        }
-        double right = item.unit().ofFigure(honest.getAsDouble(), item.figure(), of.baseline(measure));
-        double wrote = written.get().value().orElseThrow();
-        double tolerance = tolerance(item, written.get());
-        List<Set<String>> slips = Math.abs(wrote - right) <= tolerance
-                ? List.of()
-                : new SlipFinder(of, measure).explain(item, value -> Math.abs(wrote - value) <= tolerance);
-        double keeps = slips.isEmpty() ? 0 : of.practical().scheme().slipKeepsPercent() / 100.0;
-        double credit = Math.abs(wrote - right) <= tolerance ? 1 : keeps;
-        return new Evidence.Working(
-                item.figure(), item.from(), item.unit(), measure.taught(), right, wrote, tolerance, credit, slips);
-    }
+    /** The figures of a step, which are looked at together: a slip explains all that is wrong, or nothing. */
+    private static final class OneWork {
+        private final Case of;
+        private final Work work;
+        private final Map<FigureId, Answered> answered = new LinkedHashMap<>();
 
-    /** Half of the place it was written to; a coarser place than was asked for earns no more room than one asked-for step. */
-    private static double tolerance(Work.Item item, Written written) {
-        double asked = item.unit().step();
-        double half = written.step().orElse(asked) / 2;
-        return Math.max(asked / 2, Math.min(asked, half)) + Tolerance.ROUNDING.size();
+        OneWork(Case of, Work work) {
+            this.of = of;
+            this.work = work;
+            work.asked().forEach(item -> answered(item).ifPresent(a -> answered.put(item.figure(), a)));
+        }
+
+        List<Evidence> evidence() {
+            return work.asked().stream().map(this::evidence).toList();
+        }
+
+        private Evidence evidence(Work.Item item) {
+            Answered one = answered.get(item.figure());
+            if (one == null) {
+                var lack = honest(item).isEmpty() ? Evidence.Lack.READINGS : Evidence.Lack.WORKING;
+                return new Evidence.Missing(lack, item.figure().key());
+            }
+            SlipFinder.Found found = one.wrong() && one.beyondRounding() ? found(one) : SlipFinder.Found.NOTHING;
+            double keeps = found.named() ? of.practical().scheme().slipKeepsPercent() / 100.0 : 0;
+            return new Evidence.Working(
+                    item.figure(),
+                    item.from(),
+                    item.unit(),
+                    one.measure().taught(),
+                    honest(item).orElseThrow(),
+                    one.wrote(),
+                    one.tolerance(),
+                    Math.max(one.credit(), keeps),
+                    found.slips(),
+                    found.possible());
+        }
+
+        private SlipFinder.Found found(Answered one) {
+            List<Answered> wrong = answered.values().stream()
+                    .filter(a -> a.wrong() && a.measure().equals(one.measure()))
+                    .toList();
+            return new SlipFinder(of, one.measure()).explain(wrong);
+        }
+
+        private OptionalDouble honest(Work.Item item) {
+            Measure measure = of.practical().measure(item.from()).orElseThrow();
+            OptionalDouble figure = of.own().onPaper(measure, 0, item.figure());
+            return figure.isEmpty()
+                    ? figure
+                    : OptionalDouble.of(
+                            item.unit().ofFigure(figure.getAsDouble(), item.figure(), of.baseline(measure)));
+        }
+
+        private Optional<Answered> answered(Work.Item item) {
+            Optional<Written> written = written(item);
+            OptionalDouble honest = honest(item);
+            if (written.isEmpty() || honest.isEmpty()) {
+                return Optional.empty();
+            }
+            double place = Math.max(
+                    item.unit().step(), written.get().step().orElse(item.unit().step()));
+            Measure measure = of.practical().measure(item.from()).orElseThrow();
+            double wrote = written.get().value().orElseThrow();
+            var worked = new Answered(item, measure, honest.getAsDouble(), wrote, place);
+            return Optional.of(ownSum(item)
+                    .map(sum -> new Answered(item, measure, sum, wrote, place))
+                    .filter(added -> added.credit() > worked.credit())
+                    .orElse(worked));
+        }
+
+        private Optional<Written> written(Work.Item item) {
+            return of.answers()
+                    .at(LineKey.of(work.id(), item.figure().key()))
+                    .filter(w -> w.value().isPresent());
+        }
+
+        /** The sum of the two wheels as he wrote them: what is printed adds up as printed. */
+        private Optional<Double> ownSum(Work.Item item) {
+            if (item.figure().measurand().form() != Measurand.Form.SUM) {
+                return Optional.empty();
+            }
+            List<Double> wheels = work.asked().stream()
+                    .filter(i -> i.unit() == item.unit())
+                    .filter(i -> i.figure().wheel().map(item.figure()::part).equals(Optional.of(i.figure())))
+                    .filter(i -> i.figure().axle().equals(item.figure().axle()))
+                    .flatMap(i -> written(i).stream())
+                    .map(w -> w.value().orElseThrow())
+                    .toList();
+            return wheels.size() == 2 ? Optional.of(wheels.get(0) + wheels.get(1)) : Optional.empty();
+        }
     }
 }

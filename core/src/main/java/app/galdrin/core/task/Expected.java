@@ -2,11 +2,13 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.uncertainty.Estimate;
@@ -15,9 +17,14 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 
 /** How well a measuring step tells its figures when it is done as the task asks, on a vehicle that stands as its sheet wants. */
 public final class Expected {
+
+    /** The range of n results over their standard deviation that is kept in 95 of 100 cases, by n [ISO5725-6]. */
+    private static final double[] RANGE = {0, 0, 2.8, 3.3, 3.6, 3.9, 4.0, 4.2, 4.3, 4.4, 4.5};
 
     private Expected() {}
 
@@ -32,20 +39,71 @@ public final class Expected {
     }
 
     private static Map<FigureId, Estimate> worked(Measure measure, Standing bay, int repeats) {
+        Map<FigureId, Estimate> means = new LinkedHashMap<>();
+        repeated(measure, bay, repeats).forEach((figure, each) -> means.put(figure, Estimate.mean(each)));
+        return means;
+    }
+
+    /** Every figure of so many repeats, rad or mm; what they share has the same sources in each. */
+    private static Map<FigureId, List<Estimate>> repeated(Measure measure, Standing bay, int repeats) {
         Map<FigureId, List<Estimate>> all = new LinkedHashMap<>();
         Standing standing = measure.procedure().asUsual(bay);
-        Map<String, Double> readings = measure.procedure().readings(asTheSheetWants(standing.sheet()), standing);
+        Map<String, Double> readings = readings(measure, standing);
         for (int i = 1; i <= repeats; i++) {
-            var repeat = new Procedure.Repeat(measure.id(), 0, i);
-            measure.procedure()
-                    .work(readings, standing, repeat, measure.taught())
-                    .figures()
+            figures(measure, standing, readings, i)
                     .forEach((figure, estimate) ->
                             all.computeIfAbsent(figure, f -> new ArrayList<>()).add(estimate));
         }
-        Map<FigureId, Estimate> means = new LinkedHashMap<>();
-        all.forEach((figure, estimates) -> means.put(figure, Estimate.mean(estimates)));
-        return means;
+        return all;
+    }
+
+    private static Map<String, Double> readings(Measure measure, Standing standing) {
+        return measure.procedure().readings(asTheSheetWants(standing.sheet()), standing);
+    }
+
+    private static Map<FigureId, Estimate> figures(
+            Measure measure, Standing standing, Map<String, Double> readings, int repeat) {
+        return measure.procedure()
+                .work(readings, standing, new Procedure.Repeat(measure.id(), 0, repeat), measure.taught())
+                .figures();
+    }
+
+    /**
+     * How far the repeats of honest hands lie apart, by figure, rad or mm: the limit that the range of as many repeats as the step asks for
+     * keeps in nineteen of twenty cases [ISO5725-6], without what all repeats share, and rounded up to whole marks of the instrument.
+     */
+    public static Map<FigureId, Double> apart(Measure measure, Standing bay) {
+        Standing standing = measure.procedure().asUsual(bay);
+        Map<FigureId, Double> limits = new LinkedHashMap<>();
+        repeated(measure, bay, 2).forEach((figure, two) -> {
+            double once = two.get(0).minus(two.get(1)).standardUncertainty() / Math.sqrt(2);
+            double limit = RANGE[Math.min(measure.repeats(), RANGE.length - 1)] * once;
+            double mark = mark(measure, standing, figure);
+            limits.put(figure, mark == 0 ? limit : mark * Math.ceil(limit / mark - Tolerance.ROUNDING.size()));
+        });
+        return limits;
+    }
+
+    /** What one mark of an instrument does to a figure, rad or mm: the least of its places; 0 where nothing of it is read in marks. */
+    private static double mark(Measure measure, Standing standing, FigureId figure) {
+        Map<String, Double> readings = readings(measure, standing);
+        Estimate here =
+                Objects.requireNonNull(figures(measure, standing, readings, 1).get(figure));
+        return measure.procedure().places(List.of(figure)).stream()
+                .filter(place -> place.eachRepeat() && readings.containsKey(place.id()))
+                .flatMapToDouble(place -> {
+                    double resolution = place.instrument().resolution();
+                    Map<String, Double> moved = new HashMap<>(readings);
+                    double step = place.amount().quantity() == Quantity.ANGLE ? Math.toDegrees(resolution) : resolution;
+                    moved.merge(place.id(), step, Double::sum);
+                    return Optional.ofNullable(
+                                    figures(measure, standing, moved, 1).get(figure))
+                            .stream()
+                            .mapToDouble(there -> Math.abs(there.value() - here.value()));
+                })
+                .filter(difference -> difference > Tolerance.ROUNDING.size())
+                .min()
+                .orElse(0);
     }
 
     /** Every wheel at what its sheet prefers. */

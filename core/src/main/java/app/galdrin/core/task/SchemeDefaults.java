@@ -19,9 +19,6 @@ public final class SchemeDefaults {
     /** Coverage factor of the reading band. */
     private static final double K = 2;
 
-    /** Repeatability limit over standard deviation for two results [ISO5725-6]. */
-    private static final double REPEATABILITY_LIMIT = 2.8;
-
     private final Practical practical;
     private final Standing standing;
     private final int measures;
@@ -80,11 +77,11 @@ public final class SchemeDefaults {
                 }
             }
         } else if (step instanceof Measure measure && aspect == Aspect.REPEATABILITY) {
-            Map<FigureId, Estimate> once = Expected.once(measure, standing);
+            Map<FigureId, Double> apart = Expected.apart(measure, standing);
             for (FigureId figure : repeatable(measure.figures())) {
-                Estimate expected = once.get(figure);
-                if (expected != null) {
-                    bands.put(figure, Band.from(REPEATABILITY_LIMIT * expected.standardUncertainty()));
+                Double limit = apart.get(figure);
+                if (limit != null) {
+                    bands.put(figure, Band.from(limit));
                 }
             }
         }

@@ -55,11 +55,16 @@ final class Bench {
     }
 
     Bench slipsKeep(int percent) {
-        var keeping = new Scheme(practical().scheme().criteria(), percent);
-        var kept = new Bench(practical().with(keeping), assignment.sheet());
-        kept.written.putAll(written);
-        kept.found.putAll(found);
-        return kept;
+        return marked(new Scheme(practical().scheme().criteria(), percent));
+    }
+
+    /** The same sitting under another scheme. */
+    Bench marked(Scheme scheme) {
+        var other = new Bench(practical().with(scheme), assignment.sheet());
+        other.written.putAll(written);
+        other.found.putAll(found);
+        other.left.putAll(left);
+        return other;
     }
 
     /** The measurements as found. */

@@ -227,14 +227,19 @@ public class EvidenceWords {
     }
 
     private Told working(Evidence.Working e) {
-        String key = e.right() ? "evidence.working.right" : "evidence.working.wrong";
+        String how = e.addedUp() ? "addedUp" : e.right() ? "right" : e.near() ? "near" : "wrong";
         AnswerUnit unit = e.unit();
+        List<String> lines = new ArrayList<>();
+        lines.add(say("evidence.working." + how, words.answer(e.written(), unit), words.answer(e.honest(), unit)));
+        if (e.possible()) {
+            lines.add(say("slip.possible", String.join("; ", slips(e.slips()))));
+        }
         return new Told(
                 words.name(e.figure()),
                 Optional.of(e.right()),
-                List.of(say(key, words.answer(e.written(), unit), words.answer(e.honest(), unit))),
+                lines,
                 List.of(),
-                slips(e.slips()),
+                e.possible() ? List.of() : slips(e.slips()),
                 Optional.empty());
     }
 

@@ -16,6 +16,7 @@ import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.ValueSerializer;
@@ -33,6 +34,8 @@ class EvidenceJson {
 
     private final JsonMapper mapper = JsonMapper.builder()
             .addMixIn(Evidence.class, Kinds.class)
+            // what was stored before a kind said more: no slip was called chance then
+            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .addModule(new SimpleModule()
                     .addSerializer(FigureId.class, new FigureWriter())
                     .addDeserializer(FigureId.class, new FigureReader()))

@@ -46,7 +46,8 @@ class EvidenceJsonTest {
                     Optional.of(new Evidence.DoubtFrom("rim", 0.9)),
                     List.of(Set.of("methodSign"))),
             new Evidence.Repeats(TOE, List.of(0.004, 0.005), 0.001, new Band(0.001, 0.003), 1),
-            new Evidence.Working(TOE, "toe", AnswerUnit.DEGREES_MINUTES, "solved", 0.23, 0.3, 0.01, 0.25, List.of()),
+            new Evidence.Working(
+                    TOE, "toe", AnswerUnit.DEGREES_MINUTES, "solved", 0.23, 0.3, 0.01, 0.25, List.of(), true),
             new Evidence.Target(
                     "toe", "strings", "wheels.fl.frontGap", Optional.of("wheels.fl.rearGap"), -0.29, 0.3, 0.5),
             new Evidence.Target("camber", "inclinometer", "fl.gauge", Optional.empty(), -0.4, -0.4, 0.05),
