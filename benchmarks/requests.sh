@@ -33,4 +33,4 @@ sql "create schema if not exists bench; create table if not exists bench.row (id
 echo "insert into bench.row (text) values (repeat('x', 200));" > "$out/insert.sql"
 pgbench=$(compgen -G '/usr/lib/postgresql/*/bin/pgbench' | sort -V | tail -1)
 printf '%-40s %8s a second\n' 'pgbench, single rows' "$("${pgbench:-pgbench}" -n -h 127.0.0.1 -p "$db_port" -U keeper -f "$out/insert.sql" -c 50 -j 1 -T "$seconds" galdrin 2>/dev/null | awk '/tps = / {print $3}')"
-sql "drop schema bench cascade"
+sql "drop table bench.row; drop schema bench"
