@@ -85,6 +85,10 @@ public sealed interface Evidence {
             Optional<DoubtFrom> doubtFrom,
             List<Set<String>> slips)
             implements Evidence {
+        Reading with(List<Set<String>> found) {
+            return new Reading(figure, own, reference, band, credit, doubtFrom, found);
+        }
+
         /** Own less reference, rad or mm. */
         public double difference() {
             return own.value() - reference.value();

@@ -10,6 +10,7 @@ import app.galdrin.core.task.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -31,8 +32,22 @@ public final class ReadingMarker implements AspectMarker {
         if (of.found().repeats(measure, 0).isEmpty()) {
             return List.of(new Evidence.Missing(Evidence.Lack.REFERENCE, ""));
         }
-        return measure.figures().stream()
+        List<Evidence> evidence = measure.figures().stream()
                 .map(figure -> evidence(of, measure, figure, criterion))
+                .toList();
+        boolean lost = evidence.stream().anyMatch(e -> e instanceof Evidence.Reading r && r.credit() < 1);
+        return lost ? explained(evidence, new ReadingSlips(of, measure).found()) : evidence;
+    }
+
+    /** Where a figure has lost marks, the slips that moved it. */
+    private static List<Evidence> explained(List<Evidence> evidence, Map<String, Set<FigureId>> slips) {
+        return evidence.stream()
+                .map(e -> e instanceof Evidence.Reading r && r.credit() < 1
+                        ? r.with(slips.entrySet().stream()
+                                .filter(slip -> slip.getValue().contains(r.figure()))
+                                .<Set<String>>map(slip -> Set.of(slip.getKey()))
+                                .toList())
+                        : e)
                 .toList();
     }
 
@@ -45,13 +60,14 @@ public final class ReadingMarker implements AspectMarker {
         }
         Band band = criterion.band(figure).orElseThrow(() -> new IllegalStateException("no band for " + figure));
         double credit = band.credit(own.get().value() - reference.get().value());
-        List<Set<String>> slips = credit == 1
-                ? List.of()
-                : new SlipFinder(of, measure)
-                        .explainReadings(
-                                figure, v -> Math.abs(v - reference.get().value()) <= band.full());
         return new Evidence.Reading(
-                figure, figureOf(own.get()), figureOf(reference.get()), band, credit, doubt(measure, own.get()), slips);
+                figure,
+                figureOf(own.get()),
+                figureOf(reference.get()),
+                band,
+                credit,
+                doubt(measure, own.get()),
+                List.of());
     }
 
     static Evidence.Figure figureOf(Estimate estimate) {

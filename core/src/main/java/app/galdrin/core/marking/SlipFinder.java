@@ -16,7 +16,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.DoublePredicate;
 import java.util.stream.Collectors;
 
 /**
@@ -181,29 +180,5 @@ final class SlipFinder {
                 .flatMap(w -> w.honest(figure).stream())
                 .mapToDouble(v -> v)
                 .average();
-    }
-
-    /**
-     * Slips in taking or writing the readings themselves, one at a time.
-     *
-     * @param matches whether a figure in rad or mm agrees with the reference
-     */
-    List<Set<String>> explainReadings(FigureId figure, DoublePredicate matches) {
-        SlipSetting setting = setting(AnswerUnit.DEGREES);
-        List<Set<String>> found = new ArrayList<>();
-        for (Slip slip : slips) {
-            boolean possible = slip.corrected(setting, Map.of()).isPresent();
-            List<Map<String, Double>> corrected = readings.stream()
-                    .map(r -> slip.corrected(setting, r).orElse(r))
-                    .toList();
-            boolean swapped = slip.swapsSides() && !figure.otherSide().equals(figure);
-            OptionalDouble right = possible
-                    ? mean(work(corrected), figure)
-                    : swapped ? mean(work(readings), figure.otherSide()) : OptionalDouble.empty();
-            if (right.isPresent() && matches.test(right.getAsDouble())) {
-                found.add(Set.of(slip.key()));
-            }
-        }
-        return found;
     }
 }

@@ -102,6 +102,24 @@ final class Bench {
         return this;
     }
 
+    /** The same by hands that err as the procedures say, each repeat by itself. */
+    Bench readByHand(Truth truth, SplittableRandom random) {
+        measures().forEach(m -> readByHand(written, m, truth, random));
+        return this;
+    }
+
+    Bench referenceByHand(Truth truth, SplittableRandom random) {
+        measures().forEach(m -> readByHand(found, m, truth, random));
+        return this;
+    }
+
+    private void readByHand(Map<LineKey, Written> into, Measure measure, Truth truth, SplittableRandom random) {
+        var laid = measure.procedure().lay(truth, assignment.standing(), 1, random);
+        for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
+            into.putAll(lines(measure, 0, repeat, laid.read()));
+        }
+    }
+
     Bench reference(Truth truth) {
         measures().forEach(m -> read(found, m, 0, truth));
         return this;
@@ -117,11 +135,17 @@ final class Bench {
                 .lay(truth, assignment.standing(), 0, new SplittableRandom(1))
                 .read();
         for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
-            for (Place place : measure.procedure().places(measure.figures())) {
-                var line = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round);
-                into.put(line, understood(line, text(place, one.get(place.id()))));
-            }
+            into.putAll(lines(measure, round, repeat, one));
         }
+    }
+
+    private Map<LineKey, Written> lines(Measure measure, int round, int repeat, Map<String, Double> read) {
+        Map<LineKey, Written> lines = new HashMap<>();
+        for (Place place : measure.procedure().places(measure.figures())) {
+            var line = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round);
+            lines.put(line, understood(line, text(place, read.get(place.id()))));
+        }
+        return lines;
     }
 
     private static String text(Place place, double value) {

@@ -1,0 +1,256 @@
+package app.galdrin.core.marking;
+
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.Slip;
+import app.galdrin.core.procedure.SlipSetting;
+import app.galdrin.core.procedure.Slips;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.BiFunction;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
+import org.hipparchus.linear.EigenDecompositionSymmetric;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.special.Gamma;
+
+/**
+ * Slips in taking or writing down readings, told from what lies between an apprentice's figures and the reference's. All figures of a
+ * state are looked at together, with their covariance: a slip is named where it takes nearly all of what is unlikely about them away, and
+ * what it leaves is no more than honest hands leave. Chi-squared d'C⁻¹d of the differences d with the covariance C of both.
+ */
+final class ReadingSlips {
+
+    /** By how much chi-squared has to fall, and by how much more where many ways are tried. */
+    private static final double FALL = 14;
+
+    private static final int FEW = 50;
+
+    private static final double SELDOM = 0.001;
+
+    /** Beside the greatest, less of a covariance is what rounding leaves of figures that follow from one another. */
+    private static final double NOTHING = 1e-9;
+
+    private final Case of;
+    private final Measure measure;
+    private final List<Map<String, Double>> readings;
+    private final SlipSetting setting;
+
+    /** What each repeat came to. */
+    private final List<Map<FigureId, Estimate>> own;
+
+    private final Map<FigureId, Estimate> reference = new LinkedHashMap<>();
+    private final List<FigureId> figures;
+
+    ReadingSlips(Case of, Measure measure) {
+        this.of = of;
+        this.measure = measure;
+        this.readings = of.answers().readings(measure, 0);
+        this.setting = new SlipSetting(
+                measure.procedure(),
+                of.own().standing(measure, 0),
+                AnswerUnit.DEGREES,
+                of.own().baseline(measure),
+                readings);
+        this.own = worked((i, read) -> read);
+        List<FigureId> both = new ArrayList<>();
+        for (FigureId figure : measure.procedure().sees()) {
+            Optional<Estimate> there = of.found().mean(measure, 0, figure);
+            if (there.isPresent() && own.stream().allMatch(repeat -> repeat.containsKey(figure))) {
+                reference.put(figure, there.get());
+                both.add(figure);
+            }
+        }
+        // what is put together of others says nothing that they don't
+        this.figures = both.stream()
+                .filter(f -> !f.ofBothWheels()
+                        || both.stream()
+                                .noneMatch(p -> p.measurand() == f.measurand().base() && !p.equals(f)))
+                .toList();
+    }
+
+    private List<Map<FigureId, Estimate>> worked(BiFunction<Integer, Map<String, Double>, Map<String, Double>> used) {
+        return IntStream.range(0, readings.size())
+                .mapToObj(i -> of.own()
+                        .work(measure, 0, i + 1, used.apply(i, readings.get(i)))
+                        .figures())
+                .toList();
+    }
+
+    /** One way in which a slip can have been made: in all repeats or one, on both sides or one; and what each repeat comes to without. */
+    private record Way(String slip, List<Map<FigureId, Estimate>> putRight) {}
+
+    /** The slips that explain the differences, each with the figures it moves; those that fit equally are all there. */
+    Map<String, Set<FigureId>> found() {
+        Map<String, Set<FigureId>> found = new LinkedHashMap<>();
+        if (figures.isEmpty() || readings.isEmpty()) {
+            return found;
+        }
+        Distance distance = new Distance(covariance());
+        double now = distance.of(differences(own));
+        List<Way> ways = ways();
+        double fall = FALL + 2 * Math.log(Math.max(1, ways.size() / (double) FEW));
+        for (Way way : ways) {
+            double left = distance.of(differences(way.putRight()));
+            if (now - left >= fall && distance.honest(left)) {
+                found.computeIfAbsent(way.slip(), s -> new TreeSet<>()).addAll(moved(way));
+            }
+        }
+        return found;
+    }
+
+    /** Of every figure in every repeat; what no longer comes to anything is no number. */
+    private double[] differences(List<Map<FigureId, Estimate>> repeats) {
+        return repeats.stream()
+                .flatMapToDouble(repeat -> figures.stream().mapToDouble(f -> value(repeat, f) - value(reference, f)))
+                .toArray();
+    }
+
+    private static double value(Map<FigureId, Estimate> of, FigureId figure) {
+        Estimate estimate = of.get(figure);
+        return estimate == null ? Double.NaN : estimate.value();
+    }
+
+    /** Figures that are another value in some repeat once they are put right. */
+    private Set<FigureId> moved(Way way) {
+        Set<FigureId> moved = new TreeSet<>();
+        for (int i = 0; i < own.size(); i++) {
+            Map<FigureId, Estimate> right = way.putRight().get(i);
+            own.get(i).forEach((figure, before) -> {
+                if (Math.abs(before.value() - value(right, figure)) > before.standardUncertainty() / 10) {
+                    moved.add(figure);
+                }
+            });
+        }
+        return moved;
+    }
+
+    // ---- what may have happened
+
+    private List<Way> ways() {
+        List<Way> ways = new ArrayList<>();
+        for (Slip slip : Slips.of(measure.procedure())) {
+            if (slip.swapsSides()) {
+                repeats().forEach(made -> ways.add(new Way(slip.key(), sidesSwapped(made))));
+            } else if (slip.corrected(setting, Map.of()).isPresent()) {
+                for (Predicate<Place> where : sides()) {
+                    repeats()
+                            .forEach(made -> ways.add(new Way(
+                                    slip.key(),
+                                    worked((i, read) -> made.test(i) ? putRight(slip, where, read) : read))));
+                }
+            }
+        }
+        return ways;
+    }
+
+    private List<Map<FigureId, Estimate>> sidesSwapped(Predicate<Integer> made) {
+        List<Map<FigureId, Estimate>> swapped = new ArrayList<>();
+        for (Map<FigureId, Estimate> repeat : own) {
+            Map<FigureId, Estimate> other = new HashMap<>();
+            repeat.keySet()
+                    .forEach(f ->
+                            Optional.ofNullable(repeat.get(f.otherSide())).ifPresent(there -> other.put(f, there)));
+            swapped.add(made.test(swapped.size()) ? other : repeat);
+        }
+        return swapped;
+    }
+
+    private List<Predicate<Place>> sides() {
+        boolean wheels =
+                measure.procedure().walk().stream().anyMatch(p -> p.wheel().isPresent());
+        Predicate<Place> left = p -> p.wheel().filter(Wheel::left).isPresent();
+        Predicate<Place> right = p -> p.wheel().filter(w -> !w.left()).isPresent();
+        return wheels ? List.of(p -> true, left, right) : List.of(p -> true);
+    }
+
+    /** All repeats, and each by itself. */
+    private List<Predicate<Integer>> repeats() {
+        List<Predicate<Integer>> repeats = new ArrayList<>(List.of(i -> true));
+        if (readings.size() > 1) {
+            IntStream.range(0, readings.size()).forEach(only -> repeats.add(i -> i == only));
+        }
+        return repeats;
+    }
+
+    private Map<String, Double> putRight(Slip slip, Predicate<Place> where, Map<String, Double> read) {
+        Map<String, Double> all = slip.corrected(setting, read).orElse(read);
+        Map<String, Double> used = new HashMap<>(read);
+        measure.procedure().walk().stream().filter(where).map(Place::id).forEach(place -> {
+            Double right = all.get(place);
+            if (right != null) {
+                used.put(place, right);
+            }
+        });
+        return used;
+    }
+
+    // ---- how unlikely a difference is
+
+    /** Of all differences: own readings and the reference's are independent of one another; one reference stands against all repeats. */
+    private RealMatrix covariance() {
+        List<Map<String, Double>> parts = new ArrayList<>();
+        own.forEach(repeat -> figures.forEach(f -> parts.add(budget(repeat, f))));
+        List<Map<String, Double>> against =
+                figures.stream().map(f -> budget(reference, f)).toList();
+        int n = parts.size();
+        RealMatrix covariance = MatrixUtils.createRealMatrix(n, n);
+        for (int i = 0; i < n; i++) {
+            for (int j = 0; j < n; j++) {
+                double ofReference = shared(against.get(i % figures.size()), against.get(j % figures.size()));
+                covariance.setEntry(i, j, shared(parts.get(i), parts.get(j)) + ofReference);
+            }
+        }
+        return covariance;
+    }
+
+    private static Map<String, Double> budget(Map<FigureId, Estimate> of, FigureId figure) {
+        return Objects.requireNonNull(of.get(figure)).budget().parts();
+    }
+
+    private static double shared(Map<String, Double> one, Map<String, Double> other) {
+        return one.entrySet().stream()
+                .mapToDouble(e -> e.getValue() * other.getOrDefault(e.getKey(), 0.0))
+                .sum();
+    }
+
+    /** Chi-squared of differences, in the directions in which there is any doubt. */
+    private static final class Distance {
+        private final EigenDecompositionSymmetric doubt;
+        private final int directions;
+
+        Distance(RealMatrix covariance) {
+            this.doubt = new EigenDecompositionSymmetric(covariance);
+            double greatest = doubt.getEigenvalue(0); // in falling order
+            this.directions = (int) IntStream.range(0, covariance.getRowDimension())
+                    .filter(i -> doubt.getEigenvalue(i) > NOTHING * greatest)
+                    .count();
+        }
+
+        double of(double[] differences) {
+            double sum = 0;
+            for (int i = 0; i < directions; i++) {
+                double along = doubt.getEigenvector(i).dotProduct(MatrixUtils.createRealVector(differences));
+                sum += along * along / doubt.getEigenvalue(i);
+            }
+            return Double.isNaN(sum) ? Double.POSITIVE_INFINITY : sum;
+        }
+
+        /** Whether honest hands leave as much in one of a thousand cases or more. */
+        boolean honest(double left) {
+            return left < Double.POSITIVE_INFINITY && Gamma.regularizedGammaQ(directions / 2.0, left / 2) >= SELDOM;
+        }
+    }
+}
