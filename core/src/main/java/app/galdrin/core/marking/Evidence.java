@@ -22,6 +22,16 @@ public sealed interface Evidence {
     /** Share of what there was to earn, 0 to 1. */
     double credit();
 
+    /** Whether it is a smaller matter beside the others of its line: all such together are a tenth of it. */
+    default boolean minor() {
+        return false;
+    }
+
+    /** Whether its line is not met, whatever else there is. */
+    default boolean bars() {
+        return false;
+    }
+
     /** A figure and its standard uncertainty, rad or mm. */
     record Figure(double value, double doubt) {}
 
@@ -59,6 +69,11 @@ public sealed interface Evidence {
         @Override
         public double credit() {
             return 0;
+        }
+
+        @Override
+        public boolean minor() {
+            return what == Lack.ADJUSTABLE;
         }
     }
 
@@ -172,6 +187,12 @@ public sealed interface Evidence {
         public double credit() {
             return right.contains(said) ? 1 : 0;
         }
+
+        /** A vehicle that is certainly outside was called inside. */
+        @Override
+        public boolean bars() {
+            return said == Verdict.INSIDE && zone == Zone.OUTSIDE;
+        }
     }
 
     /**
@@ -201,6 +222,11 @@ public sealed interface Evidence {
         @Override
         public double credit() {
             return said == actual ? 1 : 0;
+        }
+
+        @Override
+        public boolean minor() {
+            return true;
         }
     }
 

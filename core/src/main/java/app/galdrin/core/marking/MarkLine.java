@@ -53,7 +53,8 @@ public record MarkLine(
     /** Whether the marks given reach what the criterion needs to count as met. */
     public boolean met() {
         double share = override.isPresent() && available > 0 ? marks().doubleValue() / available : credit;
-        return Tolerance.ROUNDING.atLeast(share, criterion.aspect().creditToMeet());
+        boolean barred = override.isEmpty() && evidence.stream().anyMatch(Evidence::bars);
+        return !barred && Tolerance.ROUNDING.atLeast(share, criterion.aspect().creditToMeet());
     }
 
     public boolean waiting() {

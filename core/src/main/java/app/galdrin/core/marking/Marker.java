@@ -25,6 +25,9 @@ public final class Marker {
     /** Names the rules of marking on stored mark sheets. */
     public static final String ENGINE = "3";
 
+    /** What the minor pieces of a line's evidence are worth together. */
+    private static final double MINOR = 0.1;
+
     private static final Map<Aspect, AspectMarker> BY_ASPECT = load();
 
     private Marker() {}
@@ -66,8 +69,7 @@ public final class Marker {
         Step step = of.practical().step(criterion.id().step()).orElseThrow();
         List<Evidence> evidence =
                 Objects.requireNonNull(BY_ASPECT.get(criterion.id().aspect())).evidence(of, step, criterion);
-        double credit =
-                evidence.stream().mapToDouble(Evidence::credit).average().orElse(0);
+        double credit = credit(evidence);
         return new MarkLine(
                 criterion.id(),
                 criterion.marks(),
@@ -76,5 +78,18 @@ public final class Marker {
                 BigDecimal.valueOf(criterion.marks() * credit).setScale(1, RoundingMode.HALF_UP),
                 evidence,
                 Optional.empty());
+    }
+
+    /** Share of a line's marks: pieces of evidence count alike, the minor ones of it together a tenth. */
+    private static double credit(List<Evidence> evidence) {
+        double major = average(evidence.stream().filter(e -> !e.minor()));
+        double minor = average(evidence.stream().filter(Evidence::minor));
+        boolean both =
+                evidence.stream().anyMatch(Evidence::minor) && evidence.stream().anyMatch(e -> !e.minor());
+        return both ? (1 - MINOR) * major + MINOR * minor : major + minor;
+    }
+
+    private static double average(Stream<Evidence> evidence) {
+        return evidence.mapToDouble(Evidence::credit).average().orElse(0);
     }
 }

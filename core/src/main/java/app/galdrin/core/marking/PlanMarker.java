@@ -246,8 +246,12 @@ public final class PlanMarker implements AspectMarker {
         private Evidence move(Adjuster adjuster, boolean swapped, boolean insideAsFound) {
             Amount move = moveOf(adjuster);
             Amount need = needOf(adjuster).amount();
-            double credit = credit(adjuster, move, need);
-            boolean leavingIsRight = move.sign() == 0 && insideAsFound;
+            boolean left = move.sign() == 0;
+            boolean needless = need.size()
+                    .filter(n -> Math.abs(n) <= adjuster.smallestStep() / 2)
+                    .isPresent();
+            double credit = left && !needless ? 0 : credit(adjuster, move, need);
+            boolean leavingIsRight = left && insideAsFound;
             return new Evidence.Move(
                     adjuster.id(),
                     adjuster.part().key(),

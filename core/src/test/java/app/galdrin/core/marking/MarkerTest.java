@@ -425,6 +425,23 @@ class MarkerTest {
                         .credit());
     }
 
+    /** Whether it can be adjusted is a tenth of the line; what is certainly outside and called inside is not met by the rest. */
+    @Test
+    void aVerdict_isNotMet_whereWhatIsOutsideWasCalledInside() {
+        Bench bench = flawless();
+        Map.of("caster.front", "yes", "camber.front", "no", "toe.front", "no")
+                .forEach((a, said) -> bench.write("judge/adjustable." + a + "/0/0", said));
+        assertEquals(0.9, bench.line("judge.verdict").credit(), 1e-12);
+        bench.strike("judge/adjustable.toe.front/0/0");
+        assertEquals(0.9, bench.line("judge.verdict").credit(), 1e-12);
+        assertTrue(bench.line("judge.verdict").met());
+        bench.write("work/toe.front.left/0/0", "3.00").write("judge/toe.front.left/0/0", "inside");
+        assertTrue(bench.line("judge.verdict").credit() > 0.5);
+        assertFalse(bench.line("judge.verdict").met());
+        bench.write("judge/toe.front.left/0/0", "tooClose");
+        assertTrue(bench.line("judge.verdict").met(), "wrong too, but not dangerous");
+    }
+
     private static Evidence.Judged judged(Bench bench, String figure) {
         return bench.evidence("judge.verdict", Evidence.Judged.class).stream()
                 .filter(e -> e.figure().equals(figure(figure)))
@@ -462,6 +479,19 @@ class MarkerTest {
         assertEquals(Way.SHORTEN, move.neededWay());
         assertEquals(0.34 / TURN, move.needed().orElseThrow(), 0.02);
         assertFalse(move.splitAssumed());
+    }
+
+    /** An amount too small to matter beside the part's steps is none; anything else that is outside is not left alone. */
+    @ParameterizedTest
+    @CsvSource({"0.20,0", "0.12,0", "-0.03,1"})
+    void leavingAWheelOutside_earnsNothing(double toe, double credit) {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                .read(state(3.5, -0.4, -0.4, toe, toe))
+                .workRight();
+        for (String part : List.of("topSlot.front.left", "topSlot.front.right", "rod.front.left", "rod.front.right")) {
+            bench.write("plan/" + part + ".way/0/0", "leave");
+        }
+        assertEquals(credit, move(bench, "rod.front.left").credit());
     }
 
     @Test
