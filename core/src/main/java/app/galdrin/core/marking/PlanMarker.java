@@ -34,6 +34,10 @@ public final class PlanMarker implements AspectMarker {
     private static final double SHARE = 0.25;
 
     private static final double LEAST_STEPS = 2;
+
+    /** So much of the tolerance about what is preferred needs no adjusting. */
+    private static final double NEAR = 0.25;
+
     private static final String SWAPPED = "leftRightSwapped";
 
     @Override
@@ -136,8 +140,9 @@ public final class PlanMarker implements AspectMarker {
                 needed.put(adjuster, need.get());
             }
             boolean swapped = isSwapped(mine);
-            boolean inside = insideAsFound(adjustment);
-            return mine.stream().<Evidence>map(a -> move(a, swapped, inside)).toList();
+            return mine.stream()
+                    .<Evidence>map(a -> move(a, swapped, leaving(a, adjustment)))
+                    .toList();
         }
 
         /** A part that moves several figures is planned for the first of them that the plan asks for. */
@@ -243,15 +248,13 @@ public final class PlanMarker implements AspectMarker {
             return Objects.requireNonNull(needed.get(adjuster));
         }
 
-        private Evidence move(Adjuster adjuster, boolean swapped, boolean insideAsFound) {
+        private Evidence move(Adjuster adjuster, boolean swapped, double leaving) {
             Amount move = moveOf(adjuster);
             Amount need = needOf(adjuster).amount();
-            boolean left = move.sign() == 0;
             boolean needless = need.size()
                     .filter(n -> Math.abs(n) <= adjuster.smallestStep() / 2)
                     .isPresent();
-            double credit = left && !needless ? 0 : credit(adjuster, move, need);
-            boolean leavingIsRight = left && insideAsFound;
+            double credit = move.sign() == 0 && !needless ? leaving : credit(adjuster, move, need);
             return new Evidence.Move(
                     adjuster.id(),
                     adjuster.part().key(),
@@ -262,7 +265,7 @@ public final class PlanMarker implements AspectMarker {
                     need.size().map(Math::abs),
                     allowance(adjuster, need),
                     needOf(adjuster).splitAssumed(),
-                    leavingIsRight ? 1 : credit,
+                    credit,
                     credit < 1 && swapped ? Optional.of(SWAPPED) : Optional.empty());
         }
 
@@ -276,17 +279,37 @@ public final class PlanMarker implements AspectMarker {
             return amount ? 1 : 0.5;
         }
 
-        /** Whether the apprentice's own figures need no adjusting at all: then leaving the parts is right too. */
-        private boolean insideAsFound(FigureId.Adjustment adjustment) {
-            return of(adjustment).stream().allMatch(figure -> {
-                if (of.assignment().sheet().limits(figure).isEmpty()) {
-                    return true;
-                }
-                Optional<Estimate> value = of.standing(figure, plan.id());
-                return value.flatMap(v -> of.judged(figure, v))
-                        .filter(j -> j.zone() == Zone.INSIDE)
-                        .isPresent();
-            });
+        /** What leaving a part alone earns, by whichever figure of its own wheel is worst off; by the sum where the wheel is not known. */
+        private double leaving(Adjuster adjuster, FigureId.Adjustment adjustment) {
+            List<FigureId> all = of(adjustment);
+            List<FigureId> moved = all.stream()
+                    .filter(f -> adjuster.effectOn(f).isPresent()
+                            && of.standing(f, plan.id()).isPresent())
+                    .toList();
+            return (moved.isEmpty() ? all : moved)
+                    .stream()
+                            .flatMap(f -> of.standing(f, plan.id()).map(now -> leaving(f, now)).stream())
+                            .mapToDouble(v -> v)
+                            .min()
+                            .orElse(1);
+        }
+
+        /** All inside or near what is preferred, half in doubt, nothing outside. */
+        private double leaving(FigureId figure, Estimate now) {
+            Optional<Zone> zone = of.judged(figure, now).map(j -> j.zone());
+            if (zone.isEmpty() || zone.get() == Zone.INSIDE) {
+                return 1;
+            }
+            if (zone.get() == Zone.OUTSIDE) {
+                return 0;
+            }
+            Limits limits = of.assignment().sheet().limits(figure).orElseThrow();
+            boolean near = limits.target().isPresent()
+                    && limits.min().isPresent()
+                    && limits.max().isPresent()
+                    && Math.abs(now.value() - limits.target().getAsDouble())
+                            <= NEAR * (limits.max().getAsDouble() - limits.min().getAsDouble());
+            return near ? 1 : 0.5;
         }
     }
 }
