@@ -43,6 +43,9 @@ final class ReadingSlips {
     /** Beside the greatest, less of a covariance is what rounding leaves of figures that follow from one another. */
     private static final double NOTHING = 1e-9;
 
+    /** Less than this share of its standard doubt has not moved a figure. */
+    private static final double MOVED = 0.1;
+
     private final Case of;
     private final Measure measure;
     private final List<Map<String, Double>> readings;
@@ -129,7 +132,7 @@ final class ReadingSlips {
         for (int i = 0; i < own.size(); i++) {
             Map<FigureId, Estimate> right = way.putRight().get(i);
             own.get(i).forEach((figure, before) -> {
-                if (Math.abs(before.value() - value(right, figure)) > before.standardUncertainty() / 10) {
+                if (Math.abs(before.value() - value(right, figure)) > MOVED * before.standardUncertainty()) {
                     moved.add(figure);
                 }
             });
