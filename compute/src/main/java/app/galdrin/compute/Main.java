@@ -1,8 +1,8 @@
 package app.galdrin.compute;
 
 import app.galdrin.core.evaluate.CsvStream;
+import app.galdrin.core.evaluate.LineStream.Progress;
 import app.galdrin.core.evaluate.RecordStream;
-import app.galdrin.core.evaluate.RecordStream.Progress;
 import app.galdrin.core.record.CsvColumns;
 import app.galdrin.core.record.JsonSchema;
 import app.galdrin.core.record.RecordKind;

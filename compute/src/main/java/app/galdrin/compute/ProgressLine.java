@@ -1,6 +1,6 @@
 package app.galdrin.compute;
 
-import app.galdrin.core.evaluate.RecordStream.Progress;
+import app.galdrin.core.evaluate.LineStream.Progress;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

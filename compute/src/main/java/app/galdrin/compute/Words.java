@@ -7,10 +7,13 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.ResourceBundle;
 
-/** The sentences of the command. */
+/** The sentences of the commands. */
 final class Words {
 
     static final ResourceBundle MESSAGES = ResourceBundle.getBundle("app.galdrin.compute.messages");
+
+    /** What {@code galdrin mark} says of itself. */
+    static final ResourceBundle MARK = ResourceBundle.getBundle("app.galdrin.compute.mark");
 
     /** The sentences on faults, made once and used for a million records: the pieces between which the field stands. */
     private static final Map<FaultCode, String[]> OF_FAULTS = new EnumMap<>(FaultCode.class);

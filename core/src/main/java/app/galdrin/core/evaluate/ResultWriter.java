@@ -4,11 +4,8 @@ import app.galdrin.core.Fault;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Figures;
-import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
-import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Budget;
-import java.io.ByteArrayOutputStream;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,28 +13,10 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JsonGenerator;
-import tools.jackson.core.ObjectWriteContext;
-import tools.jackson.core.StreamWriteFeature;
-import tools.jackson.core.exc.StreamWriteException;
 import tools.jackson.core.io.SerializedString;
-import tools.jackson.core.json.JsonFactory;
-import tools.jackson.core.json.JsonWriteFeature;
-import tools.jackson.core.util.JsonRecyclerPools;
 
-/** Writes result lines; may be used by several threads. */
-final class ResultWriter {
-
-    private static final JsonFactory FACTORY = JsonFactory.builder()
-            .enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER)
-            .disable(StreamWriteFeature.AUTO_CLOSE_TARGET)
-            .disable(StreamWriteFeature.FLUSH_PASSED_TO_STREAM)
-            .recyclerPool(JsonRecyclerPools.threadLocalPool())
-            .rootValueSeparator("")
-            .build();
-
-    /** For the rare lines with half a surrogate pair in a text: JSON may carry it escaped, UTF-8 can't. */
-    private static final JsonFactory ESCAPING =
-            FACTORY.rebuild().enable(JsonWriteFeature.ESCAPE_NON_ASCII).build();
+/** Writes result lines. */
+final class ResultWriter implements LineWriter {
 
     // names that every line has, encoded once
     private static final SerializedString ID = new SerializedString("id");
@@ -62,37 +41,9 @@ final class ResultWriter {
         this.explain = explain;
     }
 
-    ResultLines write(LineBatch batch) {
-        try {
-            return write(batch, FACTORY);
-        } catch (StreamWriteException e) {
-            return write(batch, ESCAPING); // some text in it holds half a surrogate pair
-        }
-    }
-
-    private ResultLines write(LineBatch batch, JsonFactory factory) {
-        var out = new ByteArrayOutputStream(2 * (batch.end() - batch.start()));
-        boolean allComputed = true;
-        int count = 0;
-        try (JsonGenerator json = factory.createGenerator(ObjectWriteContext.empty(), out);
-                JsonLines lines = batch.lines()) {
-            if (batch.afterTooLong()) {
-                lines.skip();
-                write(json, RecordLine.broken());
-                allComputed = false;
-                count++;
-            }
-            while (lines.hasNext()) {
-                RecordLine line = RecordLine.evaluate(lines.next());
-                write(json, line);
-                allComputed &= line.outcome() instanceof Outcome.Value;
-                count++;
-            }
-        }
-        return new ResultLines(out, count, allComputed);
-    }
-
-    private void write(JsonGenerator json, RecordLine line) {
+    @Override
+    public boolean write(JsonGenerator json, Optional<JsonObject> object) {
+        RecordLine line = RecordLine.evaluate(object);
         json.writeStartObject();
         text(json, ID, line.id());
         if (line.outcome() instanceof Outcome.Value<Answer> value) {
@@ -104,7 +55,7 @@ final class ResultWriter {
             error(json, failed.fault());
         }
         json.writeEndObject();
-        json.writeRaw('\n');
+        return line.outcome() instanceof Outcome.Value;
     }
 
     private SerializedString encoded(String name) {
@@ -143,7 +94,7 @@ final class ResultWriter {
         json.writeEndObject();
         if (explain) {
             json.writeArrayPropertyStart("working");
-            answer.working().get().forEach(step -> step(json, step));
+            answer.working().get().forEach(step -> step.write(json));
             json.writeEndArray();
             if (figures.wantsDoubt()) {
                 json.writeObjectPropertyStart("budget");
@@ -178,18 +129,6 @@ final class ResultWriter {
         } else {
             json.writeString((String) value);
         }
-    }
-
-    private static void step(JsonGenerator json, Step step) {
-        json.writeStartObject();
-        json.writeStringProperty("formula", step.formula());
-        json.writeObjectPropertyStart("in");
-        step.in().forEach(term -> json.writeNumberProperty(term.name(), term.inRecord()));
-        json.writeEndObject();
-        json.writeObjectPropertyStart("out");
-        json.writeNumberProperty(step.out().name(), step.out().inRecord());
-        json.writeEndObject();
-        json.writeEndObject();
     }
 
     /** Every figure's budget under its path, in the figure's unit. */

@@ -6,6 +6,7 @@ import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import tools.jackson.core.JsonGenerator;
 
 /**
  * One step of a calculation: the formula, the numbers that go in and the number that comes out.
@@ -49,6 +50,19 @@ public record Step(String formula, List<Term> in, Term out) {
             }
         }
         return List.copyOf(steps);
+    }
+
+    /** As an object: the formula, what goes in and what comes out, in the units of records (deg, mm). */
+    public void write(JsonGenerator json) {
+        json.writeStartObject();
+        json.writeStringProperty("formula", formula);
+        json.writeObjectPropertyStart("in");
+        in.forEach(term -> json.writeNumberProperty(term.name(), term.inRecord()));
+        json.writeEndObject();
+        json.writeObjectPropertyStart("out");
+        json.writeNumberProperty(out.name(), out.inRecord());
+        json.writeEndObject();
+        json.writeEndObject();
     }
 
     public static Builder of(String formula) {

@@ -76,7 +76,8 @@ public final class TaskDocument {
         throw new IllegalStateException("a stored task document: " + read(text));
     }
 
-    private static Reading read(JsonObject json) {
+    /** One that stands within another document. */
+    public static Reading read(JsonObject json) {
         var faults = new TaskFaults();
         faults.only(
                 json,

@@ -194,7 +194,7 @@ class RecordStreamTest {
         String line = "{\"id\":\"r\",\"kind\":\"toe.line\",\"input\":{\"frontGap\":83.4,\"rearGap\":81.9,"
                 + "\"baseline\":437,\"lineSide\":\"outboard\",\"u\":{\"gap\":0.3}}}";
         var out = new ByteArrayOutputStream();
-        new RecordStream(fault -> "", true, 1, RecordStream.Progress.NONE)
+        new RecordStream(fault -> "", true, 1, LineStream.Progress.NONE)
                 .run(new ByteArrayInputStream(line.getBytes(StandardCharsets.UTF_8)), out);
         var result = Records.parse(out.toString(StandardCharsets.UTF_8).strip());
         var flat = Records.flat(result);

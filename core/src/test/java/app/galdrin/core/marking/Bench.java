@@ -189,8 +189,12 @@ final class Bench {
         return new Answers(written);
     }
 
+    References references() {
+        return new References(new Answers(found), new Answers(left));
+    }
+
     MarkSheet mark() {
-        return Marker.mark(assignment, new Answers(written), new References(new Answers(found), new Answers(left)));
+        return Marker.mark(assignment, new Answers(written), references());
     }
 
     MarkLine line(String criterion) {

@@ -44,16 +44,19 @@ public final class SheetDocument {
         if (bytes.length > LONGEST) {
             return refused(Reason.TOO_LONG, String.valueOf(LONGEST));
         }
-        return JsonLines.object(bytes)
-                .map(json -> new SheetDocument().read(json))
-                .orElseGet(() -> refused(Reason.NOT_JSON));
+        return JsonLines.object(bytes).map(SheetDocument::read).orElseGet(() -> refused(Reason.NOT_JSON));
+    }
+
+    /** One that stands within another document. */
+    public static WrittenSheet read(JsonObject json) {
+        return new SheetDocument().rows(json);
     }
 
     static WrittenSheet refused(Reason reason, String... more) {
         return new WrittenSheet.Refused(List.of(new SheetFault("", Optional.empty(), reason, "", List.of(more))));
     }
 
-    private WrittenSheet read(JsonObject json) {
+    private WrittenSheet rows(JsonObject json) {
         if (!FORMAT.equals(json.get("format")) || !Double.valueOf(VERSION).equals(json.get("version"))) {
             return refused(Reason.NOT_A_SHEET);
         }

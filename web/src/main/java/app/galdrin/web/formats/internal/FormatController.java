@@ -1,5 +1,7 @@
 package app.galdrin.web.formats.internal;
 
+import app.galdrin.core.marking.written.MarksWriter;
+import app.galdrin.core.pack.TaskPack;
 import app.galdrin.core.record.JsonSchema;
 import app.galdrin.core.record.RecordKinds;
 import app.galdrin.core.spec.written.SheetDocument;
@@ -13,6 +15,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.ObjectWriteContext;
 import tools.jackson.core.json.JsonFactory;
@@ -49,6 +52,16 @@ class FormatController {
     @GetMapping("/formats/sheet.schema.json")
     ResponseEntity<Resource> sheetSchema() {
         return schema("sheet.schema.json", SheetDocument.class);
+    }
+
+    @GetMapping("/formats/pack.schema.json")
+    ResponseEntity<Resource> packSchema() {
+        return schema("pack.schema.json", TaskPack.class);
+    }
+
+    @GetMapping("/formats/{of:sitting|marks}.schema.json")
+    ResponseEntity<Resource> markingSchema(@PathVariable String of) {
+        return schema(of + ".schema.json", MarksWriter.class);
     }
 
     private static ResponseEntity<Resource> schema(String name, Class<?> beside) {

@@ -1,0 +1,185 @@
+package app.galdrin.core.marking.written;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.spec.Limits;
+import app.galdrin.core.task.Band;
+import java.util.Collection;
+import java.util.List;
+import java.util.Set;
+import tools.jackson.core.JsonGenerator;
+
+/** Evidence as an object: its kind under {@code is}, then keys and numbers. Angles are degrees, lengths mm, worked figures as asked. */
+final class EvidenceWriter {
+
+    private final JsonGenerator json;
+
+    EvidenceWriter(JsonGenerator json) {
+        this.json = json;
+    }
+
+    /** The members of one piece of evidence, within an object that is open. */
+    void members(Evidence evidence) {
+        if (evidence instanceof Evidence.Missing e) {
+            is("missing").text("what", e.what().key()).text("of", e.of());
+        } else if (evidence instanceof Evidence.Item e) {
+            is("item").text("item", e.item()).flag("done", e.done());
+        } else if (evidence instanceof Evidence.Reading e) {
+            reading(e);
+        } else if (evidence instanceof Evidence.Repeats e) {
+            repeats(e);
+        } else if (evidence instanceof Evidence.Working e) {
+            working(e);
+        } else if (evidence instanceof Evidence.Target e) {
+            target(e);
+        } else {
+            decided(evidence);
+        }
+        number("credit", evidence.credit());
+    }
+
+    private void decided(Evidence evidence) {
+        if (evidence instanceof Evidence.Judged e) {
+            is("judged").figure(e.figure()).value("own", e.figure(), e.own()).limits(e.figure(), e.limits());
+            word("rule", e.rule()).word("zone", e.zone()).word("said", e.said()).words("right", e.right());
+        } else if (evidence instanceof Evidence.Compared e) {
+            is("compared").figure(e.figure()).text("first", e.first()).text("second", e.second());
+            amount("difference", e.figure(), e.difference()).amount("expanded", e.figure(), e.expanded());
+            word("said", e.said()).word("right", e.right());
+        } else if (evidence instanceof Evidence.CanBeAdjusted e) {
+            is("canBeAdjusted").text("adjustment", e.adjustment()).word("said", e.said());
+            word("actual", e.actual());
+        } else if (evidence instanceof Evidence.AsLeft e) {
+            is("asLeft").figure(e.figure()).value("reference", e.figure(), e.reference());
+            limits(e.figure(), e.limits()).word("rule", e.rule()).word("zone", e.zone());
+            flag("accepted", e.accepted());
+        } else if (evidence instanceof Evidence.Move e) {
+            move(e);
+        } else if (evidence instanceof Evidence.NoMove e) {
+            is("noMove").text("adjustment", e.adjustment()).word("planned", e.planned());
+            words("right", e.right());
+        } else {
+            throw new IllegalArgumentException("no writing of " + evidence.getClass());
+        }
+    }
+
+    private void reading(Evidence.Reading e) {
+        is("reading")
+                .figure(e.figure())
+                .value("own", e.figure(), e.own())
+                .value("reference", e.figure(), e.reference());
+        amount("difference", e.figure(), e.difference()).band(e.figure(), e.band());
+        e.doubtFrom().ifPresent(d -> text("doubtFrom", d.group()).number("doubtShare", d.share()));
+        slips(e.slips());
+    }
+
+    private void repeats(Evidence.Repeats e) {
+        is("repeats").figure(e.figure());
+        json.writeArrayPropertyStart("each");
+        e.each().forEach(v -> json.writeNumber(inRecord(e.figure(), v)));
+        json.writeEndArray();
+        amount("range", e.figure(), e.range()).band(e.figure(), e.band());
+    }
+
+    private void working(Evidence.Working e) {
+        is("working").figure(e.figure()).text("from", e.from()).word("unit", e.unit());
+        text("taught", e.taught()).number("honest", e.honest()).number("written", e.written());
+        number("tolerance", e.tolerance()).flag("addedUp", e.addedUp());
+        slips(e.slips());
+        if (!e.slips().isEmpty()) {
+            flag("possible", e.possible());
+        }
+    }
+
+    private void target(Evidence.Target e) {
+        is("target").text("from", e.from()).text("procedure", e.procedure()).text("place", e.place());
+        e.against().ifPresent(place -> text("against", place));
+        number("honest", e.honest()).number("written", e.written()).number("tolerance", e.tolerance());
+    }
+
+    private void move(Evidence.Move e) {
+        is("move").text("adjuster", e.adjuster()).text("unit", e.unit()).word("way", e.way());
+        number("planned", e.planned()).word("neededWay", e.neededWay());
+        e.needed().ifPresent(needed -> number("needed", needed));
+        number("allowance", e.allowance()).flag("splitAssumed", e.splitAssumed());
+        e.slip().ifPresent(slip -> slips(List.of(Set.of(slip))));
+    }
+
+    // ---- members
+
+    private EvidenceWriter is(String kind) {
+        return text("is", kind);
+    }
+
+    private EvidenceWriter text(String name, String text) {
+        json.writeStringProperty(name, text);
+        return this;
+    }
+
+    private EvidenceWriter word(String name, Keyed word) {
+        return text(name, word.key());
+    }
+
+    private void words(String name, Collection<? extends Keyed> words) {
+        json.writeArrayPropertyStart(name);
+        words.stream().map(Keyed::key).sorted().forEach(json::writeString);
+        json.writeEndArray();
+    }
+
+    private EvidenceWriter flag(String name, boolean flag) {
+        json.writeBooleanProperty(name, flag);
+        return this;
+    }
+
+    private EvidenceWriter number(String name, double number) {
+        json.writeNumberProperty(name, number);
+        return this;
+    }
+
+    private EvidenceWriter figure(FigureId figure) {
+        return text("figure", figure.key());
+    }
+
+    private static double inRecord(FigureId figure, double inCore) {
+        return figure.measurand().quantity() == Quantity.ANGLE ? Math.toDegrees(inCore) : inCore;
+    }
+
+    private EvidenceWriter amount(String name, FigureId figure, double inCore) {
+        return number(name, inRecord(figure, inCore));
+    }
+
+    private EvidenceWriter value(String name, FigureId figure, Evidence.Figure value) {
+        json.writeObjectPropertyStart(name);
+        amount("value", figure, value.value()).amount("u", figure, value.doubt());
+        json.writeEndObject();
+        return this;
+    }
+
+    private EvidenceWriter limits(FigureId figure, Limits limits) {
+        json.writeObjectPropertyStart("limits");
+        limits.min().ifPresent(v -> amount("min", figure, v));
+        limits.preferred().ifPresent(v -> amount("preferred", figure, v));
+        limits.max().ifPresent(v -> amount("max", figure, v));
+        json.writeEndObject();
+        return this;
+    }
+
+    private EvidenceWriter band(FigureId figure, Band band) {
+        json.writeObjectPropertyStart("band");
+        amount("full", figure, band.full()).amount("none", figure, band.none());
+        json.writeEndObject();
+        return this;
+    }
+
+    private void slips(List<Set<String>> slips) {
+        json.writeArrayPropertyStart("slips");
+        for (Set<String> together : slips) {
+            json.writeStartArray();
+            together.stream().sorted().forEach(json::writeString);
+            json.writeEndArray();
+        }
+        json.writeEndArray();
+    }
+}

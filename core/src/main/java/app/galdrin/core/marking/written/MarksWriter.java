@@ -1,0 +1,107 @@
+package app.galdrin.core.marking.written;
+
+import app.galdrin.core.Fault;
+import app.galdrin.core.Outcome;
+import app.galdrin.core.evaluate.LineWriter;
+import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.marking.Marker;
+import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Measure;
+import java.util.Optional;
+import java.util.function.Function;
+import tools.jackson.core.JsonGenerator;
+
+/**
+ * Sittings of one task in, their mark sheets out: what the marking desk shows, by the same engine.
+ *
+ * @param message words for a fault; called from several threads
+ * @param explain whether each worked figure comes with the steps of its working, a list a repeat
+ */
+public record MarksWriter(Assignment assignment, Sheet sheet, Function<Fault, String> message, boolean explain)
+        implements LineWriter {
+
+    public MarksWriter(Assignment assignment, Function<Fault, String> message, boolean explain) {
+        this(assignment, new Sheet(assignment), message, explain);
+    }
+
+    @Override
+    public boolean write(JsonGenerator json, Optional<JsonObject> line) {
+        Outcome<SittingDocument> read = line.map(object -> SittingDocument.read(object, sheet))
+                .orElseGet(() -> new Outcome.Failed<>(Fault.ofLine()));
+        json.writeStartObject();
+        line.map(object -> object.get("id"))
+                .filter(String.class::isInstance)
+                .ifPresentOrElse(id -> json.writeStringProperty("id", (String) id), () -> json.writeNullProperty("id"));
+        if (read instanceof Outcome.Value<SittingDocument> value) {
+            marks(json, value.value());
+        } else {
+            error(json, ((Outcome.Failed<SittingDocument>) read).fault());
+        }
+        json.writeEndObject();
+        return read instanceof Outcome.Value;
+    }
+
+    private void error(JsonGenerator json, Fault fault) {
+        json.writeObjectPropertyStart("error");
+        json.writeStringProperty("code", fault.code().key());
+        fault.field().ifPresent(field -> json.writeStringProperty("field", field));
+        json.writeStringProperty("message", message.apply(fault));
+        json.writeEndObject();
+    }
+
+    private void marks(JsonGenerator json, SittingDocument sitting) {
+        MarkSheet marks = Marker.mark(assignment, sitting.wrote(), sitting.references());
+        json.writeStringProperty("engine", Marker.ENGINE);
+        json.writeNumberProperty("marks", marks.total());
+        json.writeNumberProperty("available", marks.available());
+        json.writeNumberProperty("percent", marks.percent());
+        json.writeBooleanProperty("competent", marks.competent());
+        json.writeBooleanProperty("complete", marks.complete());
+        var own = new OwnFigures(assignment, sitting.wrote());
+        json.writeArrayPropertyStart("lines");
+        marks.lines().forEach(line -> line(json, line, own));
+        json.writeEndArray();
+    }
+
+    private void line(JsonGenerator json, MarkLine line, OwnFigures own) {
+        json.writeStartObject();
+        json.writeStringProperty("step", line.criterion().step());
+        json.writeStringProperty("aspect", line.criterion().aspect().key());
+        json.writeNumberProperty("marks", line.marks());
+        json.writeNumberProperty("available", line.available());
+        json.writeBooleanProperty("mustPass", line.mustPass());
+        json.writeNumberProperty("credit", line.credit());
+        json.writeStringProperty("status", line.status().key());
+        json.writeBooleanProperty("met", line.met());
+        json.writeArrayPropertyStart("evidence");
+        for (Evidence evidence : line.evidence()) {
+            json.writeStartObject();
+            new EvidenceWriter(json).members(evidence);
+            if (explain && evidence instanceof Evidence.Working working) {
+                steps(json, working, own);
+            }
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+        json.writeEndObject();
+    }
+
+    private void steps(JsonGenerator json, Evidence.Working working, OwnFigures own) {
+        Measure measure = assignment.practical().measure(working.from()).orElseThrow();
+        json.writeArrayPropertyStart("steps");
+        for (Worked worked : own.repeats(measure, 0)) {
+            json.writeStartArray();
+            measure.procedure()
+                    .stepsTo(working.figure(), worked, measure.taught())
+                    .ifPresent(steps -> steps.forEach(step -> step.write(json)));
+            json.writeEndArray();
+        }
+        json.writeEndArray();
+    }
+}

@@ -1,0 +1,84 @@
+package app.galdrin.core.marking.written;
+
+import app.galdrin.core.FaultCode;
+import app.galdrin.core.Outcome;
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.marking.References;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.sitting.Written;
+import app.galdrin.core.task.Line;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What one person wrote on a sheet, and the references of it.
+ *
+ * @param id as given
+ */
+record SittingDocument(String id, Answers wrote, References references) {
+
+    private static final String ID = "id";
+    private static final String WROTE = "wrote";
+    private static final String AS_FOUND = "asFound";
+    private static final String AS_LEFT = "asLeft";
+    private static final List<String> NAMES = List.of(ID, WROTE, AS_FOUND, AS_LEFT);
+
+    /** Reads a sitting for a sheet; texts are what a person typed on the line. The first fault is told, named by its path. */
+    static Outcome<SittingDocument> read(JsonObject json, Sheet sheet) {
+        if (!(json.get(ID) instanceof String id)) {
+            return Outcome.fault(json.has(ID) ? FaultCode.MALFORMED : FaultCode.MISSING, ID);
+        }
+        for (int i = 0; i < json.size(); i++) {
+            if (!NAMES.contains(json.name(i))) {
+                return Outcome.fault(FaultCode.UNKNOWN_FIELD, json.name(i));
+            }
+        }
+        if (!json.has(WROTE)) {
+            return Outcome.fault(FaultCode.MISSING, WROTE);
+        }
+        return answers(json, WROTE, sheet)
+                .flatMap(wrote -> answers(json, AS_FOUND, sheet)
+                        .flatMap(found -> answers(json, AS_LEFT, sheet)
+                                .map(left -> new SittingDocument(id, wrote, new References(found, left)))));
+    }
+
+    private static Outcome<Answers> answers(JsonObject json, String name, Sheet sheet) {
+        if (!json.has(name)) {
+            return Outcome.of(Answers.none());
+        }
+        if (!(json.get(name) instanceof JsonObject lines)) {
+            return Outcome.fault(FaultCode.MALFORMED, name);
+        }
+        Map<LineKey, Written> standing = new HashMap<>();
+        for (int i = 0; i < lines.size(); i++) {
+            String path = name + "." + lines.name(i);
+            Optional<LineKey> key = LineKey.parse(lines.name(i));
+            Optional<Line> line = key.flatMap(sheet::line);
+            if (line.isEmpty()) {
+                return Outcome.fault(FaultCode.UNKNOWN_FIELD, path);
+            }
+            if (!(lines.value(i) instanceof String text)) {
+                return Outcome.fault(FaultCode.MALFORMED, path);
+            }
+            LineText read = LineText.read(text, line.get().answer());
+            if (!(read instanceof LineText.Understood understood)) {
+                return Outcome.fault(code((LineText.Refused) read), path);
+            }
+            standing.put(key.get(), new Written(understood.written(), understood.value(), understood.step()));
+        }
+        return Outcome.of(new Answers(standing));
+    }
+
+    /** A figure that can't be real is out of its range; anything else can't be read. */
+    private static FaultCode code(LineText.Refused refused) {
+        return switch (refused.reason()) {
+            case TOO_LARGE, TOO_SMALL, TOO_GREAT, NEGATIVE -> FaultCode.OUT_OF_RANGE;
+            default -> FaultCode.MALFORMED;
+        };
+    }
+}

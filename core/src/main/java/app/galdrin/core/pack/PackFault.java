@@ -1,0 +1,15 @@
+package app.galdrin.core.pack;
+
+import app.galdrin.core.Fault;
+import app.galdrin.core.spec.written.SheetFault;
+import app.galdrin.core.task.TaskFault;
+
+/** What is wrong with a pack: with itself, or with the task or the sheet in it. */
+public sealed interface PackFault {
+
+    record Own(Fault fault) implements PackFault {}
+
+    record OfTask(TaskFault fault) implements PackFault {}
+
+    record OfSheet(SheetFault fault) implements PackFault {}
+}

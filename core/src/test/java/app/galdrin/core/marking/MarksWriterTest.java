@@ -1,0 +1,148 @@
+package app.galdrin.core.marking;
+
+import static app.galdrin.core.marking.MarkerTest.read;
+import static app.galdrin.core.marking.MarkerTest.state;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.core.evaluate.LineStream;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
+import app.galdrin.core.marking.written.MarksWriter;
+import app.galdrin.core.pack.PackFault;
+import app.galdrin.core.pack.TaskPack;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.Written;
+import app.galdrin.core.spec.Vehicle;
+import app.galdrin.core.spec.written.SheetDocument;
+import app.galdrin.core.spec.written.SheetWriter;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Sittings and marks as lines of JSON. */
+class MarksWriterTest {
+
+    private static final Vehicle VAN = new Vehicle("Orlin", "Hopper", "van", "MW 9", Axle.FRONT, Side.LEFT);
+
+    private static Schema schema(Class<?> beside, String name) {
+        return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(beside.getResourceAsStream(name));
+    }
+
+    private static String pack(Bench bench) {
+        return TaskPack.write(bench.practical(), SheetDocument.write(SheetWriter.draft(VAN, bench.assignment.sheet())));
+    }
+
+    private static String sitting(String id, Bench bench) {
+        References references = bench.references();
+        return "{\"id\":\"" + id + "\",\"wrote\":" + lines(bench.answers().standing()) + ",\"asFound\":"
+                + lines(references.asFound().standing()) + ",\"asLeft\":"
+                + lines(references.asLeft().standing()) + "}";
+    }
+
+    private static String lines(Map<LineKey, Written> standing) {
+        return standing.entrySet().stream()
+                .map(e -> "\"" + e.getKey().key() + "\":\"" + e.getValue().text() + "\"")
+                .sorted()
+                .collect(Collectors.joining(",", "{", "}"));
+    }
+
+    private static List<String> marks(String pack, boolean explain, String... sittings) throws IOException {
+        var read = (TaskPack.Reading.Read) TaskPack.read(pack);
+        var writer =
+                new MarksWriter(read.pack().assignment(), fault -> fault.code().key(), explain);
+        var out = new ByteArrayOutputStream();
+        new LineStream(writer, 1, LineStream.Progress.NONE)
+                .run(new ByteArrayInputStream(String.join("\n", sittings).getBytes(StandardCharsets.UTF_8)), out);
+        return out.toString(StandardCharsets.UTF_8).lines().toList();
+    }
+
+    /** Every kind of evidence that this task can have, by hands that err and slip. */
+    private static Bench sat() {
+        var random = new SplittableRandom(5);
+        Bench bench = read().readByHand(state(3.2, -0.4, -0.6, 0.3, -0.1), random)
+                .referenceByHand(state(3.2, -0.4, -0.6, 0.3, -0.1), random)
+                .leftAt(state(3.2, -0.4, -0.6, 0.1, 0.1));
+        bench.work(f -> -bench.honest(f));
+        bench.write("judge/totalToe.front/0/0", "inside").write("judge/adjustable.toe.front/0/0", "no");
+        return bench.write("plan/rod.front.left.way/0/0", "lengthen")
+                .write("plan/rod.front.left.amount/0/0", "1/4")
+                .write("plan/rod.front.right.way/0/0", "leave");
+    }
+
+    @Test
+    void aSitting_comesBackWithTheMarksOfTheDesk_underTheSchemas() throws Exception {
+        Bench bench = sat();
+        String pack = pack(bench);
+        String sitting = sitting("s1", bench);
+        String marks = marks(pack, true, sitting).get(0);
+        MarkSheet desk = bench.mark();
+        assertTrue(
+                marks.startsWith("{\"id\":\"s1\",\"engine\":\"" + Marker.ENGINE + "\",\"marks\":" + desk.total()),
+                marks);
+        assertTrue(marks.contains("\"percent\":" + desk.percent()), marks);
+        assertTrue(marks.contains("\"slips\":[[\"methodSign\"]]"), "the slip by name");
+        assertTrue(marks.contains("\"steps\":[[{\"formula\":"), "the working, step by step");
+        assertFalse(marks(pack, false, sitting).get(0).contains("\"steps\""));
+        assertEquals(List.of(), schema(TaskPack.class, "pack.schema.json").validate(pack, InputFormat.JSON));
+        assertEquals(List.of(), schema(MarksWriter.class, "sitting.schema.json").validate(sitting, InputFormat.JSON));
+        assertEquals(List.of(), schema(MarksWriter.class, "marks.schema.json").validate(marks, InputFormat.JSON));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "no sitting|malformed|",
+                "{'wrote':{}}|missing|id",
+                "{'id':1,'wrote':{}}|malformed|id",
+                "{'id':'a'}|missing|wrote",
+                "{'id':'a','wrote':{},'more':1}|unknownField|more",
+                "{'id':'a','wrote':[]}|malformed|wrote",
+                "{'id':'a','wrote':{'toe/nothing/0/0':'1'}}|unknownField|wrote.toe/nothing/0/0",
+                "{'id':'a','wrote':{'work/toe.front.left/0/0':1}}|malformed|wrote.work/toe.front.left/0/0",
+                "{'id':'a','wrote':{'work/toe.front.left/0/0':'much'}}|malformed|wrote.work/toe.front.left/0/0",
+                "{'id':'a','wrote':{},'asFound':{'work/toe.front.left/0/0':'900'}}|outOfRange|asFound.work/toe.front.left/0/0",
+            })
+    void aFaultySitting_isNamedAndTheOthersAreMarked(String line, String code, String field) throws Exception {
+        Bench bench = sat();
+        List<String> marks = marks(pack(bench), false, line.replace('\'', '"'), sitting("s2", bench));
+        String at = field == null ? "" : "\"field\":\"" + field + "\",";
+        assertTrue(marks.get(0).contains("\"error\":{\"code\":\"" + code + "\"," + at), marks.get(0));
+        assertTrue(marks.get(1).startsWith("{\"id\":\"s2\",\"engine\""), marks.get(1));
+        assertEquals(
+                List.of(), schema(MarksWriter.class, "marks.schema.json").validate(marks.get(0), InputFormat.JSON));
+    }
+
+    @Test
+    void aPack_isRefusedWithAllItsFaultsTogether() {
+        String pack = pack(sat());
+        String broken = pack.replace("\"school\":\"A\"", "\"school\":\"C\"")
+                .replaceFirst("\"wheelbase\" : \"[^\"]+\"", "\"wheelbase\":\"short\"")
+                .replaceFirst("\"version\":1", "\"version\":1,\"floor\":{\"pitch\":11,\"yaw\":1}");
+        var refused = (TaskPack.Reading.Refused) TaskPack.read(broken);
+        String said = refused.faults().toString();
+        assertEquals(4, refused.faults().size(), said);
+        assertTrue(said.contains("floor.pitch") && said.contains("floor.yaw"), said);
+        assertTrue(refused.faults().stream().anyMatch(PackFault.OfTask.class::isInstance), said);
+        assertTrue(refused.faults().stream().anyMatch(PackFault.OfSheet.class::isInstance), said);
+        for (String whole : List.of("", "{}", pack.replace("galdrin.pack", "galdrin.task"), pack + "x")) {
+            assertTrue(TaskPack.read(whole) instanceof TaskPack.Reading.Refused, whole);
+        }
+    }
+}
