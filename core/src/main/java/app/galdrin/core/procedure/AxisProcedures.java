@@ -18,7 +18,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.random.RandomGenerator;
 
 /** A beam axle's caster and KPI with a protractor on its spring pad and on the knuckle. */
 @AutoService(ProcedureList.class)
@@ -79,7 +78,7 @@ public final class AxisProcedures implements ProcedureList {
                         List.of("protractorProved", "padAgree", "frameBesideSpring"),
                         8,
                         5),
-                (truth, s, handling, random) -> lay(truth, s, handling, random));
+                (truth, s, hands) -> lay(truth, s, hands));
     }
 
     private static Place leaning(Wheel wheel, String reading) {
@@ -96,7 +95,7 @@ public final class AxisProcedures implements ProcedureList {
     /** How a frame lies on its springs, rad, falling to the rear; of a forward model. */
     private static final double FRAME = Math.toRadians(0.9);
 
-    private static Simulation.Laying lay(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying lay(Truth truth, Standing s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.FRONTS) {
             double twist = truth.of(Measurand.KINGPIN_TWIST, wheel);
@@ -105,15 +104,15 @@ public final class AxisProcedures implements ProcedureList {
                     twist,
                     FRAME + s.floor().pitch(),
                     Instrument.PERFECT,
-                    random);
+                    hands.random());
             places.put(wheel.key() + ".frame", Math.toDegrees(r.frameAngle()));
             places.put(
                     wheel.key() + ".pad",
-                    Math.toDegrees(r.pad().orElseThrow() + face("pad", wheel).made(handling, random)));
+                    Math.toDegrees(r.pad().orElseThrow() + face("pad", wheel).made(hands)));
             places.put(
                     wheel.key() + ".knuckle",
                     Math.toDegrees(
-                            r.knuckle().orElseThrow() + face("knuckle", wheel).made(handling, random)));
+                            r.knuckle().orElseThrow() + face("knuckle", wheel).made(hands)));
         }
         return () -> places;
     }
@@ -155,7 +154,7 @@ public final class AxisProcedures implements ProcedureList {
                 AxisProcedures::layAcross);
     }
 
-    private static Simulation.Laying layAcross(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying layAcross(Truth truth, Standing s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.FRONTS) {
             var r = KpiProtractor.forward(
@@ -164,10 +163,10 @@ public final class AxisProcedures implements ProcedureList {
                     s.floor().roll(),
                     Instrument.PERFECT,
                     Instrument.PERFECT,
-                    random);
+                    hands.random());
             places.put(
                     wheel.key() + ".across",
-                    Math.toDegrees(r.reading() + face("across", wheel).made(handling, random)));
+                    Math.toDegrees(r.reading() + face("across", wheel).made(hands)));
             places.put(wheel.key() + ".cross", Math.toDegrees(r.crossSlope()));
         }
         return () -> places;

@@ -25,7 +25,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.random.RandomGenerator;
 
 /** Ways of telling how an axle stands in the vehicle, how true its wheels run and how they turn. */
 @AutoService(ProcedureList.class)
@@ -71,15 +70,12 @@ public final class AxleProcedures implements ProcedureList {
                 wheel.key() + ".wheelbase", Where.of(wheel), "wheelbase", LEAST_WHEELBASE, MOST_WHEELBASE, Use.SPAN);
     }
 
-    private static Simulation.Laying lay(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying lay(Truth truth, Standing s, Hands hands) {
         VehicleGeometry g = s.sheet().geometry();
         double angle = Math.atan(truth.of(SETBACK) / g.frontTrack());
-        var r = AxleSetback.forward(angle, g.wheelbase(), g.frontTrack(), Instrument.PERFECT, random);
-        Map<String, Double> places = Map.of(
-                "fl.wheelbase",
-                r.wheelbaseLeft() + STRAIGHT.made(handling, random),
-                "fr.wheelbase",
-                r.wheelbaseRight());
+        var r = AxleSetback.forward(angle, g.wheelbase(), g.frontTrack(), Instrument.PERFECT, hands.random());
+        Map<String, Double> places =
+                Map.of("fl.wheelbase", r.wheelbaseLeft() + STRAIGHT.made(hands), "fr.wheelbase", r.wheelbaseRight());
         return () -> places;
     }
 
@@ -132,10 +128,10 @@ public final class AxleProcedures implements ProcedureList {
         return wheel.key() + ".quarter" + (index + 1);
     }
 
-    private static Simulation.Laying layRound(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying layRound(Truth truth, Standing s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
-            double greatestAt = 2 * Math.PI * random.nextDouble();
+            double greatestAt = 2 * Math.PI * hands.random().nextDouble();
             double[] rotations = {0, Math.PI / 2, Math.PI, 3 * Math.PI / 2};
             var positions = WheelRunout.forward(
                     truth.of(Measurand.CAMBER, wheel),
@@ -143,7 +139,7 @@ public final class AxleProcedures implements ProcedureList {
                     greatestAt,
                     rotations,
                     Instrument.PERFECT,
-                    random);
+                    hands.random());
             for (int i = 0; i < rotations.length; i++) {
                 places.put(quarter(wheel, i), Math.toDegrees(positions.get(i).angle()));
             }
@@ -205,10 +201,10 @@ public final class AxleProcedures implements ProcedureList {
     /** To which the inner wheel turns in a simulation, rad. */
     private static final double LOCK = Math.toRadians(36);
 
-    private static Simulation.Laying layLocks(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying layLocks(Truth truth, Standing s, Hands hands) {
         Map<Side, Double> zeros = new HashMap<>();
         for (Side side : Side.values()) {
-            zeros.put(side, plateZero(Wheel.of(Axle.FRONT, side)).made(handling, random));
+            zeros.put(side, plateZero(Wheel.of(Axle.FRONT, side)).made(hands));
         }
         Map<String, Double> places = new HashMap<>();
         for (Side lock : Side.values()) {

@@ -26,7 +26,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.random.RandomGenerator;
 
 /** Ways of measuring camber, on either axle. */
 @AutoService(ProcedureList.class)
@@ -106,9 +105,9 @@ public final class CamberProcedures implements ProcedureList {
                     walk.add(gauge);
                     return record(new AsLaid(new Read(gauge, 1), seated(wheel)), Reference.FLOOR, "floorRoll", ZERO);
                 },
-                (truth, s, handling, random) -> {
-                    double off = ZERO.made(handling, random);
-                    return shows(truth, s, handling, random, true, off);
+                (truth, s, hands) -> {
+                    double off = ZERO.made(hands);
+                    return shows(truth, s, hands, true, off);
                 });
     }
 
@@ -132,7 +131,7 @@ public final class CamberProcedures implements ProcedureList {
                             "floorRoll",
                             new Read(floor, 1));
                 },
-                (truth, s, handling, random) -> shows(truth, s, handling, random, false, 0));
+                (truth, s, hands) -> shows(truth, s, hands, false, 0));
     }
 
     /** A gauge that shows 90 at plumb: how far it is from 90, and which way the top leans, which it does not say. */
@@ -165,8 +164,8 @@ public final class CamberProcedures implements ProcedureList {
                     fields.put("lean", new Way(gauge, "out", "in"));
                     return fields;
                 },
-                (truth, s, handling, random) -> {
-                    var laying = shows(truth, s, handling, random, false, 0);
+                (truth, s, hands) -> {
+                    var laying = shows(truth, s, hands, false, 0);
                     return () -> {
                         Map<String, Double> shown = new HashMap<>(laying.shows());
                         for (Wheel wheel : Data.ROUND) {
@@ -207,17 +206,16 @@ public final class CamberProcedures implements ProcedureList {
                             "floorRoll",
                             new Source.Bay(false));
                 },
-                (truth, s, handling, random) -> shows(truth, s, handling, random, false, 0));
+                (truth, s, hands) -> shows(truth, s, hands, false, 0));
     }
 
     /** {@code off}: how far off a gauge was zeroed, rad, the left side shown too high. */
-    private static Simulation.Laying shows(
-            Truth truth, Standing s, double handling, RandomGenerator random, boolean zeroed, double off) {
+    private static Simulation.Laying shows(Truth truth, Standing s, Hands hands, boolean zeroed, double off) {
         Floor floor = new Floor(0, s.floor().roll());
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
             double seen = floor.inclinometerReading(truth.of(Measurand.CAMBER, wheel), 0, wheel.side())
-                    + seated(wheel).made(handling, random);
+                    + seated(wheel).made(hands);
             double zero = zeroed ? wheel.side().sign() * (s.floor().roll() + off) : 0;
             places.put(wheel.key() + ".gauge", Math.toDegrees(seen + zero));
             places.put(wheel.key() + ".turned", Math.toDegrees(seen));
@@ -272,14 +270,14 @@ public final class CamberProcedures implements ProcedureList {
     /** From the line to the rim at hub height, mm. */
     private static final double GAP_AT_HUB = 60;
 
-    private static Simulation.Laying hang(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying hang(Truth truth, Standing s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
             double rim = s.sheet().geometry().rim(wheel.axle());
             double against = truth.of(Measurand.CAMBER, wheel)
                     - wheel.side().sign() * s.floor().roll();
-            var r = CamberOffset.forward(against, GAP_AT_HUB, rim, Instrument.PERFECT, random);
-            places.put(wheel.key() + ".topGap", r.topGap() + hung(wheel).made(handling, random));
+            var r = CamberOffset.forward(against, GAP_AT_HUB, rim, Instrument.PERFECT, hands.random());
+            places.put(wheel.key() + ".topGap", r.topGap() + hung(wheel).made(hands));
             places.put(wheel.key() + ".bottomGap", r.bottomGap());
         }
         return () -> places;

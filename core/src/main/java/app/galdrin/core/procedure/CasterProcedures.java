@@ -217,10 +217,10 @@ public final class CasterProcedures implements ProcedureList {
                     CamberInclinometer.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel)));
         }
 
-        private Simulation.Laying lay(Truth truth, Standing s, double handling, RandomGenerator random) {
+        private Simulation.Laying lay(Truth truth, Standing s, Hands hands) {
             var floor = new Floor(s.floor().pitch(), s.floor().roll());
             Map<Wheel, Double> zeros = new HashMap<>();
-            Data.FRONTS.forEach(wheel -> zeros.put(wheel, plateZero(wheel).made(handling, random)));
+            Data.FRONTS.forEach(wheel -> zeros.put(wheel, plateZero(wheel).made(hands)));
             return () -> {
                 Map<String, Double> places = new HashMap<>();
                 for (Wheel wheel : Data.FRONTS) {
@@ -229,7 +229,7 @@ public final class CasterProcedures implements ProcedureList {
                     double zero = zeros.getOrDefault(wheel, 0.0) * wheel.side().sign();
                     for (Stand stand : stands) {
                         String position = stand.position();
-                        double outward = outward(stand, random);
+                        double outward = outward(stand, hands.random());
                         double steer = wheel.side().sign() * outward;
                         double seen = floor.inclinometerReading(
                                 axis.camber(camber, steer, wheel.side()),

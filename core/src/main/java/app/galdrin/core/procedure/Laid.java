@@ -3,22 +3,19 @@ package app.galdrin.core.procedure;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.random.RandomGenerator;
 
 /** Instruments as they were laid once, and hands that read them; what is read once for the set-up is read with the first repeat. */
 public final class Laid {
 
     private final Procedure procedure;
     private final Simulation.Laying laying;
-    private final double handling;
-    private final RandomGenerator random;
+    private final Hands hands;
     private final Map<String, Double> once = new HashMap<>();
 
-    Laid(Procedure procedure, Simulation.Laying laying, double handling, RandomGenerator random) {
+    Laid(Procedure procedure, Simulation.Laying laying, Hands hands) {
         this.procedure = procedure;
         this.laying = laying;
-        this.handling = handling;
-        this.random = random;
+        this.hands = hands;
     }
 
     /** One repeat: mm or deg by place, with signs. */
@@ -30,8 +27,8 @@ public final class Laid {
             read.put(
                     place.id(),
                     place.eachRepeat()
-                            ? place.read(stands, handling, random)
-                            : once.computeIfAbsent(place.id(), id -> place.read(stands, handling, random)));
+                            ? hands.read(place, stands)
+                            : once.computeIfAbsent(place.id(), id -> hands.read(place, stands)));
         }
         return read;
     }

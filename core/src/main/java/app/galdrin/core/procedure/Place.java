@@ -13,7 +13,6 @@ import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import java.util.List;
 import java.util.Optional;
-import java.util.random.RandomGenerator;
 
 /**
  * A place on the vehicle where a reading is taken.
@@ -143,14 +142,6 @@ public record Place(
     /** Standard uncertainty of one reading in trained hands, mm or rad. */
     public double standardUncertainty() {
         return instrument.standardUncertainty(surface);
-    }
-
-    /** What hands make of what stands there, mm or deg, with its sign; {@code handling} as in {@link Simulation}. */
-    double read(double stands, double handling, RandomGenerator random) {
-        var hands = instrument.inHands(handling, surface);
-        return instrument.quantity() == Quantity.ANGLE
-                ? Math.toDegrees(hands.read(Math.toRadians(stands), random))
-                : hands.read(stands, random);
     }
 
     /** The range of what can be real there, mm or deg. */

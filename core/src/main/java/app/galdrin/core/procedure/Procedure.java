@@ -326,7 +326,12 @@ public record Procedure(
      * @param handling factor on the scatter of trained hands, 0 or more; 0 also rounds nothing
      */
     public Laid lay(Truth truth, Standing standing, double handling, RandomGenerator random) {
-        return new Laid(this, simulation.lay(truth, standing, handling, random), handling, random);
+        return lay(truth, standing, Hands.trained(handling, random));
+    }
+
+    /** The instruments laid by somebody on a vehicle in a known state. */
+    public Laid lay(Truth truth, Standing standing, Hands hands) {
+        return new Laid(this, simulation.lay(truth, standing, hands), hands);
     }
 
     /** What is read without scatter on a vehicle in a known state, mm or deg by place; everything has to be chosen. */

@@ -1,20 +1,17 @@
 package app.galdrin.core.procedure;
 
 import java.util.Map;
-import java.util.random.RandomGenerator;
 
 /**
  * What stands to be read on a vehicle in a known state: the forward model of a procedure's kind, place by place. What hands and
- * instruments make of it is {@link Procedure#lay}.
+ * instruments make of it is {@link Laid}.
  */
 public interface Simulation {
 
     /**
      * One laying of the instruments: the set-up is made anew and stays for the repeats that are read of it.
-     *
-     * @param handling factor on how far off trained hands set up, 0 or more; with 0 the set-up is perfect
      */
-    Laying lay(Truth truth, Standing standing, double handling, RandomGenerator random);
+    Laying lay(Truth truth, Standing standing, Hands hands);
 
     /** The instruments as they lie. */
     interface Laying {

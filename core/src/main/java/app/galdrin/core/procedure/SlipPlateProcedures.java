@@ -20,7 +20,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.random.RandomGenerator;
 
 /**
  * Driving slowly over a sliding plate: a screen that says whether there is anything to look for, and never a setting. Its figure is no
@@ -96,10 +95,10 @@ public final class SlipPlateProcedures implements ProcedureList {
         return PLATE_LENGTH * Math.sin(points);
     }
 
-    private static Simulation.Laying lay(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying lay(Truth truth, Standing s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
-            double slides = slipOf(truth, wheel) + driven(wheel).made(handling, random);
+            double slides = slipOf(truth, wheel) + driven(wheel).made(hands);
             places.put(wheel.key() + ".slipForward", slides);
             places.put(wheel.key() + ".slipBack", -slides);
         }

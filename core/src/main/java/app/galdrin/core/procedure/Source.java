@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
-import java.util.random.RandomGenerator;
 
 /** Where a field of a record comes from, how well it is known, and the names its doubt goes under. */
 public sealed interface Source {
@@ -326,9 +325,9 @@ public sealed interface Source {
      * @param standardUncertainty mm or rad
      */
     record SetUp(String key, double standardUncertainty) implements Source {
-        /** How far off it was made this once, mm or rad; {@code handling} as in {@link Simulation}. */
-        double made(double handling, RandomGenerator random) {
-            return handling == 0 ? 0 : handling * standardUncertainty * random.nextGaussian();
+        /** How far off it was made this once, mm or rad. */
+        double made(Hands hands) {
+            return hands.off(this);
         }
 
         @Override

@@ -26,7 +26,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.random.RandomGenerator;
 
 /** Gauges that are hung on the wheels and read as they are: sighting gauges with flags, and heads. */
 @AutoService(ProcedureList.class)
@@ -95,7 +94,7 @@ public final class ToeGaugeProcedures implements ProcedureList {
     /** What a rear flag shows of a straight wheel, mm; of a forward model. */
     private static final double FLAGS_OUT = 120;
 
-    private static Simulation.Laying layFlags(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying layFlags(Truth truth, Standing s, Hands hands) {
         VehicleGeometry g = s.sheet().geometry();
         double setback = truth.of(FigureId.of(Measurand.SETBACK, Axle.FRONT));
         var state = new ToeFlags.Truth(
@@ -103,10 +102,17 @@ public final class ToeGaugeProcedures implements ProcedureList {
                 truth.of(Measurand.TOE, Wheel.FRONT_RIGHT),
                 Math.atan(setback / g.frontTrack()));
         var shown = ToeFlags.forward(
-                state, Scale.ANGLE, 1, g.wheelbase(), FLAGS_OUT, Instrument.PERFECT, Instrument.PERFECT, random);
+                state,
+                Scale.ANGLE,
+                1,
+                g.wheelbase(),
+                FLAGS_OUT,
+                Instrument.PERFECT,
+                Instrument.PERFECT,
+                hands.random());
         var rear = shown.rear().orElseThrow();
         Map<String, Double> places = new HashMap<>();
-        places.put(flag(Wheel.FRONT_LEFT), Math.toDegrees(shown.front().left() + HUNG.made(handling, random)));
+        places.put(flag(Wheel.FRONT_LEFT), Math.toDegrees(shown.front().left() + HUNG.made(hands)));
         places.put(flag(Wheel.FRONT_RIGHT), Math.toDegrees(shown.front().right()));
         places.put(flag(Wheel.REAR_LEFT), rear.left());
         places.put(flag(Wheel.REAR_RIGHT), rear.right());
@@ -170,13 +176,13 @@ public final class ToeGaugeProcedures implements ProcedureList {
                 ToeGaugeProcedures::layHeads);
     }
 
-    private static Simulation.Laying layHeads(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying layHeads(Truth truth, Standing s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
             double toe =
-                    truth.of(Measurand.TOE, wheel) + compensated("toe", wheel).made(handling, random);
+                    truth.of(Measurand.TOE, wheel) + compensated("toe", wheel).made(hands);
             double camber = truth.of(Measurand.CAMBER, wheel)
-                    + compensated("camber", wheel).made(handling, random);
+                    + compensated("camber", wheel).made(hands);
             places.put(wheel.key() + ".headToe", Math.toDegrees(toe));
             places.put(wheel.key() + ".headCamber", Math.toDegrees(camber));
         }

@@ -21,7 +21,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 
 /** Ways of measuring toe, one wheel at a time, against a line that is laid parallel to the vehicle. */
@@ -89,17 +88,17 @@ public final class ToeLineProcedures implements ProcedureList {
     /** From the beam to the rim at the hub, mm. */
     private static final double GAP_AT_HUB = 75;
 
-    private static Simulation.Laying lay(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying lay(Truth truth, Standing s, Hands hands) {
         LineSide line =
                 SIDE.in(s).filter(LineSide.INBOARD.key()::equals).isPresent() ? LineSide.INBOARD : LineSide.OUTBOARD;
         Map<String, Double> places = new HashMap<>();
         for (Side side : Side.values()) {
-            double skew = parallel(side).made(handling, random);
+            double skew = parallel(side).made(hands);
             for (Axle axle : Axle.values()) {
                 Wheel wheel = Wheel.of(axle, side);
                 double rim = s.sheet().geometry().rim(axle);
                 double toe = truth.of(Measurand.TOE, wheel);
-                var gaps = ToeLine.forward(toe, GAP_AT_HUB, rim, line, skew, Instrument.PERFECT, random)
+                var gaps = ToeLine.forward(toe, GAP_AT_HUB, rim, line, skew, Instrument.PERFECT, hands.random())
                         .gaps();
                 places.put(ToeBox.frontGap(wheel), gaps.frontGap());
                 places.put(ToeBox.rearGap(wheel), gaps.rearGap());

@@ -24,7 +24,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.random.RandomGenerator;
 
 /**
  * Ways of measuring the total toe of an axle across the vehicle, once ahead of the hubs and once behind. None of them can say which
@@ -253,10 +252,10 @@ public final class ToeSpanProcedures implements ProcedureList {
                 walk,
                 evaluations,
                 span.guide(),
-                (truth, s, handling, random) -> lay(span, truth, s, handling, random));
+                (truth, s, hands) -> lay(span, truth, s, hands));
     }
 
-    private static Simulation.Laying lay(Span span, Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying lay(Span span, Truth truth, Standing s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Axle axle : Axle.values()) {
             VehicleGeometry g = s.sheet().geometry();
@@ -264,10 +263,10 @@ public final class ToeSpanProcedures implements ProcedureList {
                     + truth.of(Measurand.TOE, Wheel.of(axle, Side.RIGHT));
             double baseline = span.points().between(axle, g);
             double between = span.as() == Reading.SPAN ? g.track(axle) + span.atHubs() : span.atHubs();
-            var r = ToeAcross.forward(total, between, baseline, span.as(), Instrument.PERFECT, random);
+            var r = ToeAcross.forward(total, between, baseline, span.as(), Instrument.PERFECT, hands.random());
             places.put(
                     distance(axle, End.FRONT),
-                    r.frontDistance() + span.setUp(axle).made(handling, random));
+                    r.frontDistance() + span.setUp(axle).made(hands));
             places.put(distance(axle, End.REAR), r.rearDistance());
             places.put(below(axle), BELOW);
             places.put(marks(axle), AHEAD);

@@ -23,7 +23,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.random.RandomGenerator;
 
 /** Ways of measuring toe with strings along the vehicle. */
 @AutoService(ProcedureList.class)
@@ -108,7 +107,7 @@ public final class ToeStringProcedures implements ProcedureList {
                                 List.of(),
                                 List.of())),
                         guide,
-                        (truth, s, handling, random) -> layStrings(truth, s, handling, random, battens))
+                        (truth, s, hands) -> layStrings(truth, s, hands, battens))
                 .over(s -> Data.rim(Axle.FRONT).known(s));
     }
 
@@ -181,16 +180,16 @@ public final class ToeStringProcedures implements ProcedureList {
     private static final double ROUGHLY = 16;
 
     /** Nobody sets a string to the millimetre: each end is off by up to half of {@link #ROUGHLY}. */
-    private static Simulation.Laying layStrings(
-            Truth truth, Standing s, double handling, RandomGenerator random, boolean battens) {
+    private static Simulation.Laying layStrings(Truth truth, Standing s, Hands hands, boolean battens) {
         VehicleGeometry g = s.sheet().geometry();
         double half = Math.max(g.frontTrack(), g.rearTrack()) / 2 + STRING_OUTSIDE;
-        double[] off = random.doubles(4)
+        double[] off = hands.random()
+                .doubles(4)
                 .map(r -> half + Math.rint(ROUGHLY * (r - 0.5)))
                 .toArray();
         if (battens) {
             // the rear batten may lie off to a side, but its notches are as far apart as the front one's
-            off[3] = off[0] + off[2] - off[1] + NOTCHED.made(handling, random);
+            off[3] = off[0] + off[2] - off[1] + NOTCHED.made(hands);
         }
         var setUp = new ToeBoxForward.SetUp(
                 STATION_AHEAD, Math.rint(g.wheelbase() + STATIONS_BEYOND), off[0], off[1], off[2], off[3]);
@@ -204,9 +203,9 @@ public final class ToeStringProcedures implements ProcedureList {
                 new ToeBoxForward.Rims(g.rim(Axle.FRONT), g.rim(Axle.REAR)),
                 toes);
         Map<String, Double> shows =
-                byPlace(ToeBoxForward.readings(state, setUp, Instrument.PERFECT, Instrument.PERFECT, random));
+                byPlace(ToeBoxForward.readings(state, setUp, Instrument.PERFECT, Instrument.PERFECT, hands.random()));
         for (Wheel wheel : Data.FRONTS) {
-            shows.merge(ToeBox.hubGap(wheel), straight(wheel).made(handling, random), Double::sum);
+            shows.merge(ToeBox.hubGap(wheel), straight(wheel).made(hands), Double::sum);
         }
         return () -> shows;
     }
@@ -228,15 +227,15 @@ public final class ToeStringProcedures implements ProcedureList {
     /** From a string on the rear tyre to the front hub, mm. */
     private static final double GAP_AT_HUB = 40;
 
-    private static Simulation.Laying layRearString(Truth truth, Standing s, double handling, RandomGenerator random) {
+    private static Simulation.Laying layRearString(Truth truth, Standing s, Hands hands) {
         double rim = s.sheet().geometry().rim(Axle.FRONT);
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.FRONTS) {
             double rear = truth.of(Measurand.TOE, Wheel.of(Axle.REAR, wheel.side()));
             var gaps = ToeRearString.forward(
-                            truth.of(Measurand.TOE, wheel), rear, GAP_AT_HUB, rim, Instrument.PERFECT, random)
+                            truth.of(Measurand.TOE, wheel), rear, GAP_AT_HUB, rim, Instrument.PERFECT, hands.random())
                     .gaps();
-            places.put(ToeBox.frontGap(wheel), gaps.frontGap() + bend(wheel).made(handling, random));
+            places.put(ToeBox.frontGap(wheel), gaps.frontGap() + bend(wheel).made(hands));
             places.put(ToeBox.rearGap(wheel), gaps.rearGap());
         }
         return () -> places;

@@ -112,7 +112,7 @@ class ToolsTest {
         int layings = 3000;
         var random = Seeds.generator(8);
         for (int i = 0; i < layings; i++) {
-            Simulation.Laying laying = plates.simulation().lay(truth(), LEVEL, 1, random);
+            Simulation.Laying laying = plates.simulation().lay(truth(), LEVEL, Hands.trained(1, random));
             double off = laying.shows().get("frontDistance") - laying.shows().get("rearDistance");
             assertEquals(
                     off, laying.shows().get("frontDistance") - laying.shows().get("rearDistance"), "it stays");
