@@ -15,6 +15,9 @@ final class Words {
     /** What {@code galdrin mark} says of itself. */
     static final ResourceBundle MARK = ResourceBundle.getBundle("app.galdrin.compute.mark");
 
+    /** What {@code galdrin prove} says of itself, and the names of what it counts. */
+    static final ResourceBundle PROVE = ResourceBundle.getBundle("app.galdrin.compute.prove");
+
     /** The sentences on faults, made once and used for a million records: the pieces between which the field stands. */
     private static final Map<FaultCode, String[]> OF_FAULTS = new EnumMap<>(FaultCode.class);
 

@@ -1,19 +1,12 @@
 package app.galdrin.core.marking;
 
-import app.galdrin.core.figure.AnswerUnit;
-import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.SlipSetting;
 import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Work;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -31,19 +24,14 @@ final class SlipFinder {
 
     private final Case of;
     private final Measure measure;
-    private final List<Map<String, Double>> readings;
+    private final SlipAnswers answers;
     private final List<Slip> slips;
 
     SlipFinder(Case of, Measure measure) {
         this.of = of;
         this.measure = measure;
-        this.readings = of.answers().readings(measure, 0);
+        this.answers = new SlipAnswers(of.own(), of.answers(), measure);
         this.slips = Slips.of(measure.procedure());
-    }
-
-    private SlipSetting setting(AnswerUnit unit) {
-        return new SlipSetting(
-                measure.procedure(), of.own().standing(measure, 0), unit, of.baseline(measure), readings);
     }
 
     /**
@@ -90,7 +78,7 @@ final class SlipFinder {
                 .orElse(0.0);
         double reach = REACH * Math.max(Math.abs(one.right()), tolerance);
         double[] given = slips.stream()
-                .flatMap(slip -> ways(List.of(slip), item.unit()).stream())
+                .flatMap(slip -> answers.of(List.of(slip), item.unit()).stream())
                 .flatMap(way -> Optional.ofNullable(way.get(item.figure())).stream())
                 .mapToDouble(v -> v)
                 .filter(v -> Math.abs(v) <= reach && one.tells(v))
@@ -124,61 +112,10 @@ final class SlipFinder {
     /** Whether slips made in this order give all of these figures, those of one unit in one and the same way. */
     private boolean fits(List<Slip> made, List<Answered> wrong, double places) {
         return wrong.stream().collect(Collectors.groupingBy(a -> a.item().unit())).entrySet().stream()
-                .allMatch(e -> ways(made, e.getKey()).stream()
+                .allMatch(e -> answers.of(made, e.getKey()).stream()
                         .anyMatch(way -> e.getValue().stream().allMatch(a -> {
                             Double value = way.get(a.item().figure());
                             return value != null && a.is(value, places);
                         })));
-    }
-
-    /** The answers that slips made in this order give, in every way they can be made; none where they change nothing here. */
-    private List<Map<FigureId, Double>> ways(List<Slip> made, AnswerUnit unit) {
-        SlipSetting setting = setting(unit);
-        List<Map<String, Double>> used = readings;
-        boolean changes = false;
-        for (Slip slip : made) {
-            List<Map<String, Double>> changed =
-                    used.stream().map(r -> slip.misused(setting, r).orElse(r)).toList();
-            changes |= slip.misused(setting, Map.of()).isPresent();
-            used = changed;
-        }
-        List<Map<FigureId, Double>> answers = List.of(answers(used, unit));
-        for (Slip slip : made) {
-            List<Map<FigureId, Double>> altered = answers.stream()
-                    .flatMap(a -> slip.altered(setting, a).stream())
-                    .toList();
-            if (!altered.isEmpty()) {
-                answers = altered;
-                changes = true;
-            }
-        }
-        return changes ? answers : List.of();
-    }
-
-    /** Everything these readings come to as the task teaches it, in the answer's unit. */
-    private Map<FigureId, Double> answers(List<Map<String, Double>> used, AnswerUnit unit) {
-        List<Worked> worked = work(used);
-        Map<FigureId, Double> answers = new LinkedHashMap<>();
-        worked.stream()
-                .flatMap(w -> w.figures().keySet().stream())
-                .distinct()
-                .forEach(figure -> mean(worked, figure)
-                        .ifPresent(v -> answers.put(figure, unit.ofFigure(v, figure, of.baseline(measure)))));
-        return answers;
-    }
-
-    private List<Worked> work(List<Map<String, Double>> used) {
-        List<Worked> worked = new ArrayList<>();
-        for (int i = 0; i < used.size(); i++) {
-            worked.add(of.own().work(measure, 0, i + 1, used.get(i)));
-        }
-        return worked;
-    }
-
-    private static OptionalDouble mean(List<Worked> worked, FigureId figure) {
-        return worked.stream()
-                .flatMap(w -> w.honest(figure).stream())
-                .mapToDouble(v -> v)
-                .average();
     }
 }

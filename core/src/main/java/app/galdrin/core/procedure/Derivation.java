@@ -37,7 +37,7 @@ final class Derivation {
             return (first == 1 ? one : one.times(first)).plus(other.times(second));
         }
 
-        private double of(double one, double other) {
+        double of(double one, double other) {
             return first * one + second * other;
         }
     }

@@ -43,7 +43,7 @@ public final class ToeGaugeProcedures implements ProcedureList {
     }
 
     /** How level the gauges hang and how true their feet sit; our own working value, rad. */
-    private static final SetUp HUNG = new SetUp("hung", Math.toRadians(0.02));
+    private static final SetUp HUNG = new SetUp("flagsHung", Math.toRadians(0.02));
 
     /** The front flags are enough for the total; the rear ones divide it. */
     private static Procedure flags() {

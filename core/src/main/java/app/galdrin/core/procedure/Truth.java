@@ -55,4 +55,18 @@ public record Truth(Map<FigureId, Double> figures) {
     public double of(FigureId figure) {
         return figures.getOrDefault(figure, 0.0);
     }
+
+    /** Rad or mm, with the sign of the measurand: of one that follows from others what they come to, else what is said of it. */
+    public double figure(FigureId figure) {
+        if (figures.containsKey(figure)) {
+            return of(figure);
+        }
+        if (figure.measurand() == Measurand.SIDESLIP) {
+            return SlipPlateProcedures.slipOf(this, figure.wheel().orElseThrow());
+        }
+        return Derivation.of(figure)
+                .map(made ->
+                        made.of(figure(made.parts().get(0)), figure(made.parts().get(1))))
+                .orElse(0.0);
+    }
 }

@@ -101,24 +101,6 @@ class ProceduresTest {
         return toes;
     }
 
-    private static double trueFigure(FigureId figure, Truth truth) {
-        if (figure.measurand() == Measurand.SIDESLIP) {
-            return SlipPlateProcedures.slipOf(truth, figure.wheel().orElseThrow());
-        }
-        if (!figure.ofBothWheels() && figure.wheel().isPresent() && figure.measurand() != Measurand.INCLUDED_ANGLE) {
-            return truth.of(figure.measurand(), figure.wheel().get());
-        }
-        if (Set.of(SETBACK, LEFT_LOCK, RIGHT_LOCK).contains(figure)) {
-            return truth.of(figure);
-        }
-        if (figure.measurand() == Measurand.THRUST) {
-            return (truth.of(Measurand.TOE, Wheel.REAR_LEFT) - truth.of(Measurand.TOE, Wheel.REAR_RIGHT)) / 2;
-        }
-        List<FigureId> parts = Derivation.parts(figure);
-        double sign = figure.ofBothWheels() ? figure.measurand().form().rightFactor() : 1;
-        return trueFigure(parts.get(0), truth) + sign * trueFigure(parts.get(1), truth);
-    }
-
     @ParameterizedTest
     @MethodSource("overSeeds")
     void whatIsReadOfAVehicle_comesToItsTrueFigures(Procedure procedure, long seed) {
@@ -131,7 +113,7 @@ class ProceduresTest {
         // a zeroed gauge forgets a pitch that a straight wheel does not feel; spans see two toes as two equal halves
         double allowed = procedure.sees().stream().noneMatch(f -> f.measurand() == Measurand.TOE) ? 2e-4 : 1e-6;
         worked.figures().forEach((figure, estimate) -> {
-            assertEquals(trueFigure(figure, truth), estimate.value(), allowed, figure.key());
+            assertEquals(truth.figure(figure), estimate.value(), allowed, figure.key());
             assertTrue(estimate.standardUncertainty() > 0, figure + " has its doubt");
         });
     }

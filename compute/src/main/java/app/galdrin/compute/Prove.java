@@ -1,0 +1,115 @@
+package app.galdrin.compute;
+
+import app.galdrin.core.proof.Measured;
+import app.galdrin.core.proof.Proof;
+import app.galdrin.core.proof.Tally;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import picocli.CommandLine;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.OptionSpec;
+import picocli.CommandLine.ParseResult;
+
+/** {@code galdrin prove}: what the marking does to simulated apprentices, honest and slipping. */
+public final class Prove {
+
+    private static final String SITTINGS = "--sittings";
+    private static final String SEED = "--seed";
+    private static final String CLUMSY = "--clumsy";
+    private static final String JSON = "--json";
+    private static final int USUAL_SITTINGS = 30000;
+    private static final int MOST_SITTINGS = 10_000_000;
+    private static final int COULD_NOT_RUN = 2;
+
+    private Prove() {}
+
+    public static void main(String[] args) {
+        System.exit(new CommandLine(command())
+                .setExecutionStrategy(given -> {
+                    Integer help = CommandLine.executeHelpRequest(given);
+                    return help == null ? run(given) : help;
+                })
+                .execute(args));
+    }
+
+    private static CommandSpec command() {
+        var spec = CommandSpec.create().name("galdrin prove").resourceBundle(Words.PROVE);
+        spec.usageMessage().width(100);
+        spec.mixinStandardHelpOptions(true);
+        spec.version(Words.of("programVersion"));
+        spec.addOption(number(SITTINGS, "N", Integer.class, String.valueOf(USUAL_SITTINGS)));
+        spec.addOption(number(SEED, "S", Long.class, "1"));
+        spec.addOption(number(CLUMSY, "F", Double.class, "1"));
+        spec.addOption(OptionSpec.builder(JSON).descriptionKey("json").build());
+        return spec;
+    }
+
+    private static OptionSpec number(String name, String label, Class<?> type, String otherwise) {
+        return OptionSpec.builder(name)
+                .paramLabel(label)
+                .type(type)
+                .defaultValue(otherwise)
+                .descriptionKey(name.substring(2))
+                .build();
+    }
+
+    private static int run(ParseResult given) {
+        int sittings = given.matchedOptionValue(SITTINGS, USUAL_SITTINGS);
+        double clumsy = given.matchedOptionValue(CLUMSY, 1.0);
+        if (sittings < 1 || sittings > MOST_SITTINGS || !(clumsy > 0 && clumsy <= 10)) {
+            System.err.println(Words.of("proveRange", MOST_SITTINGS));
+            return COULD_NOT_RUN;
+        }
+        Tally tally = new Proof(given.matchedOptionValue(SEED, 1L), clumsy).sittings(sittings);
+        System.out.print(given.hasMatchedOption(JSON) ? json(tally) : table(tally));
+        return 0;
+    }
+
+    private static String json(Tally tally) {
+        return Arrays.stream(Measured.values())
+                .map(m -> String.format(Locale.ROOT, "\"%s\":%s", m.key(), tally.held(m)))
+                .collect(Collectors.joining(",", "{", "}\n"));
+    }
+
+    /** A table for people, and under it each measure told apart. */
+    private static String table(Tally tally) {
+        var text = new StringBuilder(Words.of("prove.head")).append('\n');
+        text.append("|---|---|---|---|---|\n");
+        for (Measured measured : Measured.values()) {
+            Tally.Share all = tally.of(measured);
+            text.append(String.format(
+                    Locale.ROOT,
+                    "| %s | %s | %s | %d of %d | %s |%n",
+                    Words.PROVE.getString("measure." + measured.key()),
+                    percent(tally.held(measured)),
+                    reach(measured),
+                    all.came(),
+                    all.of(),
+                    extremes(tally, measured)));
+        }
+        return text.toString();
+    }
+
+    private static String reach(Measured measured) {
+        return measured.least() == 0
+                ? Words.of("prove.atMost", percent(measured.most()))
+                : measured.most() == 1
+                        ? Words.of("prove.atLeast", percent(measured.least()))
+                        : Words.of("prove.between", percent(measured.least()), percent(measured.most()));
+    }
+
+    /** The least and the greatest of what is told apart. */
+    private static String extremes(Tally tally, Measured measured) {
+        return tally.by(measured).entrySet().stream()
+                .sorted(Map.Entry.comparingByValue(Comparator.comparingDouble(Tally.Share::share)))
+                .map(e -> e.getKey() + " " + percent(e.getValue().share()))
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String percent(double share) {
+        return String.format(Locale.ROOT, "%.2f %%", 100 * share);
+    }
+}

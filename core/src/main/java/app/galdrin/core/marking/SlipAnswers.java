@@ -1,0 +1,93 @@
+package app.galdrin.core.marking;
+
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.Slip;
+import app.galdrin.core.procedure.SlipSetting;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.task.Measure;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+
+/** What slips in the working make of one measurement's readings. */
+public final class SlipAnswers {
+
+    private final OwnFigures own;
+    private final Measure measure;
+    private final List<Map<String, Double>> readings;
+    private final Map<Made, List<Map<FigureId, Double>>> known = new HashMap<>();
+
+    private record Made(List<Slip> slips, AnswerUnit unit) {}
+
+    public SlipAnswers(OwnFigures own, Answers answers, Measure measure) {
+        this.own = own;
+        this.measure = measure;
+        this.readings = answers.readings(measure, 0);
+    }
+
+    private SlipSetting setting(AnswerUnit unit) {
+        return new SlipSetting(measure.procedure(), own.standing(measure, 0), unit, own.baseline(measure), readings);
+    }
+
+    /** The answers, in their unit, that slips made in this order give, in every way they can be made; none where they change nothing here. */
+    public List<Map<FigureId, Double>> of(List<Slip> made, AnswerUnit unit) {
+        var key = new Made(made, unit);
+        List<Map<FigureId, Double>> ways = known.get(key);
+        if (ways == null) {
+            ways = ways(made, unit);
+            known.put(key, ways);
+        }
+        return ways;
+    }
+
+    private List<Map<FigureId, Double>> ways(List<Slip> made, AnswerUnit unit) {
+        SlipSetting setting = setting(unit);
+        List<Map<String, Double>> used = readings;
+        boolean changes = false;
+        for (Slip slip : made) {
+            List<Map<String, Double>> changed =
+                    used.stream().map(r -> slip.misused(setting, r).orElse(r)).toList();
+            changes |= slip.misused(setting, Map.of()).isPresent();
+            used = changed;
+        }
+        List<Map<FigureId, Double>> answers = List.of(answers(used, unit));
+        for (Slip slip : made) {
+            List<Map<FigureId, Double>> altered = answers.stream()
+                    .flatMap(a -> slip.altered(setting, a).stream())
+                    .toList();
+            if (!altered.isEmpty()) {
+                answers = altered;
+                changes = true;
+            }
+        }
+        return changes ? answers : List.of();
+    }
+
+    /** Everything these readings come to as the task teaches it, in the answer's unit. */
+    private Map<FigureId, Double> answers(List<Map<String, Double>> used, AnswerUnit unit) {
+        List<Worked> worked = new ArrayList<>();
+        for (int i = 0; i < used.size(); i++) {
+            worked.add(own.work(measure, 0, i + 1, used.get(i)));
+        }
+        Map<FigureId, Double> answers = new LinkedHashMap<>();
+        worked.stream()
+                .flatMap(w -> w.figures().keySet().stream())
+                .distinct()
+                .forEach(figure -> mean(worked, figure)
+                        .ifPresent(v -> answers.put(figure, unit.ofFigure(v, figure, own.baseline(measure)))));
+        return answers;
+    }
+
+    private static OptionalDouble mean(List<Worked> worked, FigureId figure) {
+        return worked.stream()
+                .flatMap(w -> w.honest(figure).stream())
+                .mapToDouble(v -> v)
+                .average();
+    }
+}

@@ -1,0 +1,44 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.measure.Instrument;
+import app.galdrin.core.quantity.Quantity;
+import java.util.random.RandomGenerator;
+
+/** Who sets an instrument up and reads it, in a forward model. */
+public interface Hands {
+
+    /** How far off something is set up this once, in its unit, mm or rad, with a sign. */
+    double off(Source.SetUp setUp);
+
+    /** What is read at a place where so much stands, mm or deg, with its sign. */
+    double read(Place place, double stands);
+
+    /** For what is never twice alike without anyone's doing. */
+    RandomGenerator random();
+
+    /**
+     * Those for whom the catalogue of instruments and the procedures' set-up figures stand.
+     *
+     * @param handling factor on how far off they set up and how much they scatter, 0 or more; with 0 the set-up is perfect and nothing is
+     *     rounded
+     */
+    static Hands trained(double handling, RandomGenerator random) {
+        return new Trained(handling, random);
+    }
+
+    /** {@code handling} as above. */
+    record Trained(double handling, RandomGenerator random) implements Hands {
+        @Override
+        public double off(Source.SetUp setUp) {
+            return handling == 0 ? 0 : handling * setUp.standardUncertainty() * random.nextGaussian();
+        }
+
+        @Override
+        public double read(Place place, double stands) {
+            Instrument instrument = place.instrument().inHands(handling, place.surface());
+            return place.instrument().quantity() == Quantity.ANGLE
+                    ? Math.toDegrees(instrument.read(Math.toRadians(stands), random))
+                    : instrument.read(stands, random);
+        }
+    }
+}

@@ -1,0 +1,107 @@
+package app.galdrin.core.proof;
+
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Source;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.OutcomeSchool;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.SchemeDefaults;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Work;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One task that is tried: a procedure with its usual figures, worked in a unit, repeated so often, judged by a rule; after adjusting
+ * read again.
+ */
+record Subject(Measure measure, Work work, Round round, Assignment assignment) {
+
+    static final List<Integer> REPEATS = List.of(2, 3, 5);
+
+    /** As it was surveyed; what it truly is differs by its doubt. Degrees. */
+    private static final double PITCH = 0.2;
+
+    private static final double ROLL = -0.3;
+    private static final double SURVEYED = 0.03;
+
+    static final BayFloor FLOOR =
+            new BayFloor(1, Math.toRadians(PITCH), Math.toRadians(ROLL), Math.toRadians(SURVEYED));
+
+    /** Every procedure in every unit, number of repeats and rule. */
+    static List<Subject> all() {
+        List<Subject> all = new ArrayList<>();
+        for (Procedure procedure : Procedures.all()) {
+            for (AnswerUnit unit : AnswerUnit.values()) {
+                for (int repeats : REPEATS) {
+                    for (DecisionRule rule : DecisionRule.values()) {
+                        all.add(of(procedure, unit, repeats, rule));
+                    }
+                }
+            }
+        }
+        return all;
+    }
+
+    static Subject of(Procedure procedure, AnswerUnit unit, int repeats, DecisionRule rule) {
+        List<FigureId> figures = TaskStart.usualFigures(procedure);
+        Measure measure = Measure.of("read", procedure, figures, repeats);
+        Work work = new Work(
+                "work",
+                figures.stream()
+                        .filter(procedure::isWorkedOnPaper)
+                        .map(f -> new Work.Item(f, measure.id(), unit.orFitting(f)))
+                        .toList());
+        var round = new Round("adjust", List.of(measure.as("again")), 1);
+        List<Step> steps = new ArrayList<>();
+        given(measure).ifPresent(steps::add);
+        steps.addAll(List.of(measure, work, round, new HandIn("handIn")));
+        var bare = new Practical(
+                procedure.key(),
+                OrderSchool.A,
+                rule,
+                Mode.ASSESSMENT,
+                OutcomeSchool.COMPETENCE,
+                Optional.empty(),
+                steps,
+                new Scheme(List.of(), 0));
+        var practical = bare.with(SchemeDefaults.of(bare, ProofVehicle.SHEET));
+        return new Subject(measure, work, round, new Assignment(practical, ProofVehicle.SHEET, FLOOR));
+    }
+
+    /** What has to be known before: it is measured by the first way that tells all of it. */
+    private static Optional<Measure> given(Measure measure) {
+        List<FigureId> own = measure.procedure().given(measure.taught(), measure.figures()).stream()
+                .filter(Source.Own.class::isInstance)
+                .map(given -> ((Source.Own) given).figure())
+                .distinct()
+                .toList();
+        return own.isEmpty()
+                ? Optional.empty()
+                : Procedures.all().stream()
+                        .filter(p -> p.sees().containsAll(own))
+                        .findFirst()
+                        .map(p -> Measure.of("before", p, own, 2));
+    }
+
+    /** The measurements as found, in order. */
+    List<Measure> measures() {
+        return assignment.practical().steps().stream()
+                .filter(Measure.class::isInstance)
+                .map(Measure.class::cast)
+                .toList();
+    }
+}
