@@ -70,6 +70,7 @@ public final class Prove {
 
     private static String json(Tally tally) {
         return Arrays.stream(Measured.values())
+                .filter(m -> m.least() > 0 || m.most() < 1)
                 .map(m -> String.format(Locale.ROOT, "\"%s\":%s", m.key(), tally.held(m)))
                 .collect(Collectors.joining(",", "{", "}\n"));
     }
@@ -94,6 +95,9 @@ public final class Prove {
     }
 
     private static String reach(Measured measured) {
+        if (measured.most() == 1 && measured.least() == 0) {
+            return "";
+        }
         return measured.least() == 0
                 ? Words.of("prove.atMost", percent(measured.most()))
                 : measured.most() == 1

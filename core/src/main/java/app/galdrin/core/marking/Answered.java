@@ -7,11 +7,12 @@ import app.galdrin.core.task.Work;
 /**
  * A figure as it was worked on paper, in the answer's unit.
  *
- * @param right what the taught working gives from the same readings; of a total that was added up right from his own wheels, their sum
+ * @param honest what the taught working gives from the same readings
+ * @param right the same; of a total that was added up right from his own wheels, their sum
  * @param wrote what was written
  * @param place one unit of the last place it was written to, or asked for where that is coarser
  */
-record Answered(Work.Item item, Measure measure, double right, double wrote, double place) {
+record Answered(Work.Item item, Measure measure, double honest, double right, double wrote, double place) {
 
     /** A figure that is off by no more than this many places is a matter of rounding and never a slip's. */
     private static final double BEYOND_ROUNDING = 2.5;
@@ -34,14 +35,14 @@ record Answered(Work.Item item, Measure measure, double right, double wrote, dou
         return credit() == 0;
     }
 
-    /** Whether it is off by more than rounding, as it was written, can do. */
+    /** Whether it is off what the readings give by more than rounding, as it was written, can do. */
     boolean beyondRounding() {
         return tells(wrote);
     }
 
-    /** Whether a value is so far from the right one that whoever writes it has not just rounded. */
+    /** Whether a value is so far from the honest one that whoever writes it has not just rounded. */
     boolean tells(double value) {
-        return Math.abs(value - right) > BEYOND_ROUNDING * place;
+        return Math.abs(value - honest) > BEYOND_ROUNDING * place;
     }
 
     private double off() {

@@ -145,10 +145,8 @@ final class ReadingSlips {
     private List<Way> ways() {
         List<Way> ways = new ArrayList<>();
         for (Slip slip : Slips.of(measure.procedure())) {
-            if (slip.swapsSides()) {
-                repeats().forEach(made -> ways.add(new Way(slip.key(), sidesSwapped(made))));
-            } else if (slip.corrected(setting, Map.of()).isPresent()) {
-                for (Predicate<Place> where : sides()) {
+            if (slip.corrected(setting, Map.of()).isPresent()) {
+                for (Predicate<Place> where : slip.ofBothSides() ? List.<Predicate<Place>>of(p -> true) : sides()) {
                     repeats()
                             .forEach(made -> ways.add(new Way(
                                     slip.key(),
@@ -157,18 +155,6 @@ final class ReadingSlips {
             }
         }
         return ways;
-    }
-
-    private List<Map<FigureId, Estimate>> sidesSwapped(Predicate<Integer> made) {
-        List<Map<FigureId, Estimate>> swapped = new ArrayList<>();
-        for (Map<FigureId, Estimate> repeat : own) {
-            Map<FigureId, Estimate> other = new HashMap<>();
-            repeat.keySet()
-                    .forEach(f ->
-                            Optional.ofNullable(repeat.get(f.otherSide())).ifPresent(there -> other.put(f, there)));
-            swapped.add(made.test(swapped.size()) ? other : repeat);
-        }
-        return swapped;
     }
 
     private List<Predicate<Place>> sides() {

@@ -98,7 +98,7 @@ public final class WorkingMarker implements AspectMarker {
                 var lack = honest(item).isEmpty() ? Evidence.Lack.READINGS : Evidence.Lack.WORKING;
                 return new Evidence.Missing(lack, item.figure().key());
             }
-            SlipFinder.Found found = one.wrong() && one.beyondRounding() ? found(one) : SlipFinder.Found.NOTHING;
+            SlipFinder.Found found = one.wrong() ? found(one) : SlipFinder.Found.NOTHING;
             double keeps = found.named() ? of.practical().scheme().slipKeepsPercent() / 100.0 : 0;
             return new Evidence.Working(
                     item.figure(),
@@ -113,11 +113,15 @@ public final class WorkingMarker implements AspectMarker {
                     found.possible());
         }
 
+        /** Looked for where any figure of the same readings is off by more than rounding, be it a total of wheels that are off a little. */
         private SlipFinder.Found found(Answered one) {
-            List<Answered> wrong = answered.values().stream()
-                    .filter(a -> a.wrong() && a.measure().equals(one.measure()))
+            List<Answered> together = answered.values().stream()
+                    .filter(a -> a.measure().equals(one.measure()))
                     .toList();
-            return new SlipFinder(of, one.measure()).explain(wrong);
+            return together.stream().anyMatch(Answered::beyondRounding)
+                    ? new SlipFinder(of, one.measure())
+                            .explain(together.stream().filter(Answered::wrong).toList())
+                    : SlipFinder.Found.NOTHING;
         }
 
         private OptionalDouble honest(Work.Item item) {
@@ -139,9 +143,9 @@ public final class WorkingMarker implements AspectMarker {
                     item.unit().step(), written.get().step().orElse(item.unit().step()));
             Measure measure = of.practical().measure(item.from()).orElseThrow();
             double wrote = written.get().value().orElseThrow();
-            var worked = new Answered(item, measure, honest.getAsDouble(), wrote, place);
+            var worked = new Answered(item, measure, honest.getAsDouble(), honest.getAsDouble(), wrote, place);
             return Optional.of(ownSum(item)
-                    .map(sum -> new Answered(item, measure, sum, wrote, place))
+                    .map(sum -> new Answered(item, measure, honest.getAsDouble(), sum, wrote, place))
                     .filter(added -> added.credit() > worked.credit())
                     .orElse(worked));
         }

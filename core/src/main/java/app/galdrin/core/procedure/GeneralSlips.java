@@ -98,8 +98,25 @@ public final class GeneralSlips implements SlipList {
         }
 
         @Override
-        public boolean swapsSides() {
+        public boolean ofBothSides() {
             return true;
+        }
+
+        /** What was read with a sense keeps its sense: turned in on the left is turned in on the right. */
+        @Override
+        public Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
+            Map<String, Double> swapped = new HashMap<>(readings);
+            for (Place place : setting.procedure().walk()) {
+                setting.procedure().otherSide(place).ifPresent(other -> {
+                    Double there = readings.get(other.id());
+                    if (there == null) {
+                        swapped.remove(place.id());
+                    } else {
+                        swapped.put(place.id(), place.signedByItsSide() ? -there : there);
+                    }
+                });
+            }
+            return Optional.of(swapped);
         }
 
         @Override

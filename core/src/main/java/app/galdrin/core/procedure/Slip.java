@@ -27,8 +27,8 @@ public interface Slip {
         return Optional.empty();
     }
 
-    /** Whether readings of the two sides were taken for one another as they were written down. */
-    default boolean swapsSides() {
+    /** Whether it can only have been made on both sides of the vehicle at once. */
+    default boolean ofBothSides() {
         return false;
     }
 

@@ -16,6 +16,8 @@ public enum Measured implements Keyed {
     EXACT_FAILS_AS_LEFT("exactFailsAsLeft", 0, 0.01),
     /** Of listed slips in the working that move a figure, those named, alone or with what fits equally; by slip. */
     SLIP_NAMED("slipNamed", 0.99, 1),
+    /** Of the same, those that are said to be possible only: few slips could explain as much by chance. Not held to anything. */
+    SLIP_ONLY_POSSIBLE("slipOnlyPossible", 0, 1),
     /** Of slips in readings that move a figure, those named; by slip. */
     READING_SLIP_NAMED("readingSlipNamed", 0.97, 1),
     /** Of sheets with an error that is none of the listed slips, those given some slip's name. */

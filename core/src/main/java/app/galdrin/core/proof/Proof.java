@@ -140,11 +140,17 @@ public final class Proof {
             moved |= Math.abs(Math.rint(wrote / place) * place - right) > STEPS * place;
         }
         if (moved) {
-            List<Evidence.Working> wrong = of(sat.mark(), Evidence.Working.class)
-                    .filter(e -> !e.slips().isEmpty() && !e.possible())
+            List<Evidence.Working> named = of(sat.mark(), Evidence.Working.class)
+                    .filter(e -> e.slips().contains(Set.of(slip.key())))
                     .toList();
-            boolean named = wrong.stream().anyMatch(e -> e.slips().contains(Set.of(slip.key())));
-            tally.count(Measured.SLIP_NAMED, slip.key(), named);
+            tally.count(
+                    Measured.SLIP_NAMED,
+                    slip.key() + "." + subject.measure().procedure().key() + (coarser > 1 ? ".coarse" : ""),
+                    !named.isEmpty());
+            tally.count(
+                    Measured.SLIP_ONLY_POSSIBLE,
+                    slip.key(),
+                    !named.isEmpty() && named.stream().allMatch(Evidence.Working::possible));
         }
     }
 
@@ -193,8 +199,7 @@ public final class Proof {
     private static void readingSlip(Tally tally, Sat sat, int round) {
         Measure measure = sat.subject.measure();
         List<Slip> slips = Slips.of(measure.procedure()).stream()
-                .filter(slip -> slip.swapsSides()
-                        || slip.corrected(setting(sat), Map.of()).isPresent())
+                .filter(slip -> slip.corrected(setting(sat), Map.of()).isPresent())
                 .toList();
         if (slips.isEmpty()) {
             return;
@@ -203,9 +208,12 @@ public final class Proof {
         Map<FigureId, Estimate> before = means(sat);
         for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
             Map<String, Double> read = sat.answers().readings(measure, 0).get(repeat - 1);
-            Map<String, Double> misread = misread(slip, measure, setting(sat), read);
+            Map<String, Double> misread = misread(slip, setting(sat), read);
             for (Place place : measure.procedure().places(measure.figures())) {
                 Double value = misread.get(place.id());
+                if (value != null && !canBeWritten(place, Math.abs(value))) {
+                    return;
+                }
                 if (value != null && !value.equals(read.get(place.id()))) {
                     sat.write(measure, place, repeat, value);
                 }
@@ -219,12 +227,19 @@ public final class Proof {
             return now != null
                     && reference.isPresent()
                     && Math.abs(now.value() - was.getValue().value())
-                            > TIMES_U * Judgement.K * now.minus(reference.get()).standardUncertainty();
+                            > TIMES_U
+                                    * Judgement.K
+                                    * Math.hypot(
+                                            now.standardUncertainty(),
+                                            reference.get().standardUncertainty());
         });
         if (moved) {
             boolean named = of(sat.mark(), Evidence.Reading.class)
                     .anyMatch(e -> e.slips().stream().anyMatch(s -> s.contains(slip.key())));
-            tally.count(Measured.READING_SLIP_NAMED, slip.key(), named);
+            tally.count(
+                    Measured.READING_SLIP_NAMED,
+                    slip.key() + "." + measure.procedure().key(),
+                    named);
         }
     }
 
@@ -245,20 +260,16 @@ public final class Proof {
         return means;
     }
 
-    /** What is written down where a slip is made in reading. */
-    private static Map<String, Double> misread(
-            Slip slip, Measure measure, SlipSetting setting, Map<String, Double> read) {
-        if (!slip.swapsSides()) {
-            return slip.misused(setting, read).orElse(read);
-        }
-        Map<String, Double> swapped = new HashMap<>(read);
-        for (Place place : measure.procedure().walk()) {
-            measure.procedure()
-                    .otherSide(place)
-                    .map(other -> read.get(other.id()))
-                    .ifPresent(v -> swapped.put(place.id(), v));
-        }
-        return swapped;
+    /** What is written down where a slip is made in reading; swapping is undone by swapping again. */
+    private static Map<String, Double> misread(Slip slip, SlipSetting setting, Map<String, Double> read) {
+        return slip.misused(setting, read)
+                .or(() -> slip.corrected(setting, read))
+                .orElse(read);
+    }
+
+    /** A reading that can't be real is refused as it is written. */
+    private static boolean canBeWritten(Place place, double value) {
+        return value >= place.amount().least() && value <= place.amount().most();
     }
 
     // ---- as left

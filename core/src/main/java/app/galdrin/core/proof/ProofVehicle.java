@@ -40,8 +40,8 @@ final class ProofVehicle {
             new Line(Measurand.SIDESLIP, 0, 5),
             new Line(Measurand.SETBACK, 0, 6),
             new Line(Measurand.TURN_OUT, 2, 0.75),
-            new Line(Measurand.KINGPIN_TWIST, 0, 0.75),
-            new Line(Measurand.RUN_OUT, 0.3, 0.3));
+            new Line(Measurand.KINGPIN_TWIST, 0, 0.3),
+            new Line(Measurand.RUN_OUT, 0.6, 0.3));
 
     /** How far left and right may differ, deg. */
     private static final double SIDES = 0.5;

@@ -2,6 +2,7 @@ package app.galdrin.core.proof;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Procedure;
@@ -57,7 +58,9 @@ record Subject(Measure measure, Work work, Round round, Assignment assignment) {
     }
 
     static Subject of(Procedure procedure, AnswerUnit unit, int repeats, DecisionRule rule) {
-        List<FigureId> figures = TaskStart.usualFigures(procedure);
+        List<FigureId> figures = new ArrayList<>(TaskStart.usualFigures(procedure));
+        // a twisted knuckle shows only where both of its faces are read
+        TaskStart.usualFigures(procedure, Measurand.KINGPIN_TWIST).forEach(figures::add);
         Measure measure = Measure.of("read", procedure, figures, repeats);
         Work work = new Work(
                 "work",
