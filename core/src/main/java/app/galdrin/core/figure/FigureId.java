@@ -92,6 +92,14 @@ public record FigureId(Measurand measurand, Where where, At at) implements Compa
         return new FigureId(measurand.base(), Where.of(wheel), at);
     }
 
+    /** How far the sides differ in this figure of a wheel; empty where nobody asks that of it. */
+    public Optional<FigureId> sideDifference() {
+        return wheel().flatMap(wheel -> measurand.madeOfIt().stream()
+                .filter(m -> m.form() == Measurand.Form.DIFFERENCE)
+                .findFirst()
+                .map(m -> new FigureId(m, Where.of(wheel.axle()), at)));
+    }
+
     /** What this figure is adjusted with: the figures of one measurand on one axle share it. */
     public Adjustment adjustment() {
         return new Adjustment(measurand.base(), where.axle());

@@ -2,8 +2,10 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Measure;
@@ -12,10 +14,15 @@ import app.galdrin.core.task.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
-/** Marks the vehicle as it was left, by the instructor's own readings. */
+/**
+ * Marks the vehicle as it was left, by the instructor's own readings. What they leave in doubt is read once more; then both readings
+ * together decide, and what is not certainly outside is taken as its mean says.
+ */
 @AutoService(AspectMarker.class)
 public final class AsLeftMarker implements AspectMarker {
 
@@ -35,7 +42,7 @@ public final class AsLeftMarker implements AspectMarker {
         }
         List<Evidence> evidence = new ArrayList<>();
         for (Measure measure : round.measures()) {
-            for (FigureId figure : measure.figures()) {
+            for (FigureId figure : judged(measure)) {
                 of.assignment()
                         .sheet()
                         .limits(figure)
@@ -45,18 +52,36 @@ public final class AsLeftMarker implements AspectMarker {
         return evidence.isEmpty() ? List.of(new Evidence.Missing(Evidence.Lack.AS_LEFT_LIMITS, "")) : evidence;
     }
 
+    /** What was asked, and how far the sides differ in it. */
+    private static Set<FigureId> judged(Measure measure) {
+        Set<FigureId> figures = new LinkedHashSet<>(measure.figures());
+        measure.figures().stream()
+                .flatMap(f -> f.sideDifference().stream())
+                .filter(measure::tells)
+                .forEach(figures::add);
+        return figures;
+    }
+
     private static Evidence evidence(Case of, Measure measure, int round, FigureId figure, Limits limits) {
-        Optional<Estimate> reference = of.left().mean(measure, round, figure);
-        if (reference.isEmpty()) {
+        Optional<Estimate> first = of.left().mean(measure, round, figure);
+        if (first.isEmpty()) {
             return new Evidence.Missing(Evidence.Lack.AS_LEFT_REFERENCE, figure.key());
         }
-        Judgement judgement = of.judged(figure, reference.get()).orElseThrow();
+        List<Estimate> readings = new ArrayList<>(of.left().each(measure, round, figure));
+        of.leftAgain().each(measure, round, figure).forEach(e -> readings.add(e.anew(Case::isOfALaying)));
+        Estimate all = Estimate.mean(readings);
+        boolean again = readings.size() > of.left().each(measure, round, figure).size();
+        Judgement judgement = Judgement.of(all, limits, Judgement.K, DecisionRule.SIMPLE);
+        if (judgement.zone().inDoubt() && !again) {
+            return new Evidence.Missing(Evidence.Lack.AS_LEFT_AGAIN, figure.key());
+        }
         return new Evidence.AsLeft(
                 figure,
-                ReadingMarker.figureOf(reference.get()),
+                ReadingMarker.figureOf(all),
                 limits,
                 of.practical().rule(),
                 judgement.zone(),
-                judgement.accepted());
+                again,
+                judgement.zone() != Zone.OUTSIDE && judgement.accepted());
     }
 }

@@ -20,6 +20,7 @@ final class Case {
     private final OwnFigures own;
     private final OwnFigures found;
     private final OwnFigures left;
+    private final OwnFigures leftAgain;
 
     Case(Assignment assignment, Answers answers, References references) {
         this.assignment = assignment;
@@ -28,6 +29,7 @@ final class Case {
         this.own = new OwnFigures(assignment, answers);
         this.found = new OwnFigures(assignment, references.asFound());
         this.left = new OwnFigures(assignment, references.asLeft());
+        this.leftAgain = new OwnFigures(assignment, references.asLeftAgain());
     }
 
     Assignment assignment() {
@@ -59,6 +61,16 @@ final class Case {
     /** The reference's as left. */
     OwnFigures left() {
         return left;
+    }
+
+    /** The reference's as left when it was read once more. */
+    OwnFigures leftAgain() {
+        return leftAgain;
+    }
+
+    /** Whether a source of doubt is made anew when everything is set up anew: a reading or a set-up, and no datum of the bay or the sheet. */
+    static boolean isOfALaying(String source) {
+        return source.contains("/") || source.startsWith("setUp.");
     }
 
     /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */

@@ -40,6 +40,8 @@ public sealed interface Evidence {
         READINGS("readings"),
         REFERENCE("reference"),
         AS_LEFT_REFERENCE("asLeftReference"),
+        /** The vehicle as left is too close to tell and has to be read once more. */
+        AS_LEFT_AGAIN("asLeftAgain"),
         REPEATS("repeats"),
         WORKING("working"),
         TARGET("target"),
@@ -260,8 +262,19 @@ public sealed interface Evidence {
         }
     }
 
-    /** The instructor's own as-left figure judged against the sheet. */
-    record AsLeft(FigureId figure, Figure reference, Limits limits, DecisionRule rule, Zone zone, boolean accepted)
+    /**
+     * The instructor's own as-left figure judged against the sheet.
+     *
+     * @param again whether it is the mean of two readings, because the first left it in doubt
+     */
+    record AsLeft(
+            FigureId figure,
+            Figure reference,
+            Limits limits,
+            DecisionRule rule,
+            Zone zone,
+            boolean again,
+            boolean accepted)
             implements Evidence {
         @Override
         public double credit() {

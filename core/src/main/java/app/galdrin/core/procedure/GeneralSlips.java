@@ -102,7 +102,6 @@ public final class GeneralSlips implements SlipList {
             return true;
         }
 
-        /** What was read with a sense keeps its sense: turned in on the left is turned in on the right. */
         @Override
         public Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
             Map<String, Double> swapped = new HashMap<>(readings);
@@ -112,7 +111,7 @@ public final class GeneralSlips implements SlipList {
                     if (there == null) {
                         swapped.remove(place.id());
                     } else {
-                        swapped.put(place.id(), place.signedByItsSide() ? -there : there);
+                        swapped.put(place.id(), there);
                     }
                 });
             }

@@ -5,7 +5,6 @@ import app.galdrin.core.answer.AnswerType.Amount;
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.Where;
-import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
@@ -143,12 +142,6 @@ public record Place(
     /** Standard uncertainty of one reading in trained hands, mm or rad. */
     public double standardUncertainty() {
         return instrument.standardUncertainty(surface);
-    }
-
-    /** Whether a sense written here has another sign on the other side of the vehicle. */
-    boolean signedByItsSide() {
-        return answer instanceof SizeAndSense sized
-                && sized.senses().stream().anyMatch(sense -> sense.sign(Side.LEFT) != sense.sign(Side.RIGHT));
     }
 
     /** The range of what can be real there, mm or deg. */

@@ -3,6 +3,7 @@ package app.galdrin.core.proof;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.SlipAnswers;
 import app.galdrin.core.procedure.Place;
@@ -281,13 +282,19 @@ public final class Proof {
                 .leave();
         boolean decides = subject.measure().figures().stream().allMatch(figure -> decides(sat, figure));
         if (decides) {
-            sat.mark().lines().stream()
-                    .filter(line -> line.criterion().aspect() == Aspect.AS_LEFT)
-                    .forEach(line -> tally.count(
-                            Measured.EXACT_FAILS_AS_LEFT,
-                            subject.measure().procedure().key(),
-                            !line.met() && !line.waiting()));
+            Sat decided = asLeft(sat).waiting() ? sat.leave() : sat;
+            tally.count(
+                    Measured.EXACT_FAILS_AS_LEFT,
+                    subject.measure().procedure().key(),
+                    !asLeft(decided).met());
         }
+    }
+
+    private static MarkLine asLeft(Sat sat) {
+        return sat.mark().lines().stream()
+                .filter(line -> line.criterion().aspect() == Aspect.AS_LEFT)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static boolean decides(Sat sat, FigureId figure) {

@@ -41,6 +41,7 @@ final class Sat {
     private final Map<LineKey, Written> wrote = new HashMap<>();
     private final Map<LineKey, Written> found = new HashMap<>();
     private final Map<LineKey, Written> left = new HashMap<>();
+    private final Map<LineKey, Written> leftAgain = new HashMap<>();
 
     /** {@code clumsiness} as in {@link HonestHands}. */
     Sat(Subject subject, Truth truth, double clumsiness, RandomGenerator random) {
@@ -70,10 +71,11 @@ final class Sat {
         return this;
     }
 
-    /** The instructor reads the vehicle as left. */
+    /** The instructor reads the vehicle as left; called again, once more with everything set up anew. */
     Sat leave() {
+        Map<LineKey, Written> into = left.isEmpty() ? left : leftAgain;
         for (Measure measure : subject.round().measures()) {
-            read(left, measure, 1, measure.repeats(), new HonestHands(1, random));
+            read(into, measure, 1, measure.repeats(), new HonestHands(1, random));
         }
         return this;
     }
@@ -179,6 +181,9 @@ final class Sat {
     }
 
     MarkSheet mark() {
-        return Marker.mark(subject.assignment(), answers(), new References(new Answers(found), new Answers(left)));
+        return Marker.mark(
+                subject.assignment(),
+                answers(),
+                new References(new Answers(found), new Answers(left), new Answers(leftAgain)));
     }
 }

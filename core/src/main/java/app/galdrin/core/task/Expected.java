@@ -23,8 +23,7 @@ import java.util.Optional;
 /** How well a measuring step tells its figures when it is done as the task asks, on a vehicle that stands as its sheet wants. */
 public final class Expected {
 
-    /** The range of n results over their standard deviation that is kept in 95 of 100 cases, by n [ISO5725-6]. */
-    private static final double[] RANGE = {0, 0, 2.8, 3.3, 3.6, 3.9, 4.0, 4.2, 4.3, 4.4, 4.5};
+    private static final double OFTEN = 0.95;
 
     private Expected() {}
 
@@ -69,18 +68,24 @@ public final class Expected {
     }
 
     /**
-     * How far the repeats of honest hands lie apart, by figure, rad or mm: the limit that the range of as many repeats as the step asks for
-     * keeps in nineteen of twenty cases [ISO5725-6], without what all repeats share, and rounded up to whole marks of the instrument.
+     * How far the repeats of honest hands lie apart, by figure, rad or mm: the limits that the ranges of as many repeats as the step asks
+     * for all keep in nineteen of twenty cases, without what all repeats share, and rounded up to whole marks of the instrument.
      */
-    public static Map<FigureId, Double> apart(Measure measure, Standing bay) {
+    public static Map<FigureId, Double> apart(Measure measure, Standing bay, List<FigureId> judged) {
         Standing standing = measure.procedure().asUsual(bay);
+        double within = Math.pow(OFTEN, 1.0 / Math.max(1, judged.size()));
+        double ranges = NormalRange.quantile(measure.repeats(), within);
         Map<FigureId, Double> limits = new LinkedHashMap<>();
-        repeated(measure, bay, 2).forEach((figure, two) -> {
-            double once = two.get(0).minus(two.get(1)).standardUncertainty() / Math.sqrt(2);
-            double limit = RANGE[Math.min(measure.repeats(), RANGE.length - 1)] * once;
-            double mark = mark(measure, standing, figure);
-            limits.put(figure, mark == 0 ? limit : mark * Math.ceil(limit / mark - Tolerance.ROUNDING.size()));
-        });
+        Map<FigureId, List<Estimate>> twice = repeated(measure, bay, 2);
+        for (FigureId figure : judged) {
+            List<Estimate> two = twice.get(figure);
+            if (two != null) {
+                double once = two.get(0).minus(two.get(1)).standardUncertainty() / Math.sqrt(2);
+                double mark = mark(measure, standing, figure);
+                double limit = ranges * once;
+                limits.put(figure, mark == 0 ? limit : mark * Math.ceil(limit / mark - Tolerance.ROUNDING.size()));
+            }
+        }
         return limits;
     }
 

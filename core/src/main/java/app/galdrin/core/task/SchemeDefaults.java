@@ -77,13 +77,8 @@ public final class SchemeDefaults {
                 }
             }
         } else if (step instanceof Measure measure && aspect == Aspect.REPEATABILITY) {
-            Map<FigureId, Double> apart = Expected.apart(measure, standing);
-            for (FigureId figure : repeatable(measure.figures())) {
-                Double limit = apart.get(figure);
-                if (limit != null) {
-                    bands.put(figure, Band.from(limit));
-                }
-            }
+            Expected.apart(measure, standing, repeatable(measure.figures()))
+                    .forEach((figure, limit) -> bands.put(figure, Band.from(limit)));
         }
         return bands;
     }

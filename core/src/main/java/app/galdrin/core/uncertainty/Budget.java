@@ -111,6 +111,11 @@ public final class Budget {
         return of(sums);
     }
 
+    /** The same parts under other names. */
+    Budget named(UnaryOperator<String> other) {
+        return new Budget(parts, i -> other.apply(sources.apply(i)));
+    }
+
     /** The same budget with one source more; one of that name is added to. */
     Budget with(String source, double part) {
         Map<String, Double> all = new LinkedHashMap<>(parts());

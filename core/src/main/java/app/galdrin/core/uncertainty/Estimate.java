@@ -2,6 +2,7 @@ package app.galdrin.core.uncertainty;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Predicate;
 
 /**
  * A figure and how well it is known.
@@ -64,6 +65,11 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
         return new Estimate(
                 value,
                 Budget.combined(factors, figures.stream().map(Estimate::budget).toList()));
+    }
+
+    /** The same figure, told another time: its sources that are made anew each time are none of the others' any more. */
+    public Estimate anew(Predicate<String> each) {
+        return new Estimate(value, standardUncertainty, budget.named(s -> each.test(s) ? "again/" + s : s));
     }
 
     /** The same value with one source of doubt more; {@code part} in its unit, with the sign of what the source does to it. */

@@ -92,8 +92,6 @@ class SlipsTest {
         "frontRearSwapped,plumbRule,fl.topGap=60 fl.bottomGap=58,fl.topGap=58 fl.bottomGap=60",
         "inchesUnconverted,plates,frontDistance=1270 rearDistance=508,frontDistance=50 rearDistance=20",
         "inchesUnconverted,strings,wheels.fl.frontGap=50.8 stationDistance=2540,wheels.fl.frontGap=2 stationDistance=2540",
-        "leftRightSwapped,sweep,fl.out.steer=20 fl.out.camber=1.2 fr.out.steer=-19 fr.in.camber=-0.4,fl.out.steer=19 fr.out.steer=-20 fl.in.camber=-0.4 fr.out.camber=1.2",
-        "leftRightSwapped,inclinometer,fl.gauge=-1 fr.gauge=0.5 fl.floor=0.3,fl.gauge=0.5 fr.gauge=-1 fr.floor=0.3",
         "inchesUnconverted,inclinometer,fl.gauge=-1,fl.gauge=-1",
         "floorIgnored,inclinometer,fl.gauge=-1 fl.floor=0.35,fl.gauge=-1 fl.floor=0",
         "floorWrongWay,inclinometer,fl.gauge=-1 fl.floor=0.35,fl.gauge=-1 fl.floor=-0.35",
@@ -109,7 +107,7 @@ class SlipsTest {
     @CsvSource({
         "frontRearSwapped,plates,frontDistance=1451 rearDistance=1450,frontDistance=1450 rearDistance=1451",
         "inchesUnconverted,strings,wheels.fl.frontGap=2 stringSpacingFront=1500,wheels.fl.frontGap=50.8 stringSpacingFront=1500",
-        "leftRightSwapped,sweep,fl.out.steer=20 fl.out.camber=1.2 fr.out.steer=-19 fr.in.camber=-0.4,fl.out.steer=19 fr.out.steer=-20 fl.in.camber=-0.4 fr.out.camber=1.2",
+        "leftRightSwapped,sweep,fl.out.steer=20 fl.out.camber=1.2 fr.out.steer=19 fr.in.camber=-0.4,fl.out.steer=19 fr.out.steer=20 fl.in.camber=-0.4 fr.out.camber=1.2",
         "leftRightSwapped,inclinometer,fl.gauge=-1 fr.gauge=0.5 fl.floor=0.3,fl.gauge=0.5 fr.gauge=-1 fr.floor=0.3",
         "inchesUnconverted,inclinometer,fl.gauge=-1 fl.floor=0.3,fl.gauge=-1 fl.floor=0.3"
     })

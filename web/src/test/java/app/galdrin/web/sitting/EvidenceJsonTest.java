@@ -75,7 +75,7 @@ class EvidenceJsonTest {
                     0,
                     Optional.of("wrongWay")),
             new Evidence.NoMove("caster.front", Instead.NOTHING, Set.of(Instead.LOOK_FOR_THE_PART)),
-            new Evidence.AsLeft(TOE, OWN, ONE_SIDED, DecisionRule.SIMPLE, Zone.DOUBT_INSIDE, true));
+            new Evidence.AsLeft(TOE, OWN, ONE_SIDED, DecisionRule.SIMPLE, Zone.DOUBT_INSIDE, false, true));
 
     @Test
     void everyKindOfEvidence_isReadAsItWasStored() {

@@ -54,7 +54,7 @@ final class EvidenceWriter {
         } else if (evidence instanceof Evidence.AsLeft e) {
             is("asLeft").figure(e.figure()).value("reference", e.figure(), e.reference());
             limits(e.figure(), e.limits()).word("rule", e.rule()).word("zone", e.zone());
-            flag("accepted", e.accepted());
+            flag("again", e.again()).flag("accepted", e.accepted());
         } else if (evidence instanceof Evidence.Move e) {
             move(e);
         } else if (evidence instanceof Evidence.NoMove e) {

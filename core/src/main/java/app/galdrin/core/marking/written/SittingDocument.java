@@ -26,7 +26,8 @@ record SittingDocument(String id, Answers wrote, References references) {
     private static final String WROTE = "wrote";
     private static final String AS_FOUND = "asFound";
     private static final String AS_LEFT = "asLeft";
-    private static final List<String> NAMES = List.of(ID, WROTE, AS_FOUND, AS_LEFT);
+    private static final String AS_LEFT_AGAIN = "asLeftAgain";
+    private static final List<String> NAMES = List.of(ID, WROTE, AS_FOUND, AS_LEFT, AS_LEFT_AGAIN);
 
     /** Reads a sitting for a sheet; texts are what a person typed on the line. The first fault is told, named by its path. */
     static Outcome<SittingDocument> read(JsonObject json, Sheet sheet) {
@@ -44,7 +45,9 @@ record SittingDocument(String id, Answers wrote, References references) {
         return answers(json, WROTE, sheet)
                 .flatMap(wrote -> answers(json, AS_FOUND, sheet)
                         .flatMap(found -> answers(json, AS_LEFT, sheet)
-                                .map(left -> new SittingDocument(id, wrote, new References(found, left)))));
+                                .flatMap(left -> answers(json, AS_LEFT_AGAIN, sheet)
+                                        .map(again ->
+                                                new SittingDocument(id, wrote, new References(found, left, again))))));
     }
 
     private static Outcome<Answers> answers(JsonObject json, String name, Sheet sheet) {
