@@ -88,12 +88,14 @@ final class Case {
         return own.goesBy(figure, beforeStep);
     }
 
-    /** A figure judged on this vehicle's sheet by the practical's rule; empty where the sheet has no limits for it. */
+    /** A figure judged as its sheet shows it, by the practical's rule; empty where the sheet has no limits for it. */
     Optional<Judgement> judged(FigureId figure, Estimate value) {
         return assignment
                 .sheet()
                 .limits(figure)
-                .map(limits ->
-                        Judgement.of(value, limits, Judgement.K, practical().rule()));
+                .map(limits -> assignment
+                        .sheet()
+                        .scale(figure)
+                        .judge(figure, value, limits, practical().rule()));
     }
 }

@@ -6,6 +6,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.SheetScale;
 import app.galdrin.core.spec.Way;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Band;
@@ -90,6 +91,9 @@ public sealed interface Evidence {
     /**
      * A figure from the apprentice's own readings against the reference's.
      *
+     * @param band that counts: wider than the task's where the reference is poorer than it promised
+     * @param promised full marks up to here by the task, rad or mm; 0 on lines from before that was told apart
+     * @param taken repeats that tell it, of {@code asked}; what is missing costs its share
      * @param doubtFrom what most of the doubt comes from, by key, with its share of the variance
      * @param slips that explain it: sets of one slip, or of two where no single one fits
      */
@@ -98,12 +102,25 @@ public sealed interface Evidence {
             Figure own,
             Figure reference,
             Band band,
+            double promised,
+            int taken,
+            int asked,
             double credit,
             Optional<DoubtFrom> doubtFrom,
             List<Set<String>> slips)
             implements Evidence {
         Reading with(List<Set<String>> found) {
-            return new Reading(figure, own, reference, band, credit, doubtFrom, found);
+            return new Reading(figure, own, reference, band, promised, taken, asked, credit, doubtFrom, found);
+        }
+
+        /** Whether it lies off the reference by more than full marks allow. */
+        public boolean off() {
+            return band.credit(difference()) < 1;
+        }
+
+        /** Whether a poor reference has widened the band. */
+        public boolean widened() {
+            return promised > 0 && band.full() > promised;
         }
 
         /** Own less reference, rad or mm. */
@@ -180,10 +197,18 @@ public sealed interface Evidence {
     /**
      * A verdict against the one that follows from the apprentice's own figure.
      *
+     * @param shown the figure as the sheet shows it, which is what was judged; empty on lines from before that was so
      * @param right every verdict that counts as right
      */
     record Judged(
-            FigureId figure, Figure own, Limits limits, DecisionRule rule, Zone zone, Verdict said, Set<Verdict> right)
+            FigureId figure,
+            Figure own,
+            Limits limits,
+            DecisionRule rule,
+            Zone zone,
+            Optional<SheetScale.Shown> shown,
+            Verdict said,
+            Set<Verdict> right)
             implements Evidence {
         @Override
         public double credit() {
@@ -232,8 +257,32 @@ public sealed interface Evidence {
         }
     }
 
+    /** What was planned for one part, 0 or more in its unit. */
+    record Planned(String adjuster, String unit, Way way, double amount) {}
+
     /**
-     * The plan for one part, in its unit.
+     * Where a plan would leave a figure, by the apprentice's own.
+     *
+     * @param zone where his own figure lies
+     * @param after what the moves make of it, rad or mm
+     * @param moves of every part that moves it
+     * @param splitAssumed whether only a total is known, so that an equal split was assumed
+     * @param slips any of which, undone, would have made it right
+     */
+    record Effect(
+            FigureId figure,
+            Figure own,
+            Zone zone,
+            double after,
+            Limits limits,
+            List<Planned> moves,
+            boolean splitAssumed,
+            double credit,
+            List<Set<String>> slips)
+            implements Evidence {}
+
+    /**
+     * The plan for one part, in its unit: where only its way is known, and on mark sheets from before plans were marked by their effect.
      *
      * @param planned amount, 0 or more
      * @param needed what the apprentice's own figures ask for; empty where only the way is known

@@ -35,14 +35,14 @@ public final class ReadingMarker implements AspectMarker {
         List<Evidence> evidence = measure.figures().stream()
                 .map(figure -> evidence(of, measure, figure, criterion))
                 .toList();
-        boolean lost = evidence.stream().anyMatch(e -> e instanceof Evidence.Reading r && r.credit() < 1);
+        boolean lost = evidence.stream().anyMatch(e -> e instanceof Evidence.Reading r && r.off());
         return lost ? explained(evidence, new ReadingSlips(of, measure).found()) : evidence;
     }
 
-    /** Where a figure has lost marks, the slips that moved it. */
+    /** Where a figure lies off the reference, the slips that moved it. */
     private static List<Evidence> explained(List<Evidence> evidence, Map<String, Set<FigureId>> slips) {
         return evidence.stream()
-                .map(e -> e instanceof Evidence.Reading r && r.credit() < 1
+                .map(e -> e instanceof Evidence.Reading r && r.off()
                         ? r.with(slips.entrySet().stream()
                                 .filter(slip -> slip.getValue().contains(r.figure()))
                                 .<Set<String>>map(slip -> Set.of(slip.getKey()))
@@ -59,12 +59,18 @@ public final class ReadingMarker implements AspectMarker {
             return new Evidence.Missing(lack, figure.key());
         }
         Band band = criterion.band(figure).orElseThrow(() -> new IllegalStateException("no band for " + figure));
-        double credit = band.credit(own.get().value() - reference.get().value());
+        Band used = band.against(reference.get().standardUncertainty());
+        int taken = of.own().each(measure, 0, figure).size();
+        double share = (double) taken / measure.repeats();
+        double credit = share * used.credit(own.get().value() - reference.get().value());
         return new Evidence.Reading(
                 figure,
                 figureOf(own.get()),
                 figureOf(reference.get()),
-                band,
+                used,
+                band.full(),
+                taken,
+                measure.repeats(),
                 credit,
                 doubt(measure, own.get()),
                 List.of());

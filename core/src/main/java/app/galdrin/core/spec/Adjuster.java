@@ -75,6 +75,11 @@ public record Adjuster(
         return Optional.ofNullable(effects.get(figure));
     }
 
+    /** Whether the data say how far it moves anything; else only its way is asked. */
+    public boolean amountKnown() {
+        return effects.values().stream().anyMatch(e -> e.perUnit().isPresent());
+    }
+
     /** Whether it moves a figure of this adjustment. */
     public boolean moves(FigureId.Adjustment adjustment) {
         return effects.keySet().stream().anyMatch(adjustment::contains);

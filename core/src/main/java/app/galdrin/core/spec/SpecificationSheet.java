@@ -44,6 +44,14 @@ public record SpecificationSheet(
         return line(figure.axle(), figure.measurand()).flatMap(SheetLine::limits);
     }
 
+    /** The unit and place in which a figure's limits are given; degrees to hundredths where the sheet has no line of it. */
+    public SheetScale scale(FigureId figure) {
+        return line(figure.axle(), figure.measurand())
+                .or(() -> line(figure.axle(), figure.measurand().base()))
+                .map(SheetScale::of)
+                .orElseGet(() -> SheetScale.usual(figure));
+    }
+
     /** Whether what an adjustment holds can be adjusted on this vehicle; a sheet that is silent about it says no. */
     public Adjustable adjustable(FigureId.Adjustment adjustment) {
         return lines.stream()

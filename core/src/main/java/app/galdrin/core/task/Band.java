@@ -5,8 +5,12 @@ package app.galdrin.core.task;
  *
  * @param full in the difference's unit, 0 or more
  * @param none greater than {@code full}
+ * @param usual whether it follows from what the procedure tells, and was not typed by anyone
  */
-public record Band(double full, double none) {
+public record Band(double full, double none, boolean usual) {
+
+    /** Coverage factor of the usual band: what two estimates differ by in nineteen of twenty cases. */
+    private static final double K = 2;
 
     /** Beyond this many times the full band there are no marks. */
     public static final double NONE_TO_FULL = 3;
@@ -21,6 +25,30 @@ public record Band(double full, double none) {
             throw new IllegalArgumentException(
                     "band: full (" + full + ") must be 0 or more and below none (" + none + ")");
         }
+    }
+
+    /** One that somebody typed, {@code full} and {@code none} in the unit of the difference. */
+    public Band(double full, double none) {
+        this(full, none, false);
+    }
+
+    /** The usual one of two estimates that are each known as well as this, a standard uncertainty in the unit of the difference. */
+    static Band between(double uncertainty) {
+        double full = K * Math.hypot(uncertainty, uncertainty);
+        return new Band(full, NONE_TO_FULL * full, true);
+    }
+
+    /**
+     * The band against a reference of this standard uncertainty, in the unit of the difference: a usual one is wider where the reference is
+     * poorer than it promised, and never narrower; one that was typed stands.
+     */
+    public Band against(double reference) {
+        double promised = full / (K * Math.sqrt(2));
+        if (!usual || reference <= promised) {
+            return this;
+        }
+        double wider = K * Math.hypot(promised, reference);
+        return new Band(wider, NONE_TO_FULL * wider, true);
     }
 
     /** With the usual room beyond: {@code full} in the unit of the difference, above 0. */

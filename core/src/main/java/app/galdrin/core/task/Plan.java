@@ -12,7 +12,6 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
@@ -81,10 +80,7 @@ public record Plan(String id, List<FigureId> figures) implements Step {
         var ways = AnswerType.Choice.of("way", adjuster.part().ways().toArray(Way[]::new));
         List<Line> lines = new ArrayList<>();
         lines.add(Line.of(adjuster.id() + WAY, ways));
-        boolean known = adjuster.effects().values().stream()
-                .map(Adjuster.Effect::perUnit)
-                .anyMatch(OptionalDouble::isPresent);
-        if (known) {
+        if (adjuster.amountKnown()) {
             Unit unit = adjuster.unit().unit();
             lines.add(Line.of(adjuster.id() + AMOUNT, new AnswerType.Amount(unit.quantity(), unit, 0, adjuster.most()))
                     .unless(adjuster.id() + WAY, Way.LEAVE.key()));

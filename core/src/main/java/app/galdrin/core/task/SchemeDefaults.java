@@ -16,9 +16,6 @@ import java.util.Map;
  */
 public final class SchemeDefaults {
 
-    /** Coverage factor of the reading band. */
-    private static final double K = 2;
-
     private final Practical practical;
     private final Standing standing;
     private final int measures;
@@ -72,8 +69,7 @@ public final class SchemeDefaults {
             for (FigureId figure : measure.figures()) {
                 Estimate expected = asAsked.get(figure);
                 if (expected != null) {
-                    double u = expected.standardUncertainty();
-                    bands.put(figure, Band.from(K * Math.hypot(u, u)));
+                    bands.put(figure, Band.between(expected.standardUncertainty()));
                 }
             }
         } else if (step instanceof Measure measure && aspect == Aspect.REPEATABILITY) {

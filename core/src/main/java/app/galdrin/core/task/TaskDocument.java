@@ -184,7 +184,7 @@ public final class TaskDocument {
     private static Map<FigureId, Band> bands(JsonObject criterion, TaskFaults faults) {
         Map<FigureId, Band> bands = new LinkedHashMap<>();
         for (JsonObject band : faults.objects(criterion, "bands", Practical.MOST_LINES)) {
-            faults.only(band, Set.of("figure", "full", "none"));
+            faults.only(band, Set.of("figure", "full", "none", "usual"));
             String key = faults.text(band, "figure", 60);
             Optional<FigureId> figure = FigureId.parse(key);
             if (figure.isEmpty()) {
@@ -201,7 +201,10 @@ public final class TaskDocument {
                     } else {
                         bands.put(
                                 figure.get(),
-                                new Band(inCore(full.getAsDouble(), length), inCore(none.getAsDouble(), length)));
+                                new Band(
+                                        inCore(full.getAsDouble(), length),
+                                        inCore(none.getAsDouble(), length),
+                                        faults.flag(band, "usual")));
                     }
                 }
             }
@@ -265,6 +268,9 @@ public final class TaskDocument {
                 json.writeStringProperty("figure", figure.key());
                 json.writeNumberProperty("full", inDocument(band.full(), figure));
                 json.writeNumberProperty("none", inDocument(band.none(), figure));
+                if (band.usual()) {
+                    json.writeBooleanProperty("usual", true);
+                }
                 json.writeEndObject();
             });
             json.writeEndArray();

@@ -38,6 +38,7 @@ final class Bench {
     private final Map<LineKey, Written> written = new HashMap<>();
     private final Map<LineKey, Written> found = new HashMap<>();
     private final Map<LineKey, Written> left = new HashMap<>();
+    private final Map<LineKey, Written> leftAgain = new HashMap<>();
 
     private Bench(Practical practical, SpecificationSheet sheet) {
         this.assignment = Assignment.of(practical, sheet);
@@ -64,6 +65,7 @@ final class Bench {
         other.written.putAll(written);
         other.found.putAll(found);
         other.left.putAll(left);
+        other.leftAgain.putAll(leftAgain);
         return other;
     }
 
@@ -130,6 +132,12 @@ final class Bench {
         return this;
     }
 
+    /** Read once more, with everything set up anew. */
+    Bench leftAgainAt(Truth truth) {
+        practical().steps().stream().flatMap(s -> s.within().stream()).forEach(m -> read(leftAgain, m, 1, truth));
+        return this;
+    }
+
     private void read(Map<LineKey, Written> into, Measure measure, int round, Truth truth) {
         Map<String, Double> one = measure.procedure()
                 .lay(truth, assignment.standing(), 0, new SplittableRandom(1))
@@ -190,7 +198,7 @@ final class Bench {
     }
 
     References references() {
-        return new References(new Answers(found), new Answers(left));
+        return new References(new Answers(found), new Answers(left), new Answers(leftAgain));
     }
 
     MarkSheet mark() {

@@ -7,6 +7,7 @@ import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.quantity.Unit;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -148,6 +149,16 @@ public class Words {
         return unit == AnswerUnit.DEGREES_MINUTES
                 ? QuantityFormat.degreesMinutes(value, true)
                 : QuantityFormat.decimal(value, 2, true) + "°";
+    }
+
+    /** The doubt of an answer (deg or mm) in the unit that was asked for: no sign, one place more. */
+    public String answerDoubt(double value, AnswerUnit unit) {
+        if (unit.quantity() == Quantity.LENGTH) {
+            return QuantityFormat.decimal(value, 2, false) + "\u00a0mm";
+        }
+        return unit == AnswerUnit.DEGREES_MINUTES
+                ? QuantityFormat.decimal(value / Unit.ARCMIN.factor(), 1, false) + "\u2032"
+                : QuantityFormat.decimal(value, 3, false) + "°";
     }
 
     /** Turns of a rod to hundredths, without a sign: the direction is said in words. */

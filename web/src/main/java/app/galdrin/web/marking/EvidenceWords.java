@@ -168,6 +168,9 @@ public class EvidenceWords {
                             say("adjustable." + e.said().key()),
                             say("adjustable.is." + e.actual().key())));
         }
+        if (evidence instanceof Evidence.Effect e) {
+            return effect(e);
+        }
         if (evidence instanceof Evidence.Move e) {
             return move(e);
         }
@@ -199,6 +202,12 @@ public class EvidenceWords {
                 words.doubt(Math.abs(e.difference()), e.figure()),
                 words.doubt(e.band().full(), e.figure()),
                 words.doubt(e.band().none(), e.figure())));
+        if (e.widened()) {
+            lines.add(say("evidence.reading.widened", words.doubt(e.promised(), e.figure())));
+        }
+        if (e.taken() < e.asked()) {
+            lines.add(say("evidence.reading.taken", e.taken(), e.asked()));
+        }
         e.doubtFrom()
                 .ifPresent(from -> lines.add(say(
                         "evidence.reading.doubt",
@@ -262,8 +271,12 @@ public class EvidenceWords {
         lines.add(say(
                 "evidence.verdict",
                 verdict(e.said()),
-                words.figure(e.own().value(), e.figure()),
-                words.doubt(Judgement.K * e.own().doubt(), e.figure()),
+                e.shown()
+                        .map(s -> words.answer(s.value(), s.unit()))
+                        .orElseGet(() -> words.figure(e.own().value(), e.figure())),
+                e.shown()
+                        .map(s -> words.answerDoubt(s.expanded(), s.unit()))
+                        .orElseGet(() -> words.doubt(Judgement.K * e.own().doubt(), e.figure())),
                 say("zone." + e.zone().key())));
         if (!right) {
             lines.add(say(
@@ -276,6 +289,31 @@ public class EvidenceWords {
 
     private String verdict(Verdict verdict) {
         return say("verdict." + verdict.key());
+    }
+
+    private Told effect(Evidence.Effect e) {
+        List<String> lines = new ArrayList<>();
+        lines.add(say(
+                "evidence.effect",
+                e.moves().stream()
+                        .map(m -> say(
+                                "evidence.effect.move",
+                                steps.adjuster(m.adjuster()),
+                                amount(m.way(), m.amount(), m.unit(), true)))
+                        .collect(Collectors.joining("; ")),
+                words.figure(e.own().value(), e.figure()),
+                words.figure(e.after(), e.figure())));
+        e.limits().target().ifPresent(t -> lines.add(say("evidence.effect.preferred", words.figure(t, e.figure()))));
+        if (e.splitAssumed()) {
+            lines.add(say("evidence.move.split"));
+        }
+        return new Told(
+                words.name(e.figure()),
+                Optional.of(e.credit() == 1),
+                lines,
+                List.of(),
+                slips(e.slips()),
+                Optional.empty());
     }
 
     private Told move(Evidence.Move e) {
@@ -310,7 +348,7 @@ public class EvidenceWords {
     }
 
     private Told asLeft(Evidence.AsLeft e) {
-        String key = "evidence.asLeft." + (e.accepted() ? "accepted" : "refused");
+        String key = "evidence.asLeft." + (e.again() ? "again." : "") + (e.accepted() ? "accepted" : "refused");
         return Told.of(
                         words.name(e.figure()),
                         e.accepted(),

@@ -9,6 +9,7 @@ import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.SheetScale;
 import app.galdrin.core.spec.Way;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
@@ -41,7 +42,10 @@ class EvidenceJsonTest {
                     TOE,
                     OWN,
                     OWN,
-                    new Band(0.001, 0.003),
+                    new Band(0.001, 0.003, true),
+                    0.0008,
+                    2,
+                    3,
                     0.5,
                     Optional.of(new Evidence.DoubtFrom("rim", 0.9)),
                     List.of(Set.of("methodSign"))),
@@ -57,11 +61,22 @@ class EvidenceJsonTest {
                     ONE_SIDED,
                     DecisionRule.GUARDED,
                     Zone.OUTSIDE,
+                    Optional.of(new SheetScale.Shown(AnswerUnit.DEGREES, 0.23, 0.034)),
                     Verdict.TOO_CLOSE,
                     Set.of(Verdict.OUTSIDE)),
             new Evidence.Compared(
                     TOE, "plates", "strings", 0.002, 0.0015, Judge.Agreement.AGREE, Judge.Agreement.DISAGREE),
             new Evidence.CanBeAdjusted("toe.front", Adjustable.YES, Adjustable.WITH_ADDED_PARTS),
+            new Evidence.Effect(
+                    TOE,
+                    OWN,
+                    Zone.OUTSIDE,
+                    0.001,
+                    ONE_SIDED,
+                    List.of(new Evidence.Planned("rod.front.left", "turn", Way.SHORTEN, 0.5)),
+                    true,
+                    0.5,
+                    List.of(Set.of("wrongWay"), Set.of("wrongLinkage"))),
             new Evidence.Move(
                     "rod.front.left",
                     "rod",

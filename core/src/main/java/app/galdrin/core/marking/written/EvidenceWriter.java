@@ -5,6 +5,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.SheetScale;
 import app.galdrin.core.task.Band;
 import java.util.Collection;
 import java.util.List;
@@ -43,6 +44,7 @@ final class EvidenceWriter {
     private void decided(Evidence evidence) {
         if (evidence instanceof Evidence.Judged e) {
             is("judged").figure(e.figure()).value("own", e.figure(), e.own()).limits(e.figure(), e.limits());
+            e.shown().ifPresent(this::shown);
             word("rule", e.rule()).word("zone", e.zone()).word("said", e.said()).words("right", e.right());
         } else if (evidence instanceof Evidence.Compared e) {
             is("compared").figure(e.figure()).text("first", e.first()).text("second", e.second());
@@ -55,6 +57,8 @@ final class EvidenceWriter {
             is("asLeft").figure(e.figure()).value("reference", e.figure(), e.reference());
             limits(e.figure(), e.limits()).word("rule", e.rule()).word("zone", e.zone());
             flag("again", e.again()).flag("accepted", e.accepted());
+        } else if (evidence instanceof Evidence.Effect e) {
+            effect(e);
         } else if (evidence instanceof Evidence.Move e) {
             move(e);
         } else if (evidence instanceof Evidence.NoMove e) {
@@ -71,6 +75,8 @@ final class EvidenceWriter {
                 .value("own", e.figure(), e.own())
                 .value("reference", e.figure(), e.reference());
         amount("difference", e.figure(), e.difference()).band(e.figure(), e.band());
+        amount("promised", e.figure(), e.promised());
+        number("taken", e.taken()).number("asked", e.asked());
         e.doubtFrom().ifPresent(d -> text("doubtFrom", d.group()).number("doubtShare", d.share()));
         slips(e.slips());
     }
@@ -97,6 +103,20 @@ final class EvidenceWriter {
         is("target").text("from", e.from()).text("procedure", e.procedure()).text("place", e.place());
         e.against().ifPresent(place -> text("against", place));
         number("honest", e.honest()).number("written", e.written()).number("tolerance", e.tolerance());
+    }
+
+    private void effect(Evidence.Effect e) {
+        is("effect").figure(e.figure()).value("own", e.figure(), e.own()).word("zone", e.zone());
+        amount("after", e.figure(), e.after()).limits(e.figure(), e.limits());
+        json.writeArrayPropertyStart("moves");
+        for (Evidence.Planned move : e.moves()) {
+            json.writeStartObject();
+            text("adjuster", move.adjuster()).text("unit", move.unit()).word("way", move.way());
+            number("amount", move.amount());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+        flag("splitAssumed", e.splitAssumed()).slips(e.slips());
     }
 
     private void move(Evidence.Move e) {
@@ -155,6 +175,12 @@ final class EvidenceWriter {
         amount("value", figure, value.value()).amount("u", figure, value.doubt());
         json.writeEndObject();
         return this;
+    }
+
+    private void shown(SheetScale.Shown shown) {
+        json.writeObjectPropertyStart("shown");
+        word("unit", shown.unit()).number("value", shown.value()).number("expanded", shown.expanded());
+        json.writeEndObject();
     }
 
     private EvidenceWriter limits(FigureId figure, Limits limits) {

@@ -1,0 +1,163 @@
+package app.galdrin.core.marking;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand.Form;
+import app.galdrin.core.figure.Tolerance;
+import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.Part;
+import app.galdrin.core.spec.Zone;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/**
+ * Where planned moves would leave one figure.
+ *
+ * @param now what he goes by, rad or mm
+ * @param zone where that lies
+ * @param moves of every part that moves it, signed, in its unit
+ * @param mirrored what was planned for the same part on the other side, likewise
+ */
+record PlanEffect(
+        FigureId figure,
+        Estimate now,
+        Limits limits,
+        Zone zone,
+        Map<Adjuster, Double> moves,
+        Map<Adjuster, Double> mirrored) {
+
+    /** So much of the tolerance about what is preferred is as good as that. */
+    private static final double NEAR = 0.25;
+
+    private static final double NOTHING = 1e-12;
+
+    /** What one unit of a part does to a figure, rad or mm with its sign; ±1 where only the way is known; 0 where nothing. */
+    static double factor(Adjuster adjuster, FigureId figure) {
+        if (!figure.ofBothWheels()) {
+            return adjuster.effectOn(figure)
+                    .map(e -> e.perUnit().orElse(e.sign()))
+                    .orElse(0.0);
+        }
+        return adjuster.effects().entrySet().stream()
+                .filter(e -> e.getKey().measurand() == figure.measurand().base()
+                        && e.getKey().axle().equals(figure.axle()))
+                .mapToDouble(e -> {
+                    boolean left = e.getKey().wheel().orElseThrow().left();
+                    double one = e.getValue().perUnit().orElse(e.getValue().sign());
+                    return left ? one : figure.measurand().form().rightFactor() * one;
+                })
+                .sum();
+    }
+
+    Evidence evidence(boolean splitAssumed) {
+        double credit = credit(after(moves));
+        List<Evidence.Planned> said = moves.entrySet().stream()
+                .map(m -> new Evidence.Planned(
+                        m.getKey().id(),
+                        m.getKey().unit().key(),
+                        m.getKey().part().way((int) Math.signum(m.getValue())),
+                        Math.abs(m.getValue())))
+                .toList();
+        return new Evidence.Effect(
+                figure,
+                ReadingMarker.figureOf(now),
+                zone,
+                after(moves),
+                limits,
+                said,
+                splitAssumed,
+                credit,
+                credit < 1 ? slips() : List.of());
+    }
+
+    private double after(Map<Adjuster, Double> made) {
+        double value = now.value();
+        for (Map.Entry<Adjuster, Double> move : made.entrySet()) {
+            value += factor(move.getKey(), figure) * move.getValue();
+        }
+        return value;
+    }
+
+    private double credit(double after) {
+        boolean moved = Math.abs(after - now.value()) > NOTHING;
+        if (!moved) {
+            return left();
+        }
+        if (isNear(after) || noOtherStepLandsNearer(after)) {
+            return 1;
+        }
+        return isInside(after) ? 0.5 : 0;
+    }
+
+    /** Left alone: all where it is inside or as good as preferred, half in doubt, nothing outside. */
+    private double left() {
+        if (zone == Zone.INSIDE || zone.inDoubt() && isNear(now.value())) {
+            return 1;
+        }
+        return zone.inDoubt() ? 0.5 : 0;
+    }
+
+    private boolean isInside(double value) {
+        return Tolerance.ROUNDING.atLeast(value, limits.min().orElse(value))
+                && Tolerance.ROUNDING.atMost(value, limits.max().orElse(value));
+    }
+
+    private boolean isNear(double value) {
+        return limits.target().isPresent()
+                && limits.min().isPresent()
+                && limits.max().isPresent()
+                && Math.abs(value - limits.target().getAsDouble())
+                        <= NEAR * (limits.max().getAsDouble() - limits.min().getAsDouble()) + Tolerance.ROUNDING.size();
+    }
+
+    /** Parts move by whole smallest steps: where the best of them is far off, the best is right. */
+    private boolean noOtherStepLandsNearer(double after) {
+        if (limits.target().isEmpty()) {
+            return false;
+        }
+        double off = after - limits.target().getAsDouble();
+        return moves.keySet().stream().allMatch(adjuster -> {
+            double step = Math.abs(factor(adjuster, figure)) * adjuster.smallestStep();
+            return Math.abs(off) <= step / 2 + Tolerance.ROUNDING.size();
+        });
+    }
+
+    // ---- slips
+
+    /** Which slips, undone, would have made it right; those that fit equally are all there. */
+    private List<Set<String>> slips() {
+        List<Set<String>> slips = new ArrayList<>();
+        if (!figure.ofBothWheels() && isRight(mirrored)) {
+            slips.add(Set.of("leftRightSwapped"));
+        }
+        if (isRightWith(amount -> -amount)) {
+            boolean rods = moves.entrySet().stream()
+                    .filter(m -> m.getValue() != 0)
+                    .allMatch(m -> m.getKey().part() == Part.ROD || m.getKey().part() == Part.SLEEVE);
+            slips.add(Set.of("wrongWay"));
+            if (rods) {
+                slips.add(Set.of("wrongLinkage"));
+            }
+        }
+        if (isRightWith(amount -> amount / 2)) {
+            slips.add(Set.of(figure.measurand().form() == Form.SUM ? "wholeOnEachSide" : "movedTwice"));
+        }
+        return slips;
+    }
+
+    private boolean isRightWith(UnaryOperator<Double> undo) {
+        Map<Adjuster, Double> undone = new HashMap<>();
+        moves.forEach((adjuster, amount) -> undone.put(adjuster, undo.apply(amount)));
+        return isRight(undone);
+    }
+
+    private boolean isRight(Map<Adjuster, Double> otherwise) {
+        double after = after(otherwise);
+        return Math.abs(after - now.value()) > NOTHING && isNear(after);
+    }
+}
