@@ -61,6 +61,13 @@ public record MarkLine(
         return override.isEmpty() && evidence.stream().anyMatch(e -> e instanceof Evidence.Missing);
     }
 
+    /** Whether it waits for the vehicle as left to be read once more. */
+    public boolean asksForAnotherReading() {
+        return override.isEmpty()
+                && evidence.stream()
+                        .anyMatch(e -> e instanceof Evidence.Missing m && m.what() == Evidence.Lack.AS_LEFT_AGAIN);
+    }
+
     public Status status() {
         if (waiting()) {
             return Status.WAITING;

@@ -8,12 +8,23 @@ import app.galdrin.core.sitting.Answers;
  * @param asFound before anyone adjusted: round 0
  * @param asLeft after this apprentice adjusted, on the lines of his last round
  * @param asLeftAgain the same once more with everything set up anew, where the first left it in doubt
+ * @param closed whether no more will be read: what stands decides, as it did when the marks were released
  */
-public record References(Answers asFound, Answers asLeft, Answers asLeftAgain) {
+public record References(Answers asFound, Answers asLeft, Answers asLeftAgain, boolean closed) {
+
+    /** To which more may come. */
+    public References(Answers asFound, Answers asLeft, Answers asLeftAgain) {
+        this(asFound, asLeft, asLeftAgain, false);
+    }
 
     /** Of a vehicle as left that was read once. */
     public References(Answers asFound, Answers asLeft) {
         this(asFound, asLeft, Answers.none());
+    }
+
+    /** The same, to which nothing more will come. */
+    public References toStand() {
+        return new References(asFound, asLeft, asLeftAgain, true);
     }
 
     public static References none() {

@@ -1,5 +1,6 @@
 package app.galdrin.web.marking;
 
+import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
@@ -11,6 +12,7 @@ import app.galdrin.core.record.Step;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Judgement;
+import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.Way;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Judge.Verdict;
@@ -184,9 +186,12 @@ public class EvidenceWords {
         return asLeft((Evidence.AsLeft) evidence);
     }
 
-    /** The name of a figure or of what is adjusted together, by key. */
+    /** The name of a figure, of a part or of what is adjusted together, by key. */
     private String name(String key) {
-        return FigureId.parse(key).map(words::name).orElseGet(() -> steps.adjustment(key));
+        int dot = key.indexOf('.');
+        boolean part =
+                Keyed.find(Part.values(), dot < 0 ? key : key.substring(0, dot)).isPresent();
+        return part ? steps.adjuster(key) : FigureId.parse(key).map(words::name).orElseGet(() -> steps.adjustment(key));
     }
 
     private String instead(Instead instead) {

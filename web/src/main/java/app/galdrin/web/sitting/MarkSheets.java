@@ -168,7 +168,7 @@ public class MarkSheets {
                     sitting,
                     log.lastSeq(),
                     references,
-                    works.markSheet(sitting, log, references.references()));
+                    works.markSheet(sitting, log, references.references().toStand()));
         }
         return missing.size();
     }

@@ -25,7 +25,7 @@ interface SittingMapper {
             UUID stateId,
             int attempt);
 
-    void beginReference(UUID id, UUID centreId, UUID taskId, UUID personId, UUID sheetId, UUID stateId);
+    void beginReference(UUID id, UUID centreId, UUID taskId, UUID personId, UUID sheetId, UUID stateId, int attempt);
 
     void addPerson(UUID centreId, UUID sittingId, UUID personId);
 
@@ -38,7 +38,7 @@ interface SittingMapper {
 
     List<UUID> peopleIn(UUID centreId, UUID openingId, int most);
 
-    Optional<UUID> reference(UUID centreId, UUID taskId, UUID stateId);
+    Optional<UUID> reference(UUID centreId, UUID taskId, UUID stateId, int attempt);
 
     Optional<UUID> stateAfter(UUID centreId, UUID sittingId, int round);
 
@@ -80,6 +80,8 @@ interface SittingMapper {
     List<SittingSummary> ofTask(UUID centreId, UUID taskId, int most);
 
     List<SittingSummary> toMark(UUID centreId, int most);
+
+    List<SittingSummary> toReadAgain(UUID centreId, int most);
 
     List<SittingSummary> released(UUID centreId, int most);
 

@@ -27,6 +27,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Sittings {
 
+    /** Which reference of a state: the first, or the one more that is asked for where that leaves it in doubt. */
+    private static final int FIRST = 1;
+
+    private static final int AGAIN = 2;
+
     private static final int MOST = 200;
 
     private final SittingMapper mapper;
@@ -133,22 +138,30 @@ public class Sittings {
                 .filter(b -> b.bay() == bay)
                 .findFirst()
                 .orElseThrow(() -> new NotThere("bay", bay, me));
-        return reference(me, task.id(), place.sheet().id(), place.stateId());
+        return reference(me, task.id(), place.sheet().id(), place.stateId(), FIRST);
     }
 
     /** The instructor's own readings of the vehicle as an apprentice left it. */
     @Transactional
     public UUID referenceAsLeft(SignedIn me, Sitting sitting, int round) {
         UUID state = roundState(me, sitting, round);
-        return reference(me, sitting.task().id(), sitting.sheet().id(), state);
+        return reference(me, sitting.task().id(), sitting.sheet().id(), state, FIRST);
     }
 
-    private UUID reference(SignedIn me, UUID taskId, UUID sheetId, UUID stateId) {
+    /** The same once more with everything set up anew, because the first left it in doubt. */
+    @Transactional
+    public UUID referenceAsLeftAgain(SignedIn me, Sitting sitting, int round) {
+        instructorOnly(me, sitting);
+        UUID state = roundState(me, sitting, round);
+        return reference(me, sitting.task().id(), sitting.sheet().id(), state, AGAIN);
+    }
+
+    private UUID reference(SignedIn me, UUID taskId, UUID sheetId, UUID stateId, int attempt) {
         UUID id = Ids.next();
-        mapper.beginReference(id, me.centreId(), taskId, me.personId(), sheetId, stateId);
+        mapper.beginReference(id, me.centreId(), taskId, me.personId(), sheetId, stateId, attempt);
         mapper.addPerson(me.centreId(), id, me.personId());
         mapper.beginState(me.centreId(), id, Purpose.REFERENCE, null);
-        return mapper.reference(me.centreId(), taskId, stateId).orElseThrow();
+        return mapper.reference(me.centreId(), taskId, stateId, attempt).orElseThrow();
     }
 
     /** The state of the vehicle after a round of a sitting, made if it is the first that is known of it. */
@@ -163,14 +176,23 @@ public class Sittings {
 
     /** The reference that was taken of a state of the vehicle. */
     public Optional<UUID> findReference(UUID centreId, UUID taskId, UUID stateId) {
-        return mapper.reference(centreId, taskId, stateId);
+        return mapper.reference(centreId, taskId, stateId, FIRST);
     }
 
     /** The reference of the state that a round of this sitting made. */
     public Optional<UUID> findReferenceAfter(Sitting sitting, int round) {
+        return findReferenceAfter(sitting, round, FIRST);
+    }
+
+    /** The second reference of that state, asked for where the first left it in doubt. */
+    public Optional<UUID> findReferenceAgain(Sitting sitting, int round) {
+        return findReferenceAfter(sitting, round, AGAIN);
+    }
+
+    private Optional<UUID> findReferenceAfter(Sitting sitting, int round, int attempt) {
         return mapper.stateAfter(sitting.centreId(), sitting.id(), round)
                 .flatMap(state ->
-                        mapper.reference(sitting.centreId(), sitting.task().id(), state));
+                        mapper.reference(sitting.centreId(), sitting.task().id(), state, attempt));
     }
 
     // ---- reading
@@ -232,6 +254,11 @@ public class Sittings {
     /** Sittings that were handed in and wait to be released, the last handed in first. */
     public List<SittingSummary> toMark(UUID centreId) {
         return mapper.toMark(centreId, MOST);
+    }
+
+    /** Whose vehicle as left is to be read once more and has not been yet, the longest asked for first. */
+    public List<SittingSummary> toReadAgain(UUID centreId) {
+        return mapper.toReadAgain(centreId, MOST / 4);
     }
 
     /** Those released last. */

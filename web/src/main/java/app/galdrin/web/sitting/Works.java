@@ -70,9 +70,10 @@ public class Works {
         UUID centre = sitting.centreId();
         Answers found =
                 answers(centre, sittings.findReference(centre, sitting.task().id(), sitting.stateId()), seqs, until);
-        Answers left =
-                answers(centre, sittings.findReferenceAfter(sitting, sittings.lastRound(sitting, log)), seqs, until);
-        return new Taken(new References(found, left), seqs);
+        int round = sittings.lastRound(sitting, log);
+        Answers left = answers(centre, sittings.findReferenceAfter(sitting, round), seqs, until);
+        Answers again = answers(centre, sittings.findReferenceAgain(sitting, round), seqs, until);
+        return new Taken(new References(found, left, again), seqs);
     }
 
     private Answers answers(UUID centre, Optional<UUID> reference, Map<UUID, Integer> seqs, Instant until) {

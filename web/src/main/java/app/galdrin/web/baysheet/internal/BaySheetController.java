@@ -110,6 +110,17 @@ class BaySheetController {
         return "redirect:/sittings/" + sittings.referenceAsLeft(me, sittings.sitting(me, sittingId), round);
     }
 
+    /** The same once more, asked for from the desk: it waits in the list of what is to be read. */
+    @PostMapping("/marking/{sittingId}/reference-again")
+    String asLeftAgain(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID sittingId,
+            @RequestParam(defaultValue = "1") int round,
+            @RequestParam(defaultValue = "false") boolean now) {
+        UUID reference = sittings.referenceAsLeftAgain(me, sittings.sitting(me, sittingId), round);
+        return now ? "redirect:/sittings/" + reference : "redirect:/marking/" + sittingId;
+    }
+
     /**
      * The whole sheet; a script asks for parts of it by themselves.
      *

@@ -74,6 +74,7 @@ class MarkingController {
     String queue(@AuthenticationPrincipal SignedIn me, Model model) {
         model.addAttribute("sittings", sittings.toMark(me.centreId()));
         model.addAttribute("released", sittings.released(me.centreId()));
+        model.addAttribute("toRead", sittings.toReadAgain(me.centreId()));
         return "marking/queue";
     }
 
@@ -84,6 +85,8 @@ class MarkingController {
         int round = sittings.lastRound(sitting, log);
         model.addAttribute(
                 "asLeftReference", sittings.findReferenceAfter(sitting, round).isPresent());
+        model.addAttribute(
+                "askedAgain", sittings.findReferenceAgain(sitting, round).isPresent());
         model.addAttribute("round", round);
         model.addAttribute("late", log.lateWaiting());
         model.addAttribute("next", next(me, id).map(SittingSummary::id).orElse(null));
@@ -227,6 +230,7 @@ class MarkingController {
         model.addAttribute("sitting", sitting);
         model.addAttribute("task", sitting.task());
         model.addAttribute("sheet", sheet);
+        model.addAttribute("inDoubt", sheet.lines().stream().anyMatch(MarkLine::asksForAnotherReading));
         model.addAttribute(
                 "redo",
                 sheet.redo().stream().map(id -> steps.criterion(practical, id)).toList());
