@@ -152,6 +152,20 @@ final class ReadingSlips {
                                     slip.key(),
                                     worked((i, read) -> made.test(i) ? putRight(slip, where, read) : read))));
                 }
+            } else {
+                ways.addAll(oneByOne(slip));
+            }
+        }
+        return ways;
+    }
+
+    /** A slip that is made at one place, in one repeat. */
+    private List<Way> oneByOne(Slip slip) {
+        List<Way> ways = new ArrayList<>();
+        for (int repeat = 0; repeat < readings.size(); repeat++) {
+            int only = repeat;
+            for (Map<String, Double> right : slip.correctedWays(setting, readings.get(repeat))) {
+                ways.add(new Way(slip.key(), worked((i, read) -> i == only ? right : read)));
             }
         }
         return ways;

@@ -54,7 +54,9 @@ public final class SlipAnswers {
             List<Map<String, Double>> changed =
                     used.stream().map(r -> slip.misused(setting, r).orElse(r)).toList();
             changes |= slip.misused(setting, Map.of()).isPresent();
-            used = changed;
+            List<Map<String, Double>> kept = slip.repeatsUsed(changed);
+            changes |= !kept.isEmpty();
+            used = kept.isEmpty() ? changed : kept;
         }
         List<Map<FigureId, Double>> answers = List.of(answers(used, unit));
         for (Slip slip : made) {

@@ -11,6 +11,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BiFunction;
 import java.util.function.DoubleBinaryOperator;
+import java.util.function.DoubleUnaryOperator;
+import java.util.stream.Stream;
 
 /** Slips with a level on the wheel: the floor, the sweep's factor, signs lost. */
 @AutoService(SlipList.class)
@@ -26,6 +28,7 @@ public final class LevelSlips implements SlipList {
                 new OfReadings("floorWrongWay", FLOOR, (place, value) -> -value),
                 new OfReadings("frameWrongWay", "frame", (place, value) -> -value),
                 new OfReadings("camberSignsLost", SWEPT, (place, value) -> Math.abs(value)),
+                new NinetyAsCamber(),
                 new OfFactor("factorForgotten", (difference, factor) -> difference),
                 new OfFactor("oneAndAHalfUsed", (difference, factor) -> SweepHand.TAUGHT * difference));
     }
@@ -46,6 +49,49 @@ public final class LevelSlips implements SlipList {
             return Optional.of(setting.changed(
                     readings,
                     (place, value) -> place.reading().startsWith(reading) ? change.apply(place, value) : value));
+        }
+    }
+
+    /** Of a gauge that shows 90 at plumb, what it showed taken for the camber, or its distance from 90 without looking which way it leans. */
+    private static final class NinetyAsCamber implements Slip {
+        private static final double PLUMB = 90;
+
+        @Override
+        public String key() {
+            return "ninetyAsCamber";
+        }
+
+        @Override
+        public boolean concerns(Procedure procedure) {
+            return procedure.walk().stream().anyMatch(p -> p.reading().endsWith("90"));
+        }
+
+        @Override
+        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+            return Stream.<DoubleUnaryOperator>of(shown -> shown, shown -> PLUMB - shown, shown -> shown - PLUMB)
+                    .map(as -> taken(setting, answers, as))
+                    .toList();
+        }
+
+        private static Map<FigureId, Double> taken(
+                SlipSetting setting, Map<FigureId, Double> answers, DoubleUnaryOperator as) {
+            return setting.reworked(
+                    answers,
+                    (figure, camber) -> figure.measurand() == Measurand.CAMBER
+                            ? shown(setting, figure).stream()
+                                    .map(v -> Math.toRadians(as.applyAsDouble(v)))
+                                    .findFirst()
+                                    .orElse(camber)
+                            : camber);
+        }
+
+        private static OptionalDouble shown(SlipSetting setting, FigureId camber) {
+            return setting.procedure().walk().stream()
+                    .filter(p -> p.reading().endsWith("90") && p.wheel().equals(camber.wheel()))
+                    .flatMap(p -> setting.readings().stream().map(r -> r.get(p.id())))
+                    .filter(v -> v != null)
+                    .mapToDouble(Math::abs)
+                    .average();
         }
     }
 

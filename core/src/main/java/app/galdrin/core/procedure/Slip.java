@@ -27,6 +27,16 @@ public interface Slip {
         return Optional.empty();
     }
 
+    /** The same where it can have been made in several ways, each by itself. */
+    default List<Map<String, Double>> correctedWays(SlipSetting setting, Map<String, Double> readings) {
+        return corrected(setting, readings).stream().toList();
+    }
+
+    /** The repeats, mm or deg by place, that are used where this slip leaves some aside; empty where it uses all or there are no others. */
+    default List<Map<String, Double>> repeatsUsed(List<Map<String, Double>> readings) {
+        return List.of();
+    }
+
     /** Whether it can only have been made on both sides of the vehicle at once. */
     default boolean ofBothSides() {
         return false;

@@ -144,10 +144,7 @@ public final class Proof {
             List<Evidence.Working> named = of(sat.mark(), Evidence.Working.class)
                     .filter(e -> e.slips().contains(Set.of(slip.key())))
                     .toList();
-            tally.count(
-                    Measured.SLIP_NAMED,
-                    slip.key() + "." + subject.measure().procedure().key() + (coarser > 1 ? ".coarse" : ""),
-                    !named.isEmpty());
+            tally.count(Measured.SLIP_NAMED, slip.key(), !named.isEmpty());
             tally.count(
                     Measured.SLIP_ONLY_POSSIBLE,
                     slip.key(),
@@ -237,10 +234,7 @@ public final class Proof {
         if (moved) {
             boolean named = of(sat.mark(), Evidence.Reading.class)
                     .anyMatch(e -> e.slips().stream().anyMatch(s -> s.contains(slip.key())));
-            tally.count(
-                    Measured.READING_SLIP_NAMED,
-                    slip.key() + "." + measure.procedure().key(),
-                    named);
+            tally.count(Measured.READING_SLIP_NAMED, slip.key(), named);
         }
     }
 

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.measure.CatalogueInstrument;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,15 +49,16 @@ class SlipsTest {
     @CsvSource(
             quoteCharacter = '"',
             value = {
-                "plates, frontRearSwapped inchesUnconverted methodSign mmForDegrees oneWheelForTotal",
-                "strings, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees oneWheelForTotal",
-                "rearString, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees oneWheelForTotal",
-                "laserLine, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees oneWheelForTotal",
-                "inclinometerZeroed, leftRightSwapped methodSign",
-                "inclinometer, floorIgnored floorWrongWay leftRightSwapped methodSign",
-                "plumbRule, frontRearSwapped inchesUnconverted leftRightSwapped methodSign mmForDegrees",
-                "sweep, camberSignsLost factorForgotten leftRightSwapped methodSign oneAndAHalfUsed",
-                "setback, inchesUnconverted leftRightSwapped methodSign mmForDegrees"
+                "plates, firstRepeatOnly frontRearSwapped inchesUnconverted methodSign minutesAsDecimals mmForDegrees oneWheelForTotal wrongBaseline",
+                "longBars, doublingForgotten firstRepeatOnly frontRearSwapped inchesUnconverted methodSign minutesAsDecimals mmForDegrees oneWheelForTotal wrongBaseline",
+                "strings, firstRepeatOnly frontRearSwapped gapsUnconverted inchesUnconverted leftRightSwapped methodSign minutesAsDecimals mmForDegrees oneWheelForTotal skewAdded skewLeftOut twiceOneWheel wrongBaseline",
+                "rearString, firstRepeatOnly frontRearSwapped inchesUnconverted leftRightSwapped methodSign minutesAsDecimals mmForDegrees oneWheelForTotal twiceOneWheel wrongBaseline",
+                "inclinometerZeroed, firstRepeatOnly leftRightSwapped methodSign minutesAsDecimals",
+                "inclinometer, firstRepeatOnly floorIgnored floorWrongWay leftRightSwapped methodSign minutesAsDecimals",
+                "inclinometer90, firstRepeatOnly floorIgnored floorWrongWay leftRightSwapped methodSign minutesAsDecimals ninetyAsCamber",
+                "plumbRule, firstRepeatOnly frontRearSwapped inchesUnconverted leftRightSwapped methodSign minutesAsDecimals mmForDegrees",
+                "sweep, camberSignsLost factorForgotten firstRepeatOnly leftRightSwapped methodSign minutesAsDecimals oneAndAHalfUsed",
+                "setback, firstRepeatOnly inchesUnconverted leftRightSwapped methodSign mmForDegrees"
             })
     void aSlip_concernsTheProceduresItCanBeMadeWith(String procedure, String keys) {
         Procedure with = Procedures.of(procedure);
@@ -118,11 +120,16 @@ class SlipsTest {
     @Test
     void aSlipOfOneKind_isNoneOfTheOthers() {
         for (Slip slip : slips()) {
-            boolean ofReadings = slip.misused(setting("strings"), map("wheels.fl.frontGap=2"))
-                    .isPresent();
-            boolean ofAnswers =
-                    !slip.altered(setting("strings"), Map.of(TOTAL, 0.1)).isEmpty();
-            assertTrue(ofReadings != ofAnswers, slip.key());
+            SlipSetting strings = setting("strings");
+            Map<String, Double> read = map("wheels.fl.frontGap=2");
+            int kinds = (slip.misused(strings, read).isPresent() ? 1 : 0)
+                    + (slip.key().equals("markMiscounted") ? 1 : 0)
+                    + (slip.repeatsUsed(List.of(read, read)).isEmpty() ? 0 : 1)
+                    + (slip.altered(strings, Map.of(TOTAL, 0.1, LEFT, 0.05, RIGHT, 0.05))
+                                    .isEmpty()
+                            ? 0
+                            : 1);
+            assertEquals(1, kinds, slip.key());
             assertEquals(slip.key().equals("leftRightSwapped"), slip.ofBothSides());
         }
         assertEquals(Optional.empty(), slip("floorIgnored").corrected(setting("inclinometer"), map("")));
@@ -186,5 +193,91 @@ class SlipsTest {
         assertEquals(used * (3.0 + 0.2) / f - 0.2, altered.get(caster), 1e-9);
         assertEquals(2.0, altered.get(other), "no span was read");
         assertEquals(-0.5, altered.get(camber));
+    }
+
+    /** Both strings are closer at the front by as much: their skew of half a degree is left out, or taken the wrong way. */
+    @ParameterizedTest
+    @CsvSource({"skewLeftOut,1", "skewAdded,2"})
+    void theSkewOfAString_leftOutOrAdded(String key, int times) {
+        var read = map("stringSpacingFront=1600 stringSpacingRear=1635 stationDistance=4000"
+                + " hubGap.fl=60 hubGap.fr=60 hubGap.rl=70 hubGap.rr=70"
+                + " wheels.fl.frontGap=50 wheels.fl.rearGap=51 wheels.fr.frontGap=50 wheels.fr.rearGap=51"
+                + " wheels.rl.frontGap=50 wheels.rl.rearGap=51 wheels.rr.frontGap=50 wheels.rr.rearGap=51");
+        double skew = Math.toDegrees(Math.atan(-17.5 / 4000));
+        Map<FigureId, Double> altered = altered(
+                        key,
+                        setting("strings", AnswerUnit.DEGREES, List.of(read, read)),
+                        Map.of(LEFT, 0.1, RIGHT, 0.2, TOTAL, 0.3))
+                .get(0);
+        assertEquals(0.1 + times * skew, altered.get(LEFT), 1e-9);
+        assertEquals(0.2 + times * skew, altered.get(RIGHT), 1e-9);
+        assertEquals(0.3 + 2 * times * skew, altered.get(TOTAL), 1e-9, "the total follows");
+    }
+
+    /** Over the rim's 416 mm or the tyre's 602 in place of the plates' 500. */
+    @Test
+    void anotherLength_thanItWasReadOver() {
+        List<Map<FigureId, Double>> ways = altered("wrongBaseline", setting("plates"), Map.of(TOTAL, 0.5));
+        double halves = 500 * Math.sin(Math.toRadians(0.25));
+        assertEquals(
+                List.of(2 * Math.toDegrees(Math.asin(halves / 416)), 2 * Math.toDegrees(Math.asin(halves / 602))),
+                ways.stream().map(way -> way.get(TOTAL)).toList());
+    }
+
+    @Test
+    void aBarsEnds_aWheelTwice_minutesForDecimals() {
+        assertEquals(
+                List.of(Map.of(TOTAL, 0.2), Map.of(TOTAL, 0.8)),
+                altered("doublingForgotten", setting("longBars"), Map.of(TOTAL, 0.4)).stream()
+                        .map(way -> Map.of(TOTAL, Math.rint(1e9 * way.get(TOTAL)) / 1e9))
+                        .toList());
+        assertEquals(
+                List.of(0.4, 0.2),
+                altered("twiceOneWheel", setting("strings"), Map.of(TOTAL, 0.3, LEFT, 0.2, RIGHT, 0.1)).stream()
+                        .map(way -> way.get(TOTAL))
+                        .toList());
+        assertEquals(
+                List.of(Map.of(LEFT, -1.3), Map.of(LEFT, -1.0 - 50 / 60.0)),
+                altered("minutesAsDecimals", setting("strings"), Map.of(LEFT, -1.5)));
+        assertEquals(
+                List.of(),
+                altered("minutesAsDecimals", setting("plates", AnswerUnit.MILLIMETRES, List.of()), Map.of(TOTAL, 1.5)));
+    }
+
+    /** It showed 90.7 and then 90.5, with the top leaning in: -0.6. */
+    @Test
+    void aGaugeWithNinetyAtPlumb_takenForTheCamber() {
+        FigureId camber = figure("camber.front.left");
+        var setting = setting(
+                "inclinometer90",
+                AnswerUnit.DEGREES,
+                List.of(map("fl.gauge=-90.7 fl.floor=0"), map("fl.gauge=-90.5 fl.floor=0")));
+        List<Double> ways = altered("ninetyAsCamber", setting, Map.of(camber, -0.6)).stream()
+                .map(way -> Math.rint(1e9 * way.get(camber)) / 1e9)
+                .toList();
+        assertEquals(List.of(90.6, -0.6, 0.6), ways);
+    }
+
+    @Test
+    void marksMiscounted_andRepeatsLeftAside() {
+        Procedure inches = Procedures.of("strings").with(Map.of("rim", CatalogueInstrument.RULE_SIXTEENTHS));
+        var setting = new SlipSetting(inches, setting("strings").standing(), AnswerUnit.DEGREES, 416, List.of());
+        List<Map<String, Double>> ways =
+                slip("markMiscounted").correctedWays(setting, map("wheels.fl.frontGap=50.8 hubGap.fl=60"));
+        assertEquals(
+                List.of(50.8 - 25.4 / 16, 50.8 + 25.4 / 16),
+                ways.stream().map(way -> way.get("wheels.fl.frontGap")).toList());
+        assertTrue(slip("markMiscounted").concerns(inches)
+                && !slip("markMiscounted").concerns(Procedures.of("strings")));
+        var one = map("fl.gauge=1");
+        var two = map("fl.gauge=2");
+        assertEquals(List.of(one), slip("firstRepeatOnly").repeatsUsed(List.of(one, two)));
+        assertEquals(List.of(), slip("firstRepeatOnly").repeatsUsed(List.of(one)));
+        assertEquals(
+                map("wheels.fl.frontGap=2 stringSpacingFront=1600"),
+                slip("gapsUnconverted")
+                        .misused(setting("strings"), map("wheels.fl.frontGap=50.8 stringSpacingFront=1600"))
+                        .map(TreeMap::new)
+                        .orElseThrow());
     }
 }

@@ -21,7 +21,6 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Adjuster;
-import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Checklist;
@@ -230,7 +229,10 @@ final class DemoApprentice {
                 .flatMap(v -> assignment
                         .sheet()
                         .limits(figure)
-                        .map(l -> Judgement.of(v, l, Judgement.K, practical().rule())
+                        .map(l -> assignment
+                                .sheet()
+                                .scale(figure)
+                                .judge(figure, v, l, practical().rule())
                                 .zone()))
                 .orElse(Zone.INSIDE);
     }
@@ -278,7 +280,7 @@ final class DemoApprentice {
     }
 
     private void move(String step, int round, Adjuster adjuster, double units) {
-        double rounded = Math.rint(units * 4) / 4;
+        double rounded = Math.rint(units / adjuster.smallestStep()) * adjuster.smallestStep();
         int sign = Math.abs(rounded) < adjuster.smallestStep() ? 0 : (int) Math.signum(rounded);
         write(
                 new LineKey(step, adjuster.id() + Plan.WAY, 0, round),

@@ -6,6 +6,7 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Truth;
@@ -402,6 +403,16 @@ public class DemoData implements ApplicationRunner {
     private void asLeftReference(SignedIn me, Sitting sitting, Truth truth, long seed) {
         Sitting reference = sittings.sitting(me, sittings.referenceAsLeft(me, sitting, 1));
         readAll(new DemoApprentice(sittings, entries, works, me, reference, seed), reference, 1, truth);
+        var log = sittings.log(me.centreId(), sitting.id());
+        boolean inDoubt = works
+                .markSheet(sitting, log, works.references(sitting, log).references())
+                .lines()
+                .stream()
+                .anyMatch(MarkLine::asksForAnotherReading);
+        if (inDoubt) {
+            Sitting again = sittings.sitting(me, sittings.referenceAsLeftAgain(me, sitting, 1));
+            readAll(new DemoApprentice(sittings, entries, works, me, again, seed + 1000), again, 1, truth);
+        }
     }
 
     private static void readAll(DemoApprentice who, Sitting reference, int round, Truth truth) {

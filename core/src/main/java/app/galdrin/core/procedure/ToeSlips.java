@@ -1,0 +1,155 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.Measurand.Form;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.HandFormula;
+import app.galdrin.core.spec.VehicleGeometry;
+import com.google.auto.service.AutoService;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Slips in working a toe: the string's skew, the length it is taken over, the two wheels of a total. */
+@AutoService(SlipList.class)
+public final class ToeSlips implements SlipList {
+
+    /** Lengths that differ by less give the same figure, mm. */
+    private static final double ALIKE = 1;
+
+    @Override
+    public List<Slip> slips() {
+        return List.of(
+                new Skew("skewLeftOut", 1),
+                new Skew("skewAdded", 2),
+                new WrongBaseline(),
+                new TwiceOneWheel(),
+                new DoublingForgotten());
+    }
+
+    private static boolean tells(Procedure procedure, Measurand measurand) {
+        return procedure.sees().stream().anyMatch(f -> f.measurand() == measurand);
+    }
+
+    /** How far the string at a wheel is askew, rad; 0 where nobody knows of any. */
+    private static double skew(SlipSetting setting, Wheel wheel) {
+        String note = "skew." + wheel.side().key();
+        return setting.readings().stream()
+                .map(read -> setting.procedure()
+                        .work(read, setting.standing(), new Procedure.Repeat("", 0, 1), HandFormula.SOLVED)
+                        .notes()
+                        .get(note))
+                .filter(v -> v != null)
+                .mapToDouble(v -> Math.toRadians(v))
+                .average()
+                .orElse(0);
+    }
+
+    /** The string's skew not taken off, or added instead: so many times too much of it. */
+    private record Skew(String key, int times) implements Slip {
+        @Override
+        public boolean concerns(Procedure procedure) {
+            return procedure.evaluations().stream()
+                    .anyMatch(e -> e.notes().stream().anyMatch(n -> n.startsWith("skew.")));
+        }
+
+        @Override
+        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+            return List.of(setting.reworked(
+                    answers,
+                    (figure, toe) -> figure.measurand() == Measurand.TOE
+                            ? toe + times * skew(setting, figure.wheel().orElseThrow())
+                            : toe));
+        }
+    }
+
+    /** The rim's size where it was read at the tyre, the tyre's where it was read at the rim or on plates. */
+    private static final class WrongBaseline implements Slip {
+        @Override
+        public String key() {
+            return "wrongBaseline";
+        }
+
+        @Override
+        public boolean concerns(Procedure procedure) {
+            return tells(procedure, Measurand.TOTAL_TOE)
+                    && procedure.walk().stream().anyMatch(Place::compared);
+        }
+
+        @Override
+        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+            VehicleGeometry g = setting.standing().sheet().geometry();
+            return Stream.of(g.rim(Axle.FRONT), 2 * g.tyre(Axle.FRONT))
+                    .filter(other -> Math.abs(other - setting.baseline()) > ALIKE)
+                    .map(other -> setting.reworked(answers, (figure, toe) -> over(setting, figure, toe, other)))
+                    .toList();
+        }
+
+        private static double over(SlipSetting setting, FigureId figure, double toe, double other) {
+            if (!figure.axle().equals(Optional.of(Axle.FRONT))
+                    || figure.measurand().base() != Measurand.TOE) {
+                return toe;
+            }
+            double ratio = setting.baseline() / other;
+            if (figure.measurand().form() == Form.SUM) {
+                return 2 * Math.asin(Math.max(-1, Math.min(1, ratio * Math.sin(toe / 2))));
+            }
+            double askew = figure.wheel().map(w -> skew(setting, w)).orElse(0.0);
+            return Math.asin(Math.max(-1, Math.min(1, ratio * Math.sin(toe + askew)))) - askew;
+        }
+    }
+
+    /** Twice one wheel's figure for the total. */
+    private static final class TwiceOneWheel implements Slip {
+        @Override
+        public String key() {
+            return "twiceOneWheel";
+        }
+
+        @Override
+        public boolean concerns(Procedure procedure) {
+            return tells(procedure, Measurand.TOTAL_TOE) && tells(procedure, Measurand.TOE);
+        }
+
+        @Override
+        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+            return answers.keySet().stream()
+                    .filter(f -> f.measurand().form() == Form.SUM)
+                    .flatMap(sum -> Derivation.parts(sum).stream()
+                            .filter(answers::containsKey)
+                            .map(wheel -> {
+                                Map<FigureId, Double> way = new HashMap<>(answers);
+                                way.put(sum, 2 * answers.getOrDefault(wheel, 0.0));
+                                return way;
+                            }))
+                    .toList();
+        }
+    }
+
+    /** Of a bar that is read at both of its ends, the difference taken over half its length. */
+    private static final class DoublingForgotten implements Slip {
+        private static final String BAR = "bar";
+
+        @Override
+        public String key() {
+            return "doublingForgotten";
+        }
+
+        @Override
+        public boolean concerns(Procedure procedure) {
+            return procedure.walk().stream().anyMatch(p -> p.reading().equals(BAR));
+        }
+
+        @Override
+        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+            return Stream.of(0.5, 2.0)
+                    .map(factor -> setting.reworked(
+                            answers, (figure, toe) -> figure.measurand().base() == Measurand.TOE ? factor * toe : toe))
+                    .toList();
+        }
+    }
+}
