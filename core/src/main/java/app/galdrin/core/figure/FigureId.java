@@ -21,6 +21,12 @@ public record FigureId(Measurand measurand, Where where, At at) implements Compa
         }
     }
 
+    /** Maps of figures are everywhere. */
+    @Override
+    public int hashCode() {
+        return (measurand.ordinal() * 31 + where.ordinal()) * 31 + at.kind().ordinal() * 7 + at.amount();
+    }
+
     public static FigureId of(Measurand measurand, Where where) {
         return new FigureId(measurand, where, At.AHEAD);
     }

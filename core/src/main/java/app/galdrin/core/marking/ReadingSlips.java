@@ -3,6 +3,7 @@ package app.galdrin.core.marking;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.SlipSetting;
@@ -60,14 +61,14 @@ final class ReadingSlips {
     ReadingSlips(Case of, Measure measure) {
         this.of = of;
         this.measure = measure;
-        this.readings = of.answers().readings(measure, 0);
+        this.readings = of.own().readings(measure, 0);
         this.setting = new SlipSetting(
                 measure.procedure(),
                 of.own().standing(measure, 0),
                 AnswerUnit.DEGREES,
                 of.own().baseline(measure),
                 readings);
-        this.own = worked((i, read) -> read);
+        this.own = worked();
         List<FigureId> both = new ArrayList<>();
         for (FigureId figure : measure.procedure().sees()) {
             Optional<Estimate> there = of.found().mean(measure, 0, figure);
@@ -84,16 +85,21 @@ final class ReadingSlips {
                 .toList();
     }
 
-    private List<Map<FigureId, Estimate>> worked(BiFunction<Integer, Map<String, Double>, Map<String, Double>> used) {
+    private List<Map<FigureId, Estimate>> worked() {
         return IntStream.range(0, readings.size())
-                .mapToObj(i -> of.own()
-                        .work(measure, 0, i + 1, used.apply(i, readings.get(i)))
-                        .figures())
+                .mapToObj(i -> of.own().work(measure, 0, i + 1, readings.get(i)).figures())
+                .toList();
+    }
+
+    /** What each repeat comes to with other readings. */
+    private List<Map<FigureId, Double>> values(BiFunction<Integer, Map<String, Double>, Map<String, Double>> used) {
+        return IntStream.range(0, readings.size())
+                .mapToObj(i -> of.own().values(measure, 0, used.apply(i, readings.get(i)), HandFormula.SOLVED))
                 .toList();
     }
 
     /** One way in which a slip can have been made: in all repeats or one, on both sides or one; and what each repeat comes to without. */
-    private record Way(String slip, List<Map<FigureId, Estimate>> putRight) {}
+    private record Way(String slip, List<Map<FigureId, Double>> putRight) {}
 
     /** The slips that explain the differences, each with the figures it moves; those that fit equally are all there. */
     Map<String, Set<FigureId>> found() {
@@ -102,7 +108,7 @@ final class ReadingSlips {
             return found;
         }
         Distance distance = new Distance(covariance());
-        double now = distance.of(differences(own));
+        double now = distance.of(differences(values((i, read) -> read)));
         List<Way> ways = ways();
         double fall = FALL + 2 * Math.log(Math.max(1, ways.size() / (double) FEW));
         for (Way way : ways) {
@@ -115,22 +121,25 @@ final class ReadingSlips {
     }
 
     /** Of every figure in every repeat; what no longer comes to anything is no number. */
-    private double[] differences(List<Map<FigureId, Estimate>> repeats) {
+    private double[] differences(List<Map<FigureId, Double>> repeats) {
         return repeats.stream()
-                .flatMapToDouble(repeat -> figures.stream().mapToDouble(f -> value(repeat, f) - value(reference, f)))
+                .flatMapToDouble(repeat -> figures.stream().mapToDouble(f -> value(repeat, f) - against(f)))
                 .toArray();
     }
 
-    private static double value(Map<FigureId, Estimate> of, FigureId figure) {
-        Estimate estimate = of.get(figure);
-        return estimate == null ? Double.NaN : estimate.value();
+    private static double value(Map<FigureId, Double> of, FigureId figure) {
+        return of.getOrDefault(figure, Double.NaN);
+    }
+
+    private double against(FigureId figure) {
+        return Objects.requireNonNull(reference.get(figure)).value();
     }
 
     /** Figures that are another value in some repeat once they are put right. */
     private Set<FigureId> moved(Way way) {
         Set<FigureId> moved = new TreeSet<>();
         for (int i = 0; i < own.size(); i++) {
-            Map<FigureId, Estimate> right = way.putRight().get(i);
+            Map<FigureId, Double> right = way.putRight().get(i);
             own.get(i).forEach((figure, before) -> {
                 if (Math.abs(before.value() - value(right, figure)) > MOVED * before.standardUncertainty()) {
                     moved.add(figure);
@@ -150,7 +159,7 @@ final class ReadingSlips {
                     repeats()
                             .forEach(made -> ways.add(new Way(
                                     slip.key(),
-                                    worked((i, read) -> made.test(i) ? putRight(slip, where, read) : read))));
+                                    values((i, read) -> made.test(i) ? putRight(slip, where, read) : read))));
                 }
             } else {
                 ways.addAll(oneByOne(slip));
@@ -165,7 +174,7 @@ final class ReadingSlips {
         for (int repeat = 0; repeat < readings.size(); repeat++) {
             int only = repeat;
             for (Map<String, Double> right : slip.correctedWays(setting, readings.get(repeat))) {
-                ways.add(new Way(slip.key(), worked((i, read) -> i == only ? right : read)));
+                ways.add(new Way(slip.key(), values((i, read) -> i == only ? right : read)));
             }
         }
         return ways;

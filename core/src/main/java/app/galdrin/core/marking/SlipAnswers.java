@@ -2,18 +2,14 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.SlipSetting;
-import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Measure;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 
 /** What slips in the working make of one measurement's readings. */
 public final class SlipAnswers {
@@ -25,10 +21,10 @@ public final class SlipAnswers {
 
     private record Made(List<Slip> slips, AnswerUnit unit) {}
 
-    public SlipAnswers(OwnFigures own, Answers answers, Measure measure) {
+    public SlipAnswers(OwnFigures own, Measure measure) {
         this.own = own;
         this.measure = measure;
-        this.readings = answers.readings(measure, 0);
+        this.readings = own.readings(measure, 0);
     }
 
     private SlipSetting setting(AnswerUnit unit) {
@@ -73,23 +69,16 @@ public final class SlipAnswers {
 
     /** Everything these readings come to as the task teaches it, in the answer's unit. */
     private Map<FigureId, Double> answers(List<Map<String, Double>> used, AnswerUnit unit) {
-        List<Worked> worked = new ArrayList<>();
-        for (int i = 0; i < used.size(); i++) {
-            worked.add(own.work(measure, 0, i + 1, used.get(i)));
+        Map<FigureId, Double> sums = new LinkedHashMap<>();
+        Map<FigureId, Integer> counts = new HashMap<>();
+        for (Map<String, Double> repeat : used) {
+            own.values(measure, 0, repeat, measure.taught()).forEach((figure, value) -> {
+                sums.merge(figure, value, Double::sum);
+                counts.merge(figure, 1, Integer::sum);
+            });
         }
-        Map<FigureId, Double> answers = new LinkedHashMap<>();
-        worked.stream()
-                .flatMap(w -> w.figures().keySet().stream())
-                .distinct()
-                .forEach(figure -> mean(worked, figure)
-                        .ifPresent(v -> answers.put(figure, unit.ofFigure(v, figure, own.baseline(measure)))));
-        return answers;
-    }
-
-    private static OptionalDouble mean(List<Worked> worked, FigureId figure) {
-        return worked.stream()
-                .flatMap(w -> w.honest(figure).stream())
-                .mapToDouble(v -> v)
-                .average();
+        double baseline = own.baseline(measure);
+        sums.replaceAll((figure, sum) -> unit.ofFigure(sum / counts.getOrDefault(figure, 1), figure, baseline));
+        return sums;
     }
 }

@@ -30,7 +30,7 @@ final class SlipFinder {
     SlipFinder(Case of, Measure measure) {
         this.of = of;
         this.measure = measure;
-        this.answers = new SlipAnswers(of.own(), of.answers(), measure);
+        this.answers = new SlipAnswers(of.own(), measure);
         this.slips = Slips.of(measure.procedure());
     }
 

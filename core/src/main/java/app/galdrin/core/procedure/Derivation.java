@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Figures that follow from other figures: sums and differences of both wheels, and the included angle camber + KPI. What both have
@@ -71,8 +72,15 @@ final class Derivation {
         return of(figure).map(Made::parts).orElse(List.of());
     }
 
+    /** What can follow from sets of figures that procedures tell; there are as many as ways to leave evaluations out. */
+    private static final Map<Set<FigureId>, Set<FigureId>> REACHABLE = new ConcurrentHashMap<>();
+
     /** All that can follow from these. */
     static Set<FigureId> reachable(Collection<FigureId> figures) {
+        return REACHABLE.computeIfAbsent(Set.copyOf(figures), Derivation::follows);
+    }
+
+    private static Set<FigureId> follows(Set<FigureId> figures) {
         Set<FigureId> reached = new LinkedHashSet<>();
         for (FigureId figure : figures) {
             candidates(figure).stream()
@@ -111,6 +119,23 @@ final class Derivation {
                 if (first != null && second != null) {
                     figures.put(figure, made.of(first, second));
                 }
+            }
+        }
+    }
+
+    /** Both for values alone. */
+    static void deriveValues(Map<FigureId, Double> figures, Map<FigureId, Double> byHand) {
+        for (FigureId figure : reachable(figures.keySet())) {
+            Made made = of(figure).orElseThrow();
+            double first = figures.getOrDefault(made.parts().get(0), Double.NaN);
+            double second = figures.getOrDefault(made.parts().get(1), Double.NaN);
+            figures.putIfAbsent(figure, made.of(first, second));
+            if (made.parts().stream().anyMatch(byHand::containsKey)) {
+                byHand.put(
+                        figure,
+                        made.of(
+                                byHand.getOrDefault(made.parts().get(0), first),
+                                byHand.getOrDefault(made.parts().get(1), second)));
             }
         }
     }

@@ -4,20 +4,15 @@ import app.galdrin.core.Outcome;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.record.Answer;
-import app.galdrin.core.record.Field;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Figures;
-import app.galdrin.core.record.GroupField;
 import app.galdrin.core.record.JsonObject;
-import app.galdrin.core.record.ListField;
-import app.galdrin.core.record.NumberField;
-import app.galdrin.core.record.RecordKind;
-import app.galdrin.core.record.RecordKinds;
-import app.galdrin.core.record.Shape;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,20 +36,82 @@ import org.jspecify.annotations.Nullable;
  * @param hand formulas that the trade works on paper for some of the figures
  * @param corrections what is added to figures because the kind has no field for it
  */
-public record Evaluation(
-        String kind,
-        Map<String, Source> fields,
-        Map<String, FigureId> figures,
-        List<String> notes,
-        List<HandFormula> hand,
-        List<Correction> corrections) {
+public final class Evaluation {
 
-    public Evaluation {
-        fields = new LinkedHashMap<>(fields);
-        figures = inOrder(figures);
-        notes = List.copyOf(notes);
-        hand = List.copyOf(hand);
-        corrections = List.copyOf(corrections);
+    private final String kind;
+    private final Map<String, Source> fields;
+    private final Map<String, FigureId> figures;
+    private final List<String> notes;
+    private final List<HandFormula> hand;
+    private final List<Correction> corrections;
+    private final List<Place> places;
+
+    /** Looked up when it is first worked: kinds are found by registration, as the procedures are. */
+    private volatile @Nullable Prepared prepared;
+
+    public Evaluation(
+            String kind,
+            Map<String, Source> fields,
+            Map<String, FigureId> figures,
+            List<String> notes,
+            List<HandFormula> hand,
+            List<Correction> corrections) {
+        this.kind = kind;
+        this.fields = Collections.unmodifiableMap(new LinkedHashMap<>(fields));
+        this.figures = inOrder(figures);
+        this.notes = List.copyOf(notes);
+        this.hand = List.copyOf(hand);
+        this.corrections = List.copyOf(corrections);
+        this.places = fields.values().stream()
+                .flatMap(s -> s.places().stream())
+                .distinct()
+                .toList();
+    }
+
+    public String kind() {
+        return kind;
+    }
+
+    public Map<String, Source> fields() {
+        return fields;
+    }
+
+    public Map<String, FigureId> figures() {
+        return figures;
+    }
+
+    public List<String> notes() {
+        return notes;
+    }
+
+    public List<HandFormula> hand() {
+        return hand;
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return this == other
+                || other instanceof Evaluation e
+                        && kind.equals(e.kind)
+                        && fields.equals(e.fields)
+                        && figures.equals(e.figures)
+                        && notes.equals(e.notes)
+                        && hand.equals(e.hand)
+                        && corrections.equals(e.corrections);
+    }
+
+    @Override
+    public int hashCode() {
+        return kind.hashCode();
+    }
+
+    private Prepared prepared() {
+        Prepared known = prepared;
+        if (known == null) {
+            known = new Prepared(kind, fields, figures);
+            prepared = known;
+        }
+        return known;
     }
 
     /** In the order of a sheet, whatever the order they were given in. */
@@ -139,10 +196,7 @@ public record Evaluation(
 
     /** The places it reads. */
     public List<Place> places() {
-        return fields.values().stream()
-                .flatMap(s -> s.places().stream())
-                .distinct()
-                .toList();
+        return places;
     }
 
     /** What it has to take from the sheet, and the sheet does not give. */
@@ -182,20 +236,20 @@ public record Evaluation(
      * @return empty where a place has no reading, something is not chosen, the sheet lacks a datum, or the readings can't be worked
      */
     public Optional<Run> run(
-            Map<String, Double> readings, Standing standing, Function<String, String> ofReading, String taught) {
-        if (!places().stream().allMatch(p -> readings.containsKey(p.id()))) {
+            Map<String, Double> readings, Standing standing, Function<Place, String> ofReading, String taught) {
+        if (!hasAll(readings)) {
             return Optional.empty();
         }
-        RecordKind of = recordKind();
+        Prepared of = prepared();
         var taken = new Taken(readings, standing, ofReading);
         JsonObject input = input(taken);
-        unitDoubts(of).ifPresent(u -> input.add(U, u));
-        if (!(of.evaluate(input) instanceof Outcome.Value<Answer> answer)) {
+        of.unitDoubts().ifPresent(u -> input.add(Prepared.U, u));
+        if (!(of.kind().evaluate(input) instanceof Outcome.Value<Answer> answer)) {
             return Optional.empty();
         }
         Figures result = answer.value().figures();
         Map<FigureId, Estimate> worked = new LinkedHashMap<>();
-        figures.forEach((path, figure) -> at(result.values(), path)
+        figures.forEach((path, figure) -> Prepared.number(result.values(), path)
                 .ifPresent(value -> worked.put(figure, estimate(of, result, path, value, taken))));
         List<Step> steps = new ArrayList<>(answer.value().working().get());
         for (Correction correction : corrections) {
@@ -211,8 +265,55 @@ public record Evaluation(
                 .collect(Collectors.toMap(
                         HandFormula::figure, h -> h.work(input, result.values()), (a, b) -> b, LinkedHashMap::new));
         Map<String, Double> noted = new LinkedHashMap<>();
-        notes.forEach(path -> at(result.values(), path).ifPresent(v -> noted.put(path, v)));
+        notes.forEach(path -> Prepared.number(result.values(), path).ifPresent(v -> noted.put(path, v)));
         return Optional.of(new Run(worked, byHand, noted, steps));
+    }
+
+    /**
+     * The same without doubts, steps and notes.
+     *
+     * @return mm or rad by figure; empty where it can't be worked
+     */
+    Values values(Map<String, Double> readings, Standing standing, String taught) {
+        if (!hasAll(readings)) {
+            return Values.NONE;
+        }
+        JsonObject input = input(new Taken(readings, standing, Place::id));
+        if (!(prepared().kind().evaluate(input) instanceof Outcome.Value<Answer> answer)) {
+            return Values.NONE;
+        }
+        JsonObject result = answer.value().figures().values();
+        Map<FigureId, Double> solved = new LinkedHashMap<>();
+        figures.forEach((path, figure) -> Prepared.number(result, path)
+                .ifPresent(value -> solved.put(figure, prepared().unitOf(path).toCore(value))));
+        for (Correction correction : corrections) {
+            FigureId figure = figures.get(correction.path());
+            Double before = figure == null ? null : solved.get(figure);
+            if (figure != null && before != null) {
+                solved.put(figure, before + correction.factor() * correction.inCore(standing));
+            }
+        }
+        Map<FigureId, Double> byHand = new LinkedHashMap<>();
+        for (HandFormula formula : hand) {
+            if (formula.taught().equals(taught)) {
+                byHand.put(formula.figure(), formula.work(input, result));
+            }
+        }
+        return new Values(solved, byHand);
+    }
+
+    /** Figures without their doubt, mm or rad: as solved, and those that the taught working works on paper. */
+    record Values(Map<FigureId, Double> solved, Map<FigureId, Double> byHand) {
+        static final Values NONE = new Values(Map.of(), Map.of());
+    }
+
+    private boolean hasAll(Map<String, Double> readings) {
+        for (Place place : places) {
+            if (!readings.containsKey(place.id())) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** The path in the result, or in the steps to it, of a figure as the taught working has it. */
@@ -236,16 +337,23 @@ public record Evaluation(
                 .orElse(path);
     }
 
-    private static final String U = "u";
-
-    private RecordKind recordKind() {
-        return RecordKinds.named(kind).orElseThrow(() -> new IllegalStateException("no record kind " + kind));
-    }
-
     /** What a run works with. */
-    private record Taken(Map<String, Double> readings, Standing standing, Function<String, String> ofReading) {
+    private record Taken(
+            Map<String, Double> readings,
+            Standing standing,
+            Function<Place, String> ofReading,
+            Map<String, Map<String, Double>> parts) {
+        Taken(Map<String, Double> readings, Standing standing, Function<Place, String> ofReading) {
+            this(readings, standing, ofReading, new HashMap<>());
+        }
+
         Optional<Object> valueOf(Source source) {
             return source.value(readings, standing);
+        }
+
+        /** Every figure asks for the parts of every field. */
+        Map<String, Double> partsOf(String field, Source source) {
+            return parts.computeIfAbsent(field, f -> partsOf(source));
         }
 
         Map<String, Double> partsOf(Source source) {
@@ -259,32 +367,19 @@ public record Evaluation(
         return input.json();
     }
 
-    /** A standard uncertainty of one unit for every reading class, so that the parts of the answer are its slopes. */
-    private static Optional<JsonObject> unitDoubts(RecordKind kind) {
-        List<Field> fields = kind.contract().input().fields();
-        if (!kind.contract().hasU() || !(fields.get(fields.size() - 1) instanceof GroupField classes)) {
-            return Optional.empty();
-        }
-        var u = new JsonObject();
-        classes.shape().fields().forEach(c -> u.add(c.name(), 1.0));
-        return Optional.of(u);
-    }
-
-    private Estimate estimate(RecordKind of, Figures result, String path, double value, Taken taken) {
-        Object doubt = inside(result.doubts(), path);
+    private Estimate estimate(Prepared of, Figures result, String path, double value, Taken taken) {
+        Object doubt = Prepared.inside(result.doubts(), path);
         if (doubt instanceof Figures.Doubt known) {
             Map<String, Double> parts = new LinkedHashMap<>();
             known.estimate().budget().parts().forEach((field, part) -> {
                 Source source = fields.get(field);
                 if (source != null) {
-                    double slope =
-                            part / unitOf(of.contract().input(), field, source).toCore(1);
-                    add(parts, taken.partsOf(source), slope);
+                    add(parts, taken.partsOf(field, source), part / of.inCore(field));
                 }
             });
             return new Estimate(known.estimate().value(), Budget.of(parts));
         }
-        FieldUnit unit = unitOf(of.contract().result(), path);
+        FieldUnit unit = of.unitOf(path);
         return new Estimate(unit.toCore(value), Budget.of(byMoving(of, path, unit, taken)));
     }
 
@@ -294,13 +389,13 @@ public record Evaluation(
     }
 
     /** For figures whose kind lists no uncertainty: every field is moved by its own doubt, both ways. */
-    private Map<String, Double> byMoving(RecordKind of, String path, FieldUnit unit, Taken taken) {
+    private Map<String, Double> byMoving(Prepared of, String path, FieldUnit unit, Taken taken) {
         Map<String, Double> parts = new LinkedHashMap<>();
         fields.forEach((field, source) -> {
-            Map<String, Double> ofField = taken.partsOf(source);
+            Map<String, Double> ofField = taken.partsOf(field, source);
             double u = Budget.of(ofField).standardUncertainty();
             if (u > 0 && taken.valueOf(source).orElse("") instanceof Double value) {
-                double step = unitOf(of.contract().input(), field, source).toRecord(u);
+                double step = u / of.inCore(field);
                 OptionalDouble up = moved(of, path, field, value + step, taken);
                 OptionalDouble down = moved(of, path, field, value - step, taken);
                 if (up.isPresent() && down.isPresent()) {
@@ -312,57 +407,14 @@ public record Evaluation(
         return parts;
     }
 
-    private OptionalDouble moved(RecordKind of, String path, String field, double value, Taken taken) {
+    private OptionalDouble moved(Prepared of, String path, String field, double value, Taken taken) {
         var input = new PathObject();
         fields.forEach((name, source) ->
                 taken.valueOf(source).ifPresent(v -> input.put(name, name.equals(field) ? (Object) value : v)));
-        return of.evaluate(input.json()) instanceof Outcome.Value<Answer> answer
-                ? at(answer.value().figures().values(), path)
+        return of.kind().evaluate(input.json()) instanceof Outcome.Value<Answer> answer
+                ? Prepared.number(answer.value().figures().values(), path)
                         .map(OptionalDouble::of)
                         .orElse(OptionalDouble.empty())
                 : OptionalDouble.empty();
-    }
-
-    private static Optional<Double> at(JsonObject object, String path) {
-        return inside(object, path) instanceof Double number ? Optional.of(number) : Optional.empty();
-    }
-
-    private static @Nullable Object inside(JsonObject object, String path) {
-        int dot = path.indexOf('.');
-        if (dot < 0) {
-            return object.get(path);
-        }
-        return object.get(path.substring(0, dot)) instanceof JsonObject inner
-                ? inside(inner, path.substring(dot + 1))
-                : null;
-    }
-
-    /** The unit of a field; a bare number, which a word beside it gives its unit, is of what is read. */
-    private static FieldUnit unitOf(Shape shape, String path, Source source) {
-        FieldUnit unit = unitOf(shape, path);
-        return unit == FieldUnit.NUMBER
-                ? source.places().stream()
-                        .findFirst()
-                        .map(p -> FieldUnit.of(p.amount().quantity()))
-                        .orElse(unit)
-                : unit;
-    }
-
-    /** The unit of the number at a path; list elements are counted from 0. */
-    private static FieldUnit unitOf(Shape shape, String path) {
-        int dot = path.indexOf('.');
-        String head = dot < 0 ? path : path.substring(0, dot);
-        Field field = shape.field(head).orElseThrow(() -> new IllegalStateException("no field " + head));
-        if (field instanceof NumberField number) {
-            return number.unit();
-        }
-        String rest = path.substring(dot + 1);
-        if (field instanceof GroupField group) {
-            return unitOf(group.shape(), rest);
-        }
-        if (field instanceof ListField list) {
-            return unitOf(list.element(), rest.substring(rest.indexOf('.') + 1));
-        }
-        throw new IllegalStateException(path + " is no number");
     }
 }

@@ -304,20 +304,35 @@ public record Procedure(
         Map<Integer, List<Step>> steps = new LinkedHashMap<>();
         for (int i = 0; i < evaluations.size(); i++) {
             int index = i;
-            evaluations
-                    .get(i)
-                    .run(readings, standing, id -> repeat.source(place(id)), taught)
-                    .ifPresent(run -> {
-                        run.figures().keySet().forEach(byHand::remove);
-                        figures.putAll(run.figures());
-                        byHand.putAll(run.byHand());
-                        notes.putAll(run.notes());
-                        steps.put(index, run.steps());
-                    });
+            evaluations.get(i).run(readings, standing, repeat::source, taught).ifPresent(run -> {
+                run.figures().keySet().forEach(byHand::remove);
+                figures.putAll(run.figures());
+                byHand.putAll(run.byHand());
+                notes.putAll(run.notes());
+                steps.put(index, run.steps());
+            });
         }
         Derivation.derive(figures);
         Derivation.deriveByHand(figures, byHand);
         return new Worked(figures, byHand, notes, steps);
+    }
+
+    /**
+     * The same without doubts, steps and notes: what the taught working gives, mm or rad by figure, those that follow from others among
+     * them.
+     */
+    public Map<FigureId, Double> values(Map<String, Double> readings, Standing standing, String taught) {
+        Map<FigureId, Double> solved = new LinkedHashMap<>();
+        Map<FigureId, Double> byHand = new LinkedHashMap<>();
+        for (Evaluation evaluation : evaluations) {
+            Evaluation.Values values = evaluation.values(readings, standing, taught);
+            values.solved().keySet().forEach(byHand::remove);
+            solved.putAll(values.solved());
+            byHand.putAll(values.byHand());
+        }
+        Derivation.deriveValues(solved, byHand);
+        solved.putAll(byHand);
+        return solved;
     }
 
     /**

@@ -21,7 +21,7 @@ public sealed interface Source {
      * What it moves by for one standard uncertainty of each thing its doubt comes from: signed, mm or rad, by that thing's name.
      * {@code readings} are those it has its value from; {@code ofReading} turns a place into the name of this very reading.
      */
-    Map<String, Double> parts(Map<String, Double> readings, Function<String, String> ofReading, Standing standing);
+    Map<String, Double> parts(Map<String, Double> readings, Function<Place, String> ofReading, Standing standing);
 
     /** The places it is read at. */
     default List<Place> places() {
@@ -62,8 +62,8 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
-            return Map.of(ofReading.apply(place.id()), factor * place.standardUncertainty());
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
+            return Map.of(ofReading.apply(place), factor * place.standardUncertainty());
         }
 
         @Override
@@ -94,10 +94,10 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             double shown = readings.getOrDefault(place.id(), 0.0);
             double way = asShown ? Math.signum(shown) : Math.signum(Math.abs(shown) - UPRIGHT);
-            return Map.of(ofReading.apply(place.id()), way * place.standardUncertainty());
+            return Map.of(ofReading.apply(place), way * place.standardUncertainty());
         }
 
         @Override
@@ -120,7 +120,7 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             return Map.of();
         }
 
@@ -144,7 +144,7 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             Map<String, Double> parts = new LinkedHashMap<>(reading.parts(readings, ofReading, standing));
             parts.putAll(setUp.parts(readings, ofReading, standing));
             return parts;
@@ -182,7 +182,7 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             Map<String, Double> parts = new LinkedHashMap<>();
             for (Read read : reads) {
                 read.parts(readings, ofReading, standing)
@@ -219,7 +219,7 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             return Map.of("sheet." + key, unit.toCore(doubt.applyAsDouble(standing)));
         }
     }
@@ -233,7 +233,7 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             return datum.parts(readings, ofReading, standing);
         }
     }
@@ -258,7 +258,7 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             BayFloor floor = standing.floor();
             return Map.of((pitch ? "bay.pitch." : "bay.roll.") + floor.bay(), floor.standardUncertainty());
         }
@@ -284,7 +284,7 @@ public sealed interface Source {
         /** That figure's own sources under their own names: they are the same sources here. */
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             Estimate found = standing.own().get(figure);
             return found == null ? Map.of() : found.budget().parts();
         }
@@ -299,7 +299,7 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             return Map.of();
         }
     }
@@ -313,7 +313,7 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             return Map.of();
         }
     }
@@ -337,7 +337,7 @@ public sealed interface Source {
 
         @Override
         public Map<String, Double> parts(
-                Map<String, Double> readings, Function<String, String> ofReading, Standing standing) {
+                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
             return Map.of("setUp." + key, standardUncertainty);
         }
     }

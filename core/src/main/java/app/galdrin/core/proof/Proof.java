@@ -125,7 +125,7 @@ public final class Proof {
         }
         Slip slip = slips.get(round % slips.size());
         double coarser = List.of(1, 1, 5, 10).get(random.nextInt(4));
-        var answers = new SlipAnswers(sat.own(), sat.answers(), subject.measure());
+        var answers = new SlipAnswers(sat.own(), subject.measure());
         Map<AnswerUnit, Map<FigureId, Double>> ways = new HashMap<>();
         int which = random.nextInt(1 << 16);
         boolean moved = false;

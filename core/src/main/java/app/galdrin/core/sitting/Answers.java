@@ -39,7 +39,11 @@ public record Answers(Map<LineKey, Written> standing) {
 
     /** The readings of a measuring step in a round: mm or deg by place, a map a repeat, those of the set-up in each. */
     public List<Map<String, Double>> readings(Measure measure, int round) {
-        List<Place> places = measure.procedure().places(measure.figures());
+        return readings(measure, round, measure.procedure().places(measure.figures()));
+    }
+
+    /** The same where the places it reads are known. */
+    List<Map<String, Double>> readings(Measure measure, int round, List<Place> places) {
         List<Map<String, Double>> byRepeat = new ArrayList<>();
         for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
             Map<String, Double> readings = new HashMap<>();

@@ -15,6 +15,12 @@ public record LineKey(String step, String line, int repeat, int round) {
     private static final Pattern FORM =
             Pattern.compile("([a-zA-Z_][a-zA-Z0-9]{0,39})/([a-zA-Z0-9.]{1,60})/([0-9]{1,2})/([0-9])");
 
+    /** Every line of a sheet is looked up by it. */
+    @Override
+    public int hashCode() {
+        return (step.hashCode() * 31 + line.hashCode()) * 31 + repeat * 11 + round;
+    }
+
     public static LineKey of(String step, String line) {
         return new LineKey(step, line, 0, 0);
     }

@@ -35,12 +35,22 @@ public final class OwnFigures {
     private final Answers answers;
     private final Map<State, List<Worked>> worked = new HashMap<>();
     private final Map<State, Standing> standings = new HashMap<>();
+    private final Map<State, List<Map<String, Double>>> readings = new HashMap<>();
+    private final Map<Of, Optional<Estimate>> means = new HashMap<>();
 
     private record State(String step, int round) {}
+
+    private record Of(String step, int round, FigureId figure) {}
 
     public OwnFigures(Assignment assignment, Answers answers) {
         this.assignment = assignment;
         this.answers = answers;
+    }
+
+    /** The readings of a step in a round: mm or deg by place, a map a repeat. */
+    public List<Map<String, Double>> readings(Measure measure, int round) {
+        return readings.computeIfAbsent(
+                new State(measure.id(), round), state -> answers.readings(measure, round, assignment.places(measure)));
     }
 
     /** Every repeat that can be worked to one of its figures at least. */
@@ -57,8 +67,8 @@ public final class OwnFigures {
         if (known == null) {
             // working a step may work those before it, so that nothing is computed inside of the map
             List<Worked> all = new ArrayList<>();
-            for (Map<String, Double> readings : answers.readings(measure, round)) {
-                all.add(work(measure, round, all.size() + 1, readings));
+            for (Map<String, Double> read : readings(measure, round)) {
+                all.add(work(measure, round, all.size() + 1, read));
             }
             known = all;
             worked.put(state, known);
@@ -76,17 +86,22 @@ public final class OwnFigures {
                         measure.taught());
     }
 
+    /** What readings, mm or deg by place, come to in a round as the task teaches it or by another working; rad or mm, without doubts. */
+    public Map<FigureId, Double> values(Measure measure, int round, Map<String, Double> readings, String taught) {
+        return measure.procedure().values(readings, standing(measure, round), taught);
+    }
+
     /** What is to be read again because the readings of a repeat don't go together, in their order. */
     public List<AskedBack> askedBack(Measure measure, int round) {
         Procedure procedure = measure.procedure();
         Standing standing = standing(measure, round);
         boolean chosen = procedure.choices().stream()
                 .allMatch(choice -> choice.in(standing).isPresent());
-        List<Map<String, Double>> readings = answers.readings(measure, round);
+        List<Map<String, Double>> all = readings(measure, round);
         List<AskedBack> asked = new ArrayList<>();
-        for (int i = 0; i < readings.size(); i++) {
+        for (int i = 0; i < all.size(); i++) {
             int repeat = i + 1;
-            Map<String, Double> read = readings.get(i);
+            Map<String, Double> read = all.get(i);
             procedure.unlike().stream()
                     .filter(pair -> pair.alikeIn(read))
                     .forEach(pair ->
@@ -156,8 +171,14 @@ public final class OwnFigures {
 
     /** The mean of the repeats that tell a figure, rad or mm. */
     public Optional<Estimate> mean(Measure measure, int round, FigureId figure) {
-        List<Estimate> each = each(measure, round, figure);
-        return each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each));
+        var of = new Of(measure.id(), round, figure);
+        Optional<Estimate> known = means.get(of);
+        if (known == null) {
+            List<Estimate> each = each(measure, round, figure);
+            known = each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each));
+            means.put(of, known);
+        }
+        return known;
     }
 
     /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */
@@ -179,7 +200,7 @@ public final class OwnFigures {
      */
     public Optional<Estimate> goesBy(FigureId figure, String beforeStep) {
         Practical practical = assignment.practical();
-        Optional<Measure> measure = practical.measuring(figure, beforeStep);
+        Optional<Measure> measure = assignment.measuring(figure, beforeStep);
         Optional<Estimate> solved = measure.flatMap(m -> mean(m, 0, figure));
         Optional<Work.Item> item = practical.worked(figure, beforeStep);
         if (item.isEmpty() || solved.isEmpty()) {
@@ -202,7 +223,7 @@ public final class OwnFigures {
      */
     public List<TargetReading> targets(Target target, Measure from, int round) {
         Map<String, List<Double>> byPlace = new HashMap<>();
-        answers.readings(from, round)
+        readings(from, round)
                 .forEach(repeat -> repeat.forEach((place, v) ->
                         byPlace.computeIfAbsent(place, p -> new ArrayList<>()).add(v)));
         Map<String, Double> readings = new HashMap<>();

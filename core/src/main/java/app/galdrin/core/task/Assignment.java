@@ -1,17 +1,79 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.spec.SpecificationSheet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 
-/** A practical on the vehicle and in the bay where it is sat. */
-public record Assignment(Practical practical, SpecificationSheet sheet, BayFloor floor) {
+/**
+ * A practical on the vehicle and in the bay where it is sat. What follows from these alone is looked up once, however many sittings are
+ * marked; one is safely asked by many threads.
+ */
+public final class Assignment {
+
+    private final Practical practical;
+    private final SpecificationSheet sheet;
+    private final BayFloor floor;
+
+    private final Map<String, List<Place>> places = new ConcurrentHashMap<>();
+    private final Map<Judged, Optional<Measure>> measuring = new ConcurrentHashMap<>();
+
+    private record Judged(FigureId figure, String beforeStep) {}
+
+    public Assignment(Practical practical, SpecificationSheet sheet, BayFloor floor) {
+        this.practical = practical;
+        this.sheet = sheet;
+        this.floor = floor;
+    }
 
     public static Assignment of(Practical practical, SpecificationSheet sheet) {
         return new Assignment(practical, sheet, BayFloor.UNSURVEYED);
     }
 
+    public Practical practical() {
+        return practical;
+    }
+
+    public SpecificationSheet sheet() {
+        return sheet;
+    }
+
+    public BayFloor floor() {
+        return floor;
+    }
+
     public Standing standing() {
         return new Standing(sheet, floor);
+    }
+
+    /** The places that a step of this practical reads. */
+    public List<Place> places(Measure measure) {
+        return places.computeIfAbsent(measure.id(), id -> measure.procedure().places(measure.figures()));
+    }
+
+    /** {@link Practical#measuring}. */
+    public Optional<Measure> measuring(FigureId figure, String beforeStep) {
+        return measuring.computeIfAbsent(
+                new Judged(figure, beforeStep), judged -> practical.measuring(figure, beforeStep));
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof Assignment a
+                && practical.equals(a.practical)
+                && sheet.equals(a.sheet)
+                && floor.equals(a.floor);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(practical, sheet, floor);
     }
 }

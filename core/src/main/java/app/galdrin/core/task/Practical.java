@@ -69,11 +69,21 @@ public record Practical(
     }
 
     public Optional<Step> step(String id) {
-        return allSteps().filter(s -> s.id().equals(id)).findFirst();
+        for (Step step : steps) {
+            if (step.id().equals(id)) {
+                return Optional.of(step);
+            }
+            for (Step inner : step.within()) {
+                if (inner.id().equals(id)) {
+                    return Optional.of(inner);
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     public Optional<Measure> measure(String id) {
-        return of(Measure.class).filter(m -> m.id().equals(id)).findFirst();
+        return step(id).filter(Measure.class::isInstance).map(Measure.class::cast);
     }
 
     /** The steps of a kind, within rounds too. */

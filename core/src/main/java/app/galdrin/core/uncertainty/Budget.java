@@ -2,6 +2,7 @@ package app.galdrin.core.uncertainty;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -10,6 +11,7 @@ import java.util.Map;
 import java.util.function.IntFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Where the doubt of a figure comes from: for every source the signed part ∂f/∂x · u(x) it contributes [GUM, 5.1.2 and H.1]. The
@@ -23,6 +25,9 @@ public final class Budget {
 
     private final double[] parts;
     private final IntFunction<String> sources;
+
+    /** The parts by the names of their sources, once someone has looked; every figure that is put together of this one does. */
+    private @Nullable Map<String, Double> byName;
 
     /**
      * What one source contributes.
@@ -50,8 +55,16 @@ public final class Budget {
 
     /** A budget by source; {@code parts} signed, in the figure's unit. */
     public static Budget of(Map<String, Double> parts) {
-        List<String> names = List.copyOf(parts.keySet());
-        return new Budget(parts.values().stream().mapToDouble(p -> p).toArray(), names::get);
+        String[] names = new String[parts.size()];
+        double[] each = new double[names.length];
+        int i = 0;
+        for (Map.Entry<String, Double> part : parts.entrySet()) {
+            names[i] = part.getKey();
+            each[i++] = part.getValue();
+        }
+        var budget = new Budget(each, source -> names[source]);
+        budget.byName = Collections.unmodifiableMap(new LinkedHashMap<>(parts));
+        return budget;
     }
 
     /** The square root of the sum of the squared parts, in the figure's unit, 0 or more. */
@@ -69,11 +82,16 @@ public final class Budget {
 
     /** The signed part of every source, in the figure's unit. */
     public Map<String, Double> parts() {
-        Map<String, Double> all = new LinkedHashMap<>();
-        for (int i = 0; i < parts.length; i++) {
-            all.merge(sources.apply(i), parts[i], Double::sum);
+        Map<String, Double> known = byName;
+        if (known == null) {
+            Map<String, Double> all = new LinkedHashMap<>();
+            for (int i = 0; i < parts.length; i++) {
+                all.merge(sources.apply(i), parts[i], Double::sum);
+            }
+            known = Collections.unmodifiableMap(all);
+            byName = known;
         }
-        return all;
+        return known;
     }
 
     /** The sources that contribute, those with the largest parts first. */

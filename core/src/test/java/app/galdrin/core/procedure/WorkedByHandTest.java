@@ -282,7 +282,7 @@ class WorkedByHandTest {
         assertEquals(Set.of(one, turned), Set.copyOf(evaluation.places()));
         var standing = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
         var run = evaluation
-                .run(Map.of("one", 0.7, "turned", 0.3), standing, id -> "read " + id, HandFormula.SOLVED)
+                .run(Map.of("one", 0.7, "turned", 0.3), standing, place -> "read " + place.id(), HandFormula.SOLVED)
                 .orElseThrow();
         assertEquals(0.2, Math.abs(Math.toDegrees(run.figures().get(camber).value())), 1e-9);
         Map<String, Double> parts = run.figures().get(camber).budget().parts();
@@ -291,7 +291,7 @@ class WorkedByHandTest {
         assertEquals(-parts.get("read one"), parts.get("read turned"), 1e-12, "read the other way round");
         assertEquals(
                 Optional.empty(),
-                evaluation.run(Map.of("one", 0.7), standing, id -> id, HandFormula.SOLVED),
+                evaluation.run(Map.of("one", 0.7), standing, Place::id, HandFormula.SOLVED),
                 "one of the two is not enough");
     }
 

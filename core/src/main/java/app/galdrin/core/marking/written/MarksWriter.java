@@ -7,12 +7,13 @@ import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
+import app.galdrin.core.marking.written.SittingDocument.SheetLine;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.sitting.OwnFigures;
-import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import tools.jackson.core.JsonGenerator;
@@ -23,11 +24,12 @@ import tools.jackson.core.JsonGenerator;
  * @param message words for a fault; called from several threads
  * @param explain whether each worked figure comes with the steps of its working, a list a repeat
  */
-public record MarksWriter(Assignment assignment, Sheet sheet, Function<Fault, String> message, boolean explain)
+public record MarksWriter(
+        Assignment assignment, Map<String, SheetLine> sheet, Function<Fault, String> message, boolean explain)
         implements LineWriter {
 
     public MarksWriter(Assignment assignment, Function<Fault, String> message, boolean explain) {
-        this(assignment, new Sheet(assignment), message, explain);
+        this(assignment, SheetLine.all(assignment), message, explain);
     }
 
     @Override

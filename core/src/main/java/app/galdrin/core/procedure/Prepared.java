@@ -1,0 +1,117 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.record.Field;
+import app.galdrin.core.record.FieldUnit;
+import app.galdrin.core.record.GroupField;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.record.ListField;
+import app.galdrin.core.record.NumberField;
+import app.galdrin.core.record.RecordKind;
+import app.galdrin.core.record.RecordKinds;
+import app.galdrin.core.record.Shape;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What every run of an evaluation needs of its kind and would look for anew each time: the units of its fields and figures. */
+final class Prepared {
+
+    static final String U = "u";
+
+    private final RecordKind kind;
+    private final Optional<JsonObject> unitDoubts;
+
+    /** One unit of a field in the core's. */
+    private final Map<String, Double> inCore = new HashMap<>();
+
+    private final Map<String, FieldUnit> units = new HashMap<>();
+
+    Prepared(String kind, Map<String, Source> fields, Map<String, FigureId> figures) {
+        this.kind = RecordKinds.named(kind).orElseThrow(() -> new IllegalStateException("no record kind " + kind));
+        this.unitDoubts = unitDoubts(this.kind);
+        Shape input = this.kind.contract().input();
+        Shape result = this.kind.contract().result();
+        fields.forEach((path, source) -> unitOf(input, path)
+                .ifPresent(unit -> inCore.put(path, read(unit, source).toCore(1))));
+        figures.keySet()
+                .forEach(path -> units.put(
+                        path,
+                        unitOf(result, path).orElseThrow(() -> new IllegalStateException(path + " is no number"))));
+    }
+
+    RecordKind kind() {
+        return kind;
+    }
+
+    /** A standard uncertainty of one unit for every reading class, so that the parts of the answer are its slopes. */
+    Optional<JsonObject> unitDoubts() {
+        return unitDoubts;
+    }
+
+    /** One unit of a numeric field, mm or rad. */
+    double inCore(String field) {
+        return Objects.requireNonNull(inCore.get(field));
+    }
+
+    /** The unit of a figure at a path of the result. */
+    FieldUnit unitOf(String path) {
+        return Objects.requireNonNull(units.get(path));
+    }
+
+    private static Optional<JsonObject> unitDoubts(RecordKind kind) {
+        List<Field> fields = kind.contract().input().fields();
+        if (!kind.contract().hasU() || !(fields.get(fields.size() - 1) instanceof GroupField classes)) {
+            return Optional.empty();
+        }
+        var u = new JsonObject();
+        classes.shape().fields().forEach(c -> u.add(c.name(), 1.0));
+        return Optional.of(u);
+    }
+
+    /** A bare number, which a word beside it gives its unit, is of what is read. */
+    private static FieldUnit read(FieldUnit unit, Source source) {
+        return unit == FieldUnit.NUMBER
+                ? source.places().stream()
+                        .findFirst()
+                        .map(p -> FieldUnit.of(p.amount().quantity()))
+                        .orElse(unit)
+                : unit;
+    }
+
+    /** The unit of the number at a path; list elements are counted from 0; empty where there is no number. */
+    private static Optional<FieldUnit> unitOf(Shape shape, String path) {
+        int dot = path.indexOf('.');
+        String head = dot < 0 ? path : path.substring(0, dot);
+        Field field = shape.field(head).orElseThrow(() -> new IllegalStateException("no field " + head));
+        if (field instanceof NumberField number) {
+            return Optional.of(number.unit());
+        }
+        String rest = path.substring(dot + 1);
+        if (field instanceof GroupField group) {
+            return unitOf(group.shape(), rest);
+        }
+        return field instanceof ListField list
+                ? unitOf(list.element(), rest.substring(rest.indexOf('.') + 1))
+                : Optional.empty();
+    }
+
+    /** The number at a dotted path. */
+    static Optional<Double> number(JsonObject object, String path) {
+        return inside(object, path) instanceof Double number ? Optional.of(number) : Optional.empty();
+    }
+
+    /** What stands at a dotted path. */
+    static @Nullable Object inside(JsonObject object, String path) {
+        int dot = path.indexOf('.');
+        if (dot < 0) {
+            return object.get(path);
+        }
+        return object.get(path.substring(0, dot)) instanceof JsonObject inner
+                ? inside(inner, path.substring(dot + 1))
+                : null;
+    }
+}
