@@ -71,7 +71,7 @@ public final class AsLeftMarker implements AspectMarker {
         of.leftAgain().each(measure, round, figure).forEach(e -> readings.add(e.anew(Case::isOfALaying)));
         Estimate all = Estimate.mean(readings);
         boolean again = readings.size() > of.left().each(measure, round, figure).size();
-        Judgement judgement = of.assignment().sheet().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
+        Judgement judgement = of.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
         if (judgement.zone().inDoubt() && !again && !of.references().closed()) {
             return new Evidence.Missing(Evidence.Lack.AS_LEFT_AGAIN, figure.key());
         }

@@ -94,7 +94,6 @@ final class Case {
                 .sheet()
                 .limits(figure)
                 .map(limits -> assignment
-                        .sheet()
                         .scale(figure)
                         .judge(figure, value, limits, practical().rule()));
     }

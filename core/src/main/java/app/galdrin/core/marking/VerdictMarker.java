@@ -88,7 +88,7 @@ public final class VerdictMarker implements AspectMarker {
                 of.assignment().sheet().limits(figure).orElseThrow(),
                 rule,
                 judgement.zone(),
-                Optional.of(of.assignment().sheet().scale(figure).shown(figure, value.get())),
+                Optional.of(of.assignment().scale(figure).shown(figure, value.get())),
                 said.get(),
                 right(judgement.zone(), rule));
     }

@@ -16,6 +16,7 @@ import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -81,6 +82,7 @@ public final class WorkingMarker implements AspectMarker {
         private final Case of;
         private final Work work;
         private final Map<FigureId, Answered> answered = new LinkedHashMap<>();
+        private final Map<String, SlipFinder.Found> found = new HashMap<>();
 
         OneWork(Case of, Work work) {
             this.of = of;
@@ -98,7 +100,10 @@ public final class WorkingMarker implements AspectMarker {
                 var lack = honest(item).isEmpty() ? Evidence.Lack.READINGS : Evidence.Lack.WORKING;
                 return new Evidence.Missing(lack, item.figure().key());
             }
-            SlipFinder.Found found = one.wrong() ? found(one) : SlipFinder.Found.NOTHING;
+            SlipFinder.Found found = SlipFinder.Found.NOTHING;
+            if (one.wrong()) {
+                found = this.found.computeIfAbsent(one.measure().id(), id -> found(one.measure()));
+            }
             double keeps = found.named() ? of.practical().scheme().slipKeepsPercent() / 100.0 : 0;
             return new Evidence.Working(
                     item.figure(),
@@ -114,12 +119,12 @@ public final class WorkingMarker implements AspectMarker {
         }
 
         /** Looked for where any figure of the same readings is off by more than rounding, be it a total of wheels that are off a little. */
-        private SlipFinder.Found found(Answered one) {
+        private SlipFinder.Found found(Measure measure) {
             List<Answered> together = answered.values().stream()
-                    .filter(a -> a.measure().equals(one.measure()))
+                    .filter(a -> a.measure().id().equals(measure.id()))
                     .toList();
             return together.stream().anyMatch(Answered::beyondRounding)
-                    ? new SlipFinder(of, one.measure())
+                    ? new SlipFinder(of, measure)
                             .explain(together.stream().filter(Answered::wrong).toList())
                     : SlipFinder.Found.NOTHING;
         }

@@ -299,12 +299,14 @@ public final class Evaluation {
                 byHand.put(formula.figure(), formula.work(input, result));
             }
         }
-        return new Values(solved, byHand);
+        Map<String, Double> noted = new LinkedHashMap<>();
+        notes.forEach(path -> Prepared.number(result, path).ifPresent(v -> noted.put(path, v)));
+        return new Values(solved, byHand, noted);
     }
 
-    /** Figures without their doubt, mm or rad: as solved, and those that the taught working works on paper. */
-    record Values(Map<FigureId, Double> solved, Map<FigureId, Double> byHand) {
-        static final Values NONE = new Values(Map.of(), Map.of());
+    /** Figures without their doubt, mm or rad: as solved, and those that the taught working works on paper; notes in the record's unit. */
+    record Values(Map<FigureId, Double> solved, Map<FigureId, Double> byHand, Map<String, Double> notes) {
+        static final Values NONE = new Values(Map.of(), Map.of(), Map.of());
     }
 
     private boolean hasAll(Map<String, Double> readings) {

@@ -4,10 +4,11 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.geometry.Axle;
-import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.geometry.Side;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.spec.VehicleGeometry;
 import com.google.auto.service.AutoService;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,18 +36,30 @@ public final class ToeSlips implements SlipList {
         return procedure.sees().stream().anyMatch(f -> f.measurand() == measurand);
     }
 
-    /** How far the string at a wheel is askew, rad; 0 where nobody knows of any. */
-    private static double skew(SlipSetting setting, Wheel wheel) {
-        String note = "skew." + wheel.side().key();
+    /** How far the strings are askew by side, rad; 0 where nobody knows of any. */
+    private static Map<Side, Double> skews(SlipSetting setting) {
+        Map<Side, Double> skews = new EnumMap<>(Side.class);
+        for (Side side : Side.values()) {
+            skews.put(side, skew(setting, "skew." + side.key()));
+        }
+        return skews;
+    }
+
+    private static double skew(SlipSetting setting, String note) {
         return setting.readings().stream()
-                .map(read -> setting.procedure()
-                        .work(read, setting.standing(), new Procedure.Repeat("", 0, 1), HandFormula.SOLVED)
-                        .notes()
-                        .get(note))
+                .flatMap(read -> setting.procedure().evaluations().stream()
+                        .filter(e -> e.notes().contains(note))
+                        .map(e -> e.values(read, setting.standing(), HandFormula.SOLVED)
+                                .notes()
+                                .get(note)))
                 .filter(v -> v != null)
                 .mapToDouble(v -> Math.toRadians(v))
                 .average()
                 .orElse(0);
+    }
+
+    private static double at(Map<Side, Double> skews, FigureId figure) {
+        return figure.wheel().map(w -> skews.getOrDefault(w.side(), 0.0)).orElse(0.0);
     }
 
     /** The string's skew not taken off, or added instead: so many times too much of it. */
@@ -59,11 +72,10 @@ public final class ToeSlips implements SlipList {
 
         @Override
         public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+            Map<Side, Double> skews = skews(setting);
             return List.of(setting.reworked(
                     answers,
-                    (figure, toe) -> figure.measurand() == Measurand.TOE
-                            ? toe + times * skew(setting, figure.wheel().orElseThrow())
-                            : toe));
+                    (figure, toe) -> figure.measurand() == Measurand.TOE ? toe + times * at(skews, figure) : toe));
         }
     }
 
@@ -83,22 +95,23 @@ public final class ToeSlips implements SlipList {
         @Override
         public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
             VehicleGeometry g = setting.standing().sheet().geometry();
+            Map<Side, Double> skews = skews(setting);
             return Stream.of(g.rim(Axle.FRONT), 2 * g.tyre(Axle.FRONT))
                     .filter(other -> Math.abs(other - setting.baseline()) > ALIKE)
-                    .map(other -> setting.reworked(answers, (figure, toe) -> over(setting, figure, toe, other)))
+                    .map(other -> setting.reworked(
+                            answers, (figure, toe) -> over(setting.baseline() / other, figure, toe, skews)))
                     .toList();
         }
 
-        private static double over(SlipSetting setting, FigureId figure, double toe, double other) {
+        private static double over(double ratio, FigureId figure, double toe, Map<Side, Double> skews) {
             if (!figure.axle().equals(Optional.of(Axle.FRONT))
                     || figure.measurand().base() != Measurand.TOE) {
                 return toe;
             }
-            double ratio = setting.baseline() / other;
             if (figure.measurand().form() == Form.SUM) {
                 return 2 * Math.asin(Math.max(-1, Math.min(1, ratio * Math.sin(toe / 2))));
             }
-            double askew = figure.wheel().map(w -> skew(setting, w)).orElse(0.0);
+            double askew = at(skews, figure);
             return Math.asin(Math.max(-1, Math.min(1, ratio * Math.sin(toe + askew)))) - askew;
         }
     }

@@ -4,7 +4,6 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedure.Worked;
-import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.task.Assignment;
@@ -136,10 +135,8 @@ public final class OwnFigures {
 
     private Standing stand(Measure measure, int round) {
         Map<FigureId, Estimate> found = new HashMap<>();
-        for (Source.Given given : measure.procedure().given(measure.taught(), measure.figures())) {
-            if (given instanceof Source.Own own) {
-                foundBefore(measure, round, own.figure()).ifPresent(e -> found.put(own.figure(), e));
-            }
+        for (FigureId figure : assignment.takenFromBefore(measure)) {
+            foundBefore(measure, round, figure).ifPresent(e -> found.put(figure, e));
         }
         return assignment.standing().with(found).choosing(answers.chosen(measure, round));
     }

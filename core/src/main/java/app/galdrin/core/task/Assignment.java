@@ -3,7 +3,9 @@ package app.galdrin.core.task;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.spec.SheetScale;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +26,9 @@ public final class Assignment {
 
     private final Map<String, List<Place>> places = new ConcurrentHashMap<>();
     private final Map<Judged, Optional<Measure>> measuring = new ConcurrentHashMap<>();
+
+    private final Map<FigureId, SheetScale> scales = new ConcurrentHashMap<>();
+    private final Map<String, List<FigureId>> owned = new ConcurrentHashMap<>();
 
     private record Judged(FigureId figure, String beforeStep) {}
 
@@ -56,6 +61,21 @@ public final class Assignment {
     /** The places that a step of this practical reads. */
     public List<Place> places(Measure measure) {
         return places.computeIfAbsent(measure.id(), id -> measure.procedure().places(measure.figures()));
+    }
+
+    /** The figures that a step's readings are worked with and that steps before it tell. */
+    public List<FigureId> takenFromBefore(Measure measure) {
+        return owned.computeIfAbsent(
+                measure.id(),
+                id -> measure.procedure().given(measure.taught(), measure.figures()).stream()
+                        .filter(Source.Own.class::isInstance)
+                        .map(given -> ((Source.Own) given).figure())
+                        .toList());
+    }
+
+    /** {@link SpecificationSheet#scale}. */
+    public SheetScale scale(FigureId figure) {
+        return scales.computeIfAbsent(figure, sheet::scale);
     }
 
     /** {@link Practical#measuring}. */
