@@ -45,6 +45,13 @@ final class Derivation {
 
     /** How a figure follows from others; empty where it is read by itself. */
     static Optional<Made> of(FigureId figure) {
+        return MADE.computeIfAbsent(figure, Derivation::made);
+    }
+
+    /** There are no more than figures. */
+    private static final Map<FigureId, Optional<Made>> MADE = new ConcurrentHashMap<>();
+
+    private static Optional<Made> made(FigureId figure) {
         Measurand measurand = figure.measurand();
         if (figure.ofBothWheels()) {
             Axle axle = figure.axle().orElseThrow();

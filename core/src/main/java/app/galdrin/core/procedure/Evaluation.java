@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -187,12 +188,13 @@ public final class Evaluation {
      * @param figures mm or rad
      * @param byHand as the taught working gives them, mm or rad; without those that are worked as solved
      * @param notes in the record's unit, by path
+     * @param steps of the working, put together when someone looks
      */
     public record Run(
             Map<FigureId, Estimate> figures,
             Map<FigureId, Double> byHand,
             Map<String, Double> notes,
-            List<Step> steps) {}
+            Supplier<List<Step>> steps) {}
 
     /** The places it reads. */
     public List<Place> places() {
@@ -251,12 +253,12 @@ public final class Evaluation {
         Map<FigureId, Estimate> worked = new LinkedHashMap<>();
         figures.forEach((path, figure) -> Prepared.number(result.values(), path)
                 .ifPresent(value -> worked.put(figure, estimate(of, result, path, value, taken))));
-        List<Step> steps = new ArrayList<>(answer.value().working().get());
+        List<Step> corrected = new ArrayList<>();
         for (Correction correction : corrections) {
             FigureId figure = figures.get(correction.path());
             Estimate before = figure == null ? null : worked.get(figure);
             if (figure != null && before != null) {
-                steps.add(correction.step(before.value(), standing));
+                corrected.add(correction.step(before.value(), standing));
                 worked.put(figure, correction.of(before, taken));
             }
         }
@@ -266,7 +268,11 @@ public final class Evaluation {
                         HandFormula::figure, h -> h.work(input, result.values()), (a, b) -> b, LinkedHashMap::new));
         Map<String, Double> noted = new LinkedHashMap<>();
         notes.forEach(path -> Prepared.number(result.values(), path).ifPresent(v -> noted.put(path, v)));
-        return Optional.of(new Run(worked, byHand, noted, steps));
+        return Optional.of(new Run(worked, byHand, noted, () -> {
+            List<Step> steps = new ArrayList<>(answer.value().working().get());
+            steps.addAll(corrected);
+            return steps;
+        }));
     }
 
     /**

@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
@@ -198,10 +199,10 @@ public record Procedure(
             Map<FigureId, Estimate> figures,
             Map<FigureId, Double> byHand,
             Map<String, Double> notes,
-            Map<Integer, List<Step>> steps) {
+            Map<Integer, Supplier<List<Step>>> steps) {
 
         List<Step> stepsOf(int evaluation) {
-            return steps.getOrDefault(evaluation, List.of());
+            return steps.getOrDefault(evaluation, List::of).get();
         }
 
         /** What an honest sheet has for a figure, rad or mm: by the taught formula, else as solved. */
@@ -301,7 +302,7 @@ public record Procedure(
         Map<FigureId, Estimate> figures = new LinkedHashMap<>();
         Map<FigureId, Double> byHand = new LinkedHashMap<>();
         Map<String, Double> notes = new LinkedHashMap<>();
-        Map<Integer, List<Step>> steps = new LinkedHashMap<>();
+        Map<Integer, Supplier<List<Step>>> steps = new LinkedHashMap<>();
         for (int i = 0; i < evaluations.size(); i++) {
             int index = i;
             evaluations.get(i).run(readings, standing, repeat::source, taught).ifPresent(run -> {
