@@ -134,13 +134,23 @@ public final class PlanMarker implements AspectMarker {
             return of.standing(figure, plan.id());
         }
 
-        /** Those that can be adjusted and are known: wheels, and a sum, from which alone each wheel's share is assumed. */
+        /** Those that can be adjusted and are known: wheels, and a sum where its wheels are not; each wheel's share is assumed then. */
         private List<FigureId> figures() {
             return plan.figures().stream()
                     .filter(f ->
                             !of.assignment().sheet().adjusters(f.adjustment()).isEmpty())
-                    .filter(f -> f.ofBothWheels() || standing(f).isPresent() || noSumOf(f))
+                    .filter(f ->
+                            f.ofBothWheels() ? !wheelsStand(f) : standing(f).isPresent() || noSumOf(f))
                     .toList();
+        }
+
+        private boolean wheelsStand(FigureId sum) {
+            List<FigureId> wheels = plan.figures().stream()
+                    .filter(f -> f.wheel().isPresent() && f.adjustment().equals(sum.adjustment()))
+                    .filter(f -> standing(f).isPresent())
+                    .filter(f -> of.assignment().sheet().limits(f).isPresent())
+                    .toList();
+            return wheels.size() == 2;
         }
 
         private boolean noSumOf(FigureId wheel) {
@@ -197,10 +207,7 @@ public final class PlanMarker implements AspectMarker {
         }
 
         private boolean splitAssumed(FigureId figure) {
-            return figure.measurand().form() == Form.SUM
-                    && plan.figures().stream()
-                            .filter(f -> !f.ofBothWheels() && f.adjustment().equals(figure.adjustment()))
-                            .noneMatch(f -> standing(f).isPresent());
+            return figure.measurand().form() == Form.SUM;
         }
 
         /** Where nobody knows how far a part moves it, the part and the way are all there is to mark. */

@@ -66,7 +66,10 @@ final class SlipFinder {
         return new Found(singles.isEmpty() ? pairs(wrong, places) : singles, false);
     }
 
-    /** How much of the figures that could be written in error the slips give, 0 to 1: five times the figure or its tolerance each way. */
+    /**
+     * How much of the figures that could be written in error the slips give, 0 to 1: five times the figure or its tolerance each way, and as
+     * far as what was written.
+     */
     private double share(Answered one) {
         Work.Item item = one.item();
         double tolerance = of.assignment()
@@ -76,7 +79,7 @@ final class SlipFinder {
                 .map(l -> (l.max().getAsDouble() - l.min().getAsDouble()) / 2)
                 .map(half -> Math.abs(item.unit().ofFigure(half, item.figure(), of.baseline(measure))))
                 .orElse(0.0);
-        double reach = REACH * Math.max(Math.abs(one.right()), tolerance);
+        double reach = Math.max(REACH * Math.max(Math.abs(one.right()), tolerance), Math.abs(one.wrote()));
         double[] given = slips.stream()
                 .flatMap(slip -> answers.of(List.of(slip), item.unit()).stream())
                 .flatMap(way -> Optional.ofNullable(way.get(item.figure())).stream())

@@ -31,11 +31,26 @@ public final class GeneralSlips implements SlipList {
         return procedure.walk().stream().anyMatch(p -> p.amount().quantity() == quantity);
     }
 
+    /** Where two readings are taken from one another, by itself or on the way to a toe. */
+    private static boolean isDifference(String formula) {
+        return formula.contains(".difference.") || formula.equals("toe.box.toe") || formula.contains(".plumb90.");
+    }
+
+    /** Where both wheels are put together. */
+    static boolean isTotal(String formula) {
+        return formula.equals("figure.sum") || formula.endsWith(".total");
+    }
+
     /** The sign the wrong way round: the span rule used on an outboard line, top in for top out. */
     private static final class MethodSign implements Slip {
         @Override
         public String key() {
             return "methodSign";
+        }
+
+        @Override
+        public boolean isMadeAt(String formula) {
+            return isDifference(formula);
         }
 
         @Override
@@ -56,6 +71,11 @@ public final class GeneralSlips implements SlipList {
         @Override
         public String key() {
             return "frontRearSwapped";
+        }
+
+        @Override
+        public boolean isMadeAt(String formula) {
+            return isDifference(formula);
         }
 
         @Override
@@ -139,6 +159,11 @@ public final class GeneralSlips implements SlipList {
         }
 
         @Override
+        public boolean isMadeAt(String formula) {
+            return isTotal(formula);
+        }
+
+        @Override
         public boolean concerns(Procedure procedure) {
             return procedure.sees().stream().anyMatch(f -> f.measurand().form() == Form.SUM);
         }
@@ -203,6 +228,11 @@ public final class GeneralSlips implements SlipList {
         @Override
         public String key() {
             return "inchesUnconverted";
+        }
+
+        @Override
+        public boolean isMadeAt(String formula) {
+            return isDifference(formula);
         }
 
         @Override

@@ -24,10 +24,10 @@ public final class LevelSlips implements SlipList {
     @Override
     public List<Slip> slips() {
         return List.of(
-                new OfReadings("floorIgnored", FLOOR, (place, value) -> 0.0),
-                new OfReadings("floorWrongWay", FLOOR, (place, value) -> -value),
-                new OfReadings("frameWrongWay", "frame", (place, value) -> -value),
-                new OfReadings("camberSignsLost", SWEPT, (place, value) -> Math.abs(value)),
+                new OfReadings("floorIgnored", FLOOR, FLOOR, (place, value) -> 0.0),
+                new OfReadings("floorWrongWay", FLOOR, FLOOR, (place, value) -> -value),
+                new OfReadings("frameWrongWay", "frame", ".protractor.", (place, value) -> -value),
+                new OfReadings("camberSignsLost", SWEPT, ".shortcut", (place, value) -> Math.abs(value)),
                 new NinetyAsCamber(),
                 new OfFactor("factorForgotten", (difference, factor) -> difference),
                 new OfFactor("oneAndAHalfUsed", (difference, factor) -> SweepHand.TAUGHT * difference));
@@ -38,7 +38,13 @@ public final class LevelSlips implements SlipList {
     }
 
     /** A kind of reading used otherwise than it was read. */
-    private record OfReadings(String key, String reading, BiFunction<Place, Double, Double> change) implements Slip {
+    private record OfReadings(String key, String reading, String at, BiFunction<Place, Double, Double> change)
+            implements Slip {
+        @Override
+        public boolean isMadeAt(String formula) {
+            return formula.contains(at) || at.equals(FLOOR) && formula.equals("camber.inclinometer.camber");
+        }
+
         @Override
         public boolean concerns(Procedure procedure) {
             return reads(procedure, reading);
@@ -59,6 +65,11 @@ public final class LevelSlips implements SlipList {
         @Override
         public String key() {
             return "ninetyAsCamber";
+        }
+
+        @Override
+        public boolean isMadeAt(String formula) {
+            return formula.contains(".plumb90.");
         }
 
         @Override
@@ -97,6 +108,11 @@ public final class LevelSlips implements SlipList {
 
     /** Another factor than 1 / (2 sin θ) on the difference of the two cambers; the floor's pitch is left out of it. */
     private record OfFactor(String key, DoubleBinaryOperator used) implements Slip {
+        @Override
+        public boolean isMadeAt(String formula) {
+            return formula.equals("caster.sweep.factor");
+        }
+
         @Override
         public boolean concerns(Procedure procedure) {
             return reads(procedure, SWEPT);

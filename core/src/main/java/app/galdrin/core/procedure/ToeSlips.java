@@ -65,6 +65,11 @@ public final class ToeSlips implements SlipList {
     /** The string's skew not taken off, or added instead: so many times too much of it. */
     private record Skew(String key, int times) implements Slip {
         @Override
+        public boolean isMadeAt(String formula) {
+            return formula.equals("toe.box.toe");
+        }
+
+        @Override
         public boolean concerns(Procedure procedure) {
             return procedure.evaluations().stream()
                     .anyMatch(e -> e.notes().stream().anyMatch(n -> n.startsWith("skew.")));
@@ -84,6 +89,11 @@ public final class ToeSlips implements SlipList {
         @Override
         public String key() {
             return "wrongBaseline";
+        }
+
+        @Override
+        public boolean isMadeAt(String formula) {
+            return formula.endsWith(".toe") || formula.equals("toe.across.total");
         }
 
         @Override
@@ -124,6 +134,11 @@ public final class ToeSlips implements SlipList {
         }
 
         @Override
+        public boolean isMadeAt(String formula) {
+            return GeneralSlips.isTotal(formula);
+        }
+
+        @Override
         public boolean concerns(Procedure procedure) {
             return tells(procedure, Measurand.TOTAL_TOE) && tells(procedure, Measurand.TOE);
         }
@@ -150,6 +165,11 @@ public final class ToeSlips implements SlipList {
         @Override
         public String key() {
             return "doublingForgotten";
+        }
+
+        @Override
+        public boolean isMadeAt(String formula) {
+            return formula.equals("toe.across.total");
         }
 
         @Override

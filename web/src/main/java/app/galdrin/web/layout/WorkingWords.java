@@ -27,6 +27,30 @@ public class WorkingWords {
         return words.text("working." + step.formula(), numbers.toArray());
     }
 
+    /**
+     * A step as one line of a calculation.
+     *
+     * @param name of what it gives
+     * @param formula with the numbers in place
+     * @param result with its unit
+     */
+    public record Line(String name, String formula, String result) {}
+
+    /** One step as a line of a calculation. */
+    public Line calculation(Step step) {
+        List<Object> numbers = new ArrayList<>();
+        step.in().forEach(term -> numbers.add(bare(term)));
+        return new Line(
+                words.text("calc." + step.formula() + ".is"),
+                words.text("calc." + step.formula(), numbers.toArray()),
+                number(step.out()));
+    }
+
+    /** Within a formula millimetres go without saying; what comes out has its unit. */
+    private String bare(Step.Term term) {
+        return number(term).replace("\u00a0mm", "");
+    }
+
     private String number(Step.Term term) {
         return switch (term.unit()) {
             case LENGTH -> words.length(term.value());

@@ -7,6 +7,7 @@ import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.sitting.Answers;
@@ -60,9 +61,15 @@ public class EvidenceWords {
             String head,
             Optional<Boolean> right,
             List<String> lines,
-            List<String> through,
+            List<Repeat> through,
             List<String> slips,
             Optional<ToleranceRule> rule) {
+
+        /** One repeat's way to a figure, or what all of them come to. */
+        public record Repeat(String name, List<Calculated> lines) {}
+
+        /** A line of it; {@code left} is what a slip does there. */
+        public record Calculated(WorkingWords.Line line, Optional<String> left) {}
 
         static Told of(String head, boolean right, String... lines) {
             return new Told(head, Optional.of(right), List.of(lines), List.of(), List.of(), Optional.empty());
@@ -100,24 +107,32 @@ public class EvidenceWords {
                 .toList();
     }
 
-    /** The steps to a figure, a line a repeat; of a sum that stands beside its two wheels nothing but itself is said. */
-    private List<String> through(Assignment assignment, OwnFigures own, Evidence.Working e, Set<FigureId> beside) {
+    /** The steps to a figure, repeat by repeat; of a sum that stands beside its two wheels nothing but itself is shown. */
+    private List<Told.Repeat> through(Assignment assignment, OwnFigures own, Evidence.Working e, Set<FigureId> beside) {
         Measure measure = assignment.practical().measure(e.from()).orElseThrow();
         boolean partsStandBeside = e.figure().ofBothWheels()
                 && beside.stream()
                         .anyMatch(f -> f.measurand() == e.figure().measurand().base());
-        List<String> lines = new ArrayList<>();
+        List<Told.Repeat> repeats = new ArrayList<>();
         for (Worked repeat : own.repeats(measure, 0)) {
-            measure.procedure()
-                    .stepsTo(e.figure(), repeat, e.taught())
-                    .ifPresent(found ->
-                            lines.add(said(partsStandBeside ? found.subList(found.size() - 1, found.size()) : found)));
+            measure.procedure().stepsTo(e.figure(), repeat, e.taught()).ifPresent(found -> {
+                List<Step> shown = partsStandBeside ? found.subList(found.size() - 1, found.size()) : found;
+                repeats.add(new Told.Repeat(
+                        say("calc.repeat", repeats.size() + 1),
+                        shown.stream().map(step -> calculated(step, e)).toList()));
+            });
         }
-        return lines;
+        return repeats;
     }
 
-    private String said(List<Step> found) {
-        return found.stream().map(working::step).collect(Collectors.joining(" "));
+    private Told.Calculated calculated(Step step, Evidence.Working e) {
+        Set<String> keys = e.slips().stream().flatMap(Set::stream).collect(Collectors.toSet());
+        return new Told.Calculated(
+                working.calculation(step),
+                Slips.all().stream()
+                        .filter(slip -> keys.contains(slip.key()) && slip.isMadeAt(step.formula()))
+                        .map(slip -> say("slip." + slip.key()))
+                        .findFirst());
     }
 
     private Told tell(Evidence evidence) {
@@ -300,12 +315,7 @@ public class EvidenceWords {
         List<String> lines = new ArrayList<>();
         lines.add(say(
                 "evidence.effect",
-                e.moves().stream()
-                        .map(m -> say(
-                                "evidence.effect.move",
-                                steps.adjuster(m.adjuster()),
-                                amount(m.way(), m.amount(), m.unit(), true)))
-                        .collect(Collectors.joining("; ")),
+                moves(e),
                 words.figure(e.own().value(), e.figure()),
                 words.figure(e.after(), e.figure())));
         e.limits().target().ifPresent(t -> lines.add(say("evidence.effect.preferred", words.figure(t, e.figure()))));
@@ -319,6 +329,18 @@ public class EvidenceWords {
                 List.of(),
                 slips(e.slips()),
                 Optional.empty());
+    }
+
+    private String moves(Evidence.Effect e) {
+        return e.moves().stream().allMatch(m -> m.amount() == 0)
+                ? say("way." + Way.LEAVE.key())
+                : e.moves().stream()
+                        .filter(m -> m.amount() != 0)
+                        .map(m -> say(
+                                "evidence.effect.move",
+                                steps.adjuster(m.adjuster()),
+                                amount(m.way(), m.amount(), m.unit(), true)))
+                        .collect(Collectors.joining("; "));
     }
 
     private Told move(Evidence.Move e) {

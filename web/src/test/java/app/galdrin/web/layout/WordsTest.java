@@ -228,7 +228,8 @@ class WordsTest {
             for (FigureId figure : procedure.sees()) {
                 procedure
                         .stepsTo(figure, worked, taught)
-                        .ifPresent(steps -> steps.forEach(s -> keys.add("working." + s.formula())));
+                        .ifPresent(steps -> steps.forEach(s -> keys.addAll(List.of(
+                                "working." + s.formula(), "calc." + s.formula(), "calc." + s.formula() + ".is"))));
             }
         }
         assertEquals(List.of(), keys.stream().filter(k -> !WORDS.containsKey(k)).toList());

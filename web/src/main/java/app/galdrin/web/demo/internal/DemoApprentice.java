@@ -17,6 +17,7 @@ import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.Unit;
+import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Adjustable;
@@ -41,6 +42,8 @@ import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Works;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -249,34 +252,41 @@ final class DemoApprentice {
                         LineKey.of(plan.id(), Plan.PART + adjustment.key()),
                         (outside ? Plan.Instead.LOOK_FOR_THE_PART : Plan.Instead.NOTHING).key());
             }
-            for (Adjuster adjuster : adjusters) {
-                adjuster.effects().forEach((figure, effect) -> {
-                    if (adjustment.contains(figure) && isFirst(plan, adjuster, adjustment)) {
-                        double now = new OwnFigures(assignment, answers)
-                                .goesBy(figure, plan.id())
-                                .map(v -> v.value())
-                                .orElse(0.0);
-                        double target = assignment
-                                .sheet()
-                                .limits(figure)
-                                .map(l -> l.target().orElse(0))
-                                .orElse(0.0);
-                        double units = effect.perUnit().isPresent()
-                                ? (target - now) / effect.perUnit().getAsDouble()
-                                : 0;
-                        move(plan.id(), 0, adjuster, units);
-                    }
-                });
-            }
         }
+        moves(plan, answers).forEach((adjuster, units) -> move(plan.id(), 0, adjuster, units));
     }
 
-    private static boolean isFirst(Plan plan, Adjuster adjuster, FigureId.Adjustment adjustment) {
-        return Practical.adjustments(plan.figures()).stream()
-                .filter(adjuster::moves)
-                .findFirst()
-                .filter(adjustment::equals)
-                .isPresent();
+    /** Each figure with the part that moves least else, what the parts before it do to it taken into account; the others are left. */
+    private Map<Adjuster, Double> moves(Plan plan, Answers answers) {
+        var own = new OwnFigures(assignment, answers);
+        Map<Adjuster, Double> moves = new LinkedHashMap<>();
+        for (FigureId.Adjustment adjustment : Practical.adjustments(plan.figures())) {
+            assignment.sheet().adjusters(adjustment).forEach(a -> moves.putIfAbsent(a, 0.0));
+            for (FigureId figure : plan.figures()) {
+                Optional<Adjuster> part = assignment.sheet().adjusters(adjustment).stream()
+                        .filter(a -> adjustment.contains(figure)
+                                && a.effectOn(figure).isPresent())
+                        .min(Comparator.comparing(a -> a.effects().size()));
+                part.ifPresent(a -> moves.put(a, units(figure, a, moves, own, plan)));
+            }
+        }
+        return moves;
+    }
+
+    private double units(FigureId figure, Adjuster part, Map<Adjuster, Double> moves, OwnFigures own, Plan plan) {
+        var effect = part.effectOn(figure).orElseThrow();
+        double target =
+                assignment.sheet().limits(figure).map(l -> l.target().orElse(0)).orElse(0.0);
+        double now = own.goesBy(figure, plan.id()).map(v -> v.value()).orElse(target);
+        for (Map.Entry<Adjuster, Double> move : moves.entrySet()) {
+            now += move.getKey()
+                    .effectOn(figure)
+                    .map(e -> e.perUnit().orElse(0) * move.getValue())
+                    .orElse(0.0);
+        }
+        return effect.perUnit().isPresent()
+                ? (target - now) / effect.perUnit().getAsDouble()
+                : Math.signum(target - now) * effect.sign();
     }
 
     private void move(String step, int round, Adjuster adjuster, double units) {
