@@ -21,6 +21,8 @@ export const refresh = () => ({
 export const desk = () => ({
   key(event) {
     if (event.target.closest('input, textarea, select')) return;
-    if (event.key === 'n') document.getElementById('next-sitting')?.click();
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const presses = { s: 'sign', r: 'release', n: 'next-sitting' };
+    document.getElementById(presses[event.key])?.click();
   },
 });

@@ -158,6 +158,12 @@ public class Entries {
                 : staff(me, sitting, StaffLine.BAY, typed.strip(), BigDecimal.valueOf(bay.getAsInt()), key);
     }
 
+    /** Says of a reference that it stands although many sittings lie off it the same way. */
+    @Transactional
+    public Outcome referenceStands(SignedIn me, Sitting reference, String reason, String key) {
+        return staff(me, reference, StaffLine.STANDS, reason, null, key);
+    }
+
     private Outcome staff(
             SignedIn me, Sitting sitting, LineKey line, String text, @Nullable BigDecimal value, String key) {
         Sittings.instructorOnly(me, sitting);

@@ -132,6 +132,16 @@ public final class Log {
         return overrides;
     }
 
+    /** Whether, since anything was last read on it, someone has said that this reference stands. */
+    boolean saidToStand() {
+        int read = entries.stream()
+                .filter(e -> !StaffLine.isStaffLine(e.line()))
+                .mapToInt(Entry::seq)
+                .max()
+                .orElse(0);
+        return at(StaffLine.STANDS).filter(e -> e.seq() > read).isPresent();
+    }
+
     /** Entries that came late and wait for the instructor. */
     public List<Entry> lateWaiting() {
         int admitted = at(StaffLine.ADMIT).map(Entry::seq).orElse(0);

@@ -109,6 +109,12 @@ public class MarkSheets {
         if (!state.signed() || signed.isEmpty() || !sameMarks(signed.get(), now)) {
             return Optional.of(Said.of("desk.notSigned"));
         }
+        if (now.lines().stream().anyMatch(MarkLine::asksForAnotherReading)) {
+            return Optional.of(Said.of("desk.waitsForReading"));
+        }
+        if (!works.referenceQuestion(sitting).isEmpty()) {
+            return Optional.of(Said.of("desk.waitsForReference"));
+        }
         var entry = NewEntry.now(StaffLine.RELEASE, now.total().toPlainString(), List.of(), key, DESK);
         return why(entries.appendMark(me, sitting, entry, now.total()));
     }

@@ -81,6 +81,8 @@ interface SittingMapper {
 
     List<SittingSummary> toMark(UUID centreId, int most);
 
+    List<UUID> handedInOf(UUID centreId, UUID taskId, UUID stateId, int most);
+
     List<SittingSummary> toReadAgain(UUID centreId, int most);
 
     List<SittingSummary> released(UUID centreId, int most);

@@ -32,6 +32,9 @@ public class Sittings {
 
     private static final int AGAIN = 2;
 
+    /** As many sittings of one state of a vehicle are looked at together. */
+    private static final int MOST_OF_A_STATE = 60;
+
     private static final int MOST = 200;
 
     private final SittingMapper mapper;
@@ -254,6 +257,11 @@ public class Sittings {
     /** Sittings that were handed in and wait to be released, the last handed in first. */
     public List<SittingSummary> toMark(UUID centreId) {
         return mapper.toMark(centreId, MOST);
+    }
+
+    /** What was handed in of the state of the vehicle that a sitting began on, itself among it. */
+    List<UUID> handedInOfItsState(Sitting sitting) {
+        return mapper.handedInOf(sitting.centreId(), sitting.task().id(), sitting.stateId(), MOST_OF_A_STATE);
     }
 
     /** Whose vehicle as left is to be read once more and has not been yet, the longest asked for first. */

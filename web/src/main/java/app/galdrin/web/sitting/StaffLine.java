@@ -22,6 +22,9 @@ public final class StaffLine {
     /** The bay the sitting goes on in. */
     public static final LineKey BAY = LineKey.of(STAFF, "bay");
 
+    /** On a reference: that it stands although many lie off it the same way; the text is the reason. */
+    public static final LineKey STANDS = LineKey.of(STAFF, "stands");
+
     public static final LineKey SIGN = LineKey.of(MARK, "sign");
     public static final LineKey RELEASE = LineKey.of(MARK, "release");
 

@@ -2,6 +2,7 @@ package app.galdrin.web.sitting;
 
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
+import app.galdrin.core.marking.ReferenceQuestion;
 import app.galdrin.core.marking.References;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.sitting.Answers;
@@ -11,6 +12,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Instant;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -74,6 +76,25 @@ public class Works {
         Answers left = answers(centre, sittings.findReferenceAfter(sitting, round), seqs, until);
         Answers again = answers(centre, sittings.findReferenceAgain(sitting, round), seqs, until);
         return new Taken(new References(found, left, again), seqs);
+    }
+
+    /** The figures in which so many sittings lie off this one's reference the same way that it is to be read again; none once it was said to stand. */
+    public List<ReferenceQuestion.Off> referenceQuestion(Sitting sitting) {
+        UUID centre = sitting.centreId();
+        Optional<UUID> reference = sittings.findReference(centre, sitting.task().id(), sitting.stateId());
+        List<UUID> beside = reference.isEmpty() ? List.of() : sittings.handedInOfItsState(sitting);
+        if (beside.size() < ReferenceQuestion.ENOUGH) {
+            return List.of();
+        }
+        Log log = sittings.log(centre, reference.orElseThrow());
+        return log.saidToStand()
+                ? List.of()
+                : ReferenceQuestion.of(
+                        assignment(sitting),
+                        log.answers(),
+                        beside.stream()
+                                .map(id -> sittings.log(centre, id).answers())
+                                .toList());
     }
 
     private Answers answers(UUID centre, Optional<UUID> reference, Map<UUID, Integer> seqs, Instant until) {

@@ -72,7 +72,10 @@ class MarkingController {
 
     @GetMapping("/marking")
     String queue(@AuthenticationPrincipal SignedIn me, Model model) {
-        model.addAttribute("sittings", sittings.toMark(me.centreId()));
+        List<SittingSummary> waiting = sittings.toMark(me.centreId());
+        model.addAttribute("sittings", waiting);
+        model.addAttribute("mayMark", me.is(Role.INSTRUCTOR));
+        model.addAttribute("anySigned", waiting.stream().anyMatch(SittingSummary::signed));
         model.addAttribute("released", sittings.released(me.centreId()));
         model.addAttribute("toRead", sittings.toReadAgain(me.centreId()));
         return "marking/queue";
@@ -88,6 +91,7 @@ class MarkingController {
         model.addAttribute(
                 "askedAgain", sittings.findReferenceAgain(sitting, round).isPresent());
         model.addAttribute("round", round);
+        model.addAttribute("question", works.referenceQuestion(sitting));
         model.addAttribute("late", log.lateWaiting());
         model.addAttribute("next", next(me, id).map(SittingSummary::id).orElse(null));
         model.addAttribute("mayMark", me.is(Role.INSTRUCTOR) && !sitting.state().released());
@@ -182,6 +186,45 @@ class MarkingController {
         return "redirect:/marking/" + id;
     }
 
+    /** Releases everything that is signed as it stands; says how many, and how many wait for something. */
+    @PostMapping("/marking/release-all")
+    String releaseAll(@AuthenticationPrincipal SignedIn me, RedirectAttributes flash) {
+        int released = 0;
+        int waiting = 0;
+        for (SittingSummary summary : sittings.toMark(me.centreId())) {
+            if (summary.signed()) {
+                boolean done = sheets.release(
+                                me,
+                                practical(me, summary.id()),
+                                UUID.randomUUID().toString())
+                        .isEmpty();
+                released += done ? 1 : 0;
+                waiting += done ? 0 : 1;
+            }
+        }
+        flash.addFlashAttribute("done", Said.of("marking.releasedAll", released, waiting));
+        return "redirect:/marking";
+    }
+
+    /** That the reference of a sitting stands, though many lie off it the same way. */
+    @PostMapping("/marking/{id}/reference-stands")
+    String referenceStands(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam String reason,
+            @RequestParam String key,
+            RedirectAttributes flash) {
+        Sitting sitting = practical(me, id);
+        UUID reference = sittings.findReference(me.centreId(), sitting.task().id(), sitting.stateId())
+                .orElseThrow(() -> new NotThere("reference", id, me));
+        tell(flash, why(entries.referenceStands(me, sittings.sitting(me, reference), reason, key)));
+        return "redirect:/marking/" + id;
+    }
+
+    private static Optional<Said> why(Entries.Outcome outcome) {
+        return outcome instanceof Entries.Outcome.Refused refused ? Optional.of(refused.why()) : Optional.empty();
+    }
+
     /** What an instructor decides about a sitting, beside its marks. */
     @PostMapping("/marking/{id}/{decision:give-back|admit|extra-time|move|again}")
     String decide(
@@ -202,7 +245,7 @@ class MarkingController {
             case "extra-time" -> entries.giveTime(me, sitting, number, reason, key);
             default -> entries.moveTo(me, sitting, number, key);
         };
-        tell(flash, outcome instanceof Entries.Outcome.Refused no ? Optional.of(no.why()) : Optional.empty());
+        tell(flash, why(outcome));
         return "redirect:/marking/" + id;
     }
 
