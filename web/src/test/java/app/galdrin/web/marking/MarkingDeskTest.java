@@ -4,11 +4,14 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
+import app.galdrin.web.account.People;
+import app.galdrin.web.account.Role;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
@@ -20,7 +23,9 @@ import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import java.time.Duration;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -52,6 +57,9 @@ class MarkingDeskTest {
 
     @Autowired
     private MarkSheets sheets;
+
+    @Autowired
+    private People people;
 
     private Centre centre;
     private Sitting sitting;
@@ -105,10 +113,9 @@ class MarkingDeskTest {
     @Test
     void withoutAReference_theSheetSaysWhatIsMissing() {
         assertTrue(desk().contains("reference of this state has not been taken"));
-        assertTrue(
-                desk().replace('\u00a0', ' ')
-                        .contains(
-                                "Rear 1908 mm less front 1904.5 mm is 3.5 mm. Twice the angle whose sine is 3.5 mm by twice 500 mm: +0.40°"));
+        String desk = desk().replace('\u00a0', ' ');
+        assertTrue(desk.contains("<span>1908 − 1904.5</span>") && desk.contains("= 3.5 mm"), "his numbers in place");
+        assertTrue(desk.contains("2 asin(3.5 ÷ (2 × 500))") && desk.contains("= +0.40°"), "and what they give");
     }
 
     @ParameterizedTest
@@ -215,5 +222,98 @@ class MarkingDeskTest {
     void theQueue_listsWhatWaits_andTheNextSheetIsOneKeyAway() {
         assertTrue(teacher.get("/marking").body().contains(sitting.names()));
         assertFalse(desk().contains("next-sitting"), "there is no other sheet waiting");
+    }
+
+    private void read(UUID reference, String measure, int round, String front, String rear) {
+        Sitting of = sittings.sitting(centre.instructor(), reference);
+        for (int repeat = 1; repeat <= 2; repeat++) {
+            String at = "/" + repeat + "/" + round;
+            Centre.write(sittings, entries, centre.instructor(), of, measure + "/frontDistance" + at, front);
+            Centre.write(sittings, entries, centre.instructor(), of, measure + "/rearDistance" + at, rear);
+        }
+    }
+
+    /** 1 mm over the plates' 500 is 0.11 degrees, where the sheet allows -0.22 to 0.06 and prefers -0.08. */
+    @Test
+    void asLeftInDoubt_isAskedForOnceMore_andHoldsTheRelease() {
+        assertFalse(desk().contains("ask-again"), "nothing was read as left");
+        read(sittings.referenceAsLeft(centre.instructor(), sitting, 1), "left", 1, "1905", "1904");
+        assertTrue(sheet().lines().stream().anyMatch(MarkLine::asksForAnotherReading));
+        post("sign");
+        post("release");
+        assertTrue(desk().contains("too close to tell. Read it once more"));
+        assertFalse(sittings.sitting(centre.instructor(), sitting.id()).state().released());
+        post("reference-again");
+        String queue = teacher.get("/marking").body();
+        assertTrue(queue.contains("To read once more at the bay") && queue.contains("as left by " + sitting.names()));
+        post("reference-again");
+        UUID again = sittings.findReferenceAgain(sitting, 1).orElseThrow();
+        read(again, "left", 1, "1905", "1904.5");
+        assertFalse(teacher.get("/marking").body().contains("To read once more"));
+        MarkLine asLeft = sheet().lines().stream()
+                .filter(l -> l.criterion().key().equals("adjust.asLeft"))
+                .findFirst()
+                .orElseThrow();
+        assertTrue(asLeft.met(), "both together are 0.75 mm toe-out");
+        assertTrue(desk().contains("twice and taken together"));
+        post("sign");
+        post("release");
+        assertTrue(sittings.sitting(centre.instructor(), sitting.id()).state().released());
+    }
+
+    /** Someone else's instructor, and an apprentice, neither ask for a reading nor say that a reference stands. */
+    @Test
+    void onlyItsInstructors_decide() {
+        var stranger = centres.plates();
+        for (Visitor visitor : List.of(
+                new Visitor(port).signIn(stranger.instructor().signIn(), Centre.PASSWORD),
+                new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD))) {
+            for (String action : List.of("reference-again", "reference-stands")) {
+                int status = visitor.post(
+                                "/marking/" + sitting.id() + "/" + action, Map.of("key", "k", "reason", "because"))
+                        .statusCode();
+                assertTrue(status == 403 || status == 404, action + " " + status);
+            }
+        }
+        assertTrue(sittings.findReferenceAgain(sitting, 1).isEmpty());
+    }
+
+    /** Five people read 3.5 mm where the instructor reads none. */
+    @Test
+    void manyOffTheReferenceTheSameWay_holdTheirRelease_untilItIsAnswered() {
+        for (int i = 2; i <= 5; i++) {
+            UUID person = people.add(
+                    centre.id(), Role.APPRENTICE, "Person " + i, "p" + i + "." + sitting.id(), Centre.PASSWORD);
+            var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
+            var other = sittings.sitting(centre.instructor(), sittings.begin(opening, person, null));
+            for (String line : List.of("found/frontDistance/1/0", "found/frontDistance/2/0")) {
+                Centre.write(sittings, entries, people.session(centre.id(), person), other, line, "1904.5");
+                Centre.write(
+                        sittings,
+                        entries,
+                        people.session(centre.id(), person),
+                        other,
+                        line.replace("front", "rear"),
+                        "1908");
+            }
+            Centre.write(sittings, entries, people.session(centre.id(), person), other, "handIn/done/0/0", "done");
+        }
+        var task = tasks.task(centre.id(), centre.taskId());
+        UUID reference = sittings.referenceAsFound(centre.instructor(), task, 0);
+        read(reference, "found", 0, "1906", "1906");
+        post("sign");
+        post("release");
+        assertTrue(desk().contains("5 sittings lie off your reference the same way"));
+        assertFalse(sittings.sitting(centre.instructor(), sitting.id()).state().released());
+        post("reference-stands", "reason", "read with the class watching");
+        assertFalse(desk().contains("lie off your reference"));
+        read(reference, "found", 0, "1906", "1906.5");
+        assertTrue(desk().contains("lie off your reference"), "what was read since has not been looked at");
+        post("reference-stands", "reason", "and again");
+        post("sign");
+        assertTrue(teacher.get("/marking").body().contains("release-all"));
+        assertEquals(302, teacher.post("/marking/release-all", Map.of()).statusCode());
+        assertTrue(sittings.sitting(centre.instructor(), sitting.id()).state().released());
+        assertTrue(teacher.get("/marking").body().contains("1 released, 0 wait"));
     }
 }
