@@ -49,6 +49,7 @@ public sealed interface Evidence {
         VERDICT("verdict"),
         ADJUSTABLE("adjustable"),
         PLAN("plan"),
+        MOVES("moves"),
         AS_LEFT_LIMITS("asLeftLimits");
 
         private final String key;
@@ -254,6 +255,24 @@ public sealed interface Evidence {
         @Override
         public boolean minor() {
             return true;
+        }
+    }
+
+    /**
+     * The order in which parts were moved.
+     *
+     * @param round in which it was lost; how many there were where it was kept
+     * @param moved the part that was moved too early; empty where something was not read again, and where the order was kept
+     * @param untouched key of the figure that comes first, or was not read again; empty where the order was kept
+     */
+    record Sequence(int round, String moved, String untouched) implements Evidence {
+        static Sequence kept(int rounds) {
+            return new Sequence(rounds, "", "");
+        }
+
+        @Override
+        public double credit() {
+            return untouched.isEmpty() ? 1 : 0;
         }
     }
 

@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -84,7 +85,7 @@ final class Derivation {
 
     /** All that can follow from these. */
     static Set<FigureId> reachable(Collection<FigureId> figures) {
-        return REACHABLE.computeIfAbsent(Set.copyOf(figures), Derivation::follows);
+        return REACHABLE.computeIfAbsent(Set.copyOf(figures), all -> follows(new TreeSet<>(all)));
     }
 
     private static Set<FigureId> follows(Set<FigureId> figures) {

@@ -13,6 +13,8 @@ public enum Aspect implements Keyed {
     WORKING("working", 0.5),
     VERDICT("verdict", 0.5),
     PLAN("plan", 0.5),
+    /** In which order parts were moved. */
+    ORDER("order", 0.5),
     AS_LEFT("asLeft", 1);
 
     private final String key;

@@ -75,7 +75,7 @@ public record Round(String id, List<Measure> measures, int most) implements Step
 
     @Override
     public Set<Aspect> aspects() {
-        return EnumSet.of(Aspect.AS_LEFT);
+        return most > 1 ? EnumSet.of(Aspect.ORDER, Aspect.AS_LEFT) : EnumSet.of(Aspect.AS_LEFT);
     }
 
     @Override

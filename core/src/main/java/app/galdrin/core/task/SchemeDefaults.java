@@ -53,7 +53,7 @@ public final class SchemeDefaults {
     private int marks(Aspect aspect, boolean laterChecklist) {
         return switch (aspect) {
             case CRITICAL -> laterChecklist ? 5 : 10;
-            case DONE -> 5;
+            case DONE, ORDER -> 5;
             case READING -> (int) Math.ceil(20.0 / measures);
             case REPEATABILITY -> (int) Math.ceil(10.0 / measures);
             case WORKING -> 20;

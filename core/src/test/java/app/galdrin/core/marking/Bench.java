@@ -168,6 +168,12 @@ final class Bench {
         return size + LineText.BEFORE_SENSE + sense.key();
     }
 
+    /** Reads what is read in a round, with a hand that never errs. */
+    Bench readInRound(String measure, int round, Truth truth) {
+        read(written, practical().measure(measure).orElseThrow(), round, truth);
+        return this;
+    }
+
     /** Writes each asked figure as an honest sheet has it, changed by a habit. */
     Bench work(ToDoubleFunction<FigureId> habit) {
         practical()

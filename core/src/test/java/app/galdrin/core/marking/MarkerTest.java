@@ -75,6 +75,10 @@ class MarkerTest {
     }
 
     private static Bench plan(Bench bench) {
+        for (String part : List.of("topSlot.front.left", "topSlot.front.right", "rod.front.left", "rod.front.right")) {
+            bench.write("adjust/" + part + ".way/0/1", part.startsWith("rod") ? "shorten" : "inward");
+        }
+        bench.readInRound("toeAgain", 1, GOOD);
         bench.write("plan/part.caster.front/0/0", "nothing");
         bench.write("plan/topSlot.front.left.way/0/0", "inward");
         bench.write("plan/topSlot.front.left.amount/0/0", "4");

@@ -191,6 +191,9 @@ public class EvidenceWords {
         if (evidence instanceof Evidence.Move e) {
             return move(e);
         }
+        if (evidence instanceof Evidence.Sequence e) {
+            return sequence(e);
+        }
         if (evidence instanceof Evidence.NoMove e) {
             String right = e.right().stream().map(this::instead).collect(Collectors.joining(" " + say("or") + " "));
             return Told.of(
@@ -329,6 +332,18 @@ public class EvidenceWords {
                 List.of(),
                 slips(e.slips()),
                 Optional.empty());
+    }
+
+    private Told sequence(Evidence.Sequence e) {
+        String how = e.untouched().isEmpty() ? "kept" : e.moved().isEmpty() ? "notRead" : "tooEarly";
+        return Told.of(
+                say("evidence.sequence"),
+                e.credit() == 1,
+                say(
+                        "evidence.sequence." + how,
+                        e.round(),
+                        e.moved().isEmpty() ? "" : steps.adjuster(e.moved()),
+                        e.untouched().isEmpty() ? "" : name(e.untouched())));
     }
 
     private String moves(Evidence.Effect e) {

@@ -55,6 +55,7 @@ class EvidenceJson {
         @JsonSubTypes.Type(value = Evidence.CanBeAdjusted.class, name = "canBeAdjusted"),
         @JsonSubTypes.Type(value = Evidence.Effect.class, name = "effect"),
         @JsonSubTypes.Type(value = Evidence.Move.class, name = "move"),
+        @JsonSubTypes.Type(value = Evidence.Sequence.class, name = "sequence"),
         @JsonSubTypes.Type(value = Evidence.NoMove.class, name = "noMove"),
         @JsonSubTypes.Type(value = Evidence.AsLeft.class, name = "asLeft")
     })

@@ -89,6 +89,7 @@ class EvidenceJsonTest {
                     true,
                     0,
                     Optional.of("wrongWay")),
+            new Evidence.Sequence(2, "rod.front.left", "camber.front.left"),
             new Evidence.NoMove("caster.front", Instead.NOTHING, Set.of(Instead.LOOK_FOR_THE_PART)),
             new Evidence.AsLeft(TOE, OWN, ONE_SIDED, DecisionRule.SIMPLE, Zone.DOUBT_INSIDE, false, true));
 

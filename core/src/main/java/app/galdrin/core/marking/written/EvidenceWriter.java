@@ -61,6 +61,8 @@ final class EvidenceWriter {
             effect(e);
         } else if (evidence instanceof Evidence.Move e) {
             move(e);
+        } else if (evidence instanceof Evidence.Sequence e) {
+            is("sequence").number("round", e.round()).text("moved", e.moved()).text("untouched", e.untouched());
         } else if (evidence instanceof Evidence.NoMove e) {
             is("noMove").text("adjustment", e.adjustment()).word("planned", e.planned());
             words("right", e.right());
