@@ -1,10 +1,12 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Grade;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** The marks of one sitting, a line a criterion in the order of the work. */
 public record MarkSheet(List<MarkLine> lines) {
@@ -32,6 +34,15 @@ public record MarkSheet(List<MarkLine> lines) {
     /** Whether every must-pass criterion is met. */
     public boolean competent() {
         return lines.stream().filter(MarkLine::mustPass).allMatch(MarkLine::met);
+    }
+
+    /** The grade its share of the marks has reached; none below a pass, and none where something that must be passed was not. */
+    public Optional<Grade> grade(List<Grade> grades) {
+        return competent()
+                ? grades.stream()
+                        .filter(grade -> percent().compareTo(BigDecimal.valueOf(grade.from())) >= 0)
+                        .reduce((lower, higher) -> higher)
+                : Optional.empty();
     }
 
     /** Whether nothing is missing any more. */

@@ -92,7 +92,8 @@ public final class TaskDocument {
                         "minutes",
                         "steps",
                         "marks",
-                        "slipKeepsPercent"));
+                        "slipKeepsPercent",
+                        "grades"));
         if (!FORMAT.equals(json.get("format"))) {
             faults.add("format", TaskFault.Reason.UNKNOWN, String.valueOf(json.get("format")));
         }
@@ -107,6 +108,7 @@ public final class TaskDocument {
         List<Criterion> criteria = criteria(json, faults);
         faults.at("");
         int keeps = faults.whole(json, "slipKeepsPercent", 0, 100, 0);
+        List<Grade> grades = json.has("grades") ? grades(json, faults) : List.of();
         var practical = new Practical(
                 title,
                 school,
@@ -115,7 +117,7 @@ public final class TaskDocument {
                 outcome,
                 minutes == 0 ? Optional.empty() : Optional.of(minutes),
                 steps,
-                new Scheme(criteria, keeps));
+                new Scheme(criteria, keeps, grades));
         List<TaskFault> all = new ArrayList<>(faults.found());
         if (all.isEmpty()) {
             all.addAll(practical.faults());
@@ -179,6 +181,19 @@ public final class TaskDocument {
             faults.at("");
         }
         return criteria;
+    }
+
+    private static List<Grade> grades(JsonObject json, TaskFaults faults) {
+        List<Grade> grades = new ArrayList<>();
+        for (JsonObject one : faults.objects(json, "grades", Grade.MOST)) {
+            faults.at("grades." + grades.size());
+            faults.only(one, Set.of("name", "from"));
+            String name = faults.text(one, "name", Grade.LONGEST_NAME);
+            int least = grades.isEmpty() ? 0 : grades.get(grades.size() - 1).from() + 1;
+            grades.add(new Grade(name, faults.whole(one, "from", Math.min(least, 100), 100, least)));
+        }
+        faults.at("");
+        return grades;
     }
 
     private static Map<FigureId, Band> bands(JsonObject criterion, TaskFaults faults) {
@@ -248,6 +263,16 @@ public final class TaskDocument {
             practical.scheme().criteria().forEach(criterion -> write(json, criterion));
             json.writeEndArray();
             json.writeNumberProperty("slipKeepsPercent", practical.scheme().slipKeepsPercent());
+            if (!practical.scheme().grades().isEmpty()) {
+                json.writeArrayPropertyStart("grades");
+                practical.scheme().grades().forEach(grade -> {
+                    json.writeStartObject();
+                    json.writeStringProperty("name", grade.name());
+                    json.writeNumberProperty("from", grade.from());
+                    json.writeEndObject();
+                });
+                json.writeEndArray();
+            }
             json.writeEndObject();
         }
         return text.toString();

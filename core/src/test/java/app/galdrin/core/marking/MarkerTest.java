@@ -15,11 +15,13 @@ import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Grade;
 import app.galdrin.core.task.Judge.Verdict;
 import app.galdrin.core.task.Scheme;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -489,6 +491,26 @@ class MarkerTest {
     }
 
     // ---- the sheet
+
+    /** The share of the marks decides the grade; nobody passes without what has to be passed. */
+    @ParameterizedTest
+    @CsvSource({"100,Distinction", "80,Distinction", "79.9,Merit", "50,Pass", "49.9,", "0,"})
+    void theGrade_isTheHighestReached(double percent, @Nullable String grade) {
+        var grades = List.of(new Grade("Pass", 50), new Grade("Merit", 65), new Grade("Distinction", 80));
+        MarkSheet sheet = flawless().mark();
+        BigDecimal marks = BigDecimal.valueOf(percent * sheet.available() / 100);
+        Map<Criterion.Id, MarkLine.Override> overrides = new LinkedHashMap<>();
+        sheet.lines().forEach(l -> overrides.put(l.criterion(), new MarkLine.Override(BigDecimal.ZERO, "none")));
+        Criterion.Id first = sheet.lines().get(0).criterion();
+        overrides.put(first, new MarkLine.Override(marks, "all of it here"));
+        MarkSheet graded = new MarkSheet(sheet.with(overrides).lines().stream()
+                .map(l -> new MarkLine(
+                        l.criterion(), l.available(), false, l.credit(), l.computed(), l.evidence(), l.override()))
+                .toList());
+        assertEquals(Optional.ofNullable(grade), graded.grade(grades).map(Grade::name));
+        assertEquals(Optional.empty(), sheet.with(overrides).grade(grades), "as left has to be passed");
+        assertEquals(Optional.empty(), graded.grade(List.of()));
+    }
 
     @Test
     void anOverride_standsInPlaceOfTheComputedMark() {

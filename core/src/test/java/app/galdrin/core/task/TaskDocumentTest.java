@@ -185,6 +185,14 @@ class TaskDocumentTest {
                 Arguments.of("'title':'Toe'", "'title':'Toe','minutes':0", "minutes outOfRange 0"),
                 Arguments.of(
                         "'title':'Toe'", "'title':'Toe','slipKeepsPercent':101", "slipKeepsPercent outOfRange 101"),
+                Arguments.of(
+                        "'title':'Toe'",
+                        "'title':'Toe','grades':[{'name':'Pass','from':101}]",
+                        "grades.0.from outOfRange 101"),
+                Arguments.of(
+                        "'title':'Toe'",
+                        "'title':'Toe','grades':[{'name':'Pass','from':50},{'name':'Merit','from':50}]",
+                        "grades.1.from outOfRange 50"),
                 Arguments.of("'title':'Toe'", "'title':'Toe','school':'C'", "school unknown C"),
                 Arguments.of("'title':'Toe'", "'title':'Toe','mode':3", "mode unknown 3.0"),
                 Arguments.of("'critical':true", "'critical':'yes'", "steps.0.critical malformed yes"),

@@ -11,6 +11,7 @@ import app.galdrin.core.procedure.Family;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Grade;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
@@ -127,6 +128,7 @@ class TaskBenchTest {
         form.put("must.work.working", "on");
         form.put("band.toe.reading.totalToe.front", "0°06'");
         form.put("slipKeeps", "25");
+        form.put("grades", "Pass 50, With merit 65 %");
         var practical = set(form);
         assertEquals("Plates, guarded", practical.title());
         assertEquals(List.of("prepare", "toe", "work", "handIn"), ids(practical));
@@ -149,6 +151,10 @@ class TaskBenchTest {
                 .orElseThrow();
         assertEquals(Math.toRadians(0.1), reading.bands().get(total).full(), 1e-12);
         assertEquals(25, practical.scheme().slipKeepsPercent());
+        assertEquals(
+                List.of(new Grade("Pass", 50), new Grade("With merit", 65)),
+                practical.scheme().grades());
+        assertFalse(reading.bands().get(total).usual(), "what was typed stands");
     }
 
     /** Adding, moving and taking out are buttons of the form, so they work without a script. */
@@ -343,6 +349,8 @@ class TaskBenchTest {
         "unit,inches",
         "minutes,601",
         "slipKeeps,101",
+        "grades,'Merit 65, Pass 50'",
+        "grades,50",
         "most.adjust,7",
         "marks.toe.reading,101",
         "band.toe.reading.totalToe.front,wide"

@@ -63,6 +63,8 @@ public record MarksWriter(
         json.writeNumberProperty("marks", marks.total());
         json.writeNumberProperty("available", marks.available());
         json.writeNumberProperty("percent", marks.percent());
+        marks.grade(assignment.practical().scheme().grades())
+                .ifPresent(grade -> json.writeStringProperty("grade", grade.name()));
         json.writeBooleanProperty("competent", marks.competent());
         json.writeBooleanProperty("complete", marks.complete());
         var own = new OwnFigures(assignment, sitting.wrote());

@@ -16,6 +16,7 @@ import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Grade;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
@@ -45,6 +46,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.util.MultiValueMap;
@@ -54,6 +57,9 @@ import org.springframework.util.MultiValueMap;
  * all together ({@link Practical#faults()}), in one go.
  */
 final class BenchForm {
+
+    /** A name and whole percent. */
+    private static final Pattern GRADE = Pattern.compile("(\\S.{0,23}?)\\s+([0-9]{1,3})\\s*%?");
 
     private static final double WIDEST_ANGLE = 5;
     private static final double WIDEST_LENGTH = 50;
@@ -293,7 +299,26 @@ final class BenchForm {
         if (criteria.stream().mapToInt(Criterion::marks).sum() == 0) {
             faults.put("marks", Said.of("bench.noMarks"));
         }
-        return new Scheme(criteria, whole("slipKeeps", fields.slipKeeps(), 0));
+        return new Scheme(criteria, whole("slipKeeps", fields.slipKeeps(), 0), grades());
+    }
+
+    /** As typed, the lowest first: {@code Pass 50, Merit 65}. */
+    private List<Grade> grades() {
+        List<Grade> grades = new ArrayList<>();
+        for (String one : fields.grades().split(",", -1)) {
+            Matcher read = GRADE.matcher(one.strip());
+            boolean rises = read.matches()
+                    && (grades.isEmpty()
+                            || Integer.parseInt(read.group(2))
+                                    > grades.get(grades.size() - 1).from());
+            if (rises && Integer.parseInt(read.group(2)) <= 100 && grades.size() < Grade.MOST) {
+                grades.add(new Grade(read.group(1), Integer.parseInt(read.group(2))));
+            } else if (!fields.grades().isBlank()) {
+                faults.put("grades", Said.of("bench.grades.fault", Words.quote(one), Grade.LONGEST_NAME, Grade.MOST));
+                return List.of();
+            }
+        }
+        return grades;
     }
 
     private Map<FigureId, Band> bands(Criterion usual) {
