@@ -26,7 +26,7 @@ public interface Hands {
         return new Trained(handling, random);
     }
 
-    /** {@code handling} as above. */
+    /** {@code handling} as above, a factor without unit. */
     record Trained(double handling, RandomGenerator random) implements Hands {
         @Override
         public double off(Source.SetUp setUp) {

@@ -32,7 +32,7 @@ public interface Slip {
         return Optional.empty();
     }
 
-    /** The same where it can have been made in several ways, each by itself. */
+    /** The same, mm or deg by place, where it can have been made in several ways, each by itself. */
     default List<Map<String, Double>> correctedWays(SlipSetting setting, Map<String, Double> readings) {
         return corrected(setting, readings).stream().toList();
     }

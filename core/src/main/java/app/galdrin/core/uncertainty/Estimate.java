@@ -67,7 +67,7 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
                 Budget.combined(factors, figures.stream().map(Estimate::budget).toList()));
     }
 
-    /** The same figure, told another time: its sources that are made anew each time are none of the others' any more. */
+    /** The same figure in the same unit, told another time: its sources that are made anew each time are none of the others' any more. */
     public Estimate anew(Predicate<String> each) {
         return new Estimate(value, standardUncertainty, budget.named(s -> each.test(s) ? "again/" + s : s));
     }
