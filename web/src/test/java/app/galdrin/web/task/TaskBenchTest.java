@@ -89,10 +89,10 @@ class TaskBenchTest {
 
     @ParameterizedTest
     @CsvSource({
-        "toe,prepare toe work judge plan adjust closing handIn,110",
-        "camberAndToe,prepare camber toe work judge plan adjust closing handIn,110",
-        "fullFront,prepare caster camber toe work judge plan adjust closing handIn,113",
-        "beamAxle,prepare caster kpi toe work judge plan adjust closing handIn,113",
+        "toe,prepare toe work judge plan adjust closing handIn,115",
+        "camberAndToe,prepare camber toe work judge plan adjust closing handIn,115",
+        "fullFront,prepare caster camber toe work judge plan adjust closing handIn,118",
+        "beamAxle,prepare caster kpi toe work judge plan adjust closing handIn,118",
     })
     void aStart_isSetAsItIs(String start, String steps, int marks) {
         var practical = set(Map.of("start", start));

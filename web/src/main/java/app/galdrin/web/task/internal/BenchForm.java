@@ -314,7 +314,9 @@ final class BenchForm {
             if (rises && Integer.parseInt(read.group(2)) <= 100 && grades.size() < Grade.MOST) {
                 grades.add(new Grade(read.group(1), Integer.parseInt(read.group(2))));
             } else if (!fields.grades().isBlank()) {
-                faults.put("grades", Said.of("bench.grades.fault", Words.quote(one), Grade.LONGEST_NAME, Grade.MOST));
+                faults.put(
+                        "grades",
+                        Said.of("bench.grades.fault", Words.quote(fields.grades()), Grade.LONGEST_NAME, Grade.MOST));
                 return List.of();
             }
         }
