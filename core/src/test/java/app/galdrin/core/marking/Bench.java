@@ -122,6 +122,17 @@ final class Bench {
         }
     }
 
+    /** Two people read the same instruments as they were set up once, each by himself. */
+    static void readSameSetUp(Bench one, Bench other, Truth truth, SplittableRandom random) {
+        one.measures().forEach(m -> {
+            var laid = m.procedure().lay(truth, one.assignment.standing(), 1, random);
+            for (int repeat = 1; repeat <= m.repeats(); repeat++) {
+                one.written.putAll(one.lines(m, 0, repeat, laid.read()));
+                other.written.putAll(other.lines(m, 0, repeat, laid.read()));
+            }
+        });
+    }
+
     Bench reference(Truth truth) {
         measures().forEach(m -> read(found, m, 0, truth));
         return this;

@@ -124,10 +124,24 @@ class MatrixTest {
         assertTrue(matrix(teacher, "").contains("everybody has 100 %"));
     }
 
+    /** Everybody here writes 1905 and 1908 twice: four readings are too few to ask anyone. */
+    @Test
+    void readingsAlike_areAsked_notJudged() {
+        sat("Ada", "0.34", true);
+        sat("Bea", "0.34", true);
+        String page =
+                teacher.get("/marking/class/" + centre.taskId() + "/alike").body();
+        assertTrue(page.contains("Every reading as found of 2 sheets"));
+        assertTrue(page.contains("more in common than chance gives"));
+    }
+
     @Test
     void othersDoNotSeeIt() {
         var stranger = new Visitor(port).signIn(centres.plates().instructor().signIn(), Centre.PASSWORD);
         assertEquals(404, stranger.get("/marking/class/" + centre.taskId()).statusCode());
+        assertEquals(
+                404,
+                stranger.get("/marking/class/" + centre.taskId() + "/alike").statusCode());
         var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
         assertEquals(403, apprentice.get("/marking/class/" + centre.taskId()).statusCode());
     }

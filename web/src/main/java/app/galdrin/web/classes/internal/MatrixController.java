@@ -1,9 +1,15 @@
 package app.galdrin.web.classes.internal;
 
+import app.galdrin.core.marking.CopyingQuestion;
+import app.galdrin.core.sitting.Answers;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -19,16 +25,27 @@ class MatrixController {
     private static final int MOST_PEOPLE = 400;
     private static final int MOST_CELLS = MOST_PEOPLE * 60;
     private static final int MOST_SLIPS = 40;
+
+    /** Pair by pair; a class has no more. */
+    private static final int MOST_COMPARED = 60;
+
+    private static final double VERY_MANY = 1e6;
     private static final String BY_NAME = "name";
 
     private final MatrixMapper mapper;
     private final Tasks tasks;
+    private final Sittings sittings;
+    private final Works works;
     private final StepWords steps;
+    private final Words words;
 
-    MatrixController(MatrixMapper mapper, Tasks tasks, StepWords steps) {
+    MatrixController(MatrixMapper mapper, Tasks tasks, Sittings sittings, Works works, StepWords steps, Words words) {
         this.mapper = mapper;
         this.tasks = tasks;
+        this.sittings = sittings;
+        this.works = works;
         this.steps = steps;
+        this.words = words;
     }
 
     @GetMapping("/marking/class/{taskId}")
@@ -50,5 +67,41 @@ class MatrixController {
                         id -> steps.criterion(task.practical(), id)));
         model.addAttribute("slips", mapper.slips(me.centreId(), taskId, MOST_SLIPS));
         return "classes/matrix";
+    }
+
+    /** Two people whose sheets have more in common than chance gives; {@code oneIn} says how seldom. */
+    public record Alike(MatrixMapper.Person first, MatrixMapper.Person second, int matches, int both, String oneIn) {}
+
+    /** Asked for by itself: every reading of a class is read for it. */
+    @GetMapping("/marking/class/{taskId}/alike")
+    String alike(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, Model model) {
+        TaskVersion task = tasks.task(me.centreId(), taskId);
+        List<MatrixMapper.Person> people = mapper.people(me.centreId(), taskId, MOST_COMPARED);
+        model.addAttribute("task", task);
+        model.addAttribute("sheets", people.size());
+        model.addAttribute("pairs", people.isEmpty() ? List.of() : alike(me, people));
+        return "classes/alike";
+    }
+
+    private List<Alike> alike(SignedIn me, List<MatrixMapper.Person> people) {
+        var assignment = works.assignment(sittings.sitting(me, people.get(0).sittingId()));
+        List<Answers> sheets = people.stream()
+                .map(p -> sittings.log(me.centreId(), p.sittingId()).answers())
+                .toList();
+        return CopyingQuestion.of(assignment, sheets).stream()
+                .filter(pair -> !people.get(pair.first())
+                        .sittingId()
+                        .equals(people.get(pair.second()).sittingId()))
+                .map(pair -> new Alike(
+                        people.get(pair.first()),
+                        people.get(pair.second()),
+                        pair.matches(),
+                        pair.both(),
+                        oneIn(pair.chance())))
+                .toList();
+    }
+
+    private String oneIn(double chance) {
+        return chance < 1 / VERY_MANY ? words.text("alike.veryMany") : String.valueOf(Math.round(1 / chance));
     }
 }

@@ -1,0 +1,106 @@
+package app.galdrin.web.task.internal;
+
+import app.galdrin.core.Fault;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.pack.PackFault;
+import app.galdrin.core.pack.TaskPack;
+import app.galdrin.core.spec.written.SheetDocument;
+import app.galdrin.core.spec.written.SheetFault;
+import app.galdrin.core.spec.written.WrittenSheet;
+import app.galdrin.core.task.TaskFault;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.library.Library;
+import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.task.TaskVersion;
+import app.galdrin.web.task.Tasks;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Tasks with the sheets of their vehicles, as other workshops get and send them. */
+@Service
+class Packs {
+
+    private final Library library;
+    private final Tasks tasks;
+    private final Words words;
+
+    Packs(Library library, Tasks tasks, Words words) {
+        this.library = library;
+        this.tasks = tasks;
+        this.words = words;
+    }
+
+    /** A task with the first sheet it may be sat on. */
+    String write(TaskVersion task) {
+        return TaskPack.write(
+                task.practical(), SheetDocument.write(task.sheets().get(0).draft()));
+    }
+
+    /** What came of a pack: the task it was set as, or everything that is wrong with it, and then nothing was changed. */
+    sealed interface Taken {
+        record AsTask(UUID task) implements Taken {}
+
+        record Refused(List<String> faults) implements Taken {}
+    }
+
+    /** Sets the task of a pack for a class; its vehicle is added where nobody has its registration. */
+    @Transactional
+    public Taken take(SignedIn me, String text, UUID classId, UUID id) {
+        if (TaskPack.read(text) instanceof TaskPack.Reading.Refused refused) {
+            return new Taken.Refused(refused.faults().stream().map(this::said).toList());
+        }
+        TaskPack pack = ((TaskPack.Reading.Read) TaskPack.read(text)).pack();
+        Optional<UUID> sheet = sheet(me, pack);
+        if (sheet.isEmpty()) {
+            return new Taken.Refused(
+                    List.of(words.text("pack.otherSheet", pack.vehicle().registration())));
+        }
+        tasks.set(id, me.centreId(), me.personId(), pack.assignment().practical(), List.of(sheet.get()), classId);
+        return new Taken.AsTask(id);
+    }
+
+    /** The newest sheet of its vehicle if that is the same one, else a new vehicle's; empty where another sheet stands there. */
+    private Optional<UUID> sheet(SignedIn me, TaskPack pack) {
+        Optional<SheetVersion> standing = library.vehicle(
+                        me.centreId(), pack.vehicle().registration())
+                .map(vehicle -> library.versions(me.centreId(), vehicle).get(0));
+        if (standing.isPresent()) {
+            return standing.filter(s -> s.vehicle().equals(pack.vehicle())
+                            && s.sheet().equals(pack.assignment().sheet()))
+                    .map(SheetVersion::id);
+        }
+        return library.addVehicle(
+                me.centreId(),
+                new WrittenSheet.Read(pack.vehicle(), pack.assignment().sheet()),
+                me.personId());
+    }
+
+    private String said(PackFault fault) {
+        if (fault instanceof PackFault.OfTask of) {
+            return ofTask(of.fault());
+        }
+        return fault instanceof PackFault.OfSheet of ? ofSheet(of.fault()) : own(((PackFault.Own) fault).fault());
+    }
+
+    private String ofTask(TaskFault fault) {
+        String what = FigureId.parse(fault.value()).map(words::name).orElse(Words.quote(fault.value()));
+        String why = fault.reason() == TaskFault.Reason.NOT_SEEN ? words.text("fault.notSeen.why") : "";
+        return words.text(
+                "pack.inTask",
+                fault.at(),
+                words.text("fault." + fault.reason().key(), fault.at(), what, fault.limit(), why));
+    }
+
+    private String ofSheet(SheetFault fault) {
+        String cell = fault.cell().map(c -> "." + c.key()).orElse("");
+        return words.text("pack.inSheet", fault.at() + cell, Words.quote(fault.value()));
+    }
+
+    private String own(Fault fault) {
+        return words.text("pack.fault." + fault.code().key(), fault.field().orElse(""));
+    }
+}

@@ -1,0 +1,132 @@
+package app.galdrin.web.task;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.web.Centre;
+import app.galdrin.web.GaldrinTest;
+import app.galdrin.web.TestCentres;
+import app.galdrin.web.Visitor;
+import app.galdrin.web.account.People;
+import app.galdrin.web.layout.Ids;
+import app.galdrin.web.library.Library;
+import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Tasks go out as packs and come in elsewhere. */
+@GaldrinTest
+class PackTest {
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private TestCentres centres;
+
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private Library library;
+
+    @Autowired
+    private People people;
+
+    private Centre from;
+    private Centre to;
+    private String pack;
+
+    @BeforeEach
+    void sent() {
+        from = centres.fullFront();
+        to = centres.plates();
+        pack = teacher(from).get("/tasks/" + from.taskId() + "/pack.json").body();
+    }
+
+    private Visitor teacher(Centre of) {
+        return new Visitor(port).signIn(of.instructor().signIn(), Centre.PASSWORD);
+    }
+
+    private HttpResponse<String> take(Centre by, String text, UUID key) {
+        return teacher(by)
+                .post(
+                        "/tasks/import",
+                        Map.of(
+                                "text",
+                                text,
+                                "class",
+                                people.classes(by.id()).get(0).id().toString(),
+                                "key",
+                                key.toString()));
+    }
+
+    @Test
+    void aPack_setsTheSameTaskElsewhere_withItsVehicle() {
+        UUID key = Ids.next();
+        assertEquals(302, take(to, pack, key).statusCode());
+        assertEquals(302, take(to, pack, key).statusCode(), "sent twice it is set once");
+        TaskVersion set = tasks.task(to.id(), key);
+        TaskVersion sent = tasks.task(from.id(), from.taskId());
+        assertEquals(sent.practical(), set.practical());
+        assertEquals(sent.sheets().get(0).sheet(), set.sheets().get(0).sheet());
+        assertEquals(pack, teacher(to).get("/tasks/" + key + "/pack.json").body());
+        assertEquals(2, library.newestSheets(to.id()).size());
+        take(to, pack, Ids.next());
+        assertEquals(2, library.newestSheets(to.id()).size(), "the vehicle is there already");
+    }
+
+    @Test
+    void aFaultyPack_changesNothing_andSaysAllThatIsWrong() {
+        int before = tasks.list(to.id()).size();
+        String faulty = pack.replace("\"school\":\"A\"", "\"school\":\"C\"")
+                .replace("\"rule\":\"simple\"", "\"rule\":\"strict\"");
+        var refused = take(to, faulty, Ids.next());
+        assertEquals(422, refused.statusCode());
+        assertTrue(refused.body().contains("In the task, at school."), refused.body());
+        assertTrue(refused.body().contains("In the task, at rule."), "both");
+        assertTrue(refused.body().contains("&quot;strict&quot;"), "what was typed is still there");
+        for (String text :
+                new String[] {"", "[]", "{\"format\":\"galdrin.pack\",\"version\":1}", "x".repeat(600_000)}) {
+            assertEquals(422, take(to, text, Ids.next()).statusCode(), text.length() + " letters");
+        }
+        assertEquals(before, tasks.list(to.id()).size());
+        assertEquals(1, library.newestSheets(to.id()).size());
+    }
+
+    /** The registration is taken by a vehicle whose sheet says otherwise. */
+    @Test
+    void anotherSheetOfThatRegistration_isNotReplaced() {
+        String other = pack.replaceFirst("\"wheelbase\" : \"[0-9.]+\"", "\"wheelbase\" : \"2765\"");
+        assertTrue(!other.equals(pack), "the wheelbase stands in it");
+        var refused = take(from, other, Ids.next());
+        assertEquals(422, refused.statusCode());
+        assertTrue(refused.body().contains("whose newest sheet is another"));
+    }
+
+    @Test
+    void othersHaveNoPart() {
+        assertEquals(
+                404, teacher(to).get("/tasks/" + from.taskId() + "/pack.json").statusCode());
+        var apprentice = new Visitor(port).signIn(to.apprentice().signIn(), Centre.PASSWORD);
+        assertEquals(403, apprentice.get("/tasks/import").statusCode());
+        assertEquals(
+                404,
+                teacher(to)
+                        .post(
+                                "/tasks/import",
+                                Map.of(
+                                        "text", pack,
+                                        "class",
+                                                people.classes(from.id())
+                                                        .get(0)
+                                                        .id()
+                                                        .toString(),
+                                        "key", Ids.next().toString()))
+                        .statusCode());
+    }
+}
