@@ -1,7 +1,9 @@
 package app.galdrin.web;
 
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -45,9 +47,26 @@ class Screenshots {
             maud.size(1280, 1500);
             maud.go(feedback).picture(folder.resolve("feedback.png"));
             maud.size(1280, 800);
+            theClass(maud);
             maud.go("/style").picture(folder.resolve("style.png"));
             return maud.go(taskPath(maud, "full front")).text(".code-large");
         }
+    }
+
+    /** The strings' sheets signed, one after another, and what the class made of it. */
+    private void theClass(Browser maud) throws Exception {
+        String strings = taskPath(maud, "two strings");
+        maud.go("/marking");
+        List<String> desks = maud.all("tbody tr").stream()
+                .filter(row ->
+                        row.getText().contains("two strings") && row.getText().contains("handed in"))
+                .map(row -> String.valueOf(row.findElement(By.cssSelector("a")).getDomProperty("href")))
+                .toList();
+        for (String desk : desks) {
+            maud.go(desk).click("#sign");
+            maud.waitFor(() -> maud.find("#release").isEnabled());
+        }
+        maud.go(strings.replaceFirst(".*/tasks/", "/marking/class/")).picture(folder.resolve("class.png"));
     }
 
     private void apprenticeAtTheBeamAxle() throws Exception {
@@ -64,7 +83,6 @@ class Screenshots {
             maud.picture(folder.resolve("sheet.png"));
             maud.go("/procedures").picture(folder.resolve("procedures.png"));
             maud.go("/procedures/turnOut").picture(folder.resolve("turn-out.png"));
-            maud.go("/procedures/runOut").picture(folder.resolve("run-out.png"));
         }
         try (var rowan = new Browser(port, 1280, 800)) {
             rowan.go("/join?code=" + code);

@@ -126,7 +126,10 @@ public class EvidenceWords {
     }
 
     private Told.Calculated calculated(Step step, Evidence.Working e) {
-        Set<String> keys = e.slips().stream().flatMap(Set::stream).collect(Collectors.toSet());
+        // a slip that is only possible is not pointed at
+        Set<String> keys = e.possible()
+                ? Set.of()
+                : e.slips().stream().flatMap(Set::stream).collect(Collectors.toSet());
         return new Told.Calculated(
                 working.calculation(step),
                 Slips.all().stream()

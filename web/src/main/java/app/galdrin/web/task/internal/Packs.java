@@ -6,6 +6,7 @@ import app.galdrin.core.pack.PackFault;
 import app.galdrin.core.pack.TaskPack;
 import app.galdrin.core.spec.written.SheetDocument;
 import app.galdrin.core.spec.written.SheetFault;
+import app.galdrin.core.spec.written.SheetWriter;
 import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.core.task.TaskFault;
 import app.galdrin.web.account.SignedIn;
@@ -69,8 +70,10 @@ class Packs {
                         me.centreId(), pack.vehicle().registration())
                 .map(vehicle -> library.versions(me.centreId(), vehicle).get(0));
         if (standing.isPresent()) {
-            return standing.filter(s -> s.vehicle().equals(pack.vehicle())
-                            && s.sheet().equals(pack.assignment().sheet()))
+            // as they are written: figures that nobody typed differ in digits that are not printed
+            String comes = SheetDocument.write(
+                    SheetWriter.draft(pack.vehicle(), pack.assignment().sheet()));
+            return standing.filter(s -> SheetDocument.write(s.draft()).equals(comes))
                     .map(SheetVersion::id);
         }
         return library.addVehicle(
