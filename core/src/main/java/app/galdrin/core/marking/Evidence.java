@@ -110,6 +110,9 @@ public sealed interface Evidence {
             Optional<DoubtFrom> doubtFrom,
             List<Set<String>> slips)
             implements Evidence {
+        /** A band that is wider by less is the same to whoever reads it. */
+        private static final double WORTH_SAYING = 1.02;
+
         Reading with(List<Set<String>> found) {
             return new Reading(figure, own, reference, band, promised, taken, asked, credit, doubtFrom, found);
         }
@@ -119,9 +122,9 @@ public sealed interface Evidence {
             return band.credit(difference()) < 1;
         }
 
-        /** Whether a poor reference has widened the band. */
+        /** Whether a poor reference has widened the band by as much as is worth saying. */
         public boolean widened() {
-            return promised > 0 && band.full() > promised;
+            return promised > 0 && band.full() > WORTH_SAYING * promised;
         }
 
         /** Own less reference, rad or mm. */

@@ -7,12 +7,14 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.MarkLine.Status;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Way;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Grade;
@@ -184,6 +186,52 @@ class MarkerTest {
     }
 
     // ---- reading
+
+    private static Evidence.Reading camber(Bench bench) {
+        return bench.evidence("camber.reading", Evidence.Reading.class).get(0);
+    }
+
+    /** Twice the doubt of the difference: half of the promise is the task's own, the rest is the reference's as it was taken. */
+    @Test
+    void aPoorReference_widensAUsualBand_andATypedOneStands() {
+        Evidence.Reading promised = camber(read());
+        assertFalse(promised.widened());
+        assertEquals(promised.promised(), promised.band().full(), 0.02 * promised.promised());
+        Bench poor = Bench.fullFront(DecisionRule.SIMPLE).read(FOUND).referenceOnce(FOUND);
+        Evidence.Reading widened = camber(poor);
+        assertTrue(widened.widened());
+        double task = widened.promised() / (2 * Math.sqrt(2));
+        assertEquals(
+                2 * Math.hypot(task, widened.reference().doubt()),
+                widened.band().full(),
+                1e-9);
+        assertEquals(3, widened.band().none() / widened.band().full(), 1e-9);
+        var typed = poor.practical().scheme().criteria().stream()
+                .map(c -> {
+                    Map<FigureId, Band> bands = new LinkedHashMap<>();
+                    c.bands().forEach((figure, band) -> bands.put(figure, new Band(band.full(), band.none())));
+                    return new Criterion(c.id(), c.marks(), c.mustPass(), bands);
+                })
+                .toList();
+        assertFalse(camber(poor.marked(new Scheme(typed, 0))).widened());
+    }
+
+    @Test
+    void repeatsThatWereNotTaken_costTheirShare_andAreNamed() {
+        Bench bench = read();
+        bench.practical()
+                .measure("camber")
+                .orElseThrow()
+                .procedure()
+                .walk()
+                .forEach(place -> bench.strike("camber/" + place.id() + "/2/0"));
+        Evidence.Reading reading = camber(bench);
+        assertEquals(0.5, reading.credit());
+        assertEquals(1, reading.taken());
+        assertEquals(2, reading.asked());
+        assertFalse(reading.off(), "what was read is right, and no slip is looked for");
+        assertEquals(1, camber(read()).credit());
+    }
 
     @ParameterizedTest
     @CsvSource({"0.0,1", "1.0,1", "2.0,0.5", "3.0,0", "9.0,0"})
