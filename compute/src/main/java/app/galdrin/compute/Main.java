@@ -18,7 +18,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import picocli.CommandLine;
 import picocli.CommandLine.Model.ArgGroupSpec;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
@@ -38,7 +37,6 @@ public final class Main {
 
     private static final int ALL_COMPUTED = 0;
     private static final int SOME_FAULTY = 1;
-    private static final int COULD_NOT_RUN = 2;
 
     private static final String EXPLAIN = "--explain";
     private static final String CSV = "--csv";
@@ -59,19 +57,11 @@ public final class Main {
     }
 
     public static void main(String[] args) {
-        System.exit(new CommandLine(command())
-                .setExecutionStrategy(given -> {
-                    Integer help = CommandLine.executeHelpRequest(given);
-                    return help == null ? new Main(given).run() : help;
-                })
-                .execute(args));
+        Command.run(command(), given -> new Main(given).run(), args);
     }
 
     private static CommandSpec command() {
-        var spec = CommandSpec.create().name("galdrin compute").resourceBundle(Words.MESSAGES);
-        spec.usageMessage().width(100);
-        spec.version(Words.of("programVersion"));
-        spec.mixinStandardHelpOptions(true);
+        var spec = Command.named("galdrin compute", Words.MESSAGES);
         spec.addPositional(PositionalParamSpec.builder()
                 .arity("0..1")
                 .paramLabel("FILE")
@@ -111,14 +101,14 @@ public final class Main {
             }
             Path file = given.matchedPositionalValue(0, null);
             if (file != null && Files.notExists(file)) {
-                return refused("noSuchFile", file.toString());
+                return Command.refused("noSuchFile", file.toString());
             }
             // a file stream and no channel, which would seek: a pipe may have a name too
             try (InputStream in = file == null ? System.in : new FileInputStream(file.toFile())) {
                 return records(in, out, file) ? ALL_COMPUTED : SOME_FAULTY;
             }
         } catch (IOException e) {
-            return refused("cannotRun", String.valueOf(e.getMessage()));
+            return Command.refused("cannotRun", String.valueOf(e.getMessage()));
         }
     }
 
@@ -138,7 +128,7 @@ public final class Main {
         var known = RecordKinds.named(kind);
         return known.isPresent()
                 ? print(String.join(",", CsvColumns.header(known.get().contract(), ELEMENTS_SHOWN)), out)
-                : refused("noSuchKind", kind, names(" "));
+                : Command.refused("noSuchKind", kind, names(" "));
     }
 
     private static int schema(OutputStream out) throws IOException {
@@ -167,10 +157,5 @@ public final class Main {
     private static int print(String text, OutputStream out) throws IOException {
         out.write((text + "\n").getBytes(StandardCharsets.UTF_8));
         return ALL_COMPUTED;
-    }
-
-    private static int refused(String key, Object... arguments) {
-        System.err.println(Words.of(key, arguments));
-        return COULD_NOT_RUN;
     }
 }

@@ -15,7 +15,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
-import picocli.CommandLine;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.Model.PositionalParamSpec;
@@ -26,25 +25,16 @@ public final class Mark {
 
     private static final int ALL_MARKED = 0;
     private static final int SOME_FAULTY = 1;
-    private static final int COULD_NOT_RUN = 2;
     private static final String EXPLAIN = "--explain";
 
     private Mark() {}
 
     public static void main(String[] args) {
-        System.exit(new CommandLine(command())
-                .setExecutionStrategy(given -> {
-                    Integer help = CommandLine.executeHelpRequest(given);
-                    return help == null ? run(given) : help;
-                })
-                .execute(args));
+        Command.run(command(), Mark::run, args);
     }
 
     private static CommandSpec command() {
-        var spec = CommandSpec.create().name("galdrin mark").resourceBundle(Words.MARK);
-        spec.usageMessage().width(100);
-        spec.mixinStandardHelpOptions(true);
-        spec.version(Words.of("programVersion"));
+        var spec = Command.named("galdrin mark", Words.MARK);
         spec.addPositional(file("TASK", "1", "task"));
         spec.addPositional(file("SITTING", "0..1", "sitting"));
         spec.addOption(OptionSpec.builder(EXPLAIN).descriptionKey("explain").build());
@@ -65,18 +55,18 @@ public final class Mark {
         Path sitting = given.matchedPositionalValue(1, null);
         for (Path file : sitting == null ? new Path[] {task} : new Path[] {task, sitting}) {
             if (Files.notExists(file)) {
-                return refused("noSuchFile", file.toString());
+                return Command.refused("noSuchFile", file.toString());
             }
         }
         try {
             TaskPack.Reading read = TaskPack.read(Files.readString(task));
             if (read instanceof TaskPack.Reading.Refused refused) {
                 refused.faults().forEach(fault -> System.err.println(words(fault)));
-                return refused("packRefused", task.toString());
+                return Command.refused("packRefused", task.toString());
             }
             return marks(((TaskPack.Reading.Read) read).pack(), sitting, given.hasMatchedOption(EXPLAIN));
         } catch (IOException e) {
-            return refused("cannotRun", String.valueOf(e.getMessage()));
+            return Command.refused("cannotRun", String.valueOf(e.getMessage()));
         }
     }
 
@@ -119,10 +109,5 @@ public final class Mark {
                     of.fault().value());
         }
         return Words.ofFault(((PackFault.Own) fault).fault());
-    }
-
-    private static int refused(String key, Object... arguments) {
-        System.err.println(Words.of(key, arguments));
-        return COULD_NOT_RUN;
     }
 }

@@ -8,7 +8,6 @@ import java.util.Comparator;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
-import picocli.CommandLine;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.ParseResult;
@@ -22,24 +21,15 @@ public final class Prove {
     private static final String JSON = "--json";
     private static final int USUAL_SITTINGS = 30000;
     private static final int MOST_SITTINGS = 10_000_000;
-    private static final int COULD_NOT_RUN = 2;
 
     private Prove() {}
 
     public static void main(String[] args) {
-        System.exit(new CommandLine(command())
-                .setExecutionStrategy(given -> {
-                    Integer help = CommandLine.executeHelpRequest(given);
-                    return help == null ? run(given) : help;
-                })
-                .execute(args));
+        Command.run(command(), Prove::run, args);
     }
 
     private static CommandSpec command() {
-        var spec = CommandSpec.create().name("galdrin prove").resourceBundle(Words.PROVE);
-        spec.usageMessage().width(100);
-        spec.mixinStandardHelpOptions(true);
-        spec.version(Words.of("programVersion"));
+        var spec = Command.named("galdrin prove", Words.PROVE);
         spec.addOption(number(SITTINGS, "N", Integer.class, String.valueOf(USUAL_SITTINGS)));
         spec.addOption(number(SEED, "S", Long.class, "1"));
         spec.addOption(number(CLUMSY, "F", Double.class, "1"));
@@ -61,7 +51,7 @@ public final class Prove {
         double clumsy = given.matchedOptionValue(CLUMSY, 1.0);
         if (sittings < 1 || sittings > MOST_SITTINGS || !(clumsy > 0 && clumsy <= 10)) {
             System.err.println(Words.of("proveRange", MOST_SITTINGS));
-            return COULD_NOT_RUN;
+            return Command.COULD_NOT_RUN;
         }
         Tally tally = new Proof(given.matchedOptionValue(SEED, 1L), clumsy).sittings(sittings);
         System.out.print(given.hasMatchedOption(JSON) ? json(tally) : table(tally));

@@ -5,10 +5,8 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
@@ -19,29 +17,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** The command as a process of its own: what it prints and how it ends. */
 class MainTest {
 
-    private record Ended(int status, String out, String err) {}
-
     @TempDir
     private Path folder;
 
-    private Ended run(String input, String... arguments) throws IOException, InterruptedException {
-        Path in = Files.writeString(folder.resolve("in"), input);
-        Path out = folder.resolve("out");
-        Path err = folder.resolve("err");
-        List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-cp",
-                System.getProperty("java.class.path"),
-                Main.class.getName()));
-        command.addAll(List.of(arguments));
-        int status = new ProcessBuilder(command)
-                .redirectInput(in.toFile())
-                .redirectOutput(out.toFile())
-                .redirectError(err.toFile())
-                .start()
-                .waitFor();
-        return new Ended(
-                status, Files.readString(out, StandardCharsets.UTF_8), Files.readString(err, StandardCharsets.UTF_8));
+    private Ran run(String input, String... arguments) throws IOException, InterruptedException {
+        return Ran.process(folder, Main.class, input, arguments);
     }
 
     @ParameterizedTest
@@ -120,6 +100,6 @@ class MainTest {
 
     @Test
     void noInput_isNoResult() throws Exception {
-        assertEquals(new Ended(0, "", ""), run(""));
+        assertEquals(new Ran(0, "", ""), run(""));
     }
 }

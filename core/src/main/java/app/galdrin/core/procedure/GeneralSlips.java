@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Slips that are no business of one way of measuring. */
 @AutoService(SlipList.class)
@@ -29,6 +30,23 @@ public final class GeneralSlips implements SlipList {
 
     private static boolean reads(Procedure procedure, Quantity quantity) {
         return procedure.walk().stream().anyMatch(p -> p.amount().quantity() == quantity);
+    }
+
+    /** What was read at each place standing at the other one; nothing where nothing was read there. */
+    private static Map<String, Double> swapped(
+            SlipSetting setting, Map<String, Double> readings, Function<Place, Optional<Place>> with) {
+        Map<String, Double> swapped = new HashMap<>(readings);
+        for (Place place : setting.procedure().walk()) {
+            with.apply(place).ifPresent(other -> {
+                Double there = readings.get(other.id());
+                if (there == null) {
+                    swapped.remove(place.id());
+                } else {
+                    swapped.put(place.id(), there);
+                }
+            });
+        }
+        return swapped;
     }
 
     /** Where two readings are taken from one another, by itself or on the way to a toe. */
@@ -85,18 +103,7 @@ public final class GeneralSlips implements SlipList {
 
         @Override
         public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
-            Map<String, Double> swapped = new HashMap<>(readings);
-            for (Place place : setting.procedure().walk()) {
-                setting.procedure().otherEnd(place).ifPresent(other -> {
-                    Double there = readings.get(other.id());
-                    if (there == null) {
-                        swapped.remove(place.id());
-                    } else {
-                        swapped.put(place.id(), there);
-                    }
-                });
-            }
-            return Optional.of(swapped);
+            return Optional.of(swapped(setting, readings, setting.procedure()::otherEnd));
         }
 
         @Override
@@ -124,18 +131,7 @@ public final class GeneralSlips implements SlipList {
 
         @Override
         public Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
-            Map<String, Double> swapped = new HashMap<>(readings);
-            for (Place place : setting.procedure().walk()) {
-                setting.procedure().otherSide(place).ifPresent(other -> {
-                    Double there = readings.get(other.id());
-                    if (there == null) {
-                        swapped.remove(place.id());
-                    } else {
-                        swapped.put(place.id(), there);
-                    }
-                });
-            }
-            return Optional.of(swapped);
+            return Optional.of(swapped(setting, readings, setting.procedure()::otherSide));
         }
 
         @Override

@@ -1,0 +1,80 @@
+package app.galdrin.compute;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Marking and proving from the command line, as processes of their own, on the sittings that are benchmarked. */
+class MarkTest {
+
+    private static final Path HERE = Path.of("../benchmarks/src/main/sittings");
+    private static final String TASK = HERE.resolve("task.json").toString();
+    private static final Path SITTINGS = HERE.resolve("sittings.ndjson");
+
+    @TempDir
+    private Path folder;
+
+    private Ran run(Class<?> command, String input, String... arguments) throws Exception {
+        return Ran.process(folder, command, input, arguments);
+    }
+
+    @Test
+    void sittings_areMarkedFromFiles_andFromStandardInput() throws Exception {
+        var all = run(Mark.class, "", TASK, SITTINGS.toString());
+        assertEquals(0, all.status(), all.err());
+        assertEquals(2, all.out().lines().count());
+        assertTrue(all.out().startsWith("{\"id\":\"careful\",\"engine\":"), all.out());
+        assertEquals(
+                all.out(), run(Mark.class, Files.readString(SITTINGS), TASK).out());
+        String first = Files.readAllLines(SITTINGS).get(0);
+        Path pretty = Files.writeString(folder.resolve("one.json"), first.replace(",", ",\r\n  "));
+        var one = run(Mark.class, "", TASK, pretty.toString());
+        assertEquals(all.out().lines().findFirst().orElseThrow() + "\n", one.out(), "over many lines");
+        assertTrue(run(Mark.class, first, "--explain", TASK).out().contains("\"steps\":[[{\"formula\""));
+    }
+
+    @Test
+    void whatCanNotBeMarked_isSaid_andInTheExitStatus() throws Exception {
+        var faulty = run(Mark.class, "{\"id\":\"a\",\"wrote\":{\"toe/none/0/0\":\"1\"}}\n", TASK);
+        assertEquals(1, faulty.status());
+        assertTrue(faulty.out().contains("There is no field wrote.toe/none/0/0"), faulty.out());
+        var away = run(Mark.class, "", TASK, "nowhere.json");
+        assertEquals(2, away.status());
+        assertTrue(away.err().contains("There is no file nowhere.json"), away.err());
+        Path broken = Files.writeString(
+                folder.resolve("task.json"),
+                Files.readString(Path.of(TASK)).replace("\"school\":\"A\"", "\"school\":\"C\""));
+        var refused = run(Mark.class, "", broken.toString());
+        assertEquals(2, refused.status());
+        assertTrue(refused.err().contains("In the task, at school: unknown C"), refused.err());
+    }
+
+    @Test
+    void theProof_isOneObjectOfShares() throws Exception {
+        var proof = run(Prove.class, "", "--sittings", "40", "--seed", "3", "--json");
+        assertEquals(0, proof.status(), proof.err());
+        for (String key : List.of(
+                "honestAccused",
+                "honestWorkingLost",
+                "honestRepeatabilityLost",
+                "honestReadingLost",
+                "exactFailsAsLeft",
+                "slipNamed",
+                "readingSlipNamed",
+                "unlistedNamed",
+                "coverage")) {
+            assertTrue(proof.out().matches("\\{.*\"" + key + "\":[01]\\.[0-9E-]+[,}].*\n"), key + proof.out());
+        }
+        assertEquals(
+                proof.out(),
+                run(Prove.class, "", "--sittings", "40", "--seed", "3", "--json")
+                        .out());
+        assertTrue(run(Prove.class, "", "--sittings", "5").out().contains("| honest sittings accused of a slip |"));
+        assertEquals(2, run(Prove.class, "", "--sittings", "0").status());
+    }
+}
