@@ -88,6 +88,8 @@ class PackTest {
         assertEquals(422, refused.statusCode());
         assertTrue(refused.body().contains("In the task, at school."), refused.body());
         assertTrue(refused.body().contains("In the task, at rule."), "both");
+        String noSheet = "{\"format\":\"galdrin.pack\",\"version\":1,\"task\":{},\"sheet\":{}}";
+        assertTrue(take(to, noSheet, Ids.next()).body().contains("is no specification sheet"));
         assertTrue(refused.body().contains("&quot;strict&quot;"), "what was typed is still there");
         for (String text :
                 new String[] {"", "[]", "{\"format\":\"galdrin.pack\",\"version\":1}", "x".repeat(600_000)}) {

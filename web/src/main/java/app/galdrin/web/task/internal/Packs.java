@@ -51,10 +51,11 @@ class Packs {
     /** Sets the task of a pack for a class; its vehicle is added where nobody has its registration. */
     @Transactional
     public Taken take(SignedIn me, String text, UUID classId, UUID id) {
-        if (TaskPack.read(text) instanceof TaskPack.Reading.Refused refused) {
+        TaskPack.Reading read = TaskPack.read(text);
+        if (read instanceof TaskPack.Reading.Refused refused) {
             return new Taken.Refused(refused.faults().stream().map(this::said).toList());
         }
-        TaskPack pack = ((TaskPack.Reading.Read) TaskPack.read(text)).pack();
+        TaskPack pack = ((TaskPack.Reading.Read) read).pack();
         Optional<UUID> sheet = sheet(me, pack);
         if (sheet.isEmpty()) {
             return new Taken.Refused(
@@ -99,6 +100,9 @@ class Packs {
     }
 
     private String ofSheet(SheetFault fault) {
+        if (fault.at().isEmpty()) {
+            return words.text("pack.noSheet");
+        }
         String cell = fault.cell().map(c -> "." + c.key()).orElse("");
         return words.text("pack.inSheet", fault.at() + cell, Words.quote(fault.value()));
     }
