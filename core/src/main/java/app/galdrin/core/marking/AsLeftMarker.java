@@ -14,10 +14,8 @@ import app.galdrin.core.task.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Marks the vehicle as it was left, by the instructor's own readings. What they leave in doubt is read once more; then both readings
@@ -42,7 +40,7 @@ public final class AsLeftMarker implements AspectMarker {
         }
         List<Evidence> evidence = new ArrayList<>();
         for (Measure measure : round.measures()) {
-            for (FigureId figure : judged(measure)) {
+            for (FigureId figure : measure.figuresAndDifferences()) {
                 of.assignment()
                         .sheet()
                         .limits(figure)
@@ -50,16 +48,6 @@ public final class AsLeftMarker implements AspectMarker {
             }
         }
         return evidence.isEmpty() ? List.of(new Evidence.Missing(Evidence.Lack.AS_LEFT_LIMITS, "")) : evidence;
-    }
-
-    /** What was asked, and how far the sides differ in it. */
-    private static Set<FigureId> judged(Measure measure) {
-        Set<FigureId> figures = new LinkedHashSet<>(measure.figures());
-        measure.figures().stream()
-                .flatMap(f -> f.sideDifference().stream())
-                .filter(measure::tells)
-                .forEach(figures::add);
-        return figures;
     }
 
     private static Evidence evidence(Case of, Measure measure, int round, FigureId figure, Limits limits) {

@@ -50,7 +50,8 @@ public sealed interface Evidence {
         ADJUSTABLE("adjustable"),
         PLAN("plan"),
         MOVES("moves"),
-        AS_LEFT_LIMITS("asLeftLimits");
+        AS_LEFT_LIMITS("asLeftLimits"),
+        TIME("time");
 
         private final String key;
 
@@ -203,6 +204,8 @@ public sealed interface Evidence {
      *
      * @param shown the figure as the sheet shows it, which is what was judged; empty on lines from before that was so
      * @param right every verdict that counts as right
+     * @param slips in reading the limits, each of which gives everything that was said of them
+     * @param possible whether it is the only verdict that is wrong, so that it may be chance
      */
     record Judged(
             FigureId figure,
@@ -212,8 +215,14 @@ public sealed interface Evidence {
             Zone zone,
             Optional<SheetScale.Shown> shown,
             Verdict said,
-            Set<Verdict> right)
+            Set<Verdict> right,
+            List<Set<String>> slips,
+            boolean possible)
             implements Evidence {
+        Judged with(List<Set<String>> found, boolean mayBeChance) {
+            return new Judged(figure, own, limits, rule, zone, shown, said, right, found, mayBeChance);
+        }
+
         @Override
         public double credit() {
             return right.contains(said) ? 1 : 0;
@@ -330,6 +339,20 @@ public sealed interface Evidence {
         @Override
         public double credit() {
             return right.contains(planned) ? 1 : 0;
+        }
+    }
+
+    /**
+     * How long the work took, extra time taken off.
+     *
+     * @param limit minutes
+     * @param taken minutes
+     * @param band beyond the limit, minutes
+     */
+    record TimeTaken(int limit, double taken, Band band) implements Evidence {
+        @Override
+        public double credit() {
+            return band.credit(Math.max(0, taken - limit));
         }
     }
 

@@ -68,6 +68,14 @@ public record MarkLine(
                         .anyMatch(e -> e instanceof Evidence.Missing m && m.what() == Evidence.Lack.AS_LEFT_AGAIN);
     }
 
+    /** Whether it waits for that reading and for nothing else: all that is certain is as it should be. */
+    public boolean inDoubtAlone() {
+        return asksForAnotherReading()
+                && evidence.stream()
+                        .allMatch(e -> e.credit() == 1
+                                || e instanceof Evidence.Missing m && m.what() == Evidence.Lack.AS_LEFT_AGAIN);
+    }
+
     public Status status() {
         if (waiting()) {
             return Status.WAITING;

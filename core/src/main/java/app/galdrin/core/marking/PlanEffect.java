@@ -139,13 +139,14 @@ record PlanEffect(
             boolean rods = moves.entrySet().stream()
                     .filter(m -> m.getValue() != 0)
                     .allMatch(m -> m.getKey().part() == Part.ROD || m.getKey().part() == Part.SLEEVE);
-            slips.add(Set.of("wrongWay"));
+            slips.add(Set.of(PlanSlip.WRONG_WAY.key()));
             if (rods) {
-                slips.add(Set.of("wrongLinkage"));
+                slips.add(Set.of(PlanSlip.WRONG_LINKAGE.key()));
             }
         }
         if (isRightWith(amount -> amount / 2)) {
-            slips.add(Set.of(figure.measurand().form() == Form.SUM ? "wholeOnEachSide" : "movedTwice"));
+            boolean sum = figure.measurand().form() == Form.SUM;
+            slips.add(Set.of((sum ? PlanSlip.WHOLE_ON_EACH_SIDE : PlanSlip.MOVED_TWICE).key()));
         }
         return slips;
     }

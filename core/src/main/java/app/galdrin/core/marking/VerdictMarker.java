@@ -38,11 +38,11 @@ public final class VerdictMarker implements AspectMarker {
         for (FigureId figure : judge.compared()) {
             of.practical().comparison(figure, judge.id()).ifPresent(c -> evidence.add(compared(of, judge, c)));
         }
-        for (FigureId figure : judge.figures()) {
-            if (of.assignment().sheet().limits(figure).isPresent()) {
-                evidence.add(verdict(of, judge, figure));
-            }
-        }
+        List<Evidence> verdicts = judge.figures().stream()
+                .filter(figure -> of.assignment().sheet().limits(figure).isPresent())
+                .map(figure -> verdict(of, judge, figure))
+                .toList();
+        evidence.addAll(withSlips(of, verdicts));
         for (FigureId.Adjustment adjustment : Practical.adjustments(judge.figures())) {
             evidence.add(adjustable(of, judge, adjustment));
         }
@@ -90,7 +90,25 @@ public final class VerdictMarker implements AspectMarker {
                 judgement.zone(),
                 Optional.of(of.assignment().scale(figure).shown(figure, value.get())),
                 said.get(),
-                right(judgement.zone(), rule));
+                right(judgement.zone(), rule),
+                List.of(),
+                false);
+    }
+
+    /** A slip in reading limits is made all down the sheet: it has to give every verdict, right ones and wrong ones. */
+    private static List<Evidence> withSlips(Case of, List<Evidence> verdicts) {
+        List<Evidence.Judged> judged = verdicts.stream()
+                .filter(Evidence.Judged.class::isInstance)
+                .map(Evidence.Judged.class::cast)
+                .toList();
+        long wrong = judged.stream().filter(j -> j.credit() < 1).count();
+        List<Set<String>> slips = LimitSlip.ALL.stream()
+                .filter(slip -> judged.stream().allMatch(j -> slip.said(of, j).contains(j.said())))
+                .map(slip -> Set.of(slip.key()))
+                .toList();
+        return verdicts.stream()
+                .map(v -> v instanceof Evidence.Judged j && j.credit() < 1 ? j.with(slips, wrong == 1) : v)
+                .toList();
     }
 
     /** In doubt, "too close to tell" is right; under simple acceptance so is the side on which the value lies. */

@@ -67,6 +67,11 @@ public final class GeneralSlips implements SlipList {
         }
 
         @Override
+        public Drill drill() {
+            return Drill.SIGN_BY_METHOD;
+        }
+
+        @Override
         public boolean isMadeAt(String formula) {
             return isDifference(formula);
         }
@@ -89,6 +94,11 @@ public final class GeneralSlips implements SlipList {
         @Override
         public String key() {
             return "frontRearSwapped";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.SIDES_AND_ENDS;
         }
 
         @Override
@@ -117,6 +127,11 @@ public final class GeneralSlips implements SlipList {
         @Override
         public String key() {
             return "leftRightSwapped";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.SIDES_AND_ENDS;
         }
 
         @Override
@@ -152,6 +167,11 @@ public final class GeneralSlips implements SlipList {
         @Override
         public String key() {
             return "oneWheelForTotal";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.TOTALS;
         }
 
         @Override
@@ -200,6 +220,11 @@ public final class GeneralSlips implements SlipList {
         }
 
         @Override
+        public Drill drill() {
+            return Drill.UNITS;
+        }
+
+        @Override
         public boolean concerns(Procedure procedure) {
             return reads(procedure, Quantity.LENGTH);
         }
@@ -224,6 +249,11 @@ public final class GeneralSlips implements SlipList {
         @Override
         public String key() {
             return "inchesUnconverted";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.UNITS;
         }
 
         @Override

@@ -41,6 +41,11 @@ public final class LevelSlips implements SlipList {
     private record OfReadings(String key, String reading, String at, BiFunction<Place, Double, Double> change)
             implements Slip {
         @Override
+        public Drill drill() {
+            return reading.equals(SWEPT) ? Drill.SWEEP : Drill.SLOPES;
+        }
+
+        @Override
         public boolean isMadeAt(String formula) {
             return formula.contains(at) || at.equals(FLOOR) && formula.equals("camber.inclinometer.camber");
         }
@@ -65,6 +70,11 @@ public final class LevelSlips implements SlipList {
         @Override
         public String key() {
             return "ninetyAsCamber";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.LEAN;
         }
 
         @Override
@@ -108,6 +118,11 @@ public final class LevelSlips implements SlipList {
 
     /** Another factor than 1 / (2 sin θ) on the difference of the two cambers; the floor's pitch is left out of it. */
     private record OfFactor(String key, DoubleBinaryOperator used) implements Slip {
+        @Override
+        public Drill drill() {
+            return Drill.SWEEP;
+        }
+
         @Override
         public boolean isMadeAt(String formula) {
             return formula.equals("caster.sweep.factor");

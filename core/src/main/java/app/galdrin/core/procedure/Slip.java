@@ -14,6 +14,9 @@ public interface Slip {
     /** The end of its message keys. */
     String key();
 
+    /** What is practised against it. */
+    Drill drill();
+
     /** Whether it is made at the step of a working that has this formula; at no step where it is made before or after all of them. */
     default boolean isMadeAt(String formula) {
         return false;

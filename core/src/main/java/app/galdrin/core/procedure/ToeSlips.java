@@ -65,6 +65,11 @@ public final class ToeSlips implements SlipList {
     /** The string's skew not taken off, or added instead: so many times too much of it. */
     private record Skew(String key, int times) implements Slip {
         @Override
+        public Drill drill() {
+            return Drill.SKEW;
+        }
+
+        @Override
         public boolean isMadeAt(String formula) {
             return formula.equals("toe.box.toe");
         }
@@ -89,6 +94,11 @@ public final class ToeSlips implements SlipList {
         @Override
         public String key() {
             return "wrongBaseline";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.BASELINE;
         }
 
         @Override
@@ -134,6 +144,11 @@ public final class ToeSlips implements SlipList {
         }
 
         @Override
+        public Drill drill() {
+            return Drill.TOTALS;
+        }
+
+        @Override
         public boolean isMadeAt(String formula) {
             return GeneralSlips.isTotal(formula);
         }
@@ -165,6 +180,11 @@ public final class ToeSlips implements SlipList {
         @Override
         public String key() {
             return "doublingForgotten";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.BASELINE;
         }
 
         @Override

@@ -31,6 +31,11 @@ public final class WritingSlips implements SlipList {
         }
 
         @Override
+        public Drill drill() {
+            return Drill.DEGREES_MINUTES;
+        }
+
+        @Override
         public boolean concerns(Procedure procedure) {
             return procedure.sees().stream().anyMatch(f -> f.measurand().quantity() == Quantity.ANGLE);
         }
@@ -60,6 +65,11 @@ public final class WritingSlips implements SlipList {
         @Override
         public String key() {
             return "markMiscounted";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.READING_A_RULE;
         }
 
         @Override
@@ -96,6 +106,11 @@ public final class WritingSlips implements SlipList {
         }
 
         @Override
+        public Drill drill() {
+            return Drill.UNITS;
+        }
+
+        @Override
         public boolean concerns(Procedure procedure) {
             return reads(procedure, Use.GAP) && reads(procedure, Use.SPACING);
         }
@@ -116,6 +131,11 @@ public final class WritingSlips implements SlipList {
         @Override
         public String key() {
             return "firstRepeatOnly";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.REPEATS;
         }
 
         @Override

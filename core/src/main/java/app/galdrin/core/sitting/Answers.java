@@ -8,12 +8,27 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
-/** What stands on a sheet, struck-out entries left away. Anything may be absent. */
-public record Answers(Map<LineKey, Written> standing) {
+/**
+ * What stands on a sheet, struck-out entries left away. Anything may be absent.
+ *
+ * @param minutes how long the work took until it was handed in, extra time taken off; empty where nobody knows
+ */
+public record Answers(Map<LineKey, Written> standing, OptionalDouble minutes) {
 
     public Answers {
         standing = Map.copyOf(standing);
+    }
+
+    /** Of work whose time is not known. */
+    public Answers(Map<LineKey, Written> standing) {
+        this(standing, OptionalDouble.empty());
+    }
+
+    /** The same, done in so many minutes. */
+    public Answers in(double taken) {
+        return new Answers(standing, OptionalDouble.of(taken));
     }
 
     public static Answers none() {

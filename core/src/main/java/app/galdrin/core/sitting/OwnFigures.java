@@ -1,6 +1,10 @@
 package app.galdrin.core.sitting;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand.Form;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedure.Worked;
@@ -191,6 +195,14 @@ public final class OwnFigures {
                 .flatMap(work -> answers.at(LineKey.of(work.id(), figure.key())));
     }
 
+    /** The difference of his own two worked wheels, with the doubt of the readings; empty where he has not both. */
+    private Optional<Estimate> betweenHisWheels(FigureId difference, String beforeStep, Estimate solved) {
+        Axle axle = difference.axle().orElseThrow();
+        Optional<Estimate> left = goesBy(difference.part(Wheel.of(axle, Side.LEFT)), beforeStep);
+        Optional<Estimate> right = goesBy(difference.part(Wheel.of(axle, Side.RIGHT)), beforeStep);
+        return left.flatMap(l -> right.map(r -> new Estimate(l.value() - r.value(), solved.budget())));
+    }
+
     /**
      * The figure that is judged and planned on before a step, rad or mm: what was worked on paper, with the doubt of the readings and
      * with what the formula on paper misses; the solved figure where the task gives it. Empty where there is neither.
@@ -199,6 +211,12 @@ public final class OwnFigures {
         Practical practical = assignment.practical();
         Optional<Measure> measure = assignment.measuring(figure, beforeStep);
         Optional<Estimate> solved = measure.flatMap(m -> mean(m, 0, figure));
+        boolean differs = figure.measurand().form() == Form.DIFFERENCE;
+        if (differs
+                && solved.isPresent()
+                && practical.worked(figure, beforeStep).isEmpty()) {
+            return betweenHisWheels(figure, beforeStep, solved.get());
+        }
         Optional<Work.Item> item = practical.worked(figure, beforeStep);
         if (item.isEmpty() || solved.isEmpty()) {
             return solved;

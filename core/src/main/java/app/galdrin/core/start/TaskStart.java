@@ -95,7 +95,12 @@ public enum TaskStart implements Keyed {
                                 .filter(m.procedure()::isWorkedOnPaper)
                                 .map(f -> new Work.Item(f, m.id(), unit.orFitting(f))))
                         .toList()));
-        steps.add(new Judge("judge", limited));
+        steps.add(new Judge(
+                "judge",
+                measures.stream()
+                        .flatMap(m -> m.figuresAndDifferences().stream())
+                        .filter(f -> sheet.limits(f).isPresent())
+                        .toList()));
         steps.add(new Plan("plan", limited));
         steps.add(round(sheet, measures));
         steps.add(new Checklist("closing", Checklist.CLOSING));

@@ -15,7 +15,9 @@ public enum Aspect implements Keyed {
     PLAN("plan", 0.5),
     /** In which order parts were moved. */
     ORDER("order", 0.5),
-    AS_LEFT("asLeft", 1);
+    AS_LEFT("asLeft", 1),
+    /** How long the work took, where it has a limit. */
+    TIME("time", 0.5);
 
     private final String key;
     private final double creditToMeet;

@@ -79,6 +79,13 @@ public record Measure(
                 && procedure.places(figures).containsAll(procedure.places(List.of(figure)));
     }
 
+    /** What was asked, and how far the sides differ in it where its readings tell that. */
+    public List<FigureId> figuresAndDifferences() {
+        Stream<FigureId> differences =
+                figures.stream().flatMap(f -> f.sideDifference().stream()).filter(this::tells);
+        return Stream.concat(figures.stream(), differences).distinct().toList();
+    }
+
     /** Its figures turned back into readings. */
     public Target target() {
         return new Target(id, procedure, figures);

@@ -216,7 +216,8 @@ public record Practical(
             boolean there = step(criterion.id().step())
                     .filter(s -> s.aspects().contains(criterion.id().aspect()))
                     .isPresent();
-            if (!there) {
+            boolean endless = criterion.id().aspect() == Aspect.TIME && minutes.isEmpty();
+            if (!there || endless) {
                 faults.add("marks", TaskFault.Reason.NO_ASPECT, criterion.id().key());
             }
         }

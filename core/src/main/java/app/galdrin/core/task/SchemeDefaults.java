@@ -39,6 +39,9 @@ public final class SchemeDefaults {
             boolean later = step instanceof Checklist && prepared;
             prepared |= step instanceof Checklist;
             for (Aspect aspect : step.aspects()) {
+                if (aspect == Aspect.TIME && practical.minutes().isEmpty()) {
+                    continue;
+                }
                 criteria.add(new Criterion(
                         new Criterion.Id(step.id(), aspect),
                         marks(aspect, later),
@@ -53,7 +56,7 @@ public final class SchemeDefaults {
     private int marks(Aspect aspect, boolean laterChecklist) {
         return switch (aspect) {
             case CRITICAL -> laterChecklist ? 5 : 10;
-            case DONE, ORDER -> 5;
+            case DONE, ORDER, TIME -> 5;
             case READING -> (int) Math.ceil(20.0 / measures);
             case REPEATABILITY -> (int) Math.ceil(10.0 / measures);
             case WORKING -> 20;

@@ -87,7 +87,7 @@ class PracticalTest {
         assertEquals(
                 Set.of(Aspect.READING, Aspect.REPEATABILITY),
                 by("a", "plates", 2).aspects());
-        assertEquals(Set.of(), new HandIn("end").aspects());
+        assertEquals(Set.of(Aspect.TIME), new HandIn("end").aspects());
         assertEquals(Set.of(Aspect.DONE), new Checklist("c", List.of(new Checklist.Item("a", false, true))).aspects());
         assertEquals(Set.of(Aspect.CRITICAL, Aspect.DONE), new Checklist("c", Checklist.PREPARATION).aspects());
     }

@@ -1,6 +1,5 @@
 package app.galdrin.web.marking;
 
-import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
@@ -13,20 +12,15 @@ import app.galdrin.core.record.Step;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Judgement;
-import app.galdrin.core.spec.Part;
-import app.galdrin.core.spec.Way;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Judge.Verdict;
 import app.galdrin.core.task.Measure;
-import app.galdrin.core.task.Plan.Instead;
-import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -37,47 +31,16 @@ public class EvidenceWords {
 
     private final Words words;
     private final WorkingWords working;
-    private final StepWords steps;
     private final TargetWords targets;
+    private final PlanWords plans;
+    private final SlipWords slips;
 
-    EvidenceWords(Words words, WorkingWords working, StepWords steps, TargetWords targets) {
+    EvidenceWords(Words words, WorkingWords working, TargetWords targets, PlanWords plans, SlipWords slips) {
         this.words = words;
         this.working = working;
-        this.steps = steps;
         this.targets = targets;
-    }
-
-    /**
-     * One piece of evidence said.
-     *
-     * @param head what it is about
-     * @param right whether it earned all there was; empty where something is missing
-     * @param lines sentences
-     * @param through the way to a figure with the apprentice's own readings, a line a step
-     * @param slips names of the slips that explain it
-     * @param rule the tolerance rule it was judged on
-     */
-    public record Told(
-            String head,
-            Optional<Boolean> right,
-            List<String> lines,
-            List<Repeat> through,
-            List<String> slips,
-            Optional<ToleranceRule> rule) {
-
-        /** One repeat's way to a figure, or what all of them come to. */
-        public record Repeat(String name, List<Calculated> lines) {}
-
-        /** A line of it; {@code left} is what a slip does there. */
-        public record Calculated(WorkingWords.Line line, Optional<String> left) {}
-
-        static Told of(String head, boolean right, String... lines) {
-            return new Told(head, Optional.of(right), List.of(lines), List.of(), List.of(), Optional.empty());
-        }
-
-        Told with(ToleranceRule drawn) {
-            return new Told(head, right, lines, through, slips, Optional.of(drawn));
-        }
+        this.plans = plans;
+        this.slips = slips;
     }
 
     public List<Told> tell(List<Evidence> evidence) {
@@ -93,15 +56,12 @@ public class EvidenceWords {
                 .collect(Collectors.toSet());
         return line.evidence().stream()
                 .map(e -> {
+                    if (e instanceof Evidence.Judged j) {
+                        return judged(j, inHisUnit(assignment, line.criterion().step(), j));
+                    }
                     Told told = tell(e);
                     return e instanceof Evidence.Working w
-                            ? new Told(
-                                    told.head(),
-                                    told.right(),
-                                    told.lines(),
-                                    through(assignment, own, w, figures),
-                                    told.slips(),
-                                    told.rule())
+                            ? told.calculated(through(assignment, own, w, figures))
                             : told;
                 })
                 .toList();
@@ -134,17 +94,17 @@ public class EvidenceWords {
                 working.calculation(step),
                 Slips.all().stream()
                         .filter(slip -> keys.contains(slip.key()) && slip.isMadeAt(step.formula()))
-                        .map(slip -> say("slip." + slip.key()))
+                        .map(slip -> slips.name(slip.key()))
                         .findFirst());
     }
 
     private Told tell(Evidence evidence) {
         if (evidence instanceof Evidence.Missing e) {
-            String of = e.of().isEmpty() ? "" : name(e.of());
+            String of = e.of().isEmpty() ? "" : plans.name(e.of());
             String line = of.isEmpty()
                     ? say("lack." + e.what().key())
                     : say("lack.of", say("lack." + e.what().key()), of);
-            return new Told(say("missing"), Optional.empty(), List.of(line), List.of(), List.of(), Optional.empty());
+            return Told.missing(say("missing"), line);
         }
         if (evidence instanceof Evidence.Item e) {
             String head = words.textOr("item." + e.item(), "item.own", e.item());
@@ -163,7 +123,7 @@ public class EvidenceWords {
             return target(e);
         }
         if (evidence instanceof Evidence.Judged e) {
-            return judged(e);
+            return judged(e, "");
         }
         if (evidence instanceof Evidence.Compared e) {
             return Told.of(
@@ -181,7 +141,7 @@ public class EvidenceWords {
         }
         if (evidence instanceof Evidence.CanBeAdjusted e) {
             return Told.of(
-                    say("judge.adjustable", name(e.adjustment())),
+                    say("judge.adjustable", plans.name(e.adjustment())),
                     e.said() == e.actual(),
                     say(
                             "evidence.adjustable",
@@ -189,34 +149,28 @@ public class EvidenceWords {
                             say("adjustable.is." + e.actual().key())));
         }
         if (evidence instanceof Evidence.Effect e) {
-            return effect(e);
+            return plans.effect(e);
         }
         if (evidence instanceof Evidence.Move e) {
-            return move(e);
+            return plans.move(e);
         }
         if (evidence instanceof Evidence.Sequence e) {
-            return sequence(e);
+            return plans.sequence(e);
         }
         if (evidence instanceof Evidence.NoMove e) {
-            String right = e.right().stream().map(this::instead).collect(Collectors.joining(" " + say("or") + " "));
+            return plans.noMove(e);
+        }
+        if (evidence instanceof Evidence.TimeTaken e) {
             return Told.of(
-                    say("plan.noMove", name(e.adjustment())),
+                    say("aspect.time"),
                     e.credit() == 1,
-                    say("evidence.noMove", instead(e.planned()), right));
+                    say(
+                            "evidence.time",
+                            Math.round(e.taken()),
+                            e.limit(),
+                            Math.round(e.limit() + e.band().none())));
         }
         return asLeft((Evidence.AsLeft) evidence);
-    }
-
-    /** The name of a figure, of a part or of what is adjusted together, by key. */
-    private String name(String key) {
-        int dot = key.indexOf('.');
-        boolean part =
-                Keyed.find(Part.values(), dot < 0 ? key : key.substring(0, dot)).isPresent();
-        return part ? steps.adjuster(key) : FigureId.parse(key).map(words::name).orElseGet(() -> steps.adjustment(key));
-    }
-
-    private String instead(Instead instead) {
-        return say("instead." + instead.key());
     }
 
     private Told reading(Evidence.Reading e) {
@@ -239,13 +193,7 @@ public class EvidenceWords {
                         "evidence.reading.doubt",
                         words.doubt(e.own().doubt(), e.figure()),
                         working.doubt(from.group(), from.share()))));
-        return new Told(
-                words.name(e.figure()),
-                Optional.of(e.credit() == 1),
-                lines,
-                List.of(),
-                slips(e.slips()),
-                Optional.empty());
+        return Told.of(words.name(e.figure()), e.credit() == 1, lines).slipped(slips.all(e.slips()));
     }
 
     private Told repeats(Evidence.Repeats e) {
@@ -267,15 +215,10 @@ public class EvidenceWords {
         List<String> lines = new ArrayList<>();
         lines.add(say("evidence.working." + how, words.answer(e.written(), unit), words.answer(e.honest(), unit)));
         if (e.possible()) {
-            lines.add(say("slip.possible", String.join("; ", slips(e.slips()))));
+            lines.add(say("slip.possible", slips.names(e.slips())));
         }
-        return new Told(
-                words.name(e.figure()),
-                Optional.of(e.right()),
-                lines,
-                List.of(),
-                e.possible() ? List.of() : slips(e.slips()),
-                Optional.empty());
+        return Told.of(words.name(e.figure()), e.right(), lines)
+                .slipped(e.possible() ? List.of() : slips.all(e.slips()));
     }
 
     private Told target(Evidence.Target e) {
@@ -291,15 +234,40 @@ public class EvidenceWords {
                         targets.value(reading, e.honest())));
     }
 
-    private Told judged(Evidence.Judged e) {
+    /** In brackets what he wrote, where he was asked in another unit than the sheet's. */
+    private String inHisUnit(Assignment assignment, String step, Evidence.Judged e) {
+        return assignment
+                .practical()
+                .worked(e.figure(), step)
+                .filter(item -> e.shown().filter(s -> s.unit() != item.unit()).isPresent())
+                .flatMap(item -> assignment
+                        .practical()
+                        .measure(item.from())
+                        .map(from -> say(
+                                "evidence.verdict.worked",
+                                words.answer(
+                                        item.unit()
+                                                .ofFigure(
+                                                        e.own().value(),
+                                                        e.figure(),
+                                                        from.procedure()
+                                                                .baseline()
+                                                                .apply(assignment.standing())
+                                                                .orElse(1.0)),
+                                        item.unit()))))
+                .orElse("");
+    }
+
+    private Told judged(Evidence.Judged e, String inHisUnit) {
         boolean right = e.right().contains(e.said());
         List<String> lines = new ArrayList<>();
         lines.add(say(
                 "evidence.verdict",
                 verdict(e.said()),
                 e.shown()
-                        .map(s -> words.answer(s.value(), s.unit()))
-                        .orElseGet(() -> words.figure(e.own().value(), e.figure())),
+                                .map(s -> words.answer(s.value(), s.unit()))
+                                .orElseGet(() -> words.figure(e.own().value(), e.figure()))
+                        + inHisUnit,
                 e.shown()
                         .map(s -> words.answerDoubt(s.expanded(), s.unit()))
                         .orElseGet(() -> words.doubt(Judgement.K * e.own().doubt(), e.figure())),
@@ -309,87 +277,16 @@ public class EvidenceWords {
                     "evidence.verdict.right",
                     e.right().stream().map(this::verdict).collect(Collectors.joining(" " + say("or") + " "))));
         }
-        return new Told(words.name(e.figure()), Optional.of(right), lines, List.of(), List.of(), Optional.empty())
+        if (e.possible() && !e.slips().isEmpty()) {
+            lines.add(say("slip.possible.one", slips.names(e.slips())));
+        }
+        return Told.of(words.name(e.figure()), right, lines)
+                .slipped(e.possible() ? List.of() : slips.all(e.slips()))
                 .with(ToleranceRule.of(e.figure(), e.own().value(), e.own().doubt(), e.limits(), e.zone()));
     }
 
     private String verdict(Verdict verdict) {
         return say("verdict." + verdict.key());
-    }
-
-    private Told effect(Evidence.Effect e) {
-        List<String> lines = new ArrayList<>();
-        lines.add(say(
-                "evidence.effect",
-                moves(e),
-                words.figure(e.own().value(), e.figure()),
-                words.figure(e.after(), e.figure())));
-        e.limits().target().ifPresent(t -> lines.add(say("evidence.effect.preferred", words.figure(t, e.figure()))));
-        if (e.splitAssumed()) {
-            lines.add(say("evidence.move.split"));
-        }
-        return new Told(
-                words.name(e.figure()),
-                Optional.of(e.credit() == 1),
-                lines,
-                List.of(),
-                slips(e.slips()),
-                Optional.empty());
-    }
-
-    private Told sequence(Evidence.Sequence e) {
-        String how = e.untouched().isEmpty() ? "kept" : e.moved().isEmpty() ? "notRead" : "tooEarly";
-        return Told.of(
-                say("evidence.sequence"),
-                e.credit() == 1,
-                say(
-                        "evidence.sequence." + how,
-                        e.round(),
-                        e.moved().isEmpty() ? "" : steps.adjuster(e.moved()),
-                        e.untouched().isEmpty() ? "" : name(e.untouched())));
-    }
-
-    private String moves(Evidence.Effect e) {
-        return e.moves().stream().allMatch(m -> m.amount() == 0)
-                ? say("way." + Way.LEAVE.key())
-                : e.moves().stream()
-                        .filter(m -> m.amount() != 0)
-                        .map(m -> say(
-                                "evidence.effect.move",
-                                steps.adjuster(m.adjuster()),
-                                amount(m.way(), m.amount(), m.unit(), true)))
-                        .collect(Collectors.joining("; "));
-    }
-
-    private Told move(Evidence.Move e) {
-        List<String> lines = new ArrayList<>();
-        String planned = amount(e.way(), e.planned(), e.unit(), true);
-        lines.add(
-                e.needed().isPresent()
-                        ? say(
-                                "evidence.move",
-                                planned,
-                                amount(e.neededWay(), e.needed().get(), e.unit(), true),
-                                words.turns(e.allowance()),
-                                say("adjusterUnit." + e.unit()))
-                        : say("evidence.move.way", planned, amount(e.neededWay(), 0, e.unit(), false)));
-        if (e.splitAssumed()) {
-            lines.add(say("evidence.move.split"));
-        }
-        return new Told(
-                steps.adjuster(e.adjuster()),
-                Optional.of(e.credit() == 1),
-                lines,
-                List.of(),
-                e.slip().map(s -> List.of(say("slip." + s))).orElse(List.of()),
-                Optional.empty());
-    }
-
-    private String amount(Way way, double amount, String unit, boolean withAmount) {
-        String said = say("way." + way.key());
-        return way == Way.LEAVE || !withAmount || amount == 0
-                ? said
-                : say("move", said, words.turns(amount), say("adjusterUnit." + unit));
     }
 
     private Told asLeft(Evidence.AsLeft e) {
@@ -403,15 +300,6 @@ public class EvidenceWords {
                                 say("zone." + e.zone().key())))
                 .with(ToleranceRule.of(
                         e.figure(), e.reference().value(), e.reference().doubt(), e.limits(), e.zone()));
-    }
-
-    private List<String> slips(List<Set<String>> slips) {
-        return slips.stream()
-                .map(set -> set.stream()
-                        .sorted()
-                        .map(s -> say("slip." + s))
-                        .collect(Collectors.joining(" " + say("and") + " ")))
-                .toList();
     }
 
     private String say(String key, Object... args) {

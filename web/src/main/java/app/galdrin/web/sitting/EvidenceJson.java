@@ -4,8 +4,10 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.task.Criterion;
+import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.Nulls;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +38,8 @@ class EvidenceJson {
             .addMixIn(Evidence.class, Kinds.class)
             // what was stored before a kind said more: no slip was called chance then
             .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .withConfigOverride(
+                    List.class, list -> list.setNullHandling(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY)))
             .addModule(new SimpleModule()
                     .addSerializer(FigureId.class, new FigureWriter())
                     .addDeserializer(FigureId.class, new FigureReader()))
@@ -57,6 +61,7 @@ class EvidenceJson {
         @JsonSubTypes.Type(value = Evidence.Move.class, name = "move"),
         @JsonSubTypes.Type(value = Evidence.Sequence.class, name = "sequence"),
         @JsonSubTypes.Type(value = Evidence.NoMove.class, name = "noMove"),
+        @JsonSubTypes.Type(value = Evidence.TimeTaken.class, name = "time"),
         @JsonSubTypes.Type(value = Evidence.AsLeft.class, name = "asLeft")
     })
     private interface Kinds {}

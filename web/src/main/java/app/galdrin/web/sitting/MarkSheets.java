@@ -63,6 +63,21 @@ public class MarkSheets {
         return why(entries.appendMark(me, sitting, entry, marks));
     }
 
+    /** Gives all marks on the vehicle as left where nothing but a second reading is missing; what is certainly outside is never accepted so. */
+    @Transactional
+    public Optional<Said> acceptInDoubt(
+            SignedIn me, Sitting sitting, Criterion.Id criterion, String reason, String key) {
+        entries.lock(me.centreId(), sitting.id());
+        Log log = sittings.log(me.centreId(), sitting.id());
+        MarkSheet now =
+                works.markSheet(sitting, log, works.references(sitting, log).references());
+        return now.lines().stream()
+                .filter(line -> line.criterion().equals(criterion) && line.inDoubtAlone())
+                .findFirst()
+                .map(line -> override(me, sitting, criterion, BigDecimal.valueOf(line.available()), reason, key))
+                .orElseGet(() -> Optional.of(Said.of("desk.notInDoubt")));
+    }
+
     @Transactional
     public Optional<Said> strikeOverride(SignedIn me, Sitting sitting, Criterion.Id criterion, String key) {
         entries.lock(me.centreId(), sitting.id());

@@ -6,15 +6,19 @@ import app.galdrin.core.marking.ReferenceQuestion;
 import app.galdrin.core.marking.References;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.HandIn;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -22,6 +26,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class Works {
 
+    private static final double SECONDS = 60;
     private static final int MOST_KEPT = 500;
 
     private static final Cache<Of, Sheet> SHEETS =
@@ -109,6 +114,22 @@ public class Works {
 
     /** The mark sheet of a sitting as it stands, the instructor's overrides in place. */
     public MarkSheet markSheet(Sitting sitting, Log log, References references) {
-        return Marker.mark(assignment(sitting), log.answers(), references).with(log.overrides());
+        Answers wrote = log.answers();
+        OptionalDouble taken = minutes(sitting, log);
+        return Marker.mark(assignment(sitting), taken.isPresent() ? wrote.in(taken.getAsDouble()) : wrote, references)
+                .with(log.overrides());
+    }
+
+    /** From the beginning to the hand-in that stands, by the clocks of the devices; what was given beyond the limit is taken off. */
+    private static OptionalDouble minutes(Sitting sitting, Log log) {
+        return sitting.task()
+                .practical()
+                .of(HandIn.class)
+                .flatMap(step -> log.at(LineKey.of(step.id(), HandIn.DONE)).stream())
+                .mapToDouble(entry ->
+                        Duration.between(sitting.begunAt(), entry.writtenAt()).toSeconds() / SECONDS
+                                - sitting.state().extraMinutes())
+                .map(minutes -> Math.max(0, minutes))
+                .findFirst();
     }
 }

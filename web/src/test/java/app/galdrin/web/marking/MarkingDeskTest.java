@@ -261,6 +261,21 @@ class MarkingDeskTest {
         assertTrue(sittings.sitting(centre.instructor(), sitting.id()).state().released());
     }
 
+    /** Accepted with a reason the line has its marks; what is not in doubt is not accepted so. */
+    @Test
+    void asLeftInDoubt_canBeAccepted_withAReason() {
+        post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", "too early");
+        assertTrue(desk().contains("not in doubt any more"), "nothing was read yet");
+        read(sittings.referenceAsLeft(centre.instructor(), sitting, 1), "left", 1, "1905", "1904");
+        post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", " ");
+        assertTrue(desk().contains("needs its reason"));
+        post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", "the edge of the rod's thread");
+        assertTrue(desk().contains("Accepted in doubt: the edge of the rod"));
+        post("sign");
+        post("release");
+        assertTrue(sittings.sitting(centre.instructor(), sitting.id()).state().released());
+    }
+
     /** Someone else's instructor, and an apprentice, neither ask for a reading nor say that a reference stands. */
     @Test
     void onlyItsInstructors_decide() {
@@ -268,9 +283,10 @@ class MarkingDeskTest {
         for (Visitor visitor : List.of(
                 new Visitor(port).signIn(stranger.instructor().signIn(), Centre.PASSWORD),
                 new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD))) {
-            for (String action : List.of("reference-again", "reference-stands")) {
+            for (String action : List.of("reference-again", "reference-stands", "accept-in-doubt")) {
                 int status = visitor.post(
-                                "/marking/" + sitting.id() + "/" + action, Map.of("key", "k", "reason", "because"))
+                                "/marking/" + sitting.id() + "/" + action,
+                                Map.of("key", "k", "reason", "because", "criterion", "adjust.asLeft"))
                         .statusCode();
                 assertTrue(status == 403 || status == 404, action + " " + status);
             }

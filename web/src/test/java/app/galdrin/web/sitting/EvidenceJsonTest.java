@@ -63,7 +63,10 @@ class EvidenceJsonTest {
                     Zone.OUTSIDE,
                     Optional.of(new SheetScale.Shown(AnswerUnit.DEGREES, 0.23, 0.034)),
                     Verdict.TOO_CLOSE,
-                    Set.of(Verdict.OUTSIDE)),
+                    Set.of(Verdict.OUTSIDE),
+                    List.of(Set.of("limitSignLost")),
+                    true),
+            new Evidence.TimeTaken(60, 71.5, new Band(0, 30)),
             new Evidence.Compared(
                     TOE, "plates", "strings", 0.002, 0.0015, Judge.Agreement.AGREE, Judge.Agreement.DISAGREE),
             new Evidence.CanBeAdjusted("toe.front", Adjustable.YES, Adjustable.WITH_ADDED_PARTS),

@@ -46,6 +46,15 @@ final class EvidenceWriter {
             is("judged").figure(e.figure()).value("own", e.figure(), e.own()).limits(e.figure(), e.limits());
             e.shown().ifPresent(this::shown);
             word("rule", e.rule()).word("zone", e.zone()).word("said", e.said()).words("right", e.right());
+            if (!e.slips().isEmpty()) {
+                slips(e.slips());
+                flag("possible", e.possible());
+            }
+        } else if (evidence instanceof Evidence.TimeTaken e) {
+            is("time")
+                    .number("limit", e.limit())
+                    .number("taken", e.taken())
+                    .number("none", e.limit() + e.band().none());
         } else if (evidence instanceof Evidence.Compared e) {
             is("compared").figure(e.figure()).text("first", e.first()).text("second", e.second());
             amount("difference", e.figure(), e.difference()).amount("expanded", e.figure(), e.expanded());

@@ -14,6 +14,7 @@ import app.galdrin.core.task.Assignment;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 
 /**
  * What one person wrote on a sheet, and the references of it.
@@ -24,10 +25,14 @@ record SittingDocument(String id, Answers wrote, References references) {
 
     private static final String ID = "id";
     private static final String WROTE = "wrote";
+    private static final String MINUTES = "minutes";
     private static final String AS_FOUND = "asFound";
     private static final String AS_LEFT = "asLeft";
     private static final String AS_LEFT_AGAIN = "asLeftAgain";
-    private static final List<String> NAMES = List.of(ID, WROTE, AS_FOUND, AS_LEFT, AS_LEFT_AGAIN);
+    private static final List<String> NAMES = List.of(ID, WROTE, MINUTES, AS_FOUND, AS_LEFT, AS_LEFT_AGAIN);
+
+    /** Nobody works on one sheet for longer than a day. */
+    private static final double MOST_MINUTES = 1440;
 
     /** Reads a sitting for a sheet; texts are what a person typed on the line. The first fault is told, named by its path. */
     static Outcome<SittingDocument> read(JsonObject json, Map<String, SheetLine> sheet) {
@@ -43,11 +48,24 @@ record SittingDocument(String id, Answers wrote, References references) {
             return Outcome.fault(FaultCode.MISSING, WROTE);
         }
         return answers(json, WROTE, sheet)
+                .flatMap(wrote -> minutes(json).map(m -> new Answers(wrote.standing(), m)))
                 .flatMap(wrote -> answers(json, AS_FOUND, sheet)
                         .flatMap(found -> answers(json, AS_LEFT, sheet)
                                 .flatMap(left -> answers(json, AS_LEFT_AGAIN, sheet)
                                         .map(again ->
                                                 new SittingDocument(id, wrote, new References(found, left, again))))));
+    }
+
+    private static Outcome<OptionalDouble> minutes(JsonObject json) {
+        if (!json.has(MINUTES)) {
+            return Outcome.of(OptionalDouble.empty());
+        }
+        if (!(json.get(MINUTES) instanceof Double minutes)) {
+            return Outcome.fault(FaultCode.MALFORMED, MINUTES);
+        }
+        return minutes >= 0 && minutes <= MOST_MINUTES
+                ? Outcome.of(OptionalDouble.of(minutes))
+                : Outcome.fault(FaultCode.OUT_OF_RANGE, MINUTES);
     }
 
     private static Outcome<Answers> answers(JsonObject json, String name, Map<String, SheetLine> sheet) {

@@ -29,6 +29,7 @@ import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
+import app.galdrin.web.marking.Told;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
@@ -192,7 +193,7 @@ final class SheetMaker {
     }
 
     /** In practice the same marking speaks at once; what is not written yet needs no reminder here. */
-    private List<EvidenceWords.Told> told(Step step) {
+    private List<Told> told(Step step) {
         if (!(step instanceof Work || step instanceof Judge || step instanceof Plan)) {
             return List.of();
         }

@@ -10,6 +10,7 @@ import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
+import app.galdrin.web.marking.Told;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.MarkSheets;
@@ -42,6 +43,7 @@ class MarkingController {
     private final MarkSheets sheets;
     private final EvidenceWords evidence;
     private final StepWords steps;
+    private final Words words;
 
     MarkingController(
             Sittings sittings,
@@ -49,7 +51,9 @@ class MarkingController {
             Works works,
             MarkSheets sheets,
             EvidenceWords evidence,
-            StepWords steps) {
+            StepWords steps,
+            Words words) {
+        this.words = words;
         this.sittings = sittings;
         this.entries = entries;
         this.works = works;
@@ -59,7 +63,7 @@ class MarkingController {
     }
 
     /** A line of the mark sheet with its evidence said. */
-    record LineView(MarkLine line, String name, List<EvidenceWords.Told> told) {
+    record LineView(MarkLine line, String name, List<Told> told) {
         public String key() {
             return line.criterion().key();
         }
@@ -129,6 +133,29 @@ class MarkingController {
             flash.addFlashAttribute("refusedAt", criterion);
             flash.addFlashAttribute("typedMarks", marks);
             flash.addFlashAttribute("typedReason", reason);
+        });
+        return "redirect:/marking/" + id + "#" + which.id().key().replace('.', '-');
+    }
+
+    /** Signs that the vehicle as left is accepted although its readings leave it in doubt. */
+    @PostMapping("/marking/{id}/accept-in-doubt")
+    String acceptInDoubt(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam String criterion,
+            @RequestParam String reason,
+            @RequestParam String key,
+            RedirectAttributes flash) {
+        Sitting sitting = practical(me, id);
+        Criterion which = criterion(me, sitting, criterion);
+        String why = reason.strip();
+        Optional<Said> refused = why.isEmpty() || why.length() > LONGEST_REASON
+                ? Optional.of(Said.of("marking.reason", LONGEST_REASON))
+                : sheets.acceptInDoubt(me, sitting, which.id(), words.text("desk.acceptedInDoubt", why), key);
+        refused.ifPresent(said -> {
+            flash.addFlashAttribute("refused", said);
+            flash.addFlashAttribute("refusedAt", criterion);
+            flash.addFlashAttribute("typedDoubt", reason);
         });
         return "redirect:/marking/" + id + "#" + which.id().key().replace('.', '-');
     }
@@ -287,7 +314,13 @@ class MarkingController {
                         .toList());
         model.addAttribute(
                 "places",
-                Places.compare(sitting, log.answers(), references.references().asFound(), steps));
+                Places.compare(
+                        sitting,
+                        assignment,
+                        sheet,
+                        log.answers(),
+                        references.references().asFound(),
+                        steps));
         return log;
     }
 

@@ -169,8 +169,8 @@ final class BenchForm {
             case CHECKLIST -> checklist(id);
             case MEASURE -> measure(id, begun);
             case WORK -> new Work(id, asked(measures), targets(measures));
-            case JUDGE -> new Judge(id, wanted("judge", measures), toldTwice(measures));
-            case PLAN -> new Plan(id, wanted("plan", measures));
+            case JUDGE -> new Judge(id, wanted("judge", measures, Measure::figuresAndDifferences), toldTwice(measures));
+            case PLAN -> new Plan(id, wanted("plan", measures, Measure::figures));
             case ROUND -> round(id, measures);
             case HAND_IN -> new HandIn(id);
         };
@@ -269,9 +269,9 @@ final class BenchForm {
     }
 
     /** The figures that have limits on this sheet, but those that were unticked. */
-    private List<FigureId> wanted(String what, List<Measure> measures) {
+    private List<FigureId> wanted(String what, List<Measure> measures, Function<Measure, List<FigureId>> figures) {
         return measures.stream()
-                .flatMap(m -> m.figures().stream())
+                .flatMap(m -> figures.apply(m).stream())
                 .distinct()
                 .filter(f -> sheet.sheet().limits(f).isPresent())
                 .filter(f -> !typed.containsKey("figured." + f.key()) || typed.containsKey(what + "." + f.key()))

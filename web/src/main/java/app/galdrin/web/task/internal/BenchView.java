@@ -76,6 +76,7 @@ public final class BenchView {
             boolean limited,
             boolean judged,
             boolean planned,
+            boolean canBePlanned,
             boolean adjustable) {}
 
     /** A criterion with its marks as they stand. */
@@ -266,7 +267,10 @@ public final class BenchView {
         Practical p = form.practical;
         for (Step step : p.steps()) {
             if (step instanceof Measure measure) {
-                measure.figures().forEach(figure -> rows.add(row(p, measure, figure)));
+                measure.figuresAndDifferences().stream()
+                        .filter(f -> measure.figures().contains(f)
+                                || form.sheet.sheet().limits(f).isPresent())
+                        .forEach(figure -> rows.add(row(p, measure, figure)));
             }
         }
         return rows;
@@ -283,11 +287,12 @@ public final class BenchView {
                 figure,
                 words.name(figure),
                 names.title(measure),
-                measure.procedure().isWorkedOnPaper(figure),
+                measure.figures().contains(figure) && measure.procedure().isWorkedOnPaper(figure),
                 unit.orElse(null),
                 form.sheet.sheet().limits(figure).isPresent(),
                 judged,
                 planned,
+                measure.figures().contains(figure),
                 form.sheet.sheet().adjustable(figure.adjustment()) != Adjustable.NO);
     }
 

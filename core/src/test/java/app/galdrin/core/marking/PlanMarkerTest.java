@@ -1,0 +1,150 @@
+package app.galdrin.core.marking;
+
+import static app.galdrin.core.Vehicles.TURN;
+import static app.galdrin.core.Vehicles.figure;
+import static app.galdrin.core.marking.MarkerTest.flawless;
+import static app.galdrin.core.marking.MarkerTest.rod;
+import static app.galdrin.core.marking.MarkerTest.state;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.Way;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What a plan would do, on the van of {@link MarkerTest}. */
+class PlanMarkerTest {
+    private static Evidence.Effect effect(Bench bench, String figure) {
+        return bench.evidence("plan.plan", Evidence.Effect.class).stream()
+                .filter(e -> e.figure().equals(figure(figure)))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Set<Set<String>> named(Bench bench, String figure) {
+        return Set.copyOf(effect(bench, figure).slips());
+    }
+
+    /** At 0.30, with -0.11 to 0.03 allowed and -0.04 preferred: 0.54 turns shorter is right, and a quarter of the tolerance about it. */
+    @ParameterizedTest
+    @CsvSource({
+        "shorten,0.54,-0.04,1",
+        "shorten,0.49,-0.01,1",
+        "shorten,0.45,0.016,0.5",
+        "shorten,0.40,0.05,0",
+        "shorten,0.64,-0.104,0.5",
+        "shorten,2,-0.96,0",
+        "lengthen,0.54,0.64,0",
+        "leave,,0.30,0",
+    })
+    void aPlan_isMarkedByWhereItWouldLeaveTheFigure(String way, String amount, double after, double credit) {
+        Bench bench = flawless().write("plan/rod.front.left.way/0/0", way);
+        bench.strike("plan/rod.front.left.amount/0/0");
+        if (amount != null) {
+            bench.write("plan/rod.front.left.amount/0/0", amount);
+        }
+        Evidence.Effect effect = effect(bench, "toe.front.left");
+        assertEquals(credit, effect.credit());
+        assertEquals(after, Math.toDegrees(effect.after()), 0.006);
+        assertFalse(effect.splitAssumed());
+    }
+
+    /** Where the sheet allows less than a step of the part, the nearest step is right. */
+    @Test
+    void theNearestStep_isFull_howeverFarItIs() {
+        Bench bench = flawless().write("plan/topSlot.front.left.amount/0/0", "4");
+        assertEquals(1, effect(bench, "camber.front.left").credit());
+        bench.write("plan/topSlot.front.left.amount/0/0", "6");
+        assertEquals(1, effect(bench, "camber.front.left").credit(), "-0.6 is within a quarter");
+        bench.write("plan/topSlot.front.left.amount/0/0", "8");
+        assertEquals(0.5, effect(bench, "camber.front.left").credit(), "inside at -0.8");
+    }
+
+    /** An amount too small to matter beside the part's steps is none; anything else that is outside is not left alone. */
+    @ParameterizedTest
+    @CsvSource({"0.20,0", "0.16,0", "0.05,0.5", "-0.03,1"})
+    void leavingAWheelOutside_earnsNothing(double toe, double credit) {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                .read(state(3.5, -0.4, -0.4, toe, toe))
+                .workRight();
+        for (String part : List.of("topSlot.front.left", "topSlot.front.right", "rod.front.left", "rod.front.right")) {
+            bench.write("plan/" + part + ".way/0/0", "leave");
+        }
+        assertEquals(credit, effect(bench, "toe.front.left").credit());
+    }
+
+    @Test
+    void slipsOfAPlan_areNamed() {
+        Bench swapped = flawless();
+        rod(swapped, "left", (-0.04 - 0.10) / TURN);
+        rod(swapped, "right", (-0.04 - 0.30) / TURN);
+        assertEquals(Set.of(Set.of("leftRightSwapped")), named(swapped, "toe.front.left"));
+        assertTrue(effect(swapped, "toe.front.left").credit() < 1);
+        Bench wrongWay = flawless();
+        rod(wrongWay, "left", 0.34 / TURN);
+        assertEquals(Set.of(Set.of("wrongWay"), Set.of("wrongLinkage")), named(wrongWay, "toe.front.left"));
+        wrongWay.write("plan/topSlot.front.left.way/0/0", "outward");
+        assertEquals(Set.of(Set.of("wrongWay")), named(wrongWay, "camber.front.left"));
+        Bench twice = flawless();
+        rod(twice, "left", 2 * (-0.04 - 0.30) / TURN);
+        assertEquals(Set.of(Set.of("movedTwice")), named(twice, "toe.front.left"));
+        rod(twice, "right", 2 * (-0.04 - 0.10) / TURN);
+        twice.strike("work/toe.front.left/0/0").strike("work/toe.front.right/0/0");
+        assertEquals(
+                Set.of(Set.of("wholeOnEachSide")), named(twice, "totalToe.front"), "where only the total is known");
+        assertTrue(effect(twice, "totalToe.front").splitAssumed());
+    }
+
+    /** The left slot has an effect in the data, the right one a way only. */
+    @Test
+    void wherePartsHaveNoEffectInTheData_theWayIsAll() {
+        Bench bench = flawless();
+        assertEquals(1, way(bench).credit());
+        assertEquals(Optional.empty(), way(bench).needed());
+        bench.write("plan/topSlot.front.right.way/0/0", "outward");
+        assertEquals(0, way(bench).credit());
+        assertEquals(Way.INWARD, way(bench).neededWay());
+    }
+
+    private static Evidence.Move way(Bench bench) {
+        return bench.evidence("plan.plan", Evidence.Move.class).get(0);
+    }
+
+    @Test
+    void whereNothingCanBeMoved_onlyAFigureOutside_asksForThePart() {
+        Bench inside = flawless();
+        assertEquals(1, noMove(inside));
+        inside.write("plan/part.caster.front/0/0", "lookForThePart");
+        assertEquals(0, noMove(inside));
+        Bench outside =
+                Bench.fullFront(DecisionRule.SIMPLE).read(state(6, 0, 0, 0, 0)).workRight();
+        outside.write("plan/part.caster.front/0/0", "lookForThePart");
+        assertEquals(1, noMove(outside));
+        outside.write("plan/part.caster.front/0/0", "nothing");
+        assertEquals(0, noMove(outside));
+    }
+
+    private static double noMove(Bench bench) {
+        return bench.evidence("plan.plan", Evidence.NoMove.class).get(0).credit();
+    }
+
+    @Test
+    void leavingWhatIsInside_isRight() {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                .read(state(3.5, -0.4, -0.4, -0.02, -0.06))
+                .workRight();
+        for (String part : List.of("topSlot.front.left", "topSlot.front.right", "rod.front.left", "rod.front.right")) {
+            bench.write("plan/" + part + ".way/0/0", "leave");
+            bench.write("plan/part.caster.front/0/0", "nothing");
+        }
+        for (String figure : List.of("camber.front.left", "toe.front.left", "toe.front.right")) {
+            assertEquals(1, effect(bench, figure).credit(), figure);
+        }
+    }
+}

@@ -1,0 +1,45 @@
+package app.galdrin.web.marking;
+
+import app.galdrin.core.marking.Drills;
+import app.galdrin.web.layout.Words;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Slips by name, with why each is one and what is practised against it. */
+@Component
+final class SlipWords {
+
+    private final Words words;
+
+    SlipWords(Words words) {
+        this.words = words;
+    }
+
+    String name(String slip) {
+        return words.text("slip." + slip);
+    }
+
+    /** Sets of slips, any of which explains something; each set is all that has to come together. */
+    List<Told.Slipped> all(List<Set<String>> slips) {
+        return slips.stream().map(this::together).toList();
+    }
+
+    private Told.Slipped together(Set<String> slips) {
+        List<String> keys = slips.stream().sorted().toList();
+        return new Told.Slipped(
+                keys.stream().map(this::name).collect(Collectors.joining(" " + words.text("and") + " ")),
+                keys.stream().map(key -> words.text("slip." + key + ".why")).toList(),
+                keys.stream()
+                        .flatMap(key -> Drills.against(key).stream())
+                        .map(drill -> words.text("drill." + drill.key()))
+                        .distinct()
+                        .collect(Collectors.joining("; ")));
+    }
+
+    /** The names alone, in one line. */
+    String names(List<Set<String>> slips) {
+        return all(slips).stream().map(Told.Slipped::name).collect(Collectors.joining("; "));
+    }
+}
