@@ -31,6 +31,9 @@ public record Checklist(String id, List<Item> items) implements Step {
             new Item("gaitersAndPins", false, false),
             new Item("chocksAndToolsAway", false, false));
 
+    /** What the id of an item looks like. */
+    public static final String ITEM = "[a-zA-Z0-9.]{1,60}";
+
     private static final int LONGEST_KEY = 60;
 
     /** One item, by the key of its words. */

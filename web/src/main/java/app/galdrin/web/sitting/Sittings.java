@@ -160,6 +160,10 @@ public class Sittings {
     }
 
     private UUID reference(SignedIn me, UUID taskId, UUID sheetId, UUID stateId, int attempt) {
+        Optional<UUID> there = mapper.reference(me.centreId(), taskId, stateId, attempt);
+        if (there.isPresent()) {
+            return there.get();
+        }
         UUID id = Ids.next();
         mapper.beginReference(id, me.centreId(), taskId, me.personId(), sheetId, stateId, attempt);
         mapper.addPerson(me.centreId(), id, me.personId());

@@ -1,6 +1,7 @@
 package app.galdrin.web.task;
 
 import app.galdrin.core.task.Mode;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
@@ -14,12 +15,28 @@ interface TaskMapper {
 
     List<UUID> sheets(UUID centreId, UUID taskId);
 
-    List<TaskSummary> list(UUID centreId, int most, int mostCounted);
+    /** The newest version of each practical that is, or is not, retired. */
+    List<TaskSummary> list(UUID centreId, boolean retired, int most, int mostCounted);
+
+    /** One version among those of a practical. */
+    record Version(UUID id, int version, Instant createdAt) {}
+
+    List<Version> versions(UUID centreId, UUID seriesId, int most);
+
+    boolean retired(UUID centreId, UUID seriesId);
+
+    void retire(UUID centreId, UUID seriesId, UUID personId);
+
+    void unretire(UUID centreId, UUID seriesId);
+
+    /** How many bays were taken over. */
+    int takeBays(UUID centreId, UUID fromTaskId, UUID taskId);
 
     /** 0 where it is there already. */
     int insert(
             UUID id,
             UUID centreId,
+            UUID seriesId,
             UUID personId,
             UUID classId,
             String title,

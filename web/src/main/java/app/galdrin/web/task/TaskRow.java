@@ -7,12 +7,21 @@ import java.util.List;
 import java.util.UUID;
 
 /** A task's row. */
-record TaskRow(UUID id, UUID centreId, UUID classId, String className, String document, Instant createdAt) {
+record TaskRow(
+        UUID id,
+        UUID centreId,
+        UUID seriesId,
+        int version,
+        UUID classId,
+        String className,
+        String document,
+        Instant createdAt) {
 
     /** A bay's row. */
     record BayRow(int bay, UUID sheetId, UUID stateId) {}
 
     TaskVersion toVersion(List<SheetVersion> sheets) {
-        return new TaskVersion(id, centreId, TaskDocument.stored(document), sheets, classId, className, createdAt);
+        return new TaskVersion(
+                id, centreId, seriesId, version, TaskDocument.stored(document), sheets, classId, className, createdAt);
     }
 }

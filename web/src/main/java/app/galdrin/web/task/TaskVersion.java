@@ -9,11 +9,15 @@ import java.util.UUID;
 /**
  * A practical as it was set; never changed, since sittings are pinned to it.
  *
+ * @param seriesId what its versions share: the id of the first
+ * @param version 1 and up
  * @param sheets the sheets it may be sat on, at least one; the first is the one the bench showed
  */
 public record TaskVersion(
         UUID id,
         UUID centreId,
+        UUID seriesId,
+        int version,
         Practical practical,
         List<SheetVersion> sheets,
         UUID classId,

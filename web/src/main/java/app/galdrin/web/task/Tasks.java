@@ -9,6 +9,7 @@ import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
 import java.security.SecureRandom;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -52,9 +53,34 @@ public class Tasks {
                 .toList());
     }
 
-    /** The newest tasks first. */
-    public List<TaskSummary> list(UUID centreId) {
-        return mapper.list(centreId, MOST, TaskSummary.MOST_COUNTED);
+    /** The newest version of each practical that is set, or of each that is retired; those made last first. */
+    public List<TaskSummary> list(UUID centreId, boolean retired) {
+        return mapper.list(centreId, retired, MOST, TaskSummary.MOST_COUNTED);
+    }
+
+    /** All versions of a practical, the newest first. */
+    public List<Version> versions(TaskVersion task) {
+        return mapper.versions(task.centreId(), task.seriesId(), MOST).stream()
+                .map(v -> new Version(v.id(), v.version(), v.createdAt()))
+                .toList();
+    }
+
+    /** One of the versions of a practical. */
+    public record Version(UUID id, int version, Instant createdAt) {}
+
+    public boolean retired(TaskVersion task) {
+        return mapper.retired(task.centreId(), task.seriesId());
+    }
+
+    /** Takes a practical out of the list with all its versions, and closes it; its sittings stay. */
+    @Transactional
+    public void retire(UUID personId, TaskVersion task) {
+        mapper.retire(task.centreId(), task.seriesId(), personId);
+        openings.close(task.centreId(), task.id());
+    }
+
+    public void takeBack(TaskVersion task) {
+        mapper.unretire(task.centreId(), task.seriesId());
     }
 
     /**
@@ -65,16 +91,32 @@ public class Tasks {
     @Transactional
     public UUID set(UUID centreId, UUID personId, Practical practical, List<UUID> sheets, UUID classId) {
         UUID id = Ids.next();
-        set(id, centreId, personId, practical, sheets, classId);
+        set(id, centreId, personId, practical, sheets, classId, Optional.empty());
         return id;
     }
 
-    /** The same under an id that came with the form: the same form sent twice sets one task. */
+    /**
+     * The same under an id that came with the form: the same form sent twice sets one task.
+     *
+     * @param before of which it is the next version, if it is one; the vehicles that stand ready for that stand ready for it
+     */
     @Transactional
-    public void set(UUID id, UUID centreId, UUID personId, Practical practical, List<UUID> sheets, UUID classId) {
+    public void set(
+            UUID id,
+            UUID centreId,
+            UUID personId,
+            Practical practical,
+            List<UUID> sheets,
+            UUID classId,
+            Optional<TaskVersion> before) {
+        before.ifPresent(task -> {
+            mapper.lock(centreId, task.seriesId());
+            mapper.unretire(centreId, task.seriesId());
+        });
         int made = mapper.insert(
                 id,
                 centreId,
+                before.map(TaskVersion::seriesId).orElse(id),
                 personId,
                 classId,
                 practical.title(),
@@ -90,7 +132,9 @@ public class Tasks {
         practical
                 .of(Measure.class)
                 .forEach(m -> m.figures().forEach(f -> mapper.insertFigure(centreId, id, f.key(), m.id())));
-        preset(centreId, personId, id, 0, sheets.get(0), null);
+        if (before.map(task -> mapper.takeBays(centreId, task.id(), id)).orElse(0) == 0) {
+            preset(centreId, personId, id, 0, sheets.get(0), null);
+        }
     }
 
     /** The bays of a task, by number. */
@@ -130,6 +174,9 @@ public class Tasks {
     /** Opens a task to its class; a task that is open already keeps its code. */
     @Transactional
     public Opening open(UUID centreId, UUID personId, UUID taskId) {
+        if (retired(task(centreId, taskId))) {
+            throw new NotThere("task that is not retired", taskId, "centre " + centreId);
+        }
         mapper.lock(centreId, taskId);
         return current(centreId, taskId).orElseGet(() -> {
             openings.closeOverdue();

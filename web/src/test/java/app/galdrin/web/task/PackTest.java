@@ -81,7 +81,7 @@ class PackTest {
 
     @Test
     void aFaultyPack_changesNothing_andSaysAllThatIsWrong() {
-        int before = tasks.list(to.id()).size();
+        int before = tasks.list(to.id(), false).size();
         String faulty = pack.replace("\"school\":\"A\"", "\"school\":\"C\"")
                 .replace("\"rule\":\"simple\"", "\"rule\":\"strict\"");
         var refused = take(to, faulty, Ids.next());
@@ -95,7 +95,7 @@ class PackTest {
                 new String[] {"", "[]", "{\"format\":\"galdrin.pack\",\"version\":1}", "x".repeat(600_000)}) {
             assertEquals(422, take(to, text, Ids.next()).statusCode(), text.length() + " letters");
         }
-        assertEquals(before, tasks.list(to.id()).size());
+        assertEquals(before, tasks.list(to.id(), false).size());
         assertEquals(1, library.newestSheets(to.id()).size());
     }
 

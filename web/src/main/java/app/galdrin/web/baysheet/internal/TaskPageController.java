@@ -64,6 +64,8 @@ class TaskPageController {
         if (people != null) {
             return "baysheet/task :: people";
         }
+        model.addAttribute("versions", tasks.versions(task));
+        model.addAttribute("retired", tasks.retired(task));
         model.addAttribute("opening", tasks.current(me.centreId(), id).orElse(null));
         model.addAttribute("canReopen", tasks.canReopen(me.centreId(), id));
         model.addAttribute(

@@ -182,11 +182,18 @@ final class BenchForm {
             return new Checklist(id, ready);
         }
         List<String> kept = typed.getOrDefault("items." + id, List.of());
+        Stream<Checklist.Item> own = kept.stream()
+                .filter(item -> item.matches(Checklist.ITEM) && ready.stream().noneMatch(i -> i.id().equals(item)))
+                .map(item -> new Checklist.Item(item, ticked("critical." + id, item), ticked("witnessed." + id, item)));
         return new Checklist(
                 id,
-                ready.stream()
-                        .filter(i -> kept.contains(i.id()) || i.critical())
+                Stream.concat(ready.stream().filter(i -> kept.contains(i.id()) || i.critical()), own)
+                        .limit(Practical.MOST_LINES)
                         .toList());
+    }
+
+    private boolean ticked(String field, String value) {
+        return typed.getOrDefault(field, List.of()).contains(value);
     }
 
     private Measure measure(String id, Practical begun) {

@@ -40,6 +40,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What the bench shows: the form as it stands, and the sheet and the marks it makes. */
@@ -226,6 +227,15 @@ public final class BenchView {
     /** The ready-made list a checklist is taken from. */
     public List<Checklist.Item> ready(Checklist list) {
         return isClosing(list) ? Checklist.CLOSING : Checklist.PREPARATION;
+    }
+
+    /** Those that can be taken, and its own. */
+    public List<Checklist.Item> items(Checklist list) {
+        List<Checklist.Item> ready = ready(list);
+        return Stream.concat(
+                        ready.stream(),
+                        list.items().stream().filter(i -> ready.stream().noneMatch(r -> r.id().equals(i.id()))))
+                .toList();
     }
 
     public boolean isClosing(Checklist list) {

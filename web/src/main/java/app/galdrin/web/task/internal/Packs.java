@@ -61,7 +61,14 @@ class Packs {
             return new Taken.Refused(
                     List.of(words.text("pack.otherSheet", pack.vehicle().registration())));
         }
-        tasks.set(id, me.centreId(), me.personId(), pack.assignment().practical(), List.of(sheet.get()), classId);
+        tasks.set(
+                id,
+                me.centreId(),
+                me.personId(),
+                pack.assignment().practical(),
+                List.of(sheet.get()),
+                classId,
+                Optional.empty());
         return new Taken.AsTask(id);
     }
 

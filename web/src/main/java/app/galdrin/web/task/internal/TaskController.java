@@ -17,6 +17,7 @@ import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.task.TaskBay;
+import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Validator;
@@ -63,8 +64,10 @@ class TaskController {
     }
 
     @GetMapping("/tasks")
-    String list(@AuthenticationPrincipal SignedIn me, Model model) {
-        model.addAttribute("tasks", tasks.list(me.centreId()));
+    String list(
+            @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "false") boolean retired, Model model) {
+        model.addAttribute("retired", retired);
+        model.addAttribute("tasks", tasks.list(me.centreId(), retired));
         return "task/tasks";
     }
 
@@ -79,10 +82,30 @@ class TaskController {
             @RequestParam MultiValueMap<String, String> typed,
             @RequestParam(required = false) @Nullable String part,
             Model model) {
-        if (show(me, changed(typed), model).isEmpty()) {
+        MultiValueMap<String, String> filled = from(me, typed);
+        if (show(me, changed(filled), model).isEmpty()) {
             return "task/nothing-yet";
         }
         return part == null ? "task/bench" : "task/bench :: preview";
+    }
+
+    /** The form as it begins from a practical that was set: a copy, or its next version. */
+    private MultiValueMap<String, String> from(SignedIn me, MultiValueMap<String, String> typed) {
+        Optional<TaskVersion> before =
+                before(me, typed, "of").or(() -> before(me, typed, "from")).filter(task -> !typed.containsKey("order"));
+        return before.<MultiValueMap<String, String>>map(task -> {
+                    var filled = new LinkedMultiValueMap<>(BenchFilled.with(task, library.newestSheets(me.centreId())));
+                    filled.addAll(typed);
+                    return filled;
+                })
+                .orElse(typed);
+    }
+
+    private Optional<TaskVersion> before(SignedIn me, MultiValueMap<String, String> typed, String field) {
+        String id = Optional.ofNullable(typed.getFirst(field)).orElse("");
+        return KEY.matcher(id).matches()
+                ? Optional.of(tasks.task(me.centreId(), UUID.fromString(id)))
+                : Optional.empty();
     }
 
     @PostMapping("/tasks/new")
@@ -106,7 +129,8 @@ class TaskController {
                 me.personId(),
                 form.get().practical,
                 List.of(form.get().sheet.id()),
-                form.get().classGroup.id());
+                form.get().classGroup.id(),
+                before(me, typed, "of"));
         return "redirect:/tasks/" + id;
     }
 
@@ -133,6 +157,7 @@ class TaskController {
             form = moved(form, move.get(), typed, sheets, classes, title);
         }
         model.addAttribute("key", key(typed));
+        model.addAttribute("of", before(me, typed, "of").orElse(null));
         model.addAttribute("defaultTitle", title);
         model.addAttribute("view", new BenchView(form, words, names));
         return Optional.of(form);
@@ -229,6 +254,17 @@ class TaskController {
         }
         ids.add(at, id);
         return String.join(",", ids);
+    }
+
+    @PostMapping("/tasks/{id}/{what:retire|take-back}")
+    String retire(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, @PathVariable String what) {
+        TaskVersion task = tasks.task(me.centreId(), id);
+        if (what.equals("retire")) {
+            tasks.retire(me.personId(), task);
+        } else {
+            tasks.takeBack(task);
+        }
+        return "redirect:/tasks/" + id;
     }
 
     /** Puts a vehicle in a bay, in a state of its own. */
