@@ -1,5 +1,7 @@
 package app.galdrin.web;
 
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
@@ -25,8 +27,13 @@ import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.Work;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
+import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.library.Library;
+import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.MarkSheets;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
 import java.util.List;
 import java.util.Optional;
@@ -43,8 +50,21 @@ public class TestCentres {
     private final Library library;
     private final Tasks tasks;
     private final JdbcTemplate jdbc;
+    private final Sittings sittings;
+    private final Entries entries;
+    private final MarkSheets sheets;
 
-    TestCentres(People people, Library library, Tasks tasks, JdbcTemplate jdbc) {
+    TestCentres(
+            People people,
+            Library library,
+            Tasks tasks,
+            JdbcTemplate jdbc,
+            Sittings sittings,
+            Entries entries,
+            MarkSheets sheets) {
+        this.sittings = sittings;
+        this.entries = entries;
+        this.sheets = sheets;
         this.people = people;
         this.library = library;
         this.tasks = tasks;
@@ -88,6 +108,36 @@ public class TestCentres {
                 people.session(centre, second),
                 task,
                 tasks.open(centre, teacher, task).code());
+    }
+
+    /** The instructor's readings of the plates' vehicle: 3 mm over 500, which is 0.34 degrees. */
+    public void reference(Centre centre) {
+        UUID reference = sittings.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 0);
+        read(centre.instructor(), sittings.sitting(centre.instructor(), reference));
+    }
+
+    private void read(SignedIn who, Sitting sitting) {
+        for (int repeat = 1; repeat <= 2; repeat++) {
+            Centre.write(sittings, entries, who, sitting, "found/frontDistance/" + repeat + "/0", "1905");
+            Centre.write(sittings, entries, who, sitting, "found/rearDistance/" + repeat + "/0", "1908");
+        }
+    }
+
+    /** Somebody new who reads the same, writes what it comes to as he will, and hands in. */
+    public Sitting sat(Centre centre, String name, String total, boolean signed) {
+        UUID id = people.add(centre.id(), Role.APPRENTICE, name, name + "." + centre.id(), Centre.PASSWORD);
+        var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
+        Sitting sitting = sittings.sitting(centre.instructor(), sittings.begin(opening, id, null));
+        SignedIn who = people.session(centre.id(), id);
+        read(who, sitting);
+        Centre.write(sittings, entries, who, sitting, "work/totalToe.front/0/0", total);
+        Centre.write(sittings, entries, who, sitting, "handIn/done/0/0", "done");
+        if (signed) {
+            assertTrue(
+                    sheets.sign(centre.instructor(), sitting, UUID.randomUUID().toString())
+                            .isEmpty());
+        }
+        return sitting;
     }
 
     private static Practical byPlates(SpecificationSheet sheet) {

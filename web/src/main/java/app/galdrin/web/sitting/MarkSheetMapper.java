@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
 
 /** Stored mark sheets; only ever added to. */
 @Mapper
@@ -20,8 +21,10 @@ interface MarkSheetMapper {
     void insertLines(
             UUID centreId, UUID sittingId, UUID personId, int number, @Param("lines") List<MarkSheetRow.LineRow> lines);
 
-    /** The lines of the sheet that was stored last. */
-    List<MarkSheetRow.LineRow> lines(UUID centreId, UUID sittingId, UUID personId);
+    /** The lines of a sheet: of the one that was stored last where no number is given. */
+    List<MarkSheetRow.LineRow> lines(UUID centreId, UUID sittingId, UUID personId, @Nullable Integer number);
+
+    List<MarkSheets.Stored> history(UUID centreId, UUID sittingId, UUID personId, int most);
 
     /** One instance at a time until the transaction ends. */
     boolean lockAll();

@@ -7,10 +7,12 @@ import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Said;
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,6 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class MarkSheets {
 
     private static final String DESK = "desk";
+    private static final int MOST_STORED = 50;
 
     private final Sittings sittings;
     private final Entries entries;
@@ -46,8 +49,34 @@ public class MarkSheets {
 
     /** The sheet that was stored last. */
     public Optional<MarkSheet> stored(Sitting sitting) {
+        return stored(sitting, null);
+    }
+
+    /**
+     * A sheet as it was stored.
+     *
+     * @param reason why it was marked anew; null where it was signed at the desk
+     */
+    public record Stored(
+            int number,
+            BigDecimal total,
+            int available,
+            BigDecimal percent,
+            boolean competent,
+            String madeBy,
+            Instant madeAt,
+            @Nullable String reason) {}
+
+    /** All that were stored of a sitting, the newest first. */
+    public List<Stored> history(Sitting sitting) {
         UUID person = sitting.people().get(0).id();
-        List<MarkSheetRow.LineRow> lines = mapper.lines(sitting.centreId(), sitting.id(), person);
+        return mapper.history(sitting.centreId(), sitting.id(), person, MOST_STORED);
+    }
+
+    /** One of those that were stored, by its number. */
+    public Optional<MarkSheet> stored(Sitting sitting, @Nullable Integer number) {
+        UUID person = sitting.people().get(0).id();
+        List<MarkSheetRow.LineRow> lines = mapper.lines(sitting.centreId(), sitting.id(), person, number);
         return lines.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new MarkSheet(lines.stream().map(json::toLine).toList()));

@@ -11,7 +11,9 @@ import java.util.UUID;
 /**
  * A sitting, without its entries.
  *
- * @param sheet the sheet it is pinned to
+ * @param sheet the sheet it was sat on
+ * @param markedBy the version of the practical by whose scheme it is marked: the one it was sat under, until it was marked anew
+ * @param markedOn the sheet it is marked on, likewise
  * @param stateId the state of the vehicle it began on, or of which a reference was taken
  * @param stateRound the round that made this state; 0 for one that was put up
  * @param ofSittingId the sitting whose round made this state
@@ -23,6 +25,8 @@ public record Sitting(
         UUID centreId,
         TaskVersion task,
         SheetVersion sheet,
+        TaskVersion markedBy,
+        SheetVersion markedOn,
         UUID stateId,
         int stateRound,
         Optional<UUID> ofSittingId,

@@ -19,6 +19,8 @@ record SittingRow(
         UUID centreId,
         UUID taskId,
         UUID sheetId,
+        UUID markedByTask,
+        UUID markedOnSheet,
         UUID stateId,
         int stateRound,
         @Nullable UUID ofSittingId,
@@ -31,12 +33,14 @@ record SittingRow(
         List<String> personNames,
         SittingState state) {
 
-    Sitting toSitting(TaskVersion task, SheetVersion sheet) {
+    Sitting toSitting(TaskVersion task, SheetVersion sheet, TaskVersion markedBy, SheetVersion markedOn) {
         return new Sitting(
                 id,
                 centreId,
                 task,
                 sheet,
+                markedBy,
+                markedOn,
                 stateId,
                 stateRound,
                 Optional.ofNullable(ofSittingId),

@@ -225,7 +225,11 @@ public class Sittings {
     /** The sitting of a row. */
     Sitting whole(SittingRow row) {
         UUID centre = row.centreId();
-        return row.toSitting(tasks.task(centre, row.taskId()), library.sheet(centre, row.sheetId()));
+        return row.toSitting(
+                tasks.task(centre, row.taskId()),
+                library.sheet(centre, row.sheetId()),
+                tasks.task(centre, row.markedByTask()),
+                library.sheet(centre, row.markedOnSheet()));
     }
 
     private static boolean maySee(SignedIn me, Sitting sitting) {

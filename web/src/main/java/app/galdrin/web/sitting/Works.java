@@ -10,6 +10,7 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Practical;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
@@ -51,13 +52,13 @@ public class Works {
                         sitting.task().practical(), sitting.sheet().sheet())));
     }
 
-    /** The practical on its vehicle, in its bay. */
+    /** The practical on its vehicle, in its bay, as it is marked. */
     public Assignment assignment(Sitting sitting) {
         BayFloor floor = sitting.bay()
                 .flatMap(bay -> Optional.ofNullable(bays.bay(sitting.centreId(), bay)))
                 .map(BayRow::toFloor)
                 .orElse(BayFloor.UNSURVEYED);
-        return new Assignment(sitting.task().practical(), sitting.sheet().sheet(), floor);
+        return new Assignment(sitting.markedBy().practical(), sitting.markedOn().sheet(), floor);
     }
 
     /**
@@ -114,21 +115,23 @@ public class Works {
 
     /** The mark sheet of a sitting as it stands, the instructor's overrides in place. */
     public MarkSheet markSheet(Sitting sitting, Log log, References references) {
-        Answers wrote = log.answers();
-        OptionalDouble taken = minutes(sitting, log);
-        return Marker.mark(assignment(sitting), taken.isPresent() ? wrote.in(taken.getAsDouble()) : wrote, references)
-                .with(log.overrides());
+        Assignment assignment = assignment(sitting);
+        int extra = sitting.state().extraMinutes();
+        return markSheet(assignment, log, minutes(assignment.practical(), sitting.begunAt(), extra, log), references);
+    }
+
+    /** The same of a log, done in so many minutes if that is known. */
+    static MarkSheet markSheet(Assignment assignment, Log log, OptionalDouble minutes, References references) {
+        var wrote = new Answers(log.answers().standing(), minutes);
+        return Marker.mark(assignment, wrote, references).with(log.overrides());
     }
 
     /** From the beginning to the hand-in that stands, by the clocks of the devices; what was given beyond the limit is taken off. */
-    private static OptionalDouble minutes(Sitting sitting, Log log) {
-        return sitting.task()
-                .practical()
+    static OptionalDouble minutes(Practical practical, Instant begun, int extra, Log log) {
+        return practical
                 .of(HandIn.class)
                 .flatMap(step -> log.at(LineKey.of(step.id(), HandIn.DONE)).stream())
-                .mapToDouble(entry ->
-                        Duration.between(sitting.begunAt(), entry.writtenAt()).toSeconds() / SECONDS
-                                - sitting.state().extraMinutes())
+                .mapToDouble(entry -> Duration.between(begun, entry.writtenAt()).toSeconds() / SECONDS - extra)
                 .map(minutes -> Math.max(0, minutes))
                 .findFirst();
     }

@@ -10,8 +10,6 @@ import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.account.People;
-import app.galdrin.web.account.Role;
-import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
@@ -56,32 +54,11 @@ class MatrixTest {
     void aClass() {
         centre = centres.plates();
         teacher = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
-        UUID reference = sittings.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 0);
-        read(centre.instructor(), sittings.sitting(centre.instructor(), reference));
+        centres.reference(centre);
     }
 
-    private void read(SignedIn who, Sitting sitting) {
-        for (int repeat = 1; repeat <= 2; repeat++) {
-            Centre.write(sittings, entries, who, sitting, "found/frontDistance/" + repeat + "/0", "1905");
-            Centre.write(sittings, entries, who, sitting, "found/rearDistance/" + repeat + "/0", "1908");
-        }
-    }
-
-    /** Reads 3 mm over 500, which is 0.34 degrees, and writes what it comes to as he will. */
     private Sitting sat(String name, String total, boolean signed) {
-        UUID id = people.add(centre.id(), Role.APPRENTICE, name, name + "." + centre.id(), Centre.PASSWORD);
-        var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
-        Sitting sitting = sittings.sitting(centre.instructor(), sittings.begin(opening, id, null));
-        SignedIn who = people.session(centre.id(), id);
-        read(who, sitting);
-        Centre.write(sittings, entries, who, sitting, "work/totalToe.front/0/0", total);
-        Centre.write(sittings, entries, who, sitting, "handIn/done/0/0", "done");
-        if (signed) {
-            assertTrue(
-                    sheets.sign(centre.instructor(), sitting, UUID.randomUUID().toString())
-                            .isEmpty());
-        }
-        return sitting;
+        return centres.sat(centre, name, total, signed);
     }
 
     private String matrix(Visitor visitor, String sort) {

@@ -95,6 +95,7 @@ class MarkingController {
         model.addAttribute(
                 "askedAgain", sittings.findReferenceAgain(sitting, round).isPresent());
         model.addAttribute("round", round);
+        model.addAttribute("history", sheets.history(sitting));
         model.addAttribute("question", works.referenceQuestion(sitting));
         model.addAttribute("late", log.lateWaiting());
         model.addAttribute("next", next(me, id).map(SittingSummary::id).orElse(null));
@@ -111,6 +112,30 @@ class MarkingController {
                 .findFirst()
                 .or(() -> waiting.stream().findFirst())
                 .filter(s -> !s.id().equals(id));
+    }
+
+    /** A sheet as it was stored then. */
+    @GetMapping("/marking/{id}/stored/{number}")
+    String stored(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, @PathVariable int number, Model model) {
+        Sitting sitting = practical(me, id);
+        MarkSheet sheet = sheets.stored(sitting, number).orElseThrow(() -> new NotThere("mark sheet", number, me));
+        var practical = sitting.markedBy().practical();
+        model.addAttribute("sitting", sitting);
+        model.addAttribute("task", sitting.markedBy());
+        model.addAttribute("sheet", sheet);
+        model.addAttribute(
+                "stored",
+                sheets.history(sitting).stream()
+                        .filter(s -> s.number() == number)
+                        .findFirst()
+                        .orElseThrow(() -> new NotThere("mark sheet", number, me)));
+        model.addAttribute(
+                "lines",
+                sheet.lines().stream()
+                        .map(l ->
+                                new LineView(l, steps.criterion(practical, l.criterion()), evidence.tell(l.evidence())))
+                        .toList());
+        return "marking/stored";
     }
 
     @PostMapping("/marking/{id}/override")
@@ -162,7 +187,7 @@ class MarkingController {
 
     private static Criterion criterion(SignedIn me, Sitting sitting, String key) {
         return Criterion.Id.parse(key)
-                .flatMap(sitting.task().practical().scheme()::criterion)
+                .flatMap(sitting.markedBy().practical().scheme()::criterion)
                 .orElseThrow(() -> new NotThere("criterion", Words.quote(key), me));
     }
 
@@ -295,10 +320,10 @@ class MarkingController {
         Log log = sittings.log(sitting.centreId(), sitting.id());
         Works.Taken references = works.references(sitting, log);
         MarkSheet sheet = sheets.toShow(sitting, log, references);
-        var practical = sitting.task().practical();
+        var practical = sitting.markedBy().practical();
         var assignment = works.assignment(sitting);
         model.addAttribute("sitting", sitting);
-        model.addAttribute("task", sitting.task());
+        model.addAttribute("task", sitting.markedBy());
         model.addAttribute("sheet", sheet);
         model.addAttribute("inDoubt", sheet.lines().stream().anyMatch(MarkLine::asksForAnotherReading));
         model.addAttribute(

@@ -1,0 +1,141 @@
+package app.galdrin.web.marking.internal;
+
+import app.galdrin.web.account.Role;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.library.Library;
+import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.sitting.Remarks;
+import app.galdrin.web.sitting.Remarks.Changed;
+import app.galdrin.web.sitting.Remarks.LineBefore;
+import app.galdrin.web.sitting.Remarks.Remark;
+import app.galdrin.web.task.TaskVersion;
+import app.galdrin.web.task.Tasks;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Marking anew: what would change is worked out and shown before anything does. */
+@Controller
+class RemarkController {
+
+    private final Remarks remarks;
+    private final Tasks tasks;
+    private final Library library;
+    private final StepWords steps;
+
+    RemarkController(Remarks remarks, Tasks tasks, Library library, StepWords steps) {
+        this.remarks = remarks;
+        this.tasks = tasks;
+        this.library = library;
+        this.steps = steps;
+    }
+
+    /** By the scheme of a version of a practical, for all versions with the same steps. */
+    @GetMapping("/marking/anew/{taskId}")
+    String ask(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, Model model) {
+        TaskVersion by = tasks.task(me.centreId(), taskId);
+        model.addAttribute("task", by);
+        model.addAttribute("versions", remarks.alike(by));
+        model.addAttribute("all", tasks.versions(by).size());
+        model.addAttribute("concerned", remarks.concerned(by, Optional.empty()));
+        model.addAttribute("sheets", sheets(me, by));
+        model.addAttribute("before", remarks.ofTask(by));
+        model.addAttribute("mayMark", me.is(Role.INSTRUCTOR));
+        return "marking/anew";
+    }
+
+    /** All versions of the sheets of the vehicles it may be sat on. */
+    private List<SheetVersion> sheets(SignedIn me, TaskVersion task) {
+        return task.sheets().stream()
+                .map(SheetVersion::vehicleId)
+                .distinct()
+                .flatMap(vehicle -> library.versions(me.centreId(), vehicle).stream())
+                .toList();
+    }
+
+    @PostMapping("/marking/anew/{taskId}")
+    String begin(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID taskId,
+            @RequestParam(required = false) @Nullable UUID sheet,
+            @RequestParam(defaultValue = "") String reason,
+            RedirectAttributes flash) {
+        TaskVersion by = tasks.task(me.centreId(), taskId);
+        Optional<SheetVersion> on = Optional.ofNullable(sheet)
+                .map(id -> sheets(me, by).stream()
+                        .filter(s -> s.id().equals(id))
+                        .findFirst()
+                        .orElseThrow(() -> new NotThere("sheet of the task", id, me)));
+        Optional<UUID> begun = remarks.begin(me, by, on, reason);
+        if (begun.isEmpty()) {
+            flash.addFlashAttribute("refused", Said.of("remark.refused"));
+            flash.addFlashAttribute("typedReason", reason);
+        }
+        return begun.map(id -> "redirect:/marking/anew/run/" + id).orElse("redirect:/marking/anew/" + taskId);
+    }
+
+    /** Someone's sheet before and after, with the criteria that differ. */
+    record ChangedView(Changed marks, List<CriterionView> lines) {}
+
+    /** A criterion that differs. */
+    record CriterionView(String name, LineBefore line) {}
+
+    @GetMapping("/marking/anew/run/{id}")
+    String run(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "0") int from,
+            @RequestParam(required = false) @Nullable String part,
+            Model model) {
+        Remark remark = remarks.remark(me, id);
+        TaskVersion by = tasks.task(me.centreId(), remark.taskId());
+        List<Changed> changed =
+                remark.state() == Remarks.State.READY ? remarks.changed(remark, Math.max(0, from)) : List.of();
+        model.addAttribute("remark", remark);
+        model.addAttribute("task", by);
+        model.addAttribute("onSheet", remarks.sheet(remark).orElse(null));
+        model.addAttribute("from", from);
+        model.addAttribute("page", Remarks.page());
+        model.addAttribute("changed", views(by, changed, remarks.lines(remark, changed)));
+        model.addAttribute("mayMark", me.is(Role.INSTRUCTOR));
+        return part == null ? "marking/anew-run" : "marking/anew-run :: progress";
+    }
+
+    private List<ChangedView> views(TaskVersion by, List<Changed> changed, Map<String, List<LineBefore>> lines) {
+        return changed.stream()
+                .map(c -> new ChangedView(
+                        c,
+                        lines.getOrDefault(c.sittingId() + "/" + c.personId(), List.of()).stream()
+                                .map(l -> new CriterionView(steps.criterion(by.practical(), l.criterion()), l))
+                                .toList()))
+                .toList();
+    }
+
+    @PostMapping("/marking/anew/run/{id}/{what:apply|cancel}")
+    String decide(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @PathVariable String what,
+            RedirectAttributes flash) {
+        Remark remark = remarks.remark(me, id);
+        if (what.equals("apply")) {
+            remarks.apply(me, remark.id()).ifPresent(why -> flash.addFlashAttribute("refused", why));
+        } else {
+            remarks.cancel(me, remark.id());
+        }
+        return "redirect:/marking/anew/run/" + id;
+    }
+}

@@ -1,0 +1,157 @@
+package app.galdrin.web.sitting;
+
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.task.Aspect;
+import app.galdrin.web.account.Role;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.cursor.Cursor;
+import org.jspecify.annotations.Nullable;
+
+/** Marking anew: what is read for it in one go, and what came of it. */
+@Mapper
+interface RemarkMapper {
+
+    /**
+     * Which sittings are marked anew.
+     *
+     * @param taskIds versions of the practical that they were sat under
+     * @param vehicleId of which they have to be; null where it does not matter
+     */
+    record Concerned(
+            UUID centreId, List<UUID> taskIds, @Nullable UUID vehicleId) {}
+
+    /**
+     * A sitting with the sheet that was stored last for one of its people.
+     *
+     * @param marks of that sheet's lines: {@code step.aspect=marks}, in their order, with blanks between
+     */
+    record Stored(
+            UUID sittingId,
+            UUID taskId,
+            UUID sheetId,
+            UUID stateId,
+            Instant begunAt,
+            @Nullable Integer bay,
+            int extraMinutes,
+            UUID personId,
+            int number,
+            BigDecimal total,
+            BigDecimal percent,
+            boolean competent,
+            String marks) {}
+
+    /**
+     * An entry of a sitting, or of a reference of the state that a round of it made: flat, since rows that share a part would be put
+     * together.
+     *
+     * @param round 0 for what the sitting itself holds
+     * @param attempt which reference of that state
+     * @param inSitting in whose log it stands
+     */
+    record Wrote(
+            UUID sittingId,
+            int round,
+            int attempt,
+            UUID inSitting,
+            int seq,
+            String key,
+            String step,
+            String line,
+            int repeatNo,
+            int roundNo,
+            String written,
+            @Nullable BigDecimal value,
+            @Nullable BigDecimal resolution,
+            boolean isStrike,
+            List<String> saw,
+            boolean late,
+            UUID personId,
+            Role role,
+            String device,
+            long deviceSeq,
+            Instant writtenAt,
+            Instant receivedAt) {
+
+        Entry toEntry() {
+            return new Entry(
+                    seq,
+                    key,
+                    new LineKey(step, line, repeatNo, roundNo),
+                    written,
+                    value,
+                    resolution,
+                    isStrike,
+                    saw,
+                    late,
+                    personId,
+                    role,
+                    device,
+                    deviceSeq,
+                    writtenAt,
+                    receivedAt);
+        }
+    }
+
+    Cursor<Stored> stored(@Param("c") Concerned concerned);
+
+    Cursor<Wrote> entries(@Param("c") Concerned concerned);
+
+    Cursor<Wrote> left(@Param("c") Concerned concerned);
+
+    /** How many sittings there are, and how many of them have sheets. */
+    int count(@Param("c") Concerned concerned);
+
+    // ---- one marking anew
+
+    void insert(UUID id, UUID centreId, UUID taskId, @Nullable UUID sheetId, String reason, int total, UUID personId);
+
+    Optional<Remarks.Remark> remark(UUID centreId, UUID id);
+
+    List<Remarks.Remark> ofTask(UUID centreId, UUID taskId, int most);
+
+    /** Moves it on; 0 where it is not in the state from which it goes there. */
+    int to(UUID centreId, UUID id, Remarks.State from, Remarks.State to);
+
+    /** Tells how far it is; 0 where it was stopped. */
+    int progress(UUID centreId, UUID id, Remarks.State state, int done, int changed);
+
+    /** Throws away what was laid down. */
+    void clearSheets(UUID centreId, UUID id);
+
+    void clearLines(UUID centreId, UUID id);
+
+    /** Sittings, or references of theirs, in which something was written since they were marked anew. */
+    int stale(UUID centreId, UUID id);
+
+    /** The last sitting of the next so many that were marked anew; empty behind the last. */
+    Optional<UUID> upTo(UUID centreId, UUID id, @Nullable UUID after, int most);
+
+    int applySheets(UUID centreId, UUID id, @Nullable UUID after, UUID upTo, UUID personId);
+
+    void applyLines(UUID centreId, UUID id, @Nullable UUID after, UUID upTo);
+
+    void applyMarkedBy(UUID centreId, UUID id, @Nullable UUID after, UUID upTo);
+
+    // ---- what would change
+
+    List<Remarks.Changed> changed(UUID centreId, UUID id, int from, int most);
+
+    /** The lines that differ, of some sittings. */
+    List<ChangedLine> changedLines(UUID centreId, UUID id, @Param("sittings") List<UUID> sittings);
+
+    /** A line of someone's sheet before and after. */
+    record ChangedLine(
+            UUID sittingId,
+            UUID personId,
+            String step,
+            Aspect aspect,
+            @Nullable BigDecimal before,
+            @Nullable BigDecimal after,
+            int available) {}
+}

@@ -1,0 +1,228 @@
+package app.galdrin.web.sitting;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.web.account.Role;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Ids;
+import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.Said;
+import app.galdrin.web.library.Library;
+import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.sitting.RemarkMapper.ChangedLine;
+import app.galdrin.web.sitting.RemarkMapper.Concerned;
+import app.galdrin.web.task.TaskVersion;
+import app.galdrin.web.task.Tasks;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/**
+ * Marking anew what was marked already, after a scheme, a sheet or a reference has changed. What would come out is laid down beside the
+ * marks and shown; applied, it is put among them in one go. Thrown away, nothing was ever there.
+ */
+@Service
+public class Remarks {
+
+    private static final int LONGEST_REASON = 400;
+    private static final int MOST = 20;
+    private static final int PAGE = 100;
+
+    private final RemarkMapper mapper;
+    private final RemarkRun run;
+    private final Tasks tasks;
+    private final Library library;
+
+    Remarks(RemarkMapper mapper, RemarkRun run, Tasks tasks, Library library) {
+        this.mapper = mapper;
+        this.run = run;
+        this.tasks = tasks;
+        this.library = library;
+    }
+
+    /** How far it is. */
+    public enum State implements Keyed {
+        WORKING("working"),
+        READY("ready"),
+        APPLYING("applying"),
+        APPLIED("applied"),
+        CANCELLED("cancelled"),
+        FAILED("failed");
+
+        private final String key;
+
+        State(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+
+        /** Whether it is at work, so that a page has something to follow. */
+        public boolean moves() {
+            return this == WORKING || this == APPLYING;
+        }
+    }
+
+    /**
+     * One marking anew.
+     *
+     * @param taskId the version by whose scheme it marks
+     * @param sheetId the sheet it marks on, where it is another than each was marked on
+     * @param done of {@code total} sittings
+     * @param changed sheets whose marks come out otherwise
+     * @param stopped whether nothing has moved for a minute, as when a server was stopped
+     */
+    public record Remark(
+            UUID id,
+            UUID centreId,
+            UUID taskId,
+            @Nullable UUID sheetId,
+            String reason,
+            State state,
+            int total,
+            int done,
+            int changed,
+            String madeBy,
+            Instant madeAt,
+            boolean stopped,
+            @Nullable Instant appliedAt) {}
+
+    /** Someone's marks before and after. */
+    public record Changed(
+            UUID sittingId,
+            UUID personId,
+            String name,
+            BigDecimal oldTotal,
+            BigDecimal total,
+            int available,
+            BigDecimal oldPercent,
+            BigDecimal percent,
+            boolean oldCompetent,
+            boolean competent,
+            boolean released) {}
+
+    /** A criterion before and after; empty where the scheme had or has none of it. */
+    public record LineBefore(
+            Criterion.Id criterion, Optional<BigDecimal> before, Optional<BigDecimal> after, int available) {}
+
+    /** The versions of a practical whose sittings can be marked by one of them: those with the same steps. */
+    public List<Tasks.Version> alike(TaskVersion by) {
+        return tasks.versions(by).stream()
+                .filter(v -> tasks.task(by.centreId(), v.id())
+                        .practical()
+                        .steps()
+                        .equals(by.practical().steps()))
+                .toList();
+    }
+
+    /** How many sittings would be looked at. */
+    public int concerned(TaskVersion by, Optional<SheetVersion> on) {
+        return mapper.count(which(by, on));
+    }
+
+    private Concerned which(TaskVersion by, Optional<SheetVersion> on) {
+        return new Concerned(
+                by.centreId(),
+                alike(by).stream().map(Tasks.Version::id).toList(),
+                on.map(SheetVersion::vehicleId).orElse(null));
+    }
+
+    /** Begins to mark anew by the scheme of a version; empty where the reason can't stand or there is nothing to mark. */
+    public Optional<UUID> begin(SignedIn me, TaskVersion by, Optional<SheetVersion> on, String reason) {
+        Concerned which = which(by, on);
+        int total = mapper.count(which);
+        if (reason.isBlank() || reason.length() > LONGEST_REASON || total == 0) {
+            return Optional.empty();
+        }
+        UUID id = Ids.next();
+        mapper.insert(
+                id,
+                me.centreId(),
+                by.id(),
+                on.map(SheetVersion::id).orElse(null),
+                reason.strip(),
+                total,
+                me.personId());
+        run.work(id, which, by, on);
+        return Optional.of(id);
+    }
+
+    /** One of this centre. */
+    public Remark remark(SignedIn me, UUID id) {
+        return mapper.remark(me.centreId(), id)
+                .filter(r -> me.is(Role.INSTRUCTOR) || me.is(Role.VERIFIER))
+                .orElseThrow(() -> new NotThere("marking anew", id, me));
+    }
+
+    /** Those that marked by a version, the newest first. */
+    public List<Remark> ofTask(TaskVersion by) {
+        return mapper.ofTask(by.centreId(), by.id(), MOST);
+    }
+
+    /** Stops it and throws away what came of it; what was applied stays. */
+    public void cancel(SignedIn me, UUID id) {
+        for (State from : List.of(State.WORKING, State.READY, State.APPLYING, State.FAILED)) {
+            if (mapper.to(me.centreId(), id, from, State.CANCELLED) > 0) {
+                run.clear(me.centreId(), id);
+            }
+        }
+    }
+
+    /** Puts it among the marks; says why not where something was written since. */
+    public Optional<Said> apply(SignedIn me, UUID id) {
+        if (mapper.stale(me.centreId(), id) > 0) {
+            return Optional.of(Said.of("remark.stale"));
+        }
+        if (mapper.to(me.centreId(), id, State.READY, State.APPLYING) == 0) {
+            return Optional.of(Said.of("remark.notReady"));
+        }
+        run.apply(me, id);
+        return Optional.empty();
+    }
+
+    public static int page() {
+        return PAGE;
+    }
+
+    /** What changes, a page of it. */
+    public List<Changed> changed(Remark remark, int from) {
+        return mapper.changed(remark.centreId(), remark.id(), from, PAGE);
+    }
+
+    /** The criteria that change, by sitting and person. */
+    public Map<String, List<LineBefore>> lines(Remark remark, List<Changed> of) {
+        return of.isEmpty()
+                ? Map.of()
+                : mapper
+                        .changedLines(
+                                remark.centreId(),
+                                remark.id(),
+                                of.stream().map(Changed::sittingId).toList())
+                        .stream()
+                        .collect(Collectors.groupingBy(
+                                l -> l.sittingId() + "/" + l.personId(),
+                                Collectors.mapping(Remarks::line, Collectors.toList())));
+    }
+
+    private static LineBefore line(ChangedLine line) {
+        return new LineBefore(
+                new Criterion.Id(line.step(), line.aspect()),
+                Optional.ofNullable(line.before()),
+                Optional.ofNullable(line.after()),
+                line.available());
+    }
+
+    /** The sheet it marks on, where it is one of its own. */
+    public Optional<SheetVersion> sheet(Remark remark) {
+        return Optional.ofNullable(remark.sheetId()).map(id -> library.sheet(remark.centreId(), id));
+    }
+}
