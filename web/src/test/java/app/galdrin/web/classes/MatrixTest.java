@@ -10,12 +10,16 @@ import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.account.People;
+import app.galdrin.web.account.Role;
+import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -121,5 +125,74 @@ class MatrixTest {
                 stranger.get("/marking/class/" + centre.taskId() + "/alike").statusCode());
         var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
         assertEquals(403, apprentice.get("/marking/class/" + centre.taskId()).statusCode());
+    }
+
+    /** A class in which three of the better half miss a band that careful hands keep. */
+    @Test
+    void aBandThatTheBetterHalfMisses_isSaid() {
+        for (int i = 0; i < 6; i++) {
+            Sitting sitting = sat("Person" + i, "0.34", false);
+            Criterion.Id reading = Criterion.Id.parse("found.reading").orElseThrow();
+            BigDecimal marks = i < 3 ? new BigDecimal("19") : new BigDecimal("20");
+            sheets.override(
+                    centre.instructor(),
+                    sitting,
+                    reading,
+                    marks,
+                    "seen",
+                    UUID.randomUUID().toString());
+            Criterion.Id working = Criterion.Id.parse("work.working").orElseThrow();
+            BigDecimal worked = i < 3 ? new BigDecimal("20") : BigDecimal.ONE;
+            sheets.override(
+                    centre.instructor(),
+                    sitting,
+                    working,
+                    worked,
+                    "seen",
+                    UUID.randomUUID().toString());
+            sheets.sign(centre.instructor(), sitting, UUID.randomUUID().toString());
+        }
+        String page = matrix(teacher, "");
+        assertTrue(page.contains("Bands that may fail the careful"), page);
+        assertTrue(page.contains("Reading: 3 of the better half"));
+    }
+
+    /** Three people on two vehicle states, each twice; the plates of one read a millimetre more. */
+    @Test
+    void whoVaried_isSplitAndSaid() {
+        sat("Ada", "0.34", false);
+        String early =
+                teacher.get("/marking/class/" + centre.taskId() + "/varied").body();
+        assertTrue(early.contains("Too little to split"), early);
+        List<SignedIn> people = new ArrayList<>();
+        for (String name : List.of("Bea", "Cyd", "Dan")) {
+            UUID id = this.people.add(centre.id(), Role.APPRENTICE, name, name + "." + centre.id(), Centre.PASSWORD);
+            people.add(this.people.session(centre.id(), id));
+        }
+        var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
+        UUID sheet = tasks.task(centre.id(), centre.taskId()).firstSheet().id();
+        for (String rear : List.of("1908", "1912")) {
+            tasks.preset(centre.id(), centre.instructor().personId(), centre.taskId(), 1, sheet, null);
+            for (int p = 0; p < 3; p++) {
+                SignedIn who = people.get(p);
+                Sitting sitting = sittings.sitting(who, sittings.begin(opening, who.personId(), 1));
+                if (sitting.state().handedIn()) {
+                    sitting = sittings.sitting(who, sittings.sitAgain(centre.instructor(), sitting));
+                }
+                for (int repeat = 1; repeat <= 2; repeat++) {
+                    String front = String.valueOf(1904 + p + 0.1 * repeat);
+                    Centre.write(sittings, entries, who, sitting, "found/frontDistance/" + repeat + "/0", front);
+                    Centre.write(sittings, entries, who, sitting, "found/rearDistance/" + repeat + "/0", rear);
+                }
+                Centre.write(sittings, entries, who, sitting, "handIn/done/0/0", "done");
+            }
+        }
+        String page =
+                teacher.get("/marking/class/" + centre.taskId() + "/varied").body();
+        assertTrue(page.contains("14 readings by 4 people on 3 vehicle states"), page);
+        assertTrue(page.contains("Most of the spread comes from: Vehicle"), page);
+        assertTrue(page.contains("Beside the vehicles it is the people"), page);
+        assertTrue(
+                page.contains("nobody can be failed on the verdict"), "a millimetre from one to the next is too much");
     }
 }

@@ -36,6 +36,9 @@ interface MatrixMapper {
 
     List<Person> people(UUID centreId, UUID taskId, int most);
 
+    /** Everything that was handed in of a task, each attempt by itself. */
+    List<UUID> sittings(UUID centreId, UUID taskId, int most);
+
     List<Cell> cells(UUID centreId, UUID taskId, int most);
 
     List<SlipCount> slips(UUID centreId, UUID taskId, int most);

@@ -1,6 +1,7 @@
 package app.galdrin.web.classes.internal;
 
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.classes.internal.MatrixMapper.Cell;
 import app.galdrin.web.classes.internal.MatrixMapper.Person;
@@ -12,8 +13,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * People by criteria.
@@ -31,8 +34,9 @@ public record MatrixView(List<Column> columns, List<Row> rows) {
      *
      * @param share of the marks that the class has, whole percent; empty where nobody is marked in it
      * @param alike whether everybody has the same of it, so that it tells nobody from anybody
+     * @param carefulLosing how many of the better half lose marks on a band, where those are so many that it may be too narrow; else 0
      */
-    public record Column(String key, String name, Optional<Integer> share, boolean alike) {}
+    public record Column(String key, String name, Optional<Integer> share, boolean alike, int carefulLosing) {}
 
     /** One person's marks in the order of the columns; a cell is empty where the criterion is none of his sheet. */
     public record Row(Person person, List<Optional<Mark>> marks) {}
@@ -69,7 +73,9 @@ public record MatrixView(List<Column> columns, List<Row> rows) {
                     .put(id, cell);
         }
         List<Column> columns = new ArrayList<>();
-        byCriterion.forEach((id, all) -> columns.add(new Column(id.key(), names.apply(id), share(all), alike(all))));
+        Set<UUID> better = betterHalf(people);
+        byCriterion.forEach((id, all) -> columns.add(
+                new Column(id.key(), names.apply(id), share(all), alike(all), carefulLosing(id, all, better))));
         List<Row> rows = new ArrayList<>();
         for (Person person : byNeed ? inNeed(people) : people) {
             Map<Criterion.Id, Cell> mine = byPerson.getOrDefault(person.personId(), Map.of());
@@ -101,10 +107,40 @@ public record MatrixView(List<Column> columns, List<Row> rows) {
                         .intValue());
     }
 
+    /** The half with the most marks, of those who are marked; nobody where they are too few to say anything. */
+    private static Set<UUID> betterHalf(List<Person> people) {
+        List<Person> marked = people.stream()
+                .filter(p -> p.percent() != null)
+                .sorted(Comparator.comparing(
+                                (Person p) -> Optional.ofNullable(p.percent()).orElse(BigDecimal.ZERO))
+                        .reversed())
+                .toList();
+        return marked.size() < ENOUGH
+                ? Set.of()
+                : marked.stream()
+                        .limit((marked.size() + 1) / 2)
+                        .map(Person::personId)
+                        .collect(Collectors.toSet());
+    }
+
+    /** Of hands that are careful elsewhere a band should cost one in twenty their marks, not one in three. */
+    private static int carefulLosing(Criterion.Id id, List<Cell> cells, Set<UUID> better) {
+        boolean banded = id.aspect() == Aspect.READING || id.aspect() == Aspect.REPEATABILITY;
+        int losing = (int) cells.stream()
+                .filter(c -> better.contains(c.personId()) && !c.waiting())
+                .filter(c -> c.credit().compareTo(BigDecimal.ONE) < 0)
+                .count();
+        return banded && losing >= 2 && losing * 3 >= better.size() ? losing : 0;
+    }
+
     private static boolean alike(List<Cell> cells) {
         return cells.size() >= ENOUGH
                 && cells.stream()
                         .allMatch(c -> c.credit().compareTo(cells.get(0).credit()) == 0);
+    }
+
+    public List<Column> narrow() {
+        return columns.stream().filter(c -> c.carefulLosing() > 0).toList();
     }
 
     public List<Column> alike() {

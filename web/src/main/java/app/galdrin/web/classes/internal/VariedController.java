@@ -1,0 +1,80 @@
+package app.galdrin.web.classes.internal;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.variance.WhoVaried;
+import app.galdrin.core.variance.WhoVaried.Reading;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.Works;
+import app.galdrin.web.task.TaskVersion;
+import app.galdrin.web.task.Tasks;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** Who varied: the spread of a class's readings split into vehicle, person and repeat. */
+@Controller
+class VariedController {
+
+    /** Every reading of each is worked. */
+    private static final int MOST_SITTINGS = 120;
+
+    private final MatrixMapper mapper;
+    private final Tasks tasks;
+    private final Sittings sittings;
+    private final Works works;
+    private final VariedWords words;
+
+    VariedController(MatrixMapper mapper, Tasks tasks, Sittings sittings, Works works, VariedWords words) {
+        this.mapper = mapper;
+        this.tasks = tasks;
+        this.sittings = sittings;
+        this.works = works;
+        this.words = words;
+    }
+
+    @GetMapping("/marking/class/{taskId}/varied")
+    String varied(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, Model model) {
+        TaskVersion task = tasks.task(me.centreId(), taskId);
+        List<UUID> sat = mapper.sittings(me.centreId(), taskId, MOST_SITTINGS);
+        List<Measure> measures = task.practical().steps().stream()
+                .filter(Measure.class::isInstance)
+                .map(Measure.class::cast)
+                .toList();
+        Map<Measured, List<Reading>> readings = readings(me, sat, measures);
+        List<VariedView> views = new ArrayList<>();
+        readings.forEach((of, all) -> views.add(words.view(
+                of.measure(), of.figure(), WhoVaried.of(all), task.firstSheet().sheet())));
+        model.addAttribute("task", task);
+        model.addAttribute("sittings", sat.size());
+        model.addAttribute("views", views);
+        return "classes/varied";
+    }
+
+    private record Measured(Measure measure, FigureId figure) {}
+
+    /** Every repeat as found, by the figure it comes to. */
+    private Map<Measured, List<Reading>> readings(SignedIn me, List<UUID> sat, List<Measure> measures) {
+        Map<Measured, List<Reading>> readings = new LinkedHashMap<>();
+        measures.forEach(m -> m.figures().forEach(f -> readings.put(new Measured(m, f), new ArrayList<>())));
+        for (UUID id : sat) {
+            Sitting sitting = sittings.sitting(me, id);
+            var own = new OwnFigures(
+                    works.assignment(sitting), sittings.log(sitting).answers());
+            String person = sitting.people().get(0).id().toString();
+            readings.forEach((of, all) -> own.each(of.measure(), 0, of.figure())
+                    .forEach(e -> all.add(new Reading(person, sitting.stateId().toString(), e.value()))));
+        }
+        return readings;
+    }
+}

@@ -1,0 +1,87 @@
+package app.galdrin.web.classes.internal;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.spec.Judgement;
+import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.variance.WhoVaried;
+import app.galdrin.core.variance.WhoVaried.Outcome;
+import app.galdrin.core.variance.WhoVaried.Source;
+import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Says and draws a split spread. */
+@Component
+class VariedWords {
+
+    private static final double WIDTH = 400;
+    private static final double ROW = 26;
+
+    private final Words words;
+    private final StepWords steps;
+
+    VariedWords(Words words, StepWords steps) {
+        this.words = words;
+        this.steps = steps;
+    }
+
+    VariedView view(Measure measure, FigureId figure, Outcome outcome, SpecificationSheet sheet) {
+        String name = words.name(figure);
+        String from = steps.title(measure);
+        if (outcome instanceof Outcome.TooFew few) {
+            String line = words.text("varied.tooFew", few.people(), few.states(), few.repeated());
+            return new VariedView(name, from, List.of(), List.of(line), WIDTH, 0);
+        }
+        WhoVaried split = ((Outcome.Split) outcome).into();
+        List<VariedView.Bar> bars = new ArrayList<>();
+        for (Source source : Source.values()) {
+            bars.add(new VariedView.Bar(
+                    source.key(),
+                    words.text("varied." + source.key()),
+                    ROW * bars.size(),
+                    WIDTH * split.share(source),
+                    Math.round(100 * split.share(source)),
+                    words.doubt(split.deviation(source), figure)));
+        }
+        return new VariedView(name, from, bars, lines(measure, figure, split, sheet), WIDTH, ROW * bars.size());
+    }
+
+    private List<String> lines(Measure measure, FigureId figure, WhoVaried split, SpecificationSheet sheet) {
+        List<String> lines = new ArrayList<>();
+        lines.add(words.text("varied.of", split.readings(), split.people(), split.states()));
+        Source most = split.greatest(true);
+        lines.add(words.text(
+                "varied.most",
+                words.text("varied." + most.key()),
+                Math.round(100 * split.share(most)),
+                words.text("varied." + split.greatest(false).key() + ".then")));
+        double expanded = Judgement.K * split.ofOnePerson(measure.repeats());
+        sheet.limits(figure)
+                .filter(l -> l.min().isPresent() && l.max().isPresent())
+                .ifPresent(l -> lines.add(decides(measure, figure, expanded, l)));
+        if (!split.negative().isEmpty()) {
+            lines.add(words.text(
+                    "varied.negative",
+                    split.negative().stream()
+                            .sorted()
+                            .map(s -> words.text("varied." + s.key()))
+                            .collect(Collectors.joining(", "))));
+        }
+        return lines;
+    }
+
+    private String decides(Measure measure, FigureId figure, double expanded, Limits limits) {
+        double tolerance = limits.max().orElseThrow() - limits.min().orElseThrow();
+        String how = expanded > tolerance / 2 ? "no" : "yes";
+        return words.text(
+                "varied.decides." + how,
+                measure.repeats(),
+                words.doubt(expanded, figure),
+                words.doubt(tolerance, figure));
+    }
+}
