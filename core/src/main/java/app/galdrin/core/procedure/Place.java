@@ -130,6 +130,13 @@ public record Place(
         return "place." + reading + end.map(e -> "." + e.key()).orElse("");
     }
 
+    /** Key of the words of the wheel or the axle. */
+    public String wheelWords() {
+        return wheel().map(w -> "wheel." + w.key())
+                .or(() -> where().axle().map(a -> "axle." + a.key()))
+                .orElse("wheel.none");
+    }
+
     /** What it is read with, by one name for all places of a procedure that are read with the same: {@code gauge} of {@code gaugeTurned}, {@code camber} of {@code camber.out}. */
     public String tool() {
         int i = 0;

@@ -11,6 +11,7 @@ import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.simulated.HonestHands;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;

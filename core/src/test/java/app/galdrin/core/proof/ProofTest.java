@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.simulated.HonestHands;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;

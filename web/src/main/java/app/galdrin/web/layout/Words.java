@@ -161,6 +161,11 @@ public class Words {
                 : QuantityFormat.decimal(value, 3, false) + "°";
     }
 
+    /** A whole number without anything between its digits. */
+    public String whole(long number) {
+        return Long.toString(number);
+    }
+
     /** Turns of a rod to hundredths, without a sign: the direction is said in words. */
     public String turns(double turns) {
         return QuantityFormat.decimal(Math.abs(turns), 2, false);

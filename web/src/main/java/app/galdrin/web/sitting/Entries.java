@@ -3,12 +3,14 @@ package app.galdrin.web.sitting;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.WholeNumber;
@@ -164,6 +166,38 @@ public class Entries {
         return staff(me, reference, StaffLine.STANDS, reason, null, key);
     }
 
+    /** That the instructor stood by when an item that asks for it was done. */
+    @Transactional
+    public Outcome witness(SignedIn me, Sitting sitting, String step, String item, String key) {
+        boolean asked = sitting.task()
+                .practical()
+                .step(step)
+                .filter(Checklist.class::isInstance)
+                .map(s -> (Checklist) s)
+                .filter(list -> list.items().stream().anyMatch(i -> i.witnessed() && i.id().equals(item)))
+                .isPresent();
+        if (!asked) {
+            throw new NotThere("item to witness", item, me);
+        }
+        return staff(me, sitting, StaffLine.witness(step, item), "seen", null, key);
+    }
+
+    /** A verifier gives the marks back, released or not: they have to be signed and released anew. */
+    @Transactional
+    public Outcome returnMarks(SignedIn me, Sitting sitting, String reason) {
+        if (!me.is(Role.VERIFIER) || sitting.isReference()) {
+            throw new NotThere("sitting to return", sitting.id(), me);
+        }
+        SittingState state = mapper.lock(me.centreId(), sitting.id());
+        var entry = NewEntry.now(
+                StaffLine.RETURNED,
+                reason,
+                standingKeys(sitting, StaffLine.RETURNED),
+                Ids.next().toString(),
+                "desk");
+        return append(me, sitting, state, entry, new Content(reason, null, null, null));
+    }
+
     private Outcome staff(
             SignedIn me, Sitting sitting, LineKey line, String text, @Nullable BigDecimal value, String key) {
         Sittings.instructorOnly(me, sitting);
@@ -266,7 +300,9 @@ public class Entries {
         if ((apprentice ? state.apprenticeEntries() : state.staffEntries()) >= MOST) {
             return Optional.of(Said.of("sitting.full"));
         }
-        if (state.released() && !entry.line().equals(StaffLine.FLAG)) {
+        if (state.released()
+                && !entry.line().equals(StaffLine.FLAG)
+                && !entry.line().equals(StaffLine.RETURNED)) {
             return Optional.of(Said.of(apprentice ? "sitting.closed" : "marking.released"));
         }
         boolean handsIn = entry.line().line().equals(HandIn.DONE) && isHandIn(sitting, entry.line());

@@ -142,6 +142,12 @@ public final class Log {
         return at(StaffLine.STANDS).filter(e -> e.seq() > read).isPresent();
     }
 
+    /** What a verifier returned the marks with, where they have not been signed since. */
+    public Optional<Entry> returned() {
+        int signed = at(StaffLine.SIGN).map(Entry::seq).orElse(0);
+        return at(StaffLine.RETURNED).filter(e -> e.seq() > signed);
+    }
+
     /** Entries that came late and wait for the instructor. */
     public List<Entry> lateWaiting() {
         int admitted = at(StaffLine.ADMIT).map(Entry::seq).orElse(0);

@@ -60,7 +60,7 @@ public record SittingState(
                 line.equals(StaffLine.EXTRA_TIME) && !e.isStrike() ? extraMinutes + number(e.value()) : extraMinutes,
                 line.equals(StaffLine.BAY) && !e.isStrike() ? Integer.valueOf(number(e.value())) : bay,
                 line.equals(StaffLine.SIGN) ? !e.isStrike() : signed && !changesMarks,
-                line.equals(StaffLine.RELEASE) ? e.receivedAt() : releasedAt);
+                line.equals(StaffLine.RELEASE) ? e.receivedAt() : line.equals(StaffLine.RETURNED) ? null : releasedAt);
     }
 
     private int lateWaiting(Entry e) {

@@ -4,7 +4,11 @@ import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** A sitting as lists show it. */
+/**
+ * A sitting as lists show it.
+ *
+ * @param returned whether a verifier has given its marks back and they have not been signed since
+ */
 public record SittingSummary(
         UUID id,
         UUID taskId,
@@ -19,7 +23,8 @@ public record SittingSummary(
         boolean flagged,
         @Nullable Instant handedInAt,
         boolean signed,
-        @Nullable Instant releasedAt) {
+        @Nullable Instant releasedAt,
+        boolean returned) {
 
     public boolean handedIn() {
         return handedInAt != null;

@@ -9,6 +9,7 @@ public final class StaffLine {
 
     static final String STAFF = "_staff";
     static final String MARK = "_mark";
+    private static final String WITNESS = "_witness";
 
     /** The flag that calls the instructor: {@link #RAISED} or {@link #ANSWERED}. */
     public static final LineKey FLAG = LineKey.of(STAFF, "needsYou");
@@ -25,6 +26,9 @@ public final class StaffLine {
     /** On a reference: that it stands although many lie off it the same way; the text is the reason. */
     public static final LineKey STANDS = LineKey.of(STAFF, "stands");
 
+    /** The verifier gives the marks back; the text is the reason. They are signed and released anew. */
+    public static final LineKey RETURNED = LineKey.of(STAFF, "returned");
+
     public static final LineKey SIGN = LineKey.of(MARK, "sign");
     public static final LineKey RELEASE = LineKey.of(MARK, "release");
 
@@ -32,6 +36,11 @@ public final class StaffLine {
     public static final String ANSWERED = "answered";
 
     private StaffLine() {}
+
+    /** That somebody of the staff stood by when an item of a checklist was done. */
+    public static LineKey witness(String step, String item) {
+        return LineKey.of(WITNESS, step + "." + item);
+    }
 
     /** Where a criterion's mark given by hand stands. */
     public static LineKey override(Criterion.Id criterion) {

@@ -57,10 +57,7 @@ public record Sketch(
 
         /** Key of the words of the wheel or the axle. */
         public String wheelWords() {
-            return place.wheel()
-                    .map(w -> "wheel." + w.key())
-                    .or(() -> place.where().axle().map(a -> "axle." + a.key()))
-                    .orElse("wheel.none");
+            return place.wheelWords();
         }
 
         /** Class by which the style sheet puts its field in place. */

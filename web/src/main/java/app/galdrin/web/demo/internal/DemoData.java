@@ -10,6 +10,7 @@ import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.simulated.Habit;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.core.start.TaskStart;
@@ -64,8 +65,18 @@ public class DemoData implements ApplicationRunner {
     private final Entries entries;
     private final Works works;
     private final Bays bays;
+    private final PastBlock block;
 
-    DemoData(People people, Library library, Tasks tasks, Sittings sittings, Entries entries, Works works, Bays bays) {
+    DemoData(
+            People people,
+            Library library,
+            Tasks tasks,
+            Sittings sittings,
+            Entries entries,
+            Works works,
+            Bays bays,
+            PastBlock block) {
+        this.block = block;
         this.people = people;
         this.library = library;
         this.tasks = tasks;
@@ -91,7 +102,7 @@ public class DemoData implements ApplicationRunner {
         UUID aldous = people.add(centre, Role.INSTRUCTOR, "Maud Aldous", "m.aldous", PASSWORD);
         people.add(centre, Role.INSTRUCTOR, "Tunde Okonjo", "t.okonjo", PASSWORD);
         people.add(centre, Role.INSTRUCTOR, "Greta Sandvik", "g.sandvik", PASSWORD);
-        people.add(centre, Role.VERIFIER, "Edit Varga", "e.varga", PASSWORD);
+        UUID varga = people.add(centre, Role.VERIFIER, "Edit Varga", "e.varga", PASSWORD);
         people.add(centre, Role.OFFICE, "Workshop office", "office", PASSWORD);
         List<UUID> first = apprentices(
                 centre,
@@ -153,11 +164,18 @@ public class DemoData implements ApplicationRunner {
                 instructor,
                 beam,
                 second.subList(4, 6),
-                DemoApprentice.Habit.FRAME_ADDED,
+                Habit.working(Map.of("caster", "frameWrongWay")),
                 lorry(0.9, 0.35),
                 lorry(0.05, 0.06));
         UUID ends = tasks.set(centre, aldous, bothEnds(), List.of(ranger), classTwo);
-        runBoth(instructor, ends, second.subList(4, 6), DemoApprentice.Habit.SIGNS_LOST, ranger(0.31), ranger(0.08));
+        runBoth(
+                instructor,
+                ends,
+                second.subList(4, 6),
+                Habit.working(Map.of("caster", "camberSignsLost")),
+                ranger(0.31),
+                ranger(0.08));
+        block.load(instructor, people.session(centre, varga), van);
         return centre;
     }
 
@@ -326,14 +344,12 @@ public class DemoData implements ApplicationRunner {
     }
 
     /** One careful sitting and one with a slip, both marked by the instructor's readings. */
-    private void runBoth(
-            SignedIn instructor, UUID task, List<UUID> people, DemoApprentice.Habit slip, Truth found, Truth left) {
+    private void runBoth(SignedIn instructor, UUID task, List<UUID> people, Habit slip, Truth found, Truth left) {
         tasks.open(instructor.centreId(), instructor.personId(), task);
         reference(instructor, task, found);
         for (int i = 0; i < 2; i++) {
             Sitting sitting = begin(instructor, task, people.get(i), null);
-            apprentice(instructor, people.get(i), sitting, 600 + i)
-                    .doAll(i == 0 ? DemoApprentice.Habit.CAREFUL : slip, found, left);
+            apprentice(instructor, people.get(i), sitting, 600 + i).doAll(i == 0 ? Habit.CAREFUL : slip, found, left);
             asLeftReference(instructor, sitting, left, 700 + i);
         }
     }
@@ -344,12 +360,12 @@ public class DemoData implements ApplicationRunner {
         Truth left = truth(0, 0, -0.05, -0.03);
         tasks.open(instructor.centreId(), instructor.personId(), task);
         reference(instructor, task, found);
-        DemoApprentice.Habit[] habits = {
-            DemoApprentice.Habit.CAREFUL,
-            DemoApprentice.Habit.WRONG_SIGN,
-            DemoApprentice.Habit.ONE_WHEEL_FOR_TOTAL,
-            DemoApprentice.Habit.MILLIMETRES,
-            DemoApprentice.Habit.SIDES_SWAPPED
+        Habit[] habits = {
+            Habit.CAREFUL,
+            Habit.working(Map.of("toe", "methodSign")),
+            Habit.working(Map.of("toe", "oneWheelForTotal")),
+            Habit.working(Map.of("toe", "mmForDegrees")),
+            Habit.working(Map.of("toe", "leftRightSwapped"))
         };
         for (int i = 0; i < habits.length; i++) {
             Sitting sitting = begin(instructor, task, class1.get(i), null);
@@ -376,18 +392,17 @@ public class DemoData implements ApplicationRunner {
         tasks.open(centre, instructor.personId(), task);
         Sitting reference =
                 sittings.sitting(instructor, sittings.referenceAsFound(instructor, tasks.task(centre, task), 1));
-        readAll(new DemoApprentice(sittings, entries, works, instructor, reference, 11), reference, 0, found);
+        readAll(new DemoApprentice(entries, works, instructor, reference, 11), reference, 0, found);
         for (int i = 1; i <= 2; i++) {
             Sitting sitting = begin(instructor, task, people.get(i), 1);
             apprentice(instructor, people.get(i), sitting, 400 + i)
-                    .doAll(i == 1 ? DemoApprentice.Habit.CAREFUL : DemoApprentice.Habit.WRONG_SIGN, found, left);
+                    .doAll(i == 1 ? Habit.CAREFUL : Habit.working(Map.of("toe", "methodSign")), found, left);
             asLeftReference(instructor, sitting, left, 500 + i);
         }
     }
 
     private DemoApprentice apprentice(SignedIn instructor, UUID person, Sitting sitting, long seed) {
-        return new DemoApprentice(
-                sittings, entries, works, people.session(instructor.centreId(), person), sitting, seed);
+        return new DemoApprentice(entries, works, people.session(instructor.centreId(), person), sitting, seed);
     }
 
     private Sitting begin(SignedIn instructor, UUID task, UUID person, @Nullable Integer bay) {
@@ -397,12 +412,12 @@ public class DemoData implements ApplicationRunner {
 
     private void reference(SignedIn me, UUID taskId, Truth truth) {
         Sitting reference = sittings.sitting(me, sittings.referenceAsFound(me, tasks.task(me.centreId(), taskId), 0));
-        readAll(new DemoApprentice(sittings, entries, works, me, reference, 7), reference, 0, truth);
+        readAll(new DemoApprentice(entries, works, me, reference, 7), reference, 0, truth);
     }
 
     private void asLeftReference(SignedIn me, Sitting sitting, Truth truth, long seed) {
         Sitting reference = sittings.sitting(me, sittings.referenceAsLeft(me, sitting, 1));
-        readAll(new DemoApprentice(sittings, entries, works, me, reference, seed), reference, 1, truth);
+        readAll(new DemoApprentice(entries, works, me, reference, seed), reference, 1, truth);
         var log = sittings.log(me.centreId(), sitting.id());
         boolean inDoubt = works
                 .markSheet(sitting, log, works.references(sitting, log).references())
@@ -411,7 +426,7 @@ public class DemoData implements ApplicationRunner {
                 .anyMatch(MarkLine::asksForAnotherReading);
         if (inDoubt) {
             Sitting again = sittings.sitting(me, sittings.referenceAsLeftAgain(me, sitting, 1));
-            readAll(new DemoApprentice(sittings, entries, works, me, again, seed + 1000), again, 1, truth);
+            readAll(new DemoApprentice(entries, works, me, again, seed + 1000), again, 1, truth);
         }
     }
 

@@ -11,6 +11,7 @@ import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.marking.Told;
+import app.galdrin.web.papers.Papers;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.MarkSheets;
@@ -20,8 +21,10 @@ import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Works;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -44,6 +47,9 @@ class MarkingController {
     private final EvidenceWords evidence;
     private final StepWords steps;
     private final Words words;
+    private final Papers papers;
+    private final Witnessed witnessed;
+    private final SecondTries again;
 
     MarkingController(
             Sittings sittings,
@@ -52,8 +58,14 @@ class MarkingController {
             MarkSheets sheets,
             EvidenceWords evidence,
             StepWords steps,
-            Words words) {
+            Words words,
+            Papers papers,
+            Witnessed witnessed,
+            SecondTries again) {
+        this.again = again;
         this.words = words;
+        this.papers = papers;
+        this.witnessed = witnessed;
         this.sittings = sittings;
         this.entries = entries;
         this.works = works;
@@ -95,6 +107,8 @@ class MarkingController {
         model.addAttribute(
                 "askedAgain", sittings.findReferenceAgain(sitting, round).isPresent());
         model.addAttribute("round", round);
+        model.addAttribute("returned", log.returned());
+        model.addAttribute("witnessed", witnessed.of(me, sitting, log));
         model.addAttribute("history", sheets.history(sitting));
         model.addAttribute("question", works.referenceQuestion(sitting));
         model.addAttribute("late", log.lateWaiting());
@@ -277,6 +291,18 @@ class MarkingController {
         return outcome instanceof Entries.Outcome.Refused refused ? Optional.of(refused.why()) : Optional.empty();
     }
 
+    @PostMapping("/marking/{id}/witness")
+    String witness(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam String step,
+            @RequestParam String item,
+            @RequestParam String key,
+            RedirectAttributes flash) {
+        tell(flash, why(entries.witness(me, practical(me, id), step, item, key)));
+        return "redirect:/marking/" + id;
+    }
+
     /** What an instructor decides about a sitting, beside its marks. */
     @PostMapping("/marking/{id}/{decision:give-back|admit|extra-time|move|again}")
     String decide(
@@ -313,7 +339,43 @@ class MarkingController {
             return "marking/not-yet";
         }
         addSheet(model, sitting);
+        MarkSheet sheet = (MarkSheet) Objects.requireNonNull(model.getAttribute("sheet"));
+        model.addAttribute("again", again.of(sitting, sitting.people().get(0).id(), sheet));
+        model.addAttribute("mayTry", sitting.isOf(me.personId()));
         return "marking/feedback";
+    }
+
+    /** The one try at a question with other numbers. */
+    @PostMapping("/sittings/{id}/again")
+    String again(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam String figure,
+            @RequestParam(defaultValue = "") String answer,
+            RedirectAttributes flash) {
+        Sitting sitting = practical(me, id);
+        if (!sitting.isOf(me.personId())) {
+            throw new NotThere("own sitting", id, me);
+        }
+        Log log = sittings.log(sitting.centreId(), sitting.id());
+        MarkSheet sheet = sheets.toShow(sitting, log, works.references(sitting, log));
+        again.answer(me, sitting, sheet, figure, answer).ifPresent(why -> {
+            flash.addFlashAttribute("refused", why);
+            flash.addFlashAttribute("refusedAt", figure);
+            flash.addFlashAttribute("typedAnswer", answer);
+        });
+        return "redirect:/sittings/" + id + "/feedback#again";
+    }
+
+    @GetMapping("/sittings/{id}/feedback.pdf")
+    ResponseEntity<byte[]> feedbackPaper(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
+        Sitting sitting = practical(me, id);
+        if (!sitting.state().released() && me.is(Role.APPRENTICE)) {
+            throw new NotThere("released feedback", id, me);
+        }
+        addSheet(model, sitting);
+        model.addAttribute("zone", me.zoneId());
+        return papers.pdf("feedback", "feedback-" + sitting.task().title(), model.asMap());
     }
 
     private Log addSheet(Model model, Sitting sitting) {

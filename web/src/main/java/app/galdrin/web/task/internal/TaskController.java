@@ -5,6 +5,7 @@ import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.Assignment;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
@@ -53,8 +54,17 @@ class TaskController {
     private final Words words;
     private final StepWords names;
     private final Validator validator;
+    private final TryController trying;
 
-    TaskController(Tasks tasks, Library library, People people, Words words, StepWords names, Validator validator) {
+    TaskController(
+            Tasks tasks,
+            Library library,
+            People people,
+            Words words,
+            StepWords names,
+            Validator validator,
+            TryController trying) {
+        this.trying = trying;
         this.tasks = tasks;
         this.library = library;
         this.people = people;
@@ -132,6 +142,25 @@ class TaskController {
                 form.get().classGroup.id(),
                 before(me, typed, "of"));
         return "redirect:/tasks/" + id;
+    }
+
+    /** The practical as the form stands, tried out before it is set. */
+    @PostMapping("/tasks/try")
+    String tryIt(
+            @AuthenticationPrincipal SignedIn me,
+            @RequestParam MultiValueMap<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        Optional<BenchForm> form = show(me, typed, model);
+        if (form.isEmpty()) {
+            return "task/nothing-yet";
+        }
+        if (form.get().wrong()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return "task/bench";
+        }
+        model.addAttribute("title", form.get().practical.title());
+        return trying.show(Assignment.of(form.get().practical, form.get().sheet.sheet()), model);
     }
 
     /** The task's id, made with the form, so that a form sent twice sets one task. */

@@ -1,4 +1,4 @@
-package app.galdrin.core.proof;
+package app.galdrin.core.simulated;
 
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
@@ -16,7 +16,7 @@ import java.util.random.RandomGenerator;
  * One honest person's hands, with the habits of {@code docs/honest-hands.md}: what the eye makes of a scale, how an instrument is laid on
  * anew for every reading, how a set-up is made once, and to which mark is read.
  */
-final class HonestHands implements Hands {
+public final class HonestHands implements Hands {
 
     /**
      * How one instrument is read; mm or deg.
@@ -24,15 +24,15 @@ final class HonestHands implements Hands {
      * @param eye standard deviation of the eye between two marks
      * @param laidOn the most it is laid on wrongly, either way; a little is likelier than much (triangular)
      */
-    record Reading(double eye, double laidOn) {}
+    public record Reading(double eye, double laidOn) {}
 
     /** What wanders under a tape on a tread, mm either way, evenly: it is hooked anew for every reading. */
-    static final double TREAD = 1.4;
+    public static final double TREAD = 1.4;
 
     /** One person in so many reads no finer than a whole mark where an instrument shows halves of it. */
-    static final int COARSE_ONE_IN = 10;
+    public static final int COARSE_ONE_IN = 10;
 
-    static final Map<CatalogueInstrument, Reading> READINGS = new EnumMap<>(Map.ofEntries(
+    public static final Map<CatalogueInstrument, Reading> READINGS = new EnumMap<>(Map.ofEntries(
             Map.entry(CatalogueInstrument.RULE_MILLIMETRES, new Reading(0.15, 0.5)),
             Map.entry(CatalogueInstrument.RULE_SIXTEENTHS, new Reading(0.15, 0.5)),
             Map.entry(CatalogueInstrument.TAPE, new Reading(0.2, 1.0)),
@@ -54,7 +54,7 @@ final class HonestHands implements Hands {
             Map.entry(CatalogueInstrument.PROTRACTOR, new Reading(0.05, 0.2))));
 
     /** The most a set-up is off, either way, mm, by the first word of its key; a little is likelier than much (triangular). */
-    static final Map<String, Double> SET_LENGTHS = Map.ofEntries(
+    public static final Map<String, Double> SET_LENGTHS = Map.ofEntries(
             Map.entry("straight", 0.7),
             Map.entry("notches", 0.7),
             Map.entry("bend", 1.0),
@@ -69,7 +69,7 @@ final class HonestHands implements Hands {
             Map.entry("driven", 2.0));
 
     /** The same in degrees. */
-    static final Map<String, Double> SET_ANGLES = Map.of(
+    public static final Map<String, Double> SET_ANGLES = Map.of(
             "flagsHung", 0.05,
             "compensation", 0.035,
             "parallel", 0.07,
@@ -84,7 +84,7 @@ final class HonestHands implements Hands {
     private final Map<String, Double> set = new HashMap<>();
 
     /** {@code clumsiness} is a factor on every habit of the hands, without unit: 1, or 1.5 for hands half as clumsy again. */
-    HonestHands(double clumsiness, RandomGenerator random) {
+    public HonestHands(double clumsiness, RandomGenerator random) {
         this.clumsiness = clumsiness;
         this.random = random;
         this.coarse = random.nextInt(COARSE_ONE_IN) == 0;
@@ -126,7 +126,7 @@ final class HonestHands implements Hands {
     }
 
     /** One mark of an instrument, mm or deg. */
-    static double stepOf(CatalogueInstrument instrument) {
+    public static double stepOf(CatalogueInstrument instrument) {
         return instrument.quantity() == Quantity.ANGLE
                 ? Math.toDegrees(instrument.resolution())
                 : instrument.resolution();

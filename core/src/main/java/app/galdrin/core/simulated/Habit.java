@@ -1,0 +1,50 @@
+package app.galdrin.core.simulated;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What somebody does wrong on a sheet.
+ *
+ * @param working slips in working figures out, by id of the measuring step whose readings are worked
+ * @param reading slips in writing readings down, by id of the measuring step
+ * @param plan the slip in planning, by its key
+ * @param verdict the slip in reading the sheet's limits, by its key
+ * @param leftOut ids of checklist items that are not done
+ */
+public record Habit(
+        Map<String, String> working,
+        Map<String, String> reading,
+        Optional<String> plan,
+        Optional<String> verdict,
+        Set<String> leftOut) {
+
+    public static final Habit CAREFUL = new Habit(Map.of(), Map.of(), Optional.empty(), Optional.empty(), Set.of());
+
+    public Habit {
+        working = Map.copyOf(working);
+        reading = Map.copyOf(reading);
+        leftOut = Set.copyOf(leftOut);
+    }
+
+    public static Habit working(Map<String, String> slips) {
+        return new Habit(slips, Map.of(), Optional.empty(), Optional.empty(), Set.of());
+    }
+
+    public Habit andReading(String measure, String slip) {
+        return new Habit(working, Map.of(measure, slip), plan, verdict, leftOut);
+    }
+
+    public Habit andPlan(String slip) {
+        return new Habit(working, reading, Optional.of(slip), verdict, leftOut);
+    }
+
+    public Habit andVerdict(String slip) {
+        return new Habit(working, reading, plan, Optional.of(slip), leftOut);
+    }
+
+    public Habit without(String item) {
+        return new Habit(working, reading, plan, verdict, Set.of(item));
+    }
+}

@@ -1,0 +1,36 @@
+package app.galdrin.core.simulated;
+
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.sitting.Written;
+import java.util.HashMap;
+import java.util.Map;
+
+/** A sheet that nobody keeps. */
+public final class Paper implements Pen {
+
+    private final Sheet sheet;
+    private final Map<LineKey, Written> standing = new HashMap<>();
+
+    public Paper(Sheet sheet) {
+        this.sheet = sheet;
+    }
+
+    @Override
+    public void write(LineKey line, String text) {
+        var answer = sheet.line(line)
+                .orElseThrow(() -> new IllegalArgumentException(line.key() + " is no line of the sheet"))
+                .answer();
+        if (!(LineText.read(text, answer) instanceof LineText.Understood understood)) {
+            throw new IllegalArgumentException(line.key() + " does not take " + text);
+        }
+        standing.put(line, new Written(understood.written(), understood.value(), understood.step()));
+    }
+
+    @Override
+    public Answers answers() {
+        return new Answers(standing);
+    }
+}

@@ -1,0 +1,112 @@
+package app.galdrin.core.simulated;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Zone;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Plans the adjustment that somebody's own figures ask for, and writes it. */
+final class Planning {
+
+    private final Assignment assignment;
+    private final Pen pen;
+
+    Planning(Assignment assignment, Pen pen) {
+        this.assignment = assignment;
+        this.pen = pen;
+    }
+
+    void plan(Plan plan, Optional<String> slip) {
+        var own = new OwnFigures(assignment, pen.answers());
+        for (FigureId.Adjustment adjustment : Practical.adjustments(plan.figures())) {
+            if (assignment.sheet().adjusters(adjustment).isEmpty()) {
+                boolean outside = plan.figures().stream()
+                        .filter(adjustment::contains)
+                        .anyMatch(f -> isOutside(own, f, plan.id()));
+                pen.write(
+                        LineKey.of(plan.id(), Plan.PART + adjustment.key()),
+                        (outside ? Plan.Instead.LOOK_FOR_THE_PART : Plan.Instead.NOTHING).key());
+            }
+        }
+        moves(plan, own).forEach((adjuster, units) -> move(plan.id(), 0, adjuster, slipping(units, slip)));
+    }
+
+    /** The key names what {@code PlanEffect} would call it. */
+    private static double slipping(double units, Optional<String> slip) {
+        return switch (slip.orElse("")) {
+            case "wrongWay", "wrongLinkage" -> -units;
+            case "movedTwice", "wholeOnEachSide" -> 2 * units;
+            default -> units;
+        };
+    }
+
+    private boolean isOutside(OwnFigures own, FigureId figure, String step) {
+        return own.goesBy(figure, step)
+                .flatMap(v -> assignment
+                        .sheet()
+                        .limits(figure)
+                        .map(l -> assignment
+                                .scale(figure)
+                                .judge(figure, v, l, assignment.practical().rule())
+                                .zone()))
+                .filter(zone -> zone == Zone.OUTSIDE)
+                .isPresent();
+    }
+
+    /** Each figure with the part that moves least else, what the parts before it do to it taken into account; the others are left. */
+    private Map<Adjuster, Double> moves(Plan plan, OwnFigures own) {
+        Map<Adjuster, Double> moves = new LinkedHashMap<>();
+        for (FigureId.Adjustment adjustment : Practical.adjustments(plan.figures())) {
+            List<Adjuster> adjusters = assignment.sheet().adjusters(adjustment);
+            adjusters.forEach(a -> moves.putIfAbsent(a, 0.0));
+            for (FigureId figure : plan.figures()) {
+                adjusters.stream()
+                        .filter(a -> adjustment.contains(figure)
+                                && a.effectOn(figure).isPresent())
+                        .min(Comparator.comparing(a -> a.effects().size()))
+                        .ifPresent(a -> moves.put(a, units(figure, a, moves, own, plan)));
+            }
+        }
+        return moves;
+    }
+
+    private double units(FigureId figure, Adjuster part, Map<Adjuster, Double> moves, OwnFigures own, Plan plan) {
+        var effect = part.effectOn(figure).orElseThrow();
+        double target =
+                assignment.sheet().limits(figure).map(l -> l.target().orElse(0)).orElse(0.0);
+        double now = own.goesBy(figure, plan.id()).map(v -> v.value()).orElse(target);
+        for (Map.Entry<Adjuster, Double> move : moves.entrySet()) {
+            now += move.getKey()
+                    .effectOn(figure)
+                    .map(e -> e.perUnit().orElse(0) * move.getValue())
+                    .orElse(0.0);
+        }
+        return effect.perUnit().isPresent()
+                ? (target - now) / effect.perUnit().getAsDouble()
+                : Math.signum(target - now) * effect.sign();
+    }
+
+    /** Writes a move of a part, signed and in its unit, rounded to its steps. */
+    void move(String step, int round, Adjuster adjuster, double units) {
+        double rounded = Math.rint(units / adjuster.smallestStep()) * adjuster.smallestStep();
+        int sign = Math.abs(rounded) < adjuster.smallestStep() ? 0 : (int) Math.signum(rounded);
+        pen.write(
+                new LineKey(step, adjuster.id() + Plan.WAY, 0, round),
+                adjuster.part().way(sign).key());
+        if (sign != 0 && adjuster.amountKnown()) {
+            pen.write(
+                    new LineKey(step, adjuster.id() + Plan.AMOUNT, 0, round),
+                    QuantityFormat.decimal(Math.min(adjuster.most(), Math.abs(rounded)), 2, false));
+        }
+    }
+}

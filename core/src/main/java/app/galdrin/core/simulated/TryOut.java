@@ -1,0 +1,205 @@
+package app.galdrin.core.simulated;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.marking.Marker;
+import app.galdrin.core.marking.References;
+import app.galdrin.core.procedure.Slip;
+import app.galdrin.core.procedure.Slips;
+import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Step;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SplittableRandom;
+import java.util.random.RandomGenerator;
+import java.util.stream.IntStream;
+
+/** A task done by three simulated people many times over, before a class has it: does its scheme tell them apart, and is it fair to care? */
+public final class TryOut {
+
+    /** How far off vehicles are found and left, in half tolerances. */
+    private static final double FOUND = 2;
+
+    private static final double LEFT_BY_CARE = 0.3;
+    private static final double LEFT_CARELESSLY = 1.1;
+
+    private static final List<String> PLAN_SLIPS = List.of("wrongWay", "movedTwice");
+    private static final List<String> VERDICT_SLIPS = List.of("limitsSwapped", "limitSignLost");
+
+    /**
+     * Three people. Chances are of one sheet, 0 to 1.
+     */
+    public enum Kind implements Keyed {
+        CAREFUL("careful", 0.8, 0, 0),
+        ORDINARY("ordinary", 1, 0.15, 0.05),
+        SLIP_PRONE("slipProne", 1.4, 0.5, 0.25);
+
+        private final String key;
+        private final double clumsiness;
+
+        /** Of a slip at each thing there is to slip at, and of an item of a list left out. */
+        private final double slips;
+
+        private final double leavesOut;
+
+        Kind(String key, double clumsiness, double slips, double leavesOut) {
+            this.key = key;
+            this.clumsiness = clumsiness;
+            this.slips = slips;
+            this.leavesOut = leavesOut;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+    }
+
+    /**
+     * What came of one person's sheets.
+     *
+     * @param percents of the marks, 0 to 100, one a sheet
+     * @param competent how many sheets were
+     * @param losing by criterion, on how many sheets marks were lost
+     */
+    public record Tried(List<Double> percents, int competent, Map<Criterion.Id, Integer> losing) {
+        /** Mean percent of the marks, 0 to 100. */
+        public double mean() {
+            return percents.stream().mapToDouble(p -> p).average().orElse(0);
+        }
+
+        /** Share of the sheets on which marks were lost on a criterion, 0 to 1. */
+        public double losing(Criterion.Id criterion) {
+            return percents.isEmpty() ? 0 : (double) losing.getOrDefault(criterion, 0) / percents.size();
+        }
+    }
+
+    private TryOut() {}
+
+    /** Each of the three so many times; the same seed does the same. */
+    public static Map<Kind, Tried> of(Assignment assignment, int sheets, long seed) {
+        Map<Kind, Tried> tried = new EnumMap<>(Kind.class);
+        for (Kind kind : Kind.values()) {
+            List<MarkSheet> marked = IntStream.range(0, sheets)
+                    .parallel()
+                    .mapToObj(i -> sheet(assignment, kind, new SplittableRandom(seed + 31L * i + kind.ordinal())))
+                    .toList();
+            tried.put(kind, tally(marked));
+        }
+        return tried;
+    }
+
+    private static Tried tally(List<MarkSheet> marked) {
+        Map<Criterion.Id, Integer> losing = new LinkedHashMap<>();
+        for (MarkSheet sheet : marked) {
+            for (MarkLine line : sheet.lines()) {
+                losing.merge(line.criterion(), line.credit() < 1 ? 1 : 0, Integer::sum);
+            }
+        }
+        return new Tried(
+                marked.stream().map(s -> s.percent().doubleValue()).toList(),
+                (int) marked.stream().filter(MarkSheet::competent).count(),
+                losing);
+    }
+
+    private static MarkSheet sheet(Assignment assignment, Kind kind, RandomGenerator random) {
+        Truth found = FoundState.about(assignment.sheet(), FOUND, random);
+        boolean slack = random.nextDouble() < kind.slips;
+        Truth left = FoundState.about(assignment.sheet(), slack ? LEFT_CARELESSLY : LEFT_BY_CARE, random);
+        var paper = new Paper(new Sheet(assignment));
+        new Apprentice(assignment, paper, () -> new HonestHands(kind.clumsiness, random))
+                .doAll(habit(assignment, kind, random), found, left);
+        Answers asFound = reference(assignment, found, 0, random);
+        Answers asLeft = reference(assignment, left, 1, random);
+        Answers again = reference(assignment, left, 1, random);
+        return Marker.mark(assignment, paper.answers(), new References(asFound, asLeft, again, true));
+    }
+
+    /** The instructor's readings, by hands like anybody's. */
+    private static Answers reference(Assignment assignment, Truth truth, int round, RandomGenerator random) {
+        var paper = new Paper(new Sheet(assignment));
+        var hands = new Apprentice(assignment, paper, () -> new HonestHands(1, random));
+        for (Step step : assignment.practical().steps()) {
+            if (round == 0 && step instanceof Measure measure) {
+                hands.read(measure, 0, truth, measure.repeats());
+            } else if (round > 0) {
+                step.within().forEach(m -> hands.read(m, round, truth, m.repeats()));
+            }
+        }
+        return paper.answers();
+    }
+
+    private static Habit habit(Assignment assignment, Kind kind, RandomGenerator random) {
+        Map<String, String> working = new HashMap<>();
+        Map<String, String> reading = new HashMap<>();
+        Set<String> leftOut = new HashSet<>();
+        for (Step step : assignment.practical().steps()) {
+            if (step instanceof Measure measure) {
+                maybe(kind.slips, slips(measure), random).ifPresent(slip -> working.put(measure.id(), slip));
+                maybe(kind.slips / 3, written(measure), random).ifPresent(slip -> reading.put(measure.id(), slip));
+            } else if (step instanceof Checklist list) {
+                list.items().stream()
+                        .filter(item -> random.nextDouble() < kind.leavesOut / (item.critical() ? 4 : 1))
+                        .forEach(item -> leftOut.add(item.id()));
+            }
+        }
+        return new Habit(
+                working,
+                reading,
+                maybe(kind.slips, PLAN_SLIPS, random),
+                maybe(kind.slips / 2, VERDICT_SLIPS, random),
+                leftOut);
+    }
+
+    private static Optional<String> maybe(double chance, List<String> slips, RandomGenerator random) {
+        return slips.isEmpty() || random.nextDouble() >= chance
+                ? Optional.empty()
+                : Optional.of(slips.get(random.nextInt(slips.size())));
+    }
+
+    private static List<String> slips(Measure measure) {
+        return Slips.of(measure.procedure()).stream().map(Slip::key).toList();
+    }
+
+    /** Those that are made as readings are written down. */
+    private static List<String> written(Measure measure) {
+        List<String> written = new ArrayList<>(slips(measure));
+        written.retainAll(List.of("frontRearSwapped", "leftRightSwapped", "markMiscounted"));
+        return written;
+    }
+
+    /** The chance that one of the first has more marks than one of the others, 0 to 1; half of it where they are alike. */
+    public static double above(Tried first, Tried other) {
+        double wins = 0;
+        for (double a : first.percents()) {
+            for (double b : other.percents()) {
+                wins += a > b ? 1 : a == b ? 0.5 : 0;
+            }
+        }
+        return wins / Math.max(1, first.percents().size() * other.percents().size());
+    }
+
+    /** Criteria on which care itself loses marks more often than one sheet in so many, worst first. */
+    public static List<Criterion.Id> unfairToCare(Tried careful, double often) {
+        return careful.losing().keySet().stream()
+                .filter(id -> id.aspect() == Aspect.READING || id.aspect() == Aspect.REPEATABILITY)
+                .filter(id -> careful.losing(id) > often)
+                .sorted((a, b) -> Double.compare(careful.losing(b), careful.losing(a)))
+                .toList();
+    }
+}

@@ -1,0 +1,307 @@
+package app.galdrin.web.demo.internal;
+
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.simulated.Habit;
+import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Grade;
+import app.galdrin.core.task.Judge;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Work;
+import app.galdrin.web.account.People;
+import app.galdrin.web.account.Role;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Ids;
+import app.galdrin.web.moderation.Moderations;
+import app.galdrin.web.moderation.Moderations.Decision;
+import app.galdrin.web.moderation.Moderations.Moderation;
+import app.galdrin.web.moderation.Moderations.Sampled;
+import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.MarkSheets;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.Works;
+import app.galdrin.web.task.TaskVersion;
+import app.galdrin.web.task.Tasks;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** A past block: sixteen people on one sheet, every slip of its procedures made by somebody, marked, sampled and partly returned. */
+@Component
+class PastBlock {
+
+    private static final int REPEATS = 2;
+    private static final int BAY = 1;
+    private static final long SEED = 20261106;
+
+    private static final List<String> NAMES = List.of(
+            "Agnes Holm",
+            "Ravi Teller",
+            "Noor Wystan",
+            "Felix Arden",
+            "Dilys Kroft",
+            "Emeka Stroud",
+            "Ines Valla",
+            "Teo Brandt",
+            "Marit Osei",
+            "Gwil Parry",
+            "Suki Lander",
+            "Owen Tarn",
+            "Zofia Reed",
+            "Kofi Marsh",
+            "Lotte Vane",
+            "Ben Achterberg");
+
+    /** In the order of the names: what each does wrong. */
+    private static final List<Habit> HABITS = List.of(
+            Habit.CAREFUL,
+            Habit.working(Map.of("toe", "methodSign")),
+            Habit.working(Map.of("toe", "oneWheelForTotal", "bars", "doublingForgotten")),
+            Habit.working(Map.of("toe", "twiceOneWheel", "caster", "factorForgotten")),
+            Habit.working(Map.of("toe", "mmForDegrees")).andPlan("wrongWay"),
+            Habit.working(Map.of("toe", "leftRightSwapped", "bars", "wrongBaseline")),
+            Habit.working(Map.of("toe", "frontRearSwapped", "camber", "ninetyAsCamber")),
+            Habit.working(Map.of("toe", "inchesUnconverted")),
+            Habit.working(Map.of("toe", "gapsUnconverted", "camber", "methodSign")),
+            Habit.working(Map.of("toe", "skewLeftOut", "caster", "oneAndAHalfUsed")),
+            Habit.working(Map.of("toe", "skewAdded", "camber", "floorIgnored")),
+            Habit.working(Map.of("toe", "minutesAsDecimals", "camber", "floorWrongWay")),
+            Habit.working(Map.of("toe", "firstRepeatOnly", "caster", "camberSignsLost")),
+            Habit.CAREFUL.andReading("toe", "leftRightSwapped").andVerdict("limitsSwapped"),
+            Habit.CAREFUL.andPlan("movedTwice").andVerdict("limitSignLost"),
+            Habit.CAREFUL.without("standsAndChocks"));
+
+    private final People people;
+    private final Tasks tasks;
+    private final Sittings sittings;
+    private final Entries entries;
+    private final Works works;
+    private final MarkSheets sheets;
+    private final Moderations moderations;
+
+    PastBlock(
+            People people,
+            Tasks tasks,
+            Sittings sittings,
+            Entries entries,
+            Works works,
+            MarkSheets sheets,
+            Moderations moderations) {
+        this.people = people;
+        this.tasks = tasks;
+        this.sittings = sittings;
+        this.entries = entries;
+        this.works = works;
+        this.sheets = sheets;
+        this.moderations = moderations;
+    }
+
+    void load(SignedIn instructor, SignedIn verifier, UUID van) {
+        UUID centre = instructor.centreId();
+        List<UUID> apprentices = new ArrayList<>();
+        for (String name : NAMES) {
+            String plain = name.toLowerCase(Locale.ROOT);
+            String signIn = plain.charAt(0) + "." + plain.substring(name.indexOf(' ') + 1);
+            apprentices.add(people.add(centre, Role.APPRENTICE, name, signIn, DemoData.PASSWORD));
+        }
+        UUID group = people.makeClass(centre, "Vehicles 2A", apprentices);
+        UUID task = tasks.set(centre, instructor.personId(), practical(), List.of(van), group);
+        tasks.preset(centre, instructor.personId(), task, BAY, van, "Mounts pushed out, rods unequal");
+        tasks.open(centre, instructor.personId(), task);
+        TaskVersion set = tasks.task(centre, task);
+        Sitting reference = sittings.sitting(instructor, sittings.referenceAsFound(instructor, set, BAY));
+        read(instructor, reference, 0, found(), SEED);
+        List<Sitting> sat = new ArrayList<>();
+        for (int i = 0; i < NAMES.size(); i++) {
+            sat.add(sit(instructor, task, apprentices.get(i), HABITS.get(i), SEED + 10L * i));
+        }
+        tasks.close(centre, task);
+        for (int i = 0; i < sat.size(); i++) {
+            mark(instructor, sat.get(i), i);
+        }
+        moderate(verifier, set);
+    }
+
+    // ---- the task
+
+    private static Practical practical() {
+        Practical start = TaskStart.FULL_FRONT.on(
+                DemoVehicles.PARCEL_VAN.sheet(),
+                "Block 2: the front of the van, toe two ways",
+                OrderSchool.A,
+                AnswerUnit.DEGREES);
+        FigureId total = FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT);
+        var plumb = Procedures.of("inclinometer90");
+        List<Measure> measures = List.of(
+                start.measure("caster").orElseThrow(),
+                Measure.of("camber", plumb, TaskStart.usualFigures(plumb), REPEATS),
+                start.measure("toe").orElseThrow(),
+                Measure.of("bars", Procedures.of("longBars"), List.of(total), REPEATS));
+        List<Step> steps = new ArrayList<>();
+        steps.add(start.steps().get(0));
+        steps.addAll(measures);
+        steps.add(new Work(
+                "work",
+                measures.stream()
+                        .filter(m -> !m.id().equals("bars"))
+                        .flatMap(m -> m.figures().stream().map(f -> new Work.Item(f, m.id(), AnswerUnit.DEGREES)))
+                        .toList()));
+        steps.add(new Work("bars2", List.of(new Work.Item(total, "bars", AnswerUnit.MILLIMETRES))));
+        for (Step step : start.steps()) {
+            if (step instanceof Judge judge) {
+                steps.add(new Judge(judge.id(), judge.figures(), List.of(total)));
+            } else if (step instanceof Plan || step instanceof Round) {
+                steps.add(step);
+            }
+        }
+        steps.addAll(
+                start.steps().subList(start.steps().size() - 2, start.steps().size()));
+        Practical whole = TaskStart.withDefaults(start.with(steps), DemoVehicles.PARCEL_VAN.sheet());
+        Scheme scheme = whole.scheme();
+        return whole.with(new Scheme(
+                scheme.criteria(),
+                25,
+                List.of(new Grade("Pass", 50), new Grade("Merit", 70), new Grade("Distinction", 85))));
+    }
+
+    /** The vehicle as everybody finds it, deg. */
+    private static Truth found() {
+        return state(2.9, 3.6, 0.4, -0.55, 0.33, -0.08);
+    }
+
+    private static Truth left(boolean onTheEdge) {
+        return state(2.9, 3.6, -0.4, -0.4, onTheEdge ? 0.03 : -0.04, -0.04);
+    }
+
+    private static Truth state(
+            double casterLeft, double casterRight, double camberLeft, double camberRight, double left, double right) {
+        Map<FigureId, Double> figures = new HashMap<>();
+        figures.put(FigureId.of(Measurand.CASTER, Wheel.FRONT_LEFT), Math.toRadians(casterLeft));
+        figures.put(FigureId.of(Measurand.CASTER, Wheel.FRONT_RIGHT), Math.toRadians(casterRight));
+        figures.put(FigureId.of(Measurand.CAMBER, Wheel.FRONT_LEFT), Math.toRadians(camberLeft));
+        figures.put(FigureId.of(Measurand.CAMBER, Wheel.FRONT_RIGHT), Math.toRadians(camberRight));
+        figures.put(FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT), Math.toRadians(left));
+        figures.put(FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT), Math.toRadians(right));
+        for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
+            figures.put(FigureId.of(Measurand.KPI, wheel), Math.toRadians(12.5));
+        }
+        for (Wheel wheel : List.of(Wheel.REAR_LEFT, Wheel.REAR_RIGHT)) {
+            figures.put(FigureId.of(Measurand.TOE, wheel), Math.toRadians(0.12));
+        }
+        return new Truth(figures);
+    }
+
+    // ---- sitting it
+
+    private Sitting sit(SignedIn instructor, UUID task, UUID person, Habit habit, long seed) {
+        var opening = tasks.current(instructor.centreId(), task).orElseThrow();
+        Sitting sitting = sittings.sitting(instructor, sittings.begin(opening, person, BAY));
+        new DemoApprentice(entries, works, people.session(instructor.centreId(), person), sitting, seed)
+                .doAll(habit, found(), left(false));
+        return sittings.sitting(instructor, sitting.id());
+    }
+
+    private void read(SignedIn me, Sitting reference, int round, Truth truth, long seed) {
+        var who = new DemoApprentice(entries, works, me, reference, seed);
+        for (Step step : reference.task().practical().steps()) {
+            if (round == 0 && step instanceof Measure measure) {
+                who.read(measure, 0, truth, measure.repeats());
+            } else if (round > 0) {
+                step.within().forEach(m -> who.read(m, round, truth, m.repeats()));
+            }
+        }
+    }
+
+    // ---- marking it
+
+    /** The last vehicle stands at the edge and waits for its second reading; of the others two have a mark by hand, and all are released. */
+    private void mark(SignedIn instructor, Sitting sitting, int i) {
+        boolean waits = i == NAMES.size() - 1;
+        Truth state = left(waits);
+        Sitting left = sittings.sitting(instructor, sittings.referenceAsLeft(instructor, sitting, 1));
+        read(instructor, left, 1, state, SEED + 10L * i + 1);
+        if (inDoubt(sitting)) {
+            UUID again = sittings.referenceAsLeftAgain(instructor, sitting, 1);
+            if (waits) {
+                return;
+            }
+            read(instructor, sittings.sitting(instructor, again), 1, state, SEED + 10L * i + 2);
+        }
+        if (i == 3) {
+            give(
+                    instructor,
+                    sitting,
+                    new Criterion.Id("work", Aspect.WORKING),
+                    "12",
+                    "Found the total himself before he handed in");
+        }
+        if (i == 9) {
+            give(
+                    instructor,
+                    sitting,
+                    new Criterion.Id("closing", Aspect.DONE),
+                    "2",
+                    "The gaiter was left twisted; seen at the bay");
+        }
+        sheets.sign(instructor, sitting, Ids.next().toString());
+        sheets.release(instructor, sitting, Ids.next().toString());
+    }
+
+    private boolean inDoubt(Sitting sitting) {
+        var log = sittings.log(sitting.centreId(), sitting.id());
+        return works.markSheet(sitting, log, works.references(sitting, log).references()).lines().stream()
+                .anyMatch(MarkLine::asksForAnotherReading);
+    }
+
+    private void give(SignedIn instructor, Sitting sitting, Criterion.Id criterion, String marks, String reason) {
+        sheets.override(
+                instructor,
+                sitting,
+                criterion,
+                new BigDecimal(marks),
+                reason,
+                Ids.next().toString());
+    }
+
+    /** A fifth of all by seed; the first mark by hand comes back, the rest is agreed to but one. */
+    private void moderate(SignedIn verifier, TaskVersion task) {
+        Moderation drawn = moderations
+                .draw(verifier, task, 1106, 20, BigDecimal.valueOf(3))
+                .map(id -> moderations.one(verifier, id))
+                .orElseThrow();
+        List<Sampled> sampled = moderations.sheets(drawn);
+        boolean returned = false;
+        for (Sampled sheet : sampled.subList(0, sampled.size() - 1)) {
+            boolean back = !returned && sheet.why().key().equals("override");
+            returned |= back;
+            moderations.decide(
+                    verifier,
+                    drawn,
+                    sheet.sittingId(),
+                    back ? Decision.RETURN : Decision.AGREE,
+                    back
+                            ? "The working’s mark is not borne out by what stands on the sheet. Say what was seen, or take it back."
+                            : "");
+        }
+    }
+}

@@ -1,0 +1,161 @@
+package app.galdrin.web.marking.internal;
+
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.procedure.Place;
+import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.simulated.SecondQuestion;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.Written;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Measure;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.sitting.LineTextWords;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Works;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** After release: each figure that was worked wrongly, asked once more with other numbers. One try, which is kept and not marked. */
+@Service
+class SecondTries {
+
+    private static final int MOST = 40;
+
+    private final SecondTryMapper mapper;
+    private final Works works;
+    private final Words words;
+
+    SecondTries(SecondTryMapper mapper, Works works, Words words) {
+        this.mapper = mapper;
+        this.works = works;
+        this.words = words;
+    }
+
+    /**
+     * A question.
+     *
+     * @param readings a row a place: its name, then what was read in each repeat
+     * @param tried what was answered, and what it should have been; empty while it waits
+     */
+    record Question(String figure, String name, String unit, List<Row> readings, Optional<Answer> tried) {}
+
+    /** A place with its readings. */
+    record Row(String place, List<String> read) {}
+
+    /** An answer with what was right. */
+    record Answer(String written, String honest, boolean right) {}
+
+    /** The figures of a released sheet whose working lost marks, in their order. */
+    List<Question> of(Sitting sitting, UUID person, MarkSheet sheet) {
+        if (!sitting.state().released()) {
+            return List.of();
+        }
+        Assignment assignment = works.assignment(sitting);
+        Map<String, SecondTryMapper.Tried> tried = mapper.of(sitting.centreId(), sitting.id(), person, MOST).stream()
+                .collect(Collectors.toMap(SecondTryMapper.Tried::figure, Function.identity()));
+        List<Question> questions = new ArrayList<>();
+        for (FigureId figure : wrong(sheet)) {
+            question(sitting, assignment, figure)
+                    .ifPresent(q -> questions.add(
+                            view(q, Optional.ofNullable(tried.get(figure.key())).map(t -> answer(t, q)))));
+        }
+        return questions;
+    }
+
+    private static List<FigureId> wrong(MarkSheet sheet) {
+        return sheet.lines().stream()
+                .flatMap(line -> line.evidence().stream())
+                .filter(e -> e instanceof Evidence.Working w && w.credit() < 1)
+                .map(e -> ((Evidence.Working) e).figure())
+                .distinct()
+                .toList();
+    }
+
+    /** The same for the same sheet, whoever looks and whenever. */
+    private static Optional<SecondQuestion> question(Sitting sitting, Assignment assignment, FigureId figure) {
+        long seed = sitting.id().getLeastSignificantBits() ^ (31L * figure.key().hashCode());
+        return SecondQuestion.of(assignment, figure, seed);
+    }
+
+    private Question view(SecondQuestion question, Optional<Answer> tried) {
+        Measure measure = question.measure();
+        List<Row> rows = new ArrayList<>();
+        for (Place place : question.assignment().places(measure)) {
+            List<String> read = new ArrayList<>();
+            for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
+                var line = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, 0);
+                if (place.eachRepeat() || repeat == 1) {
+                    question.readings().at(line).ifPresent(written -> read.add(shown(place, written)));
+                }
+            }
+            rows.add(new Row(name(place), read));
+        }
+        FigureId figure = question.item().figure();
+        return new Question(
+                figure.key(),
+                words.name(figure),
+                words.text("answerUnit." + question.item().unit().key()),
+                rows,
+                tried);
+    }
+
+    private String name(Place place) {
+        return words.text(place.words(), words.text(place.wheelWords()));
+    }
+
+    private static String shown(Place place, Written written) {
+        double value = written.value().orElse(0);
+        return place.amount().quantity() == Quantity.LENGTH
+                ? QuantityFormat.length(value)
+                : QuantityFormat.decimal(value, 2, true) + "°";
+    }
+
+    private Answer answer(SecondTryMapper.Tried tried, SecondQuestion question) {
+        return new Answer(
+                tried.written(),
+                words.answer(tried.honest().doubleValue(), question.item().unit()),
+                tried.isRight());
+    }
+
+    /** Takes the one try; says why where the answer can't be read, and then nothing is used up. */
+    Optional<Said> answer(SignedIn me, Sitting sitting, MarkSheet sheet, String figureKey, String typed) {
+        FigureId figure = FigureId.parse(figureKey)
+                .filter(f -> sitting.state().released() && wrong(sheet).contains(f))
+                .orElseThrow(() -> new NotThere("second question", Words.quote(figureKey), me));
+        SecondQuestion question = question(sitting, works.assignment(sitting), figure)
+                .orElseThrow(() -> new NotThere("second question", figure, me));
+        LineText read = question.read(typed);
+        if (read instanceof LineText.Refused refused) {
+            return Optional.of(LineTextWords.why(refused));
+        }
+        var understood = (LineText.Understood) read;
+        if (understood.value().isEmpty()) {
+            return Optional.of(Said.of("again.nothing"));
+        }
+        Evidence.Working judged = question.judged(understood);
+        mapper.insert(
+                me.centreId(),
+                sitting.id(),
+                me.personId(),
+                figure.key(),
+                understood.written(),
+                BigDecimal.valueOf(judged.written()),
+                BigDecimal.valueOf(judged.honest()),
+                judged.right());
+        return Optional.empty();
+    }
+}

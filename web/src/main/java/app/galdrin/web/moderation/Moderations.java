@@ -1,0 +1,176 @@
+package app.galdrin.web.moderation;
+
+import app.galdrin.core.Keyed;
+import app.galdrin.core.moderation.Sample;
+import app.galdrin.core.task.Grade;
+import app.galdrin.web.account.Role;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Ids;
+import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.Said;
+import app.galdrin.web.moderation.internal.ModerationMapper;
+import app.galdrin.web.moderation.internal.ModerationMapper.Drawn;
+import app.galdrin.web.moderation.internal.ModerationMapper.Signed;
+import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.TaskVersion;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Samples of signed mark sheets that a verifier draws, and agrees to or returns one by one. */
+@Service
+public class Moderations {
+
+    private static final int MOST = 400;
+    private static final int MOST_LISTED = 100;
+    private static final int LONGEST_REASON = 400;
+
+    /** Where half of the marks are what a pass is thought to be and the task has no grades. */
+    private static final double HALF = 50;
+
+    private final ModerationMapper mapper;
+    private final Sittings sittings;
+    private final Entries entries;
+
+    Moderations(ModerationMapper mapper, Sittings sittings, Entries entries) {
+        this.mapper = mapper;
+        this.sittings = sittings;
+        this.entries = entries;
+    }
+
+    /** What is decided of a sheet. */
+    public enum Decision implements Keyed {
+        AGREE("agree"),
+        RETURN("return");
+
+        private final String key;
+
+        Decision(String key) {
+            this.key = key;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+    }
+
+    /** One sample with the rule that made it; {@code percent} of all sheets, {@code borderline} in points of percent. */
+    public record Moderation(
+            UUID id,
+            UUID centreId,
+            UUID taskId,
+            String title,
+            String className,
+            long seed,
+            int percent,
+            BigDecimal borderline,
+            String madeBy,
+            Instant madeAt,
+            int sheets,
+            int decided,
+            int returned) {}
+
+    /**
+     * A sheet of it, as it was signed when it was drawn.
+     *
+     * @param changedSince whether a later one was signed or made since
+     */
+    public record Sampled(
+            int ordinal,
+            UUID sittingId,
+            UUID personId,
+            String name,
+            int number,
+            Sample.Why why,
+            BigDecimal percent,
+            boolean competent,
+            boolean changedSince,
+            @Nullable Decision decision,
+            @Nullable String reason,
+            @Nullable String decidedBy,
+            @Nullable Instant decidedAt) {}
+
+    /** Draws a sample of what was signed of a task; empty where nothing was, or nothing of it falls under the rule. */
+    @Transactional
+    public Optional<UUID> draw(SignedIn me, TaskVersion task, long seed, int percent, BigDecimal borderline) {
+        verifierOnly(me);
+        Map<UUID, Signed> signed = mapper.signed(me.centreId(), task.id(), MOST).stream()
+                .collect(Collectors.toMap(Signed::sittingId, Function.identity(), (first, second) -> first));
+        List<Double> grades = task.practical().scheme().grades().stream()
+                .map(Grade::from)
+                .map(Integer::doubleValue)
+                .toList();
+        var rule = new Sample.Rule(seed, percent, borderline.doubleValue(), grades.isEmpty() ? List.of(HALF) : grades);
+        List<Sample.Drawn> drawn = Sample.of(
+                signed.values().stream()
+                        .map(s -> new Sample.Sheet(s.sittingId(), s.percent().doubleValue(), s.barring(), s.byHand()))
+                        .toList(),
+                rule);
+        if (drawn.isEmpty()) {
+            return Optional.empty();
+        }
+        UUID id = Ids.next();
+        mapper.insert(id, me.centreId(), task.id(), seed, percent, borderline, me.personId());
+        List<Drawn> sheets = new ArrayList<>();
+        for (Sample.Drawn one : drawn) {
+            Signed of = Objects.requireNonNull(signed.get(one.sheet().id()));
+            sheets.add(new Drawn(sheets.size() + 1, of.sittingId(), of.personId(), of.number(), one.why()));
+        }
+        mapper.insertSheets(me.centreId(), id, sheets);
+        return Optional.of(id);
+    }
+
+    private static void verifierOnly(SignedIn me) {
+        if (!me.is(Role.VERIFIER)) {
+            throw new NotThere("moderation", me.role(), me);
+        }
+    }
+
+    /** The samples of a centre, the newest first. */
+    public List<Moderation> list(UUID centreId) {
+        return mapper.list(centreId, MOST_LISTED);
+    }
+
+    public Moderation one(SignedIn me, UUID id) {
+        return mapper.one(me.centreId(), id).orElseThrow(() -> new NotThere("moderation", id, me));
+    }
+
+    public List<Sampled> sheets(Moderation moderation) {
+        return mapper.sheets(moderation.centreId(), moderation.id(), MOST);
+    }
+
+    /** Agrees to a sheet or returns it with a reason, once; what is returned has to be signed and released anew. */
+    @Transactional
+    public Optional<Said> decide(SignedIn me, Moderation moderation, UUID sittingId, Decision decision, String reason) {
+        verifierOnly(me);
+        Sampled sheet = sheets(moderation).stream()
+                .filter(s -> s.sittingId().equals(sittingId))
+                .findFirst()
+                .orElseThrow(() -> new NotThere("sheet of the sample", sittingId, me));
+        if (reason.length() > LONGEST_REASON || decision == Decision.RETURN && reason.isBlank()) {
+            return Optional.of(Said.of("moderation.reason", LONGEST_REASON));
+        }
+        int made = mapper.decide(
+                me.centreId(), moderation.id(), sittingId, sheet.personId(), decision, reason.strip(), me.personId());
+        if (made == 0) {
+            return Optional.of(Said.of("moderation.decided"));
+        }
+        return decision == Decision.RETURN
+                        && entries.returnMarks(me, sittings.sitting(me, sittingId), reason.strip())
+                                instanceof Entries.Outcome.Refused refused
+                ? Optional.of(refused.why())
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,43 @@
+package app.galdrin.web.moderation.internal;
+
+import app.galdrin.core.moderation.Sample;
+import app.galdrin.web.moderation.Moderations;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+
+/** Samples, their sheets and decisions; only ever added to. */
+@Mapper
+public interface ModerationMapper {
+
+    /** A sheet as it was signed last, of those a sample can be drawn from. */
+    record Signed(UUID sittingId, UUID personId, int number, BigDecimal percent, int barring, boolean byHand) {}
+
+    /** A sheet of a sample. */
+    record Drawn(int ordinal, UUID sittingId, UUID personId, int number, Sample.Why why) {}
+
+    List<Signed> signed(UUID centreId, UUID taskId, int most);
+
+    void insert(UUID id, UUID centreId, UUID taskId, long seed, int percent, BigDecimal borderline, UUID personId);
+
+    void insertSheets(UUID centreId, UUID id, @Param("sheets") List<Drawn> sheets);
+
+    List<Moderations.Moderation> list(UUID centreId, int most);
+
+    Optional<Moderations.Moderation> one(UUID centreId, UUID id);
+
+    List<Moderations.Sampled> sheets(UUID centreId, UUID id, int most);
+
+    /** 0 where it was decided already, or is no sheet of the sample. */
+    int decide(
+            UUID centreId,
+            UUID id,
+            UUID sittingId,
+            UUID personId,
+            Moderations.Decision decision,
+            String reason,
+            UUID byId);
+}

@@ -1,0 +1,89 @@
+package app.galdrin.web.task.internal;
+
+import app.galdrin.core.simulated.TryOut;
+import app.galdrin.core.simulated.TryOut.Kind;
+import app.galdrin.core.simulated.TryOut.Tried;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Practical;
+import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.springframework.stereotype.Component;
+
+/** Tries a task out, and says and draws what came of it. */
+@Component
+class TriedWords {
+
+    private static final int SHEETS = 1000;
+    private static final long SEED = 20;
+    private static final int BINS = 40;
+
+    /** Marks of readings are lost by honest hands on one sheet of twenty for each figure; a criterion of several may lose some more. */
+    private static final double OFTEN = 0.15;
+
+    /** Told apart so often, a scheme does its work. */
+    private static final double TOLD_APART = 0.9;
+
+    private final Words words;
+    private final StepWords steps;
+
+    TriedWords(Words words, StepWords steps) {
+        this.words = words;
+        this.steps = steps;
+    }
+
+    TriedView tried(Assignment assignment) {
+        Map<Kind, Tried> all = TryOut.of(assignment, SHEETS, SEED);
+        List<TriedView.Row> rows = new ArrayList<>();
+        all.forEach((kind, tried) -> rows.add(row(kind, tried)));
+        return new TriedView(SHEETS, rows, lines(assignment.practical(), all));
+    }
+
+    private TriedView.Row row(Kind kind, Tried tried) {
+        int[] counts = new int[BINS];
+        for (double percent : tried.percents()) {
+            counts[Math.min(BINS - 1, (int) (percent * BINS / 100))]++;
+        }
+        int most = 1;
+        for (int count : counts) {
+            most = Math.max(most, count);
+        }
+        double width = TriedView.WIDTH / BINS;
+        List<TriedView.Bar> bars = new ArrayList<>();
+        for (int i = 0; i < BINS; i++) {
+            double height = TriedView.HEIGHT * counts[i] / most;
+            if (counts[i] > 0) {
+                bars.add(new TriedView.Bar(i * width, TriedView.HEIGHT - height, width, height));
+            }
+        }
+        return new TriedView.Row(
+                kind.key(),
+                words.text("tried." + kind.key()),
+                words.text("tried." + kind.key() + ".what"),
+                bars,
+                tried.mean() * TriedView.WIDTH / 100,
+                words.text(
+                        "tried.row",
+                        Math.round(tried.mean()),
+                        Math.round(100.0 * tried.competent() / tried.percents().size())));
+    }
+
+    private List<String> lines(Practical practical, Map<Kind, Tried> all) {
+        Tried careful = Objects.requireNonNull(all.get(Kind.CAREFUL));
+        Tried slipProne = Objects.requireNonNull(all.get(Kind.SLIP_PRONE));
+        List<String> lines = new ArrayList<>();
+        double above = TryOut.above(careful, slipProne);
+        lines.add(words.text(above >= TOLD_APART ? "tried.apart" : "tried.together", Math.round(100 * above)));
+        List<Criterion.Id> unfair = TryOut.unfairToCare(careful, OFTEN);
+        unfair.forEach(id -> lines.add(
+                words.text("tried.unfair", steps.criterion(practical, id), Math.round(100 * careful.losing(id)))));
+        if (unfair.isEmpty()) {
+            lines.add(words.text("tried.fair"));
+        }
+        return lines;
+    }
+}
