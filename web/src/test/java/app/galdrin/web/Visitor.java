@@ -42,6 +42,12 @@ public final class Visitor {
         return response;
     }
 
+    /** What a download holds. */
+    public byte[] bytes(String path) {
+        return send(HttpRequest.newBuilder(URI.create(base + path)), HttpResponse.BodyHandlers.ofByteArray())
+                .body();
+    }
+
     public HttpResponse<String> post(String path, Map<String, String> form) {
         return post(path, form, false);
     }
@@ -88,11 +94,15 @@ public final class Visitor {
     }
 
     private HttpResponse<String> send(HttpRequest.Builder request) {
+        return send(request, HttpResponse.BodyHandlers.ofString());
+    }
+
+    private <T> HttpResponse<T> send(HttpRequest.Builder request, HttpResponse.BodyHandler<T> as) {
         if (!forwarded.isEmpty()) {
             request.header("X-Forwarded-For", forwarded);
         }
         try {
-            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            return client.send(request.build(), as);
         } catch (IOException | InterruptedException e) {
             throw new IllegalStateException(e);
         }

@@ -22,12 +22,12 @@ final class Case {
     private final OwnFigures left;
     private final OwnFigures leftAgain;
 
-    Case(Assignment assignment, Answers answers, References references) {
-        this.assignment = assignment;
+    Case(KnownReferences known, Answers answers, References references) {
+        this.assignment = known.assignment();
         this.answers = answers;
         this.references = references;
         this.own = new OwnFigures(assignment, answers);
-        this.found = new OwnFigures(assignment, references.asFound());
+        this.found = known.of(references.asFound());
         this.left = new OwnFigures(assignment, references.asLeft());
         this.leftAgain = new OwnFigures(assignment, references.asLeftAgain());
     }

@@ -41,10 +41,14 @@ public final class Marker {
 
     /** The mark sheet, a line a criterion in the order of the scheme. */
     public static MarkSheet mark(Assignment assignment, Answers answers, References references) {
-        var of = new Case(assignment, answers, references);
-        return new MarkSheet(criteria(assignment.practical())
-                .map(criterion -> line(of, criterion))
-                .toList());
+        return mark(new KnownReferences(assignment), answers, references);
+    }
+
+    /** The same for one of many sittings, of which some share a reference. */
+    public static MarkSheet mark(KnownReferences known, Answers answers, References references) {
+        var of = new Case(known, answers, references);
+        return new MarkSheet(
+                criteria(of.practical()).map(criterion -> line(of, criterion)).toList());
     }
 
     /** Those of the scheme, and before them whatever keeps people whole and was given no marks: nobody is competent without it. */

@@ -24,10 +24,11 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The figures that readings come to, by measuring step and state of the vehicle: round 0 as found, then after each adjustment. The
- * repeats of one figure average; what they share does not.
+ * repeats of one figure average; what they share does not. What was asked for once is kept; one is safely asked by many threads.
  */
 public final class OwnFigures {
 
@@ -36,10 +37,10 @@ public final class OwnFigures {
 
     private final Assignment assignment;
     private final Answers answers;
-    private final Map<State, List<Worked>> worked = new HashMap<>();
-    private final Map<State, Standing> standings = new HashMap<>();
-    private final Map<State, List<Map<String, Double>>> readings = new HashMap<>();
-    private final Map<Of, Optional<Estimate>> means = new HashMap<>();
+    private final Map<State, List<Worked>> worked = new ConcurrentHashMap<>();
+    private final Map<State, Standing> standings = new ConcurrentHashMap<>();
+    private final Map<State, List<Map<String, Double>>> readings = new ConcurrentHashMap<>();
+    private final Map<Of, Optional<Estimate>> means = new ConcurrentHashMap<>();
 
     private record State(String step, int round) {}
 

@@ -55,6 +55,11 @@ public final class Budget {
 
     /** A budget by source; {@code parts} signed, in the figure's unit. */
     public static Budget of(Map<String, Double> parts) {
+        return owned(new LinkedHashMap<>(parts));
+    }
+
+    /** The same of a map that nobody else will change. */
+    private static Budget owned(Map<String, Double> parts) {
         String[] names = new String[parts.size()];
         double[] each = new double[names.length];
         int i = 0;
@@ -63,7 +68,7 @@ public final class Budget {
             each[i++] = part.getValue();
         }
         var budget = new Budget(each, source -> names[source]);
-        budget.byName = Collections.unmodifiableMap(new LinkedHashMap<>(parts));
+        budget.byName = Collections.unmodifiableMap(parts);
         return budget;
     }
 
@@ -126,7 +131,7 @@ public final class Budget {
             double factor = factors[i];
             budgets.get(i).parts().forEach((source, part) -> sums.merge(source, factor * part, Double::sum));
         }
-        return of(sums);
+        return owned(sums);
     }
 
     /** The same parts under other names. */
@@ -138,7 +143,7 @@ public final class Budget {
     Budget with(String source, double part) {
         Map<String, Double> all = new LinkedHashMap<>(parts());
         all.merge(source, part, Double::sum);
-        return of(all);
+        return owned(all);
     }
 
     @Override

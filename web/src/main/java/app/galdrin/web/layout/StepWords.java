@@ -33,6 +33,17 @@ public class StepWords {
                 "step." + step.id() + ".title", "step." + step.kind().key() + ".title");
     }
 
+    /** The title of a step among the others: numbered where one before it has the same. */
+    private String title(Practical practical, Step step) {
+        String title = title(step);
+        long before = practical
+                .allSteps()
+                .takeWhile(s -> !s.id().equals(step.id()))
+                .filter(s -> title(s).equals(title))
+                .count();
+        return before == 0 ? title : words.text("step.numbered", title, before + 1);
+    }
+
     /** The name of a criterion: its aspect, and its step where several steps are marked under it. */
     public String criterion(Practical practical, Criterion.Id id) {
         String aspect = words.text("aspect." + id.aspect().key());
@@ -44,7 +55,10 @@ public class StepWords {
                 ? words.text(
                         "criterion.of",
                         aspect,
-                        practical.step(id.step()).map(this::title).orElse(id.step()))
+                        practical
+                                .step(id.step())
+                                .map(step -> title(practical, step))
+                                .orElse(id.step()))
                 : aspect;
     }
 

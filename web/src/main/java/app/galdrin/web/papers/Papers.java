@@ -1,6 +1,5 @@
 package app.galdrin.web.papers;
 
-import app.galdrin.web.layout.Said;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -8,18 +7,22 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
 import org.springframework.context.ApplicationContext;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Service;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
@@ -33,11 +36,10 @@ public class Papers {
 
     private static final int PATIENCE_SECONDS = 20;
 
-    /** What the drawings are drawn with where no style sheet reaches them. */
-    private static final String DRAWN =
-            "<style>path,line{fill:none;stroke:#1b2a41;stroke-width:1}.rule-line,.rule-tick{stroke:#b8b1a0}"
-                    + ".rule-band,.rule-stop{stroke-width:2.6}.rule-leader,.rule-bracket{stroke:#8a4f00;stroke-width:1.6}"
-                    + "text{fill:#1b2a41;font-size:11px;font-family:B612}</style>";
+    /** Of every page, and of the drawings, which no style sheet of a page reaches. */
+    private static final String PAGE = styles("paper.css");
+
+    private static final String DRAWING = styles("drawing.css");
 
     private final ITemplateEngine templates;
     private final ApplicationContext beans;
@@ -49,12 +51,9 @@ public class Papers {
     }
 
     /** Too many are being made; whoever asks tries again. */
+    @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
     public static final class TooBusy extends RuntimeException {
         private static final long serialVersionUID = 1;
-
-        public Said said() {
-            return Said.of("papers.busy");
-        }
     }
 
     /** A page as a file to keep; {@code name} without its end. */
@@ -93,7 +92,8 @@ public class Papers {
                 ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
                 new ThymeleafEvaluationContext(beans, null));
         String page = templates.process("papers/" + template, new Context(Locale.ENGLISH, all));
-        return page.replaceAll("(<svg\\b[^>]*>)", "$1" + DRAWN);
+        return page.replace("</head>", PAGE + "</head>")
+                .replaceAll("(<svg\\b[^>]*>)", "$1" + Matcher.quoteReplacement(DRAWING));
     }
 
     private byte[] drawn(String page) {
@@ -115,6 +115,18 @@ public class Papers {
     }
 
     private static InputStream font(String weight) {
-        return Objects.requireNonNull(Papers.class.getResourceAsStream("fonts/b612-" + weight + ".ttf"));
+        return resource("fonts/b612-" + weight + ".ttf");
+    }
+
+    private static InputStream resource(String name) {
+        return Objects.requireNonNull(Papers.class.getResourceAsStream(name));
+    }
+
+    private static String styles(String name) {
+        try (InputStream in = resource(name)) {
+            return "<style>" + new String(in.readAllBytes(), StandardCharsets.UTF_8) + "</style>";
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

@@ -1,5 +1,6 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.marking.KnownReferences;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
@@ -8,6 +9,7 @@ import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.library.Library;
@@ -162,7 +164,12 @@ class RemarkRun {
 
     /** A sitting with all that it is marked by. */
     private record One(
-            List<Stored> people, Assignment assignment, Log log, References references, Map<UUID, Integer> seqs) {}
+            List<Stored> people,
+            KnownReferences known,
+            Practical practical,
+            Log log,
+            References references,
+            Map<UUID, Integer> seqs) {}
 
     private void read(UUID id, Concerned which, TaskVersion by, Optional<SheetVersion> on) {
         var setting = new Setting(which.centreId(), by, on);
@@ -217,9 +224,9 @@ class RemarkRun {
     private static MarkSheet mark(One one) {
         Stored first = one.people().get(0);
         return Works.markSheet(
-                one.assignment(),
+                one.known(),
                 one.log(),
-                Works.minutes(one.assignment().practical(), first.begunAt(), first.extraMinutes(), one.log()),
+                Works.minutes(one.practical(), first.begunAt(), first.extraMinutes(), one.log()),
                 one.references());
     }
 
@@ -275,7 +282,7 @@ class RemarkRun {
         private final UUID centre;
         private final TaskVersion by;
         private final Optional<SheetVersion> on;
-        private final Map<Where, Assignment> assignments = new HashMap<>();
+        private final Map<Where, KnownReferences> assignments = new HashMap<>();
         private final Map<UUID, Sheet> sheets = new HashMap<>();
         private final Map<UUID, Optional<Reference>> found = new HashMap<>();
 
@@ -291,15 +298,16 @@ class RemarkRun {
 
         One one(List<Stored> people, List<Wrote> entries, List<Wrote> left) {
             Stored first = people.get(0);
-            Assignment assignment =
-                    assignments.computeIfAbsent(new Where(first.sheetId(), first.bay()), this::assignment);
+            var where = new Where(first.sheetId(), first.bay());
+            KnownReferences known = assignments.computeIfAbsent(where, w -> new KnownReferences(assignment(w)));
+            Assignment assignment = known.assignment();
             var log = new Log(entries.stream().map(e -> e.toEntry()).toList());
             int round = lastRound(assignment, sheets.computeIfAbsent(first.sheetId(), s -> new Sheet(assignment)), log);
             Map<UUID, Integer> seqs = new LinkedHashMap<>();
             Answers asFound = asFound(first, seqs);
             Answers asLeft = asLeft(left, round, 1, seqs);
             Answers again = asLeft(left, round, 2, seqs);
-            return new One(people, assignment, log, new References(asFound, asLeft, again), seqs);
+            return new One(people, known, by.practical(), log, new References(asFound, asLeft, again), seqs);
         }
 
         private Assignment assignment(Where where) {

@@ -1,5 +1,6 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.marking.KnownReferences;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.ReferenceQuestion;
@@ -117,13 +118,17 @@ public class Works {
     public MarkSheet markSheet(Sitting sitting, Log log, References references) {
         Assignment assignment = assignment(sitting);
         int extra = sitting.state().extraMinutes();
-        return markSheet(assignment, log, minutes(assignment.practical(), sitting.begunAt(), extra, log), references);
+        return markSheet(
+                new KnownReferences(assignment),
+                log,
+                minutes(assignment.practical(), sitting.begunAt(), extra, log),
+                references);
     }
 
     /** The same of a log, done in so many minutes if that is known. */
-    static MarkSheet markSheet(Assignment assignment, Log log, OptionalDouble minutes, References references) {
+    static MarkSheet markSheet(KnownReferences known, Log log, OptionalDouble minutes, References references) {
         var wrote = new Answers(log.answers().standing(), minutes);
-        return Marker.mark(assignment, wrote, references).with(log.overrides());
+        return Marker.mark(known, wrote, references).with(log.overrides());
     }
 
     /** From the beginning to the hand-in that stands, by the clocks of the devices; what was given beyond the limit is taken off. */

@@ -4,6 +4,7 @@ import app.galdrin.core.Fault;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.evaluate.LineWriter;
 import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.KnownReferences;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
@@ -25,11 +26,15 @@ import tools.jackson.core.JsonGenerator;
  * @param explain whether each worked figure comes with the steps of its working, a list a repeat
  */
 public record MarksWriter(
-        Assignment assignment, Map<String, SheetLine> sheet, Function<Fault, String> message, boolean explain)
+        Assignment assignment,
+        KnownReferences known,
+        Map<String, SheetLine> sheet,
+        Function<Fault, String> message,
+        boolean explain)
         implements LineWriter {
 
     public MarksWriter(Assignment assignment, Function<Fault, String> message, boolean explain) {
-        this(assignment, SheetLine.all(assignment), message, explain);
+        this(assignment, new KnownReferences(assignment), SheetLine.all(assignment), message, explain);
     }
 
     @Override
@@ -58,7 +63,7 @@ public record MarksWriter(
     }
 
     private void marks(JsonGenerator json, SittingDocument sitting) {
-        MarkSheet marks = Marker.mark(assignment, sitting.wrote(), sitting.references());
+        MarkSheet marks = Marker.mark(known, sitting.wrote(), sitting.references());
         json.writeStringProperty("engine", Marker.ENGINE);
         json.writeNumberProperty("marks", marks.total());
         json.writeNumberProperty("available", marks.available());

@@ -56,10 +56,14 @@ public record MatrixView(List<Column> columns, List<Row> rows) {
             if (cell.waiting()) {
                 return MarkLine.Status.WAITING;
             }
-            if (cell.credit().compareTo(BigDecimal.ONE) >= 0) {
+            if (cell.available() == 0) {
+                return cell.credit().compareTo(BigDecimal.ONE) >= 0 ? MarkLine.Status.FULL : MarkLine.Status.NONE;
+            }
+            // by the marks as they are printed: a thousandth of a mark is none
+            if (cell.marks().compareTo(BigDecimal.valueOf(cell.available())) >= 0) {
                 return MarkLine.Status.FULL;
             }
-            return cell.credit().signum() == 0 ? MarkLine.Status.NONE : MarkLine.Status.PART;
+            return cell.marks().signum() == 0 ? MarkLine.Status.NONE : MarkLine.Status.PART;
         }
     }
 

@@ -159,7 +159,7 @@ class TaskController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return "task/bench";
         }
-        model.addAttribute("title", form.get().practical.title());
+        model.addAttribute("taskTitle", form.get().practical.title());
         return trying.show(Assignment.of(form.get().practical, form.get().sheet.sheet()), model);
     }
 

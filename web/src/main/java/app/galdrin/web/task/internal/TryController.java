@@ -35,7 +35,7 @@ class TryController {
     @GetMapping("/tasks/{id:[0-9a-f-]{36}}/try")
     String task(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
         TaskVersion task = tasks.task(me.centreId(), id);
-        model.addAttribute("title", task.title());
+        model.addAttribute("taskTitle", task.title());
         model.addAttribute("task", task);
         return show(Assignment.of(task.practical(), task.firstSheet().sheet()), model);
     }

@@ -1,0 +1,40 @@
+package app.galdrin.core.marking;
+
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.task.Assignment;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * What references of vehicles as found come to, kept while many sittings of one assignment are marked: those of one vehicle state share one.
+ * Safely asked by many threads.
+ */
+public final class KnownReferences {
+
+    /** More states of vehicles than this are not kept. */
+    private static final int MOST = 64;
+
+    private final Assignment assignment;
+    private final Map<Answers, OwnFigures> known = new ConcurrentHashMap<>();
+
+    public KnownReferences(Assignment assignment) {
+        this.assignment = assignment;
+    }
+
+    public Assignment assignment() {
+        return assignment;
+    }
+
+    OwnFigures of(Answers reference) {
+        OwnFigures there = known.get(reference);
+        if (there != null) {
+            return there;
+        }
+        var figures = new OwnFigures(assignment, reference);
+        if (known.size() < MOST) {
+            known.put(reference, figures);
+        }
+        return figures;
+    }
+}
