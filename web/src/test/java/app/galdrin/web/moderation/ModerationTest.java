@@ -123,7 +123,7 @@ class ModerationTest {
         assertTrue(verifier.get(path).body().contains("signed anew since"));
         byte[] pdf = verifier.bytes(path + "/report.pdf");
         try (var document = Loader.loadPDF(pdf)) {
-            String text = new PDFTextStripper().getText(document);
+            String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
             assertTrue(text.contains("Person2") && text.contains("seven of twenty for what?"), text);
             assertTrue(text.contains("seed 42"), text);
         }
