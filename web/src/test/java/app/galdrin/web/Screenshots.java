@@ -1,9 +1,7 @@
 package app.galdrin.web;
 
 import java.nio.file.Path;
-import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -53,20 +51,27 @@ class Screenshots {
         }
     }
 
-    /** The strings' sheets signed, one after another, and what the class made of it. */
+    /** The past block: what the class made of it, the task tried out, and what marking it anew would change. */
     private void theClass(Browser maud) throws Exception {
-        String strings = taskPath(maud, "two strings");
-        maud.go("/marking");
-        List<String> desks = maud.all("tbody tr").stream()
-                .filter(row ->
-                        row.getText().contains("two strings") && row.getText().contains("handed in"))
-                .map(row -> String.valueOf(row.findElement(By.cssSelector("a")).getDomProperty("href")))
-                .toList();
-        for (String desk : desks) {
-            maud.go(desk).click("#sign");
-            maud.waitFor(() -> maud.find("#release").isEnabled());
-        }
-        maud.go(strings.replaceFirst(".*/tasks/", "/marking/class/")).picture(folder.resolve("class.png"));
+        String task = taskPath(maud, "Block 2");
+        String id = task.replaceFirst(".*/tasks/", "");
+        maud.size(1280, 1000);
+        maud.go("/marking/class/" + id).picture(folder.resolve("class.png"));
+        maud.size(1280, 800);
+        maud.go("/tasks/" + id + "/try").picture(folder.resolve("tried.png"));
+        String study = taskPath(maud, "Who varies");
+        maud.go(study.replaceFirst(".*/tasks/", "/marking/class/") + "/varied").picture(folder.resolve("varied.png"));
+        maud.go("/tasks/new?of=" + id);
+        WebElement working = maud.find("#marks-work-working");
+        working.clear();
+        working.sendKeys("35");
+        maud.click("#set");
+        maud.waitForText("h1", "Block 2");
+        maud.go(maud.path().replace("/tasks/", "/marking/anew/"));
+        maud.find("#reason").sendKeys("The working counts for more in this block");
+        maud.click("#work-out");
+        maud.waitFor(() -> !maud.go(maud.path()).all(".anew-table").isEmpty());
+        maud.picture(folder.resolve("anew.png"));
     }
 
     private void apprenticeAtTheBeamAxle() throws Exception {
@@ -82,7 +87,6 @@ class Screenshots {
             maud.waitForText("h1", "Bracken");
             maud.picture(folder.resolve("sheet.png"));
             maud.go("/procedures").picture(folder.resolve("procedures.png"));
-            maud.go("/procedures/turnOut").picture(folder.resolve("turn-out.png"));
         }
         try (var rowan = new Browser(port, 1280, 800)) {
             rowan.go("/join?code=" + code);
@@ -145,7 +149,6 @@ class Screenshots {
             lena.type("#bay", "1");
             lena.click("main .btn-ink");
             lena.waitFor(() -> lena.path().startsWith("/sittings/"));
-            lena.picture(folder.resolve("prepare-390.png"));
             String sheet = lena.path().replaceFirst("\\?.*", "");
             for (String step : new String[] {"caster", "camber", "toe"}) {
                 lena.go(sheet + "?step=" + step);
@@ -154,7 +157,7 @@ class Screenshots {
             }
             lena.go(sheet + "?step=caster").picture(folder.resolve("caster-390.png"));
             lena.size(1280, 800);
-            for (String step : new String[] {"caster", "camber", "judge", "plan"}) {
+            for (String step : new String[] {"caster", "judge", "plan"}) {
                 lena.go(sheet + "?step=" + step).picture(folder.resolve(step + ".png"));
             }
         }

@@ -188,7 +188,7 @@ class AccessTest {
                 "x",
                 "key",
                 Ids.next().toString());
-        assertEquals(404, edit.post("/marking/" + sitting + "/override", form).statusCode());
+        assertEquals(403, edit.post("/marking/" + sitting + "/override", form).statusCode());
         int marks = jdbc.queryForObject(
                 "select count(*) from entry where step = '_mark' and sitting_id = ?::uuid", Integer.class, sitting);
         assertEquals(0, marks);

@@ -16,6 +16,7 @@ import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Grade;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
@@ -52,6 +53,7 @@ class PastBlock {
 
     private static final int REPEATS = 2;
     private static final int BAY = 1;
+    private static final int STUDIED = 5;
     private static final long SEED = 20261106;
 
     private static final List<String> NAMES = List.of(
@@ -140,6 +142,36 @@ class PastBlock {
             mark(instructor, sat.get(i), i);
         }
         moderate(verifier, set);
+        study(instructor, van, group, apprentices.subList(0, STUDIED));
+    }
+
+    /** The same few people read the same vehicle in two states, each twice: what of the spread is whose. */
+    private void study(SignedIn instructor, UUID van, UUID group, List<UUID> people) {
+        UUID centre = instructor.centreId();
+        Practical start = TaskStart.TOE.on(
+                DemoVehicles.PARCEL_VAN.sheet(), "Who varies: toe by plates", OrderSchool.A, AnswerUnit.DEGREES);
+        var plates = Procedures.of("plates");
+        Practical study = TaskStart.withDefaults(
+                start.with(Mode.PRACTICE)
+                        .with(List.of(
+                                Measure.of("toe", plates, TaskStart.usualFigures(plates), REPEATS),
+                                start.steps().get(start.steps().size() - 1))),
+                DemoVehicles.PARCEL_VAN.sheet());
+        UUID task = tasks.set(centre, instructor.personId(), study, List.of(van), group);
+        tasks.open(centre, instructor.personId(), task);
+        for (Truth state : List.of(found(), left(false))) {
+            tasks.preset(centre, instructor.personId(), task, BAY, van, null);
+            for (int i = 0; i < people.size(); i++) {
+                var opening = tasks.current(centre, task).orElseThrow();
+                Sitting sitting = sittings.sitting(instructor, sittings.begin(opening, people.get(i), BAY));
+                if (sitting.state().handedIn()) {
+                    sitting = sittings.sitting(instructor, sittings.sitAgain(instructor, sitting));
+                }
+                new DemoApprentice(entries, works, this.people.session(centre, people.get(i)), sitting, SEED + 500 + i)
+                        .doAll(Habit.CAREFUL, state, state);
+            }
+        }
+        tasks.close(centre, task);
     }
 
     // ---- the task
@@ -157,21 +189,26 @@ class PastBlock {
                 Measure.of("camber", plumb, TaskStart.usualFigures(plumb), REPEATS),
                 start.measure("toe").orElseThrow(),
                 Measure.of("bars", Procedures.of("longBars"), List.of(total), REPEATS));
+        List<Measure> first = measures.subList(0, measures.size() - 1);
         List<Step> steps = new ArrayList<>();
         steps.add(start.steps().get(0));
-        steps.addAll(measures);
+        steps.addAll(first);
         steps.add(new Work(
                 "work",
-                measures.stream()
-                        .filter(m -> !m.id().equals("bars"))
+                first.stream()
                         .flatMap(m -> m.figures().stream().map(f -> new Work.Item(f, m.id(), AnswerUnit.DEGREES)))
                         .toList()));
-        steps.add(new Work("bars2", List.of(new Work.Item(total, "bars", AnswerUnit.MILLIMETRES))));
+        steps.add(measures.get(measures.size() - 1));
+        steps.add(new Work("work2", List.of(new Work.Item(total, "bars", AnswerUnit.DEGREES))));
         for (Step step : start.steps()) {
             if (step instanceof Judge judge) {
                 steps.add(new Judge(judge.id(), judge.figures(), List.of(total)));
-            } else if (step instanceof Plan || step instanceof Round) {
+            } else if (step instanceof Plan) {
                 steps.add(step);
+            } else if (step instanceof Round round) {
+                List<Measure> again = List.of(
+                        measures.get(1).as("camberAgain"), measures.get(2).as("toeAgain"));
+                steps.add(new Round(round.id(), again, round.most()));
             }
         }
         steps.addAll(

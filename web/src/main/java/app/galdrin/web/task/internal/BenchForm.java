@@ -168,7 +168,7 @@ final class BenchForm {
         return switch (kind) {
             case CHECKLIST -> checklist(id);
             case MEASURE -> measure(id, begun);
-            case WORK -> new Work(id, asked(measures), targets(measures));
+            case WORK -> new Work(id, asked(measures, before), targets(measures));
             case JUDGE -> new Judge(id, wanted("judge", measures, Measure::figuresAndDifferences), toldTwice(measures));
             case PLAN -> new Plan(id, wanted("plan", measures, Measure::figures));
             case ROUND -> round(id, measures);
@@ -235,12 +235,20 @@ final class BenchForm {
         return Procedures.seeing(figure).stream().anyMatch(p -> p.family() == procedure.family());
     }
 
-    private List<Work.Item> asked(List<Measure> measures) {
+    /** What no working before it has asked from the same readings. */
+    private List<Work.Item> asked(List<Measure> measures, Collection<Step> before) {
         List<Work.Item> asked = new ArrayList<>();
+        List<Work.Item> earlier = before.stream()
+                .filter(Work.class::isInstance)
+                .flatMap(step -> ((Work) step).asked().stream())
+                .toList();
         for (Measure measure : measures) {
             for (FigureId figure : measure.figures()) {
                 String unit = text("unit." + figure.key());
-                boolean already = asked.stream().anyMatch(i -> i.figure().equals(figure));
+                boolean already = asked.stream().anyMatch(i -> i.figure().equals(figure))
+                        || earlier.stream()
+                                .anyMatch(i ->
+                                        i.figure().equals(figure) && i.from().equals(measure.id()));
                 if (!already && !unit.equals("none") && measure.procedure().isWorkedOnPaper(figure)) {
                     asked.add(new Work.Item(
                             figure,

@@ -76,6 +76,9 @@ class BenchFilledTest {
     void whatWasChosen_comesBack() {
         for (TaskVersion task : demo()) {
             Practical usual = task.practical();
+            if (!(usual.steps().get(0) instanceof Checklist)) {
+                continue;
+            }
             List<Step> steps = new ArrayList<>(usual.steps());
             steps.set(
                     0,

@@ -1,0 +1,263 @@
+package app.galdrin.web;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Scheme;
+import app.galdrin.web.account.People;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.MarkSheets;
+import app.galdrin.web.sitting.Remarks;
+import app.galdrin.web.sitting.Remarks.Remark;
+import app.galdrin.web.sitting.Remarks.State;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.TaskVersion;
+import app.galdrin.web.task.Tasks;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import javax.sql.DataSource;
+import org.junit.jupiter.api.Test;
+import org.postgresql.PGConnection;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/**
+ * Marks many sittings anew, and reads and writes the same rows plainly in the same run: {@code ./galdrin bench remark 100000}. The sittings
+ * are those of the demo's toe task by strings, copied with all that was written and read.
+ */
+@GaldrinTest
+class RemarkLoad {
+
+    private static final int AT_ONCE = 250;
+    private static final int PATIENCE_MS = 1_800_000;
+
+    /** One person sits it so often at most. */
+    private static final int ATTEMPTS = 90;
+
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Sittings sittings;
+
+    @Autowired
+    private MarkSheets sheets;
+
+    @Autowired
+    private Remarks remarks;
+
+    @Autowired
+    private JdbcTemplate jdbc;
+
+    @Autowired
+    private DataSource database;
+
+    @Test
+    void marksManyAnew() throws Exception {
+        int wanted = Integer.getInteger("galdrin.remark.sittings", 1000);
+        UUID centre = jdbc.queryForObject("select centre_id from person where sign_in = 'm.aldous'", UUID.class);
+        UUID aldous = jdbc.queryForObject("select id from person where sign_in = 'm.aldous'", UUID.class);
+        SignedIn me = people.session(centre, aldous);
+        UUID first = jdbc.queryForObject(
+                "select id from task_version where title = 'Front toe by two strings' and centre_id = ?",
+                UUID.class,
+                centre);
+        TaskVersion task = tasks.task(centre, first);
+        List<UUID> patterns =
+                sittings.ofTask(centre, task.id()).stream().map(s -> s.id()).toList();
+        patterns.forEach(
+                id -> sheets.sign(me, sittings.sitting(me, id), Ids.next().toString()));
+        long copied = System.nanoTime();
+        copy(centre, patterns, wanted);
+        say("copied %d sittings in %.0f s", wanted, seconds(copied));
+        jdbc.execute("set statement_timeout = 0");
+        Remark ready = timed(
+                "worked out",
+                me,
+                () -> remarks.begin(me, worthMore(task, aldous), Optional.empty(), "a load run")
+                        .orElseThrow(),
+                State.READY);
+        assertEquals(wanted + patterns.size(), ready.total());
+        long applied = System.nanoTime();
+        assertEquals(Optional.empty(), remarks.apply(me, ready.id()));
+        until(me, ready.id(), State.APPLIED);
+        say("applied %d changed sheets in %.1f s", ready.changed(), seconds(applied));
+        plain(centre, task.id());
+    }
+
+    private interface Begun {
+        UUID begin();
+    }
+
+    private Remark timed(String what, SignedIn me, Begun begun, State state) throws InterruptedException {
+        long start = System.nanoTime();
+        UUID id = begun.begin();
+        Remark done = until(me, id, state);
+        say("%s: %d sittings in %.1f s", what, done.total(), seconds(start));
+        return done;
+    }
+
+    private Remark until(SignedIn me, UUID id, State state) throws InterruptedException {
+        Remark now = remarks.remark(me, id);
+        while (now.state() != state) {
+            if (now.state() == State.FAILED) {
+                throw new IllegalStateException("failed");
+            }
+            Thread.sleep(200);
+            now = remarks.remark(me, id);
+        }
+        return now;
+    }
+
+    private static double seconds(long since) {
+        return (System.nanoTime() - since) / 1e9;
+    }
+
+    private static void say(String text, Object... args) {
+        System.out.println("REMARK " + String.format(Locale.ROOT, text, args));
+    }
+
+    private TaskVersion worthMore(TaskVersion before, UUID person) {
+        Scheme old = before.practical().scheme();
+        var id = new Criterion.Id("prepare", Aspect.CRITICAL);
+        var scheme = new Scheme(
+                old.criteria().stream()
+                        .map(c -> c.id().equals(id) ? new Criterion(id, c.marks() + 5, true, c.bands()) : c)
+                        .toList(),
+                old.slipKeepsPercent());
+        UUID next = Ids.next();
+        List<UUID> on = before.sheets().stream().map(s -> s.id()).toList();
+        tasks.set(
+                next,
+                before.centreId(),
+                person,
+                before.practical().with(scheme),
+                on,
+                before.classId(),
+                Optional.of(before));
+        return tasks.task(before.centreId(), next);
+    }
+
+    // ---- copies
+
+    private static String id(String of) {
+        return "md5(" + of + "::text || n)::uuid";
+    }
+
+    /** Everything of a sitting under new ids: the sitting, what was written, its state, the readings of that, its marks. */
+    private void copy(UUID centre, List<UUID> patterns, int wanted) {
+        for (int person = 0; person * ATTEMPTS < wanted; person++) {
+            jdbc.update(
+                    "insert into person (id, centre_id, role, display_name, sign_in, password_hash)"
+                            + " values (md5('load' || ?)::uuid, ?, 'APPRENTICE', 'Load ' || ?, 'load.' || ?, '-')",
+                    person,
+                    centre,
+                    person,
+                    person);
+        }
+        for (int from = 0; from < wanted; from += AT_ONCE) {
+            int to = Math.min(wanted, from + AT_ONCE) - 1;
+            for (UUID pattern : patterns) {
+                String numbers = "generate_series(" + from + ", " + to + ") n where n % " + patterns.size() + " = "
+                        + patterns.indexOf(pattern);
+                copy(centre, pattern, numbers);
+            }
+        }
+    }
+
+    private void copy(UUID centre, UUID pattern, String numbers) {
+        String person = "md5('load' || (n / " + ATTEMPTS + "))::uuid";
+        insert(
+                "sitting (id, centre_id, task_id, opening_id, person_id, purpose, sheet_id, state_id, attempt, begun_at)"
+                        + " select " + id("s.id") + ", s.centre_id, s.task_id, s.opening_id, " + person
+                        + ", s.purpose, s.sheet_id, s.state_id, 2 + n % " + ATTEMPTS + ", s.begun_at from sitting s, "
+                        + numbers + " and s.id = ?",
+                pattern);
+        insert(
+                "sitting_person select s.centre_id, " + id("s.id") + ", " + person + " from sitting s, " + numbers
+                        + " and s.id = ?",
+                pattern);
+        insert(
+                "sitting_state select (jsonb_populate_record(s, jsonb_build_object('sitting_id', " + id("s.sitting_id")
+                        + "))).* from sitting_state s, " + numbers + " and s.sitting_id = ?",
+                pattern);
+        insert(
+                "entry select (jsonb_populate_record(e, jsonb_build_object('sitting_id', " + id("e.sitting_id")
+                        + "))).* from entry e, " + numbers + " and e.sitting_id = ?",
+                pattern);
+        for (String table : List.of("mark_sheet", "mark_line")) {
+            insert(
+                    table + " select (jsonb_populate_record(m, jsonb_build_object('sitting_id', " + id("m.sitting_id")
+                            + ", 'person_id', " + person + "))).* from " + table + " m, " + numbers
+                            + " and m.sitting_id = ?",
+                    pattern);
+        }
+        insert(
+                "vehicle_state select (jsonb_populate_record(v, jsonb_build_object('id', " + id("v.id")
+                        + ", 'sitting_id', " + id("v.sitting_id") + "))).* from vehicle_state v, " + numbers
+                        + " and v.sitting_id = ?",
+                pattern);
+        String references = " join vehicle_state v on v.centre_id = r.centre_id and v.id = r.state_id, " + numbers
+                + " and v.sitting_id = ?";
+        insert(
+                "sitting select (jsonb_populate_record(r, jsonb_build_object('id', " + id("r.id") + ", 'state_id', "
+                        + id("r.state_id") + "))).* from sitting r" + references,
+                pattern);
+        insert(
+                "sitting_state select (jsonb_populate_record(s, jsonb_build_object('sitting_id', " + id("s.sitting_id")
+                        + "))).* from sitting_state s join sitting r on r.id = s.sitting_id" + references,
+                pattern);
+        insert(
+                "entry select (jsonb_populate_record(e, jsonb_build_object('sitting_id', " + id("e.sitting_id")
+                        + "))).* from entry e join sitting r on r.id = e.sitting_id" + references,
+                pattern);
+    }
+
+    private void insert(String what, UUID pattern) {
+        jdbc.update("insert into " + what, pattern);
+    }
+
+    // ---- the same rows, read and written plainly
+
+    private void plain(UUID centre, UUID task) throws SQLException, IOException {
+        String mine =
+                " where x.centre_id = '" + centre + "' and x.sitting_id in (select id from sitting where centre_id = '"
+                        + centre + "' and task_id = '" + task + "')";
+        try (Connection connection = database.getConnection()) {
+            connection.setNetworkTimeout(Runnable::run, PATIENCE_MS);
+            var copy = connection.unwrap(PGConnection.class).getCopyAPI();
+            long start = System.nanoTime();
+            double read = 0;
+            for (String table : List.of("entry", "mark_sheet", "mark_line")) {
+                Path file = Files.createTempFile("remark", table);
+                long one = System.nanoTime();
+                try (var out = Files.newOutputStream(file)) {
+                    copy.copyOut("copy (select x.* from " + table + " x" + mine + ") to stdout", out);
+                }
+                read += seconds(one);
+                try (var create = connection.createStatement()) {
+                    create.execute("create temporary table plain_" + table + " (like " + table + ")");
+                }
+                try (var in = Files.newInputStream(file)) {
+                    copy.copyIn("copy plain_" + table + " from stdin", in);
+                }
+                say("plain %s: %d MB", table, Files.size(file) / 1_000_000);
+                Files.delete(file);
+            }
+            say("plainly read in %.1f s, read and written in %.1f s", read, seconds(start));
+            connection.setNetworkTimeout(Runnable::run, 4000);
+        }
+    }
+}
