@@ -183,45 +183,48 @@ class RemarkLoad {
                 "sitting (id, centre_id, task_id, opening_id, person_id, purpose, sheet_id, state_id, attempt, begun_at)"
                         + " select " + id("s.id") + ", s.centre_id, s.task_id, s.opening_id, " + person
                         + ", s.purpose, s.sheet_id, s.state_id, 2 + n % " + ATTEMPTS + ", s.begun_at from sitting s, "
-                        + numbers + " and s.id = ?",
+                        + numbers + " and s.id = ? and s.centre_id = '" + centre + "'",
                 pattern);
         insert(
                 "sitting_person select s.centre_id, " + id("s.id") + ", " + person + " from sitting s, " + numbers
-                        + " and s.id = ?",
+                        + " and s.id = ? and s.centre_id = '" + centre + "'",
                 pattern);
         insert(
                 "sitting_state select (jsonb_populate_record(s, jsonb_build_object('sitting_id', " + id("s.sitting_id")
-                        + "))).* from sitting_state s, " + numbers + " and s.sitting_id = ?",
+                        + "))).* from sitting_state s, " + numbers + " and s.sitting_id = ? and s.centre_id = '"
+                        + centre + "'",
                 pattern);
         insert(
                 "entry select (jsonb_populate_record(e, jsonb_build_object('sitting_id', " + id("e.sitting_id")
-                        + "))).* from entry e, " + numbers + " and e.sitting_id = ?",
+                        + "))).* from entry e, " + numbers + " and e.sitting_id = ? and e.centre_id = '" + centre + "'",
                 pattern);
         for (String table : List.of("mark_sheet", "mark_line")) {
             insert(
                     table + " select (jsonb_populate_record(m, jsonb_build_object('sitting_id', " + id("m.sitting_id")
                             + ", 'person_id', " + person + "))).* from " + table + " m, " + numbers
-                            + " and m.sitting_id = ?",
+                            + " and m.sitting_id = ? and m.centre_id = '" + centre + "'",
                     pattern);
         }
         insert(
                 "vehicle_state select (jsonb_populate_record(v, jsonb_build_object('id', " + id("v.id")
                         + ", 'sitting_id', " + id("v.sitting_id") + "))).* from vehicle_state v, " + numbers
-                        + " and v.sitting_id = ?",
+                        + " and v.sitting_id = ? and v.centre_id = '" + centre + "'",
                 pattern);
         String references = " join vehicle_state v on v.centre_id = r.centre_id and v.id = r.state_id, " + numbers
-                + " and v.sitting_id = ?";
+                + " and v.sitting_id = ? and v.centre_id = '" + centre + "'";
         insert(
                 "sitting select (jsonb_populate_record(r, jsonb_build_object('id', " + id("r.id") + ", 'state_id', "
                         + id("r.state_id") + "))).* from sitting r" + references,
                 pattern);
         insert(
                 "sitting_state select (jsonb_populate_record(s, jsonb_build_object('sitting_id', " + id("s.sitting_id")
-                        + "))).* from sitting_state s join sitting r on r.id = s.sitting_id" + references,
+                        + "))).* from sitting_state s join sitting r on r.centre_id = s.centre_id and r.id = s.sitting_id"
+                        + references,
                 pattern);
         insert(
                 "entry select (jsonb_populate_record(e, jsonb_build_object('sitting_id', " + id("e.sitting_id")
-                        + "))).* from entry e join sitting r on r.id = e.sitting_id" + references,
+                        + "))).* from entry e join sitting r on r.centre_id = e.centre_id and r.id = e.sitting_id"
+                        + references,
                 pattern);
     }
 
