@@ -237,6 +237,52 @@ public record Practical(
         return faults.found();
     }
 
+    /** Whether another practical has the very same steps and asks the same in each, in whatever order: a sheet of one is a sheet of the other. */
+    public boolean hasTheStepsOf(Practical other) {
+        return steps.stream()
+                .map(Practical::ordered)
+                .toList()
+                .equals(other.steps.stream().map(Practical::ordered).toList());
+    }
+
+    /** A step with what it asks in the order of figures. */
+    private static Step ordered(Step step) {
+        if (step instanceof Measure m) {
+            return ordered(m);
+        }
+        if (step instanceof Work w) {
+            return new Work(
+                    w.id(),
+                    w.asked().stream()
+                            .sorted(Comparator.comparing(Work.Item::figure).thenComparing(Work.Item::from))
+                            .toList(),
+                    w.targets().stream()
+                            .map(t -> new Target(
+                                    t.from(),
+                                    t.procedure(),
+                                    t.figures().stream().sorted().toList()))
+                            .toList());
+        }
+        if (step instanceof Judge j) {
+            return new Judge(
+                    j.id(),
+                    j.figures().stream().sorted().toList(),
+                    j.compared().stream().sorted().toList());
+        }
+        if (step instanceof Plan p) {
+            return new Plan(p.id(), p.figures().stream().sorted().toList());
+        }
+        return step instanceof Round r
+                ? new Round(
+                        r.id(), r.measures().stream().map(Practical::ordered).toList(), r.most())
+                : step;
+    }
+
+    private static Measure ordered(Measure m) {
+        return new Measure(
+                m.id(), m.procedure(), m.figures().stream().sorted().toList(), m.repeats(), m.taught(), m.steering());
+    }
+
     /** The figures that are asked for, in the order of a sheet. */
     public List<FigureId> figures() {
         List<FigureId> figures = new ArrayList<>();

@@ -237,4 +237,30 @@ class PracticalTest {
                         .toList());
         assertEquals(List.of(), practical.faults(Vehicles.van()));
     }
+
+    /** The order in which figures are asked makes no other sheet; what is asked does. */
+    @Test
+    void theStepsOfAnother_areThose_thatAskTheSame() {
+        var figures = List.of(figure("totalToe.front"), figure("toe.front.left"), figure("toe.front.right"));
+        var turned = List.of(figures.get(2), figures.get(0), figures.get(1));
+        Practical one = asking(figures);
+        assertTrue(one.hasTheStepsOf(asking(turned)));
+        assertTrue(one.titled("Another").hasTheStepsOf(one));
+        assertFalse(one.hasTheStepsOf(asking(figures.subList(0, 2))));
+        assertFalse(one.hasTheStepsOf(one.with(one.steps().subList(0, 3))));
+    }
+
+    private static Practical asking(List<FigureId> figures) {
+        Measure strings = Measure.of("toe", Procedures.of("strings"), figures, 2);
+        return of(
+                strings,
+                new Work(
+                        "work",
+                        figures.stream()
+                                .map(f -> new Work.Item(f, "toe", AnswerUnit.DEGREES))
+                                .toList()),
+                new Judge("judge", figures),
+                new Plan("plan", figures),
+                new Round("adjust", List.of(strings.as("again")), 1));
+    }
 }

@@ -117,10 +117,8 @@ public class Remarks {
     /** The versions of a practical whose sittings can be marked by one of them: those with the same steps. */
     public List<Tasks.Version> alike(TaskVersion by) {
         return tasks.versions(by).stream()
-                .filter(v -> tasks.task(by.centreId(), v.id())
-                        .practical()
-                        .steps()
-                        .equals(by.practical().steps()))
+                .filter(v -> by.practical()
+                        .hasTheStepsOf(tasks.task(by.centreId(), v.id()).practical()))
                 .toList();
     }
 

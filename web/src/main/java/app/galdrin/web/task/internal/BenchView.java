@@ -35,6 +35,7 @@ import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.Sketches;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -216,8 +217,15 @@ public final class BenchView {
                 .filter(f -> itsOwn
                         == (measure.procedure().sees().contains(f)
                                 || measure.figures().contains(f)))
-                .sorted()
+                .sorted(Comparator.comparing((FigureId f) -> place(measure, f))
+                        .thenComparing(Comparator.naturalOrder()))
                 .toList();
+    }
+
+    /** What is asked already stays in its order, which is that of the form; the others follow. */
+    private static int place(Measure measure, FigureId figure) {
+        int at = measure.figures().indexOf(figure);
+        return at < 0 ? measure.figures().size() : at;
     }
 
     public String name(FigureId figure) {
