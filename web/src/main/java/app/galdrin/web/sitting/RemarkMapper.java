@@ -29,6 +29,7 @@ interface RemarkMapper {
     /**
      * A sitting with the sheet that was stored last for one of its people.
      *
+     * @param released whether no more will be read: what stood then decides
      * @param marks of that sheet's lines: {@code step.aspect=marks}, in their order, with blanks between
      */
     record Stored(
@@ -44,6 +45,7 @@ interface RemarkMapper {
             BigDecimal total,
             BigDecimal percent,
             boolean competent,
+            boolean released,
             String marks) {}
 
     /**

@@ -307,7 +307,8 @@ class RemarkRun {
             Answers asFound = asFound(first, seqs);
             Answers asLeft = asLeft(left, round, 1, seqs);
             Answers again = asLeft(left, round, 2, seqs);
-            return new One(people, known, by.practical(), log, new References(asFound, asLeft, again), seqs);
+            return new One(
+                    people, known, by.practical(), log, new References(asFound, asLeft, again, first.released()), seqs);
         }
 
         private Assignment assignment(Where where) {

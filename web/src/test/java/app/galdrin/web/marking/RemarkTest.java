@@ -14,6 +14,7 @@ import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Remarks;
 import app.galdrin.web.sitting.Remarks.Remark;
@@ -57,6 +58,9 @@ class RemarkTest {
 
     @Autowired
     private MarkSheets sheets;
+
+    @Autowired
+    private Entries entries;
 
     @Autowired
     private Remarks remarks;
@@ -262,5 +266,29 @@ class RemarkTest {
             assertTrue(applied == 403 || applied == 404, who + " " + applied);
         }
         assertFalse(remarks.remark(centre.instructor(), ready.id()).state() == State.APPLIED);
+    }
+
+    /** Released, a vehicle that was left in doubt was taken as it stood: marking anew does not ask for another reading of it. */
+    @Test
+    void whatIsReleased_asksForNoOtherReading() throws InterruptedException {
+        UUID left = sittings.referenceAsLeft(centre.instructor(), right, 1);
+        Sitting reference = sittings.sitting(centre.instructor(), left);
+        for (int repeat = 1; repeat <= 2; repeat++) {
+            Centre.write(
+                    sittings, entries, centre.instructor(), reference, "left/frontDistance/" + repeat + "/1", "1905");
+            Centre.write(
+                    sittings, entries, centre.instructor(), reference, "left/rearDistance/" + repeat + "/1", "1904.5");
+        }
+        jdbc.update(
+                "update sitting_state set released_at = now() where centre_id = ? and sitting_id = ?",
+                centre.id(),
+                right.id());
+        Remark ready = workedOut(worth(40));
+        var asLeft = remarks.lines(ready, remarks.changed(ready, 0)).values().stream()
+                .flatMap(List::stream)
+                .filter(l -> l.criterion().aspect() == Aspect.AS_LEFT)
+                .findFirst()
+                .orElseThrow();
+        assertEquals(new BigDecimal("10.0"), asLeft.after().orElseThrow(), "0.06 toe-out: inside by the mean");
     }
 }
