@@ -1,0 +1,74 @@
+package app.galdrin.web.marking;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.Step;
+import app.galdrin.web.Centre;
+import app.galdrin.web.GaldrinTest;
+import app.galdrin.web.TestCentres;
+import app.galdrin.web.Visitor;
+import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.Tasks;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Who stood by, where a checklist asks for somebody to. */
+@GaldrinTest
+class WitnessTest {
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private TestCentres centres;
+
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private Sittings sittings;
+
+    @Test
+    void anInstructor_saysOnce_thatHeSawIt() {
+        Centre centre = centres.with(sheet -> {
+            var start = TaskStart.TOE.on(sheet, "Witnessed", OrderSchool.A, AnswerUnit.DEGREES);
+            List<Step> steps = new ArrayList<>(start.steps());
+            steps.set(
+                    0,
+                    new Checklist(
+                            "prepare",
+                            List.of(
+                                    new Checklist.Item("standsAndChocks", true, true),
+                                    new Checklist.Item("condition", false, false))));
+            return TaskStart.withDefaults(start.with(steps), sheet);
+        });
+        String desk = "/marking/" + centre.sitting(tasks, sittings).id();
+        Visitor teacher = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
+        assertTrue(teacher.get(desk).body().contains("by nobody"));
+        Visitor apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
+        apprentice.get("/");
+        assertEquals(
+                403, apprentice.post(desk + "/witness", form("standsAndChocks")).statusCode());
+        assertEquals(404, teacher.post(desk + "/witness", form("condition")).statusCode(), "asks for nobody");
+        assertEquals(
+                302, teacher.post(desk + "/witness", form("standsAndChocks")).statusCode());
+        String page = teacher.get(desk).body();
+        assertTrue(page.contains("by " + centre.instructor().displayName()), page);
+        assertFalse(page.contains("I saw it done"));
+    }
+
+    private static Map<String, String> form(String item) {
+        return Map.of("step", "prepare", "item", item, "key", Ids.next().toString());
+    }
+}
