@@ -271,6 +271,10 @@ class RemarkTest {
     /** Released, a vehicle that was left in doubt was taken as it stood: marking anew does not ask for another reading of it. */
     @Test
     void whatIsReleased_asksForNoOtherReading() throws InterruptedException {
+        sheets.sign(centre.instructor(), right, key());
+        assertEquals(
+                Optional.empty(),
+                sheets.release(centre.instructor(), sittings.sitting(centre.instructor(), right.id()), key()));
         UUID left = sittings.referenceAsLeft(centre.instructor(), right, 1);
         Sitting reference = sittings.sitting(centre.instructor(), left);
         for (int repeat = 1; repeat <= 2; repeat++) {
@@ -279,10 +283,6 @@ class RemarkTest {
             Centre.write(
                     sittings, entries, centre.instructor(), reference, "left/rearDistance/" + repeat + "/1", "1904.5");
         }
-        jdbc.update(
-                "update sitting_state set released_at = now() where centre_id = ? and sitting_id = ?",
-                centre.id(),
-                right.id());
         Remark ready = workedOut(worth(40));
         var asLeft = remarks.lines(ready, remarks.changed(ready, 0)).values().stream()
                 .flatMap(List::stream)
