@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
 /**
@@ -135,26 +136,37 @@ record PlanEffect(
         if (!figure.ofBothWheels() && isRight(mirrored)) {
             slips.add(Set.of("leftRightSwapped"));
         }
-        if (isRightWith(amount -> -amount)) {
-            boolean rods = moves.entrySet().stream()
-                    .filter(m -> m.getValue() != 0)
-                    .allMatch(m -> m.getKey().part() == Part.ROD || m.getKey().part() == Part.SLEEVE);
+        if (isRightWith(any -> true, amount -> -amount)) {
             slips.add(Set.of(PlanSlip.WRONG_WAY.key()));
-            if (rods) {
-                slips.add(Set.of(PlanSlip.WRONG_LINKAGE.key()));
-            }
         }
-        if (isRightWith(amount -> amount / 2)) {
-            boolean sum = figure.measurand().form() == Form.SUM;
-            slips.add(Set.of((sum ? PlanSlip.WHOLE_ON_EACH_SIDE : PlanSlip.MOVED_TWICE).key()));
+        if (isRightWith(PlanEffect::isOfTheLinkage, amount -> -amount)) {
+            slips.add(Set.of(PlanSlip.WRONG_LINKAGE.key()));
+        }
+        if (figure.measurand().form() == Form.SUM) {
+            if (isRightWith(this::isFinest, amount -> amount / 2)) {
+                slips.add(Set.of(PlanSlip.WHOLE_ON_EACH_SIDE.key()));
+            }
+        } else if (isRightWith(any -> true, amount -> amount / 2)) {
+            slips.add(Set.of(PlanSlip.MOVED_TWICE.key()));
         }
         return slips;
     }
 
-    private boolean isRightWith(UnaryOperator<Double> undo) {
-        Map<Adjuster, Double> undone = new HashMap<>();
-        moves.forEach((adjuster, amount) -> undone.put(adjuster, undo.apply(amount)));
-        return isRight(undone);
+    /** Of which the way to turn depends on whether the linkage lies ahead of the axle or behind it. */
+    private static boolean isOfTheLinkage(Adjuster adjuster) {
+        return adjuster.part() == Part.ROD || adjuster.part() == Part.SLEEVE;
+    }
+
+    /** The part that this figure is set with at the end: none of those moved for it moves less else. */
+    private boolean isFinest(Adjuster adjuster) {
+        return moves.keySet().stream()
+                .allMatch(other -> adjuster.effects().size() <= other.effects().size());
+    }
+
+    private boolean isRightWith(Predicate<Adjuster> which, UnaryOperator<Double> undo) {
+        Map<Adjuster, Double> undone = new HashMap<>(moves);
+        undone.replaceAll((adjuster, amount) -> which.test(adjuster) ? undo.apply(amount) : amount);
+        return !undone.equals(moves) && isRight(undone);
     }
 
     private boolean isRight(Map<Adjuster, Double> otherwise) {

@@ -159,6 +159,9 @@ public final class Apprentice {
         OwnFigures own = own();
         Map<String, SlipAnswers> bySlip = new HashMap<>();
         for (Work.Item item : work.asked()) {
+            if (habit.leftOut().contains(item.figure().key())) {
+                continue;
+            }
             Measure measure = practical().measure(item.from()).orElseThrow();
             double right = item.unit()
                     .ofFigure(own.onPaper(measure, 0, item.figure()).orElse(0), item.figure(), own.baseline(measure));

@@ -1,5 +1,6 @@
 package app.galdrin.core.simulated;
 
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -11,7 +12,7 @@ import java.util.Set;
  * @param reading slips in writing readings down, by id of the measuring step
  * @param plan the slip in planning, by its key
  * @param verdict the slip in reading the sheet's limits, by its key
- * @param leftOut ids of checklist items that are not done
+ * @param leftOut ids of checklist items that are not done, keys of figures that are not worked out
  */
 public record Habit(
         Map<String, String> working,
@@ -33,7 +34,9 @@ public record Habit(
     }
 
     public Habit andReading(String measure, String slip) {
-        return new Habit(working, Map.of(measure, slip), plan, verdict, leftOut);
+        Map<String, String> all = new HashMap<>(reading);
+        all.put(measure, slip);
+        return new Habit(working, all, plan, verdict, leftOut);
     }
 
     public Habit andPlan(String slip) {
@@ -44,7 +47,7 @@ public record Habit(
         return new Habit(working, reading, plan, Optional.of(slip), leftOut);
     }
 
-    public Habit without(String item) {
-        return new Habit(working, reading, plan, verdict, Set.of(item));
+    public Habit without(String... left) {
+        return new Habit(working, reading, plan, verdict, Set.of(left));
     }
 }

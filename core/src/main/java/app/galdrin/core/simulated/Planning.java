@@ -1,19 +1,23 @@
 package app.galdrin.core.simulated;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.uncertainty.Estimate;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** Plans the adjustment that somebody's own figures ask for, and writes it. */
 final class Planning {
@@ -38,14 +42,17 @@ final class Planning {
                         (outside ? Plan.Instead.LOOK_FOR_THE_PART : Plan.Instead.NOTHING).key());
             }
         }
-        moves(plan, own).forEach((adjuster, units) -> move(plan.id(), 0, adjuster, slipping(units, slip)));
+        moves(plan, own).forEach((adjuster, units) -> move(plan.id(), 0, adjuster, slipping(adjuster, units, slip)));
     }
 
     /** The key names what {@code PlanEffect} would call it. */
-    private static double slipping(double units, Optional<String> slip) {
+    private static double slipping(Adjuster part, double units, Optional<String> slip) {
+        boolean ofTheLinkage = part.part() == Part.ROD || part.part() == Part.SLEEVE;
         return switch (slip.orElse("")) {
-            case "wrongWay", "wrongLinkage" -> -units;
-            case "movedTwice", "wholeOnEachSide" -> 2 * units;
+            case "wrongWay" -> -units;
+            case "wrongLinkage" -> ofTheLinkage ? -units : units;
+            case "movedTwice" -> 2 * units;
+            case "wholeOnEachSide" -> ofTheLinkage ? 2 * units : units;
             default -> units;
         };
     }
@@ -84,16 +91,48 @@ final class Planning {
         var effect = part.effectOn(figure).orElseThrow();
         double target =
                 assignment.sheet().limits(figure).map(l -> l.target().orElse(0)).orElse(0.0);
-        double now = own.goesBy(figure, plan.id()).map(v -> v.value()).orElse(target);
+        Optional<Estimate> stands = own.goesBy(figure, plan.id());
+        if (stands.isEmpty()) {
+            return share(figure, part, moves, own, plan);
+        }
+        double now = stands.get().value();
+        now += already(figure, moves);
+        return effect.perUnit().isPresent()
+                ? (target - now) / effect.perUnit().getAsDouble()
+                : Math.signum(target - now) * effect.sign();
+    }
+
+    /** What the moves so far do to a figure of a wheel, rad or mm. */
+    private static double already(FigureId figure, Map<Adjuster, Double> moves) {
+        double sum = 0;
         for (Map.Entry<Adjuster, Double> move : moves.entrySet()) {
-            now += move.getKey()
+            sum += move.getKey()
                     .effectOn(figure)
                     .map(e -> e.perUnit().orElse(0) * move.getValue())
                     .orElse(0.0);
         }
-        return effect.perUnit().isPresent()
-                ? (target - now) / effect.perUnit().getAsDouble()
-                : Math.signum(target - now) * effect.sign();
+        return sum;
+    }
+
+    /** Of a wheel that nobody worked out: half of what the sum of both asks for, and nothing where that isn't known either. */
+    private double share(FigureId wheel, Adjuster part, Map<Adjuster, Double> moves, OwnFigures own, Plan plan) {
+        for (FigureId sum : plan.figures()) {
+            Optional<Estimate> now = own.goesBy(sum, plan.id());
+            OptionalDouble each =
+                    part.effectOn(wheel).map(Adjuster.Effect::perUnit).orElse(OptionalDouble.empty());
+            if (sum.measurand().form() == Form.SUM
+                    && sum.adjustment().equals(wheel.adjustment())
+                    && now.isPresent()
+                    && each.isPresent()) {
+                double target = assignment
+                        .sheet()
+                        .limits(sum)
+                        .map(l -> l.target().orElse(0))
+                        .orElse(0.0);
+                return ((target - now.get().value()) / 2 - already(wheel, moves)) / each.getAsDouble();
+            }
+        }
+        return 0;
     }
 
     /** Writes a move of a part, signed and in its unit, rounded to its steps. */

@@ -136,6 +136,11 @@ class SimulatedTest {
         assertTrue(
                 named(done(Habit.CAREFUL.andReading("toe", "leftRightSwapped"))).contains("leftRightSwapped"));
         assertTrue(named(done(Habit.CAREFUL.andPlan("wrongWay"))).contains("wrongWay"));
+        Set<String> linkage = named(done(Habit.CAREFUL.andPlan("wrongLinkage")));
+        assertTrue(linkage.contains("wrongLinkage") && !linkage.contains("limitsSwapped"), linkage.toString());
+        Habit totalOnly = Habit.CAREFUL.without("toe.front.left", "toe.front.right");
+        assertFalse(named(done(totalOnly)).contains("wholeOnEachSide"));
+        assertTrue(named(done(totalOnly.andPlan("wholeOnEachSide"))).contains("wholeOnEachSide"));
         assertTrue(named(done(Habit.CAREFUL.andVerdict("limitsSwapped"))).contains("limitsSwapped"));
         assertTrue(credit(done(Habit.CAREFUL.without("standsAndChocks")), "prepare.critical") < 1);
     }

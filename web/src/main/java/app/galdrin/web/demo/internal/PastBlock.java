@@ -7,6 +7,7 @@ import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.simulated.Habit;
@@ -44,6 +45,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -55,6 +57,11 @@ class PastBlock {
     private static final int BAY = 1;
     private static final int STUDIED = 5;
     private static final long SEED = 20261106;
+
+    /** Toe of the left wheel, deg; the sheet allows up to 0.03. */
+    private static final double AT_THE_EDGE = 0.03;
+
+    private static final double OUTSIDE = 0.21;
 
     private static final List<String> NAMES = List.of(
             "Agnes Holm",
@@ -83,15 +90,21 @@ class PastBlock {
             Habit.working(Map.of("toe", "mmForDegrees")).andPlan("wrongWay"),
             Habit.working(Map.of("toe", "leftRightSwapped", "bars", "wrongBaseline")),
             Habit.working(Map.of("toe", "frontRearSwapped", "camber", "ninetyAsCamber")),
-            Habit.working(Map.of("toe", "inchesUnconverted")),
+            Habit.working(Map.of("toe", "inchesUnconverted"))
+                    .andPlan("wholeOnEachSide")
+                    .without("toe.front.left", "toe.front.right"),
             Habit.working(Map.of("toe", "gapsUnconverted", "camber", "methodSign")),
             Habit.working(Map.of("toe", "skewLeftOut", "caster", "oneAndAHalfUsed")),
             Habit.working(Map.of("toe", "skewAdded", "camber", "floorIgnored")),
-            Habit.working(Map.of("toe", "minutesAsDecimals", "camber", "floorWrongWay")),
+            Habit.working(Map.of("toe", "minutesAsDecimals", "camber", "floorWrongWay"))
+                    .andPlan("wrongLinkage"),
             Habit.working(Map.of("toe", "firstRepeatOnly", "caster", "camberSignsLost")),
-            Habit.CAREFUL.andReading("toe", "leftRightSwapped").andVerdict("limitsSwapped"),
+            Habit.CAREFUL.andReading("toe", "markMiscounted").andVerdict("limitsSwapped"),
             Habit.CAREFUL.andPlan("movedTwice").andVerdict("limitSignLost"),
             Habit.CAREFUL.without("standsAndChocks"));
+
+    /** Places in the list of those who leave the vehicle outside: they turned its rods the wrong way. */
+    private static final Set<Integer> LEFT_OUTSIDE = Set.of(4, 11);
 
     private final People people;
     private final Tasks tasks;
@@ -135,7 +148,7 @@ class PastBlock {
         read(instructor, reference, 0, found(), SEED);
         List<Sitting> sat = new ArrayList<>();
         for (int i = 0; i < NAMES.size(); i++) {
-            sat.add(sit(instructor, task, apprentices.get(i), HABITS.get(i), SEED + 10L * i));
+            sat.add(sit(instructor, task, apprentices.get(i), i));
         }
         tasks.close(centre, task);
         for (int i = 0; i < sat.size(); i++) {
@@ -159,7 +172,7 @@ class PastBlock {
                 DemoVehicles.PARCEL_VAN.sheet());
         UUID task = tasks.set(centre, instructor.personId(), study, List.of(van), group);
         tasks.open(centre, instructor.personId(), task);
-        for (Truth state : List.of(found(), left(false))) {
+        for (Truth state : List.of(found(), setRight())) {
             tasks.preset(centre, instructor.personId(), task, BAY, van, null);
             for (int i = 0; i < people.size(); i++) {
                 var opening = tasks.current(centre, task).orElseThrow();
@@ -188,7 +201,11 @@ class PastBlock {
                 start.measure("caster").orElseThrow(),
                 Measure.of("camber", plumb, TaskStart.usualFigures(plumb), REPEATS),
                 start.measure("toe").orElseThrow(),
-                Measure.of("bars", Procedures.of("longBars"), List.of(total), REPEATS));
+                Measure.of(
+                        "bars",
+                        Procedures.of("longBars").with(Map.of("bar", CatalogueInstrument.TAPE_SIXTEENTHS)),
+                        List.of(total),
+                        REPEATS));
         List<Measure> first = measures.subList(0, measures.size() - 1);
         List<Step> steps = new ArrayList<>();
         steps.add(start.steps().get(0));
@@ -226,8 +243,21 @@ class PastBlock {
         return state(2.9, 3.6, 0.4, -0.55, 0.33, -0.08);
     }
 
-    private static Truth left(boolean onTheEdge) {
-        return state(2.9, 3.6, -0.4, -0.4, onTheEdge ? 0.03 : -0.04, -0.04);
+    /** The vehicle as the preset's adjusting should leave it, deg. */
+    private static Truth setRight() {
+        return setTo(-0.04);
+    }
+
+    private static Truth setTo(double toeLeft) {
+        return state(2.9, 3.6, -0.4, -0.4, toeLeft, -0.04);
+    }
+
+    /** The vehicle as somebody leaves it, by his place in the list. */
+    private static Truth leftBy(int person) {
+        if (person == NAMES.size() - 1) {
+            return setTo(AT_THE_EDGE);
+        }
+        return LEFT_OUTSIDE.contains(person) ? setTo(OUTSIDE) : setRight();
     }
 
     private static Truth state(
@@ -250,11 +280,11 @@ class PastBlock {
 
     // ---- sitting it
 
-    private Sitting sit(SignedIn instructor, UUID task, UUID person, Habit habit, long seed) {
+    private Sitting sit(SignedIn instructor, UUID task, UUID person, int i) {
         var opening = tasks.current(instructor.centreId(), task).orElseThrow();
         Sitting sitting = sittings.sitting(instructor, sittings.begin(opening, person, BAY));
-        new DemoApprentice(entries, works, people.session(instructor.centreId(), person), sitting, seed)
-                .doAll(habit, found(), left(false));
+        new DemoApprentice(entries, works, people.session(instructor.centreId(), person), sitting, SEED + 10L * i)
+                .doAll(HABITS.get(i), found(), leftBy(i));
         return sittings.sitting(instructor, sitting.id());
     }
 
@@ -274,7 +304,7 @@ class PastBlock {
     /** The last vehicle stands at the edge and waits for its second reading; of the others two have a mark by hand, and all are released. */
     private void mark(SignedIn instructor, Sitting sitting, int i) {
         boolean waits = i == NAMES.size() - 1;
-        Truth state = left(waits);
+        Truth state = leftBy(i);
         Sitting left = sittings.sitting(instructor, sittings.referenceAsLeft(instructor, sitting, 1));
         read(instructor, left, 1, state, SEED + 10L * i + 1);
         if (inDoubt(sitting)) {

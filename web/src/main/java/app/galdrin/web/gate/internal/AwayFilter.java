@@ -47,7 +47,7 @@ class AwayFilter extends OncePerRequestFilter {
             if (response.isCommitted() || !isAway(e)) {
                 throw e;
             }
-            LOG.warn("database away: {}", root(e).getClass().getName());
+            LOG.warn("database away: {} {} on {}", root(e).getClass().getName(), state(e), request.getRequestURI());
             turnedAway.later(request, response, "away");
         }
     }
@@ -67,6 +67,11 @@ class AwayFilter extends OncePerRequestFilter {
 
     private static boolean isAway(@Nullable String state) {
         return state != null && AWAY.stream().anyMatch(state::startsWith);
+    }
+
+    /** The innermost state that the database gave; empty where it said nothing. */
+    private static String state(Throwable e) {
+        return root(e) instanceof SQLException sql ? String.valueOf(sql.getSQLState()) : "";
     }
 
     private static Throwable root(Throwable e) {
