@@ -1,6 +1,5 @@
 package app.galdrin.core;
 
-import java.util.Arrays;
 import java.util.Optional;
 
 /** A constant with a name of its own in records, documents, the database and message keys. */
@@ -10,7 +9,12 @@ public interface Keyed {
 
     /** The constant of this name among these. */
     static <T extends Keyed> Optional<T> find(T[] constants, String key) {
-        return Arrays.stream(constants).filter(c -> c.key().equals(key)).findFirst();
+        for (T constant : constants) {
+            if (constant.key().equals(key)) {
+                return Optional.of(constant);
+            }
+        }
+        return Optional.empty();
     }
 
     /**

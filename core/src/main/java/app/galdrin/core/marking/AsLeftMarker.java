@@ -55,10 +55,14 @@ public final class AsLeftMarker implements AspectMarker {
         if (first.isEmpty()) {
             return new Evidence.Missing(Evidence.Lack.AS_LEFT_REFERENCE, figure.key());
         }
-        List<Estimate> readings = new ArrayList<>(of.left().each(measure, round, figure));
-        of.leftAgain().each(measure, round, figure).forEach(e -> readings.add(e.anew(Case::isOfALaying)));
-        Estimate all = Estimate.mean(readings);
-        boolean again = readings.size() > of.left().each(measure, round, figure).size();
+        List<Estimate> anew = of.leftAgain().each(measure, round, figure);
+        boolean again = !anew.isEmpty();
+        Estimate all = first.get();
+        if (again) {
+            List<Estimate> readings = new ArrayList<>(of.left().each(measure, round, figure));
+            anew.forEach(e -> readings.add(e.anew(Case::isOfALaying)));
+            all = Estimate.mean(readings);
+        }
         Judgement judgement = of.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
         if (judgement.zone().inDoubt() && !again && !of.references().closed()) {
             return new Evidence.Missing(Evidence.Lack.AS_LEFT_AGAIN, figure.key());

@@ -3,6 +3,8 @@ package app.galdrin.core.marking;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Criterion;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
@@ -16,10 +18,17 @@ public final class KnownReferences {
     private static final int MOST = 64;
 
     private final Assignment assignment;
+    private final List<Criterion> criteria;
     private final Map<Answers, OwnFigures> known = new ConcurrentHashMap<>();
 
     public KnownReferences(Assignment assignment) {
         this.assignment = assignment;
+        this.criteria = Marker.criteria(assignment.practical()).toList();
+    }
+
+    /** What every sheet of the assignment is marked on, in the order of its lines. */
+    List<Criterion> criteria() {
+        return criteria;
     }
 
     public Assignment assignment() {

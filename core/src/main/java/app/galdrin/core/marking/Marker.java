@@ -48,11 +48,11 @@ public final class Marker {
     public static MarkSheet mark(KnownReferences known, Answers answers, References references) {
         var of = new Case(known, answers, references);
         return new MarkSheet(
-                criteria(of.practical()).map(criterion -> line(of, criterion)).toList());
+                known.criteria().stream().map(criterion -> line(of, criterion)).toList());
     }
 
     /** Those of the scheme, and before them whatever keeps people whole and was given no marks: nobody is competent without it. */
-    private static Stream<Criterion> criteria(Practical practical) {
+    static Stream<Criterion> criteria(Practical practical) {
         Scheme scheme = practical.scheme();
         Stream<Criterion> unmarked = practical
                 .allSteps()

@@ -46,15 +46,18 @@ public final class PlanMarker implements AspectMarker {
         /** By adjuster: signed, positive the part's first way; ±1 where only the way is asked. */
         private final Map<Adjuster, Double> planned = new LinkedHashMap<>();
 
+        private final List<FigureId.Adjustment> adjustments;
+
         OnePlan(Case of, Plan plan) {
             this.of = of;
             this.plan = plan;
+            this.adjustments = Practical.adjustments(plan.figures());
         }
 
         List<Evidence> evidence() {
             List<Evidence> evidence = new ArrayList<>();
-            for (FigureId.Adjustment adjustment : Practical.adjustments(plan.figures())) {
-                List<Adjuster> adjusters = of.assignment().sheet().adjusters(adjustment);
+            for (FigureId.Adjustment adjustment : adjustments) {
+                List<Adjuster> adjusters = of.assignment().adjusters(adjustment);
                 if (adjusters.isEmpty()) {
                     evidence.add(instead(adjustment));
                 }
@@ -104,7 +107,7 @@ public final class PlanMarker implements AspectMarker {
 
         /** A part that moves several figures is asked for once. */
         private boolean isFirstOf(Adjuster adjuster, FigureId.Adjustment adjustment) {
-            return Practical.adjustments(plan.figures()).stream()
+            return adjustments.stream()
                     .filter(adjuster::moves)
                     .findFirst()
                     .filter(adjustment::equals)
@@ -137,8 +140,7 @@ public final class PlanMarker implements AspectMarker {
         /** Those that can be adjusted and are known: wheels, and a sum where its wheels are not; each wheel's share is assumed then. */
         private List<FigureId> figures() {
             return plan.figures().stream()
-                    .filter(f ->
-                            !of.assignment().sheet().adjusters(f.adjustment()).isEmpty())
+                    .filter(f -> !of.assignment().adjusters(f.adjustment()).isEmpty())
                     .filter(f ->
                             f.ofBothWheels() ? !wheelsStand(f) : standing(f).isPresent() || noSumOf(f))
                     .toList();
@@ -162,7 +164,7 @@ public final class PlanMarker implements AspectMarker {
 
         /** Empty where a part that moves the figure is missing, which is said by itself. */
         private Optional<Evidence> effect(FigureId figure) {
-            List<Adjuster> moving = of.assignment().sheet().adjusters(figure.adjustment()).stream()
+            List<Adjuster> moving = of.assignment().adjusters(figure.adjustment()).stream()
                     .filter(a -> PlanEffect.factor(a, figure) != 0)
                     .toList();
             if (moving.isEmpty() || !planned.keySet().containsAll(moving)) {

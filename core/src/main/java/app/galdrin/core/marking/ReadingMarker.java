@@ -1,7 +1,6 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Criterion;
@@ -72,7 +71,7 @@ public final class ReadingMarker implements AspectMarker {
                 taken,
                 measure.repeats(),
                 credit,
-                doubt(measure, own.get()),
+                doubt(of, measure, own.get()),
                 List.of());
     }
 
@@ -81,9 +80,8 @@ public final class ReadingMarker implements AspectMarker {
     }
 
     /** What most of a figure's doubt comes from. */
-    static Optional<Evidence.DoubtFrom> doubt(Measure measure, Estimate figure) {
-        Procedure procedure = measure.procedure();
-        return figure.budget().sharesBy(procedure::doubtGroup).entrySet().stream()
+    private static Optional<Evidence.DoubtFrom> doubt(Case of, Measure measure, Estimate figure) {
+        return figure.budget().sharesBy(of.assignment().doubtGroups(measure)).entrySet().stream()
                 .findFirst()
                 .map(e -> new Evidence.DoubtFrom(e.getKey(), e.getValue()));
     }

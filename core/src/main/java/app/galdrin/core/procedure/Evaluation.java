@@ -8,8 +8,8 @@ import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Figures;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.Step;
-import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.uncertainty.Parts;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -148,9 +148,9 @@ public final class Evaluation {
         }
 
         private Estimate of(Estimate figure, Taken taken) {
-            Map<String, Double> parts = new LinkedHashMap<>();
-            taken.partsOf(given).forEach((name, part) -> parts.put(name, factor * part));
-            return figure.plus(new Estimate(factor * inCore(taken.standing()), Budget.of(parts)));
+            var parts = new Parts();
+            parts.addAll(taken.partsOf(given), factor);
+            return figure.plus(new Estimate(factor * inCore(taken.standing()), parts.budget()));
         }
 
         private double inCore(Standing standing) {
@@ -350,7 +350,7 @@ public final class Evaluation {
             Map<String, Double> readings,
             Standing standing,
             Function<Place, String> ofReading,
-            Map<String, Map<String, Double>> parts) {
+            Map<String, Parts> parts) {
         Taken(Map<String, Double> readings, Standing standing, Function<Place, String> ofReading) {
             this(readings, standing, ofReading, new HashMap<>());
         }
@@ -360,12 +360,14 @@ public final class Evaluation {
         }
 
         /** Every figure asks for the parts of every field. */
-        Map<String, Double> partsOf(String field, Source source) {
+        Parts partsOf(String field, Source source) {
             return parts.computeIfAbsent(field, f -> partsOf(source));
         }
 
-        Map<String, Double> partsOf(Source source) {
-            return source.parts(readings, ofReading, standing);
+        Parts partsOf(Source source) {
+            var all = new Parts();
+            source.parts(readings, ofReading, standing, all::add);
+            return all;
         }
     }
 
@@ -378,37 +380,32 @@ public final class Evaluation {
     private Estimate estimate(Prepared of, Figures result, String path, double value, Taken taken) {
         Object doubt = Prepared.inside(result.doubts(), path);
         if (doubt instanceof Figures.Doubt known) {
-            Map<String, Double> parts = new LinkedHashMap<>();
-            known.estimate().budget().parts().forEach((field, part) -> {
+            var parts = new Parts();
+            known.estimate().budget().forEach((field, part) -> {
                 Source source = fields.get(field);
                 if (source != null) {
-                    add(parts, taken.partsOf(field, source), part / of.inCore(field));
+                    parts.addAll(taken.partsOf(field, source), part / of.inCore(field));
                 }
             });
-            return new Estimate(known.estimate().value(), Budget.of(parts));
+            return new Estimate(known.estimate().value(), parts.budget());
         }
         FieldUnit unit = of.unitOf(path);
-        return new Estimate(unit.toCore(value), Budget.of(byMoving(of, path, unit, taken)));
-    }
-
-    /** What the doubt of a field does to a figure, under the names it has everywhere. */
-    private static void add(Map<String, Double> parts, Map<String, Double> ofField, double slope) {
-        ofField.forEach((name, part) -> parts.merge(name, slope * part, Double::sum));
+        return new Estimate(unit.toCore(value), byMoving(of, path, unit, taken).budget());
     }
 
     /** For figures whose kind lists no uncertainty: every field is moved by its own doubt, both ways. */
-    private Map<String, Double> byMoving(Prepared of, String path, FieldUnit unit, Taken taken) {
-        Map<String, Double> parts = new LinkedHashMap<>();
+    private Parts byMoving(Prepared of, String path, FieldUnit unit, Taken taken) {
+        var parts = new Parts();
         fields.forEach((field, source) -> {
-            Map<String, Double> ofField = taken.partsOf(field, source);
-            double u = Budget.of(ofField).standardUncertainty();
+            Parts ofField = taken.partsOf(field, source);
+            double u = ofField.budget().standardUncertainty();
             if (u > 0 && taken.valueOf(source).orElse("") instanceof Double value) {
                 double step = u / of.inCore(field);
                 OptionalDouble up = moved(of, path, field, value + step, taken);
                 OptionalDouble down = moved(of, path, field, value - step, taken);
                 if (up.isPresent() && down.isPresent()) {
                     double slope = unit.toCore(up.getAsDouble() - down.getAsDouble()) / (2 * u);
-                    add(parts, ofField, slope);
+                    parts.addAll(ofField, slope);
                 }
             }
         });

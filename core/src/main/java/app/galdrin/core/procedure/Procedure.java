@@ -182,7 +182,7 @@ public record Procedure(
 
     /** Where the readings of one repeat stand: names the sources of doubt so that repeats average and set-ups do not. */
     public record Repeat(String step, int round, int number) {
-        String source(Place place) {
+        public String source(Place place) {
             return step + "/" + place.id() + "/" + (place.eachRepeat() ? number : 0) + "/" + round;
         }
     }
@@ -296,16 +296,18 @@ public record Procedure(
      * Works the readings of one repeat; an evaluation that lacks a place is left out and the others stand.
      *
      * @param readings mm or deg by place, with their signs
+     * @param ofReading the name of a place's reading as a source of doubt, {@link Repeat#source}
      * @param taught key of the working that the task teaches
      */
-    public Worked work(Map<String, Double> readings, Standing standing, Repeat repeat, String taught) {
+    public Worked work(
+            Map<String, Double> readings, Standing standing, Function<Place, String> ofReading, String taught) {
         Map<FigureId, Estimate> figures = new LinkedHashMap<>();
         Map<FigureId, Double> byHand = new LinkedHashMap<>();
         Map<String, Double> notes = new LinkedHashMap<>();
         Map<Integer, Supplier<List<Step>>> steps = new LinkedHashMap<>();
         for (int i = 0; i < evaluations.size(); i++) {
             int index = i;
-            evaluations.get(i).run(readings, standing, repeat::source, taught).ifPresent(run -> {
+            evaluations.get(i).run(readings, standing, ofReading, taught).ifPresent(run -> {
                 run.figures().keySet().forEach(byHand::remove);
                 figures.putAll(run.figures());
                 byHand.putAll(run.byHand());
@@ -314,8 +316,15 @@ public record Procedure(
             });
         }
         Derivation.derive(figures);
-        Derivation.deriveByHand(figures, byHand);
+        if (!byHand.isEmpty()) {
+            Derivation.deriveByHand(figures, byHand);
+        }
         return new Worked(figures, byHand, notes, steps);
+    }
+
+    /** The same of readings, mm or deg by place, the names of a repeat put together as they are needed. */
+    public Worked work(Map<String, Double> readings, Standing standing, Repeat repeat, String taught) {
+        return work(readings, standing, repeat::source, taught);
     }
 
     /**

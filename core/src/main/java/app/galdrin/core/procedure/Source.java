@@ -3,11 +3,11 @@ package app.galdrin.core.procedure;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.uncertainty.Estimate;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.ObjDoubleConsumer;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 
@@ -19,9 +19,14 @@ public sealed interface Source {
 
     /**
      * What it moves by for one standard uncertainty of each thing its doubt comes from: signed, mm or rad, by that thing's name.
-     * {@code readings} are those it has its value from; {@code ofReading} turns a place into the name of this very reading.
+     * {@code readings} are those it has its value from; {@code ofReading} turns a place into the name of this very reading. Where
+     * nothing is in doubt, {@code each} is not told anything.
      */
-    Map<String, Double> parts(Map<String, Double> readings, Function<Place, String> ofReading, Standing standing);
+    default void parts(
+            Map<String, Double> readings,
+            Function<Place, String> ofReading,
+            Standing standing,
+            ObjDoubleConsumer<String> each) {}
 
     /** The places it is read at. */
     default List<Place> places() {
@@ -61,9 +66,12 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
-            return Map.of(ofReading.apply(place), factor * place.standardUncertainty());
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, String> ofReading,
+                Standing standing,
+                ObjDoubleConsumer<String> each) {
+            each.accept(ofReading.apply(place), factor * place.standardUncertainty());
         }
 
         @Override
@@ -93,11 +101,14 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, String> ofReading,
+                Standing standing,
+                ObjDoubleConsumer<String> each) {
             double shown = readings.getOrDefault(place.id(), 0.0);
             double way = asShown ? Math.signum(shown) : Math.signum(Math.abs(shown) - UPRIGHT);
-            return Map.of(ofReading.apply(place), way * place.standardUncertainty());
+            each.accept(ofReading.apply(place), way * place.standardUncertainty());
         }
 
         @Override
@@ -119,12 +130,6 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
-            return Map.of();
-        }
-
-        @Override
         public List<Place> places() {
             return List.of(place);
         }
@@ -143,11 +148,13 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
-            Map<String, Double> parts = new LinkedHashMap<>(reading.parts(readings, ofReading, standing));
-            parts.putAll(setUp.parts(readings, ofReading, standing));
-            return parts;
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, String> ofReading,
+                Standing standing,
+                ObjDoubleConsumer<String> each) {
+            reading.parts(readings, ofReading, standing, each);
+            setUp.parts(readings, ofReading, standing, each);
         }
 
         @Override
@@ -181,14 +188,14 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
-            Map<String, Double> parts = new LinkedHashMap<>();
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, String> ofReading,
+                Standing standing,
+                ObjDoubleConsumer<String> each) {
             for (Read read : reads) {
-                read.parts(readings, ofReading, standing)
-                        .forEach((name, part) -> parts.merge(name, part / reads.size(), Double::sum));
+                read.parts(readings, ofReading, standing, (name, part) -> each.accept(name, part / reads.size()));
             }
-            return parts;
         }
 
         @Override
@@ -218,9 +225,12 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
-            return Map.of("sheet." + key, unit.toCore(doubt.applyAsDouble(standing)));
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, String> ofReading,
+                Standing standing,
+                ObjDoubleConsumer<String> each) {
+            each.accept("sheet." + key, unit.toCore(doubt.applyAsDouble(standing)));
         }
     }
 
@@ -232,9 +242,12 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
-            return datum.parts(readings, ofReading, standing);
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, String> ofReading,
+                Standing standing,
+                ObjDoubleConsumer<String> each) {
+            datum.parts(readings, ofReading, standing, each);
         }
     }
 
@@ -257,10 +270,13 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, String> ofReading,
+                Standing standing,
+                ObjDoubleConsumer<String> each) {
             BayFloor floor = standing.floor();
-            return Map.of((pitch ? "bay.pitch." : "bay.roll.") + floor.bay(), floor.standardUncertainty());
+            each.accept((pitch ? "bay.pitch." : "bay.roll.") + floor.bay(), floor.standardUncertainty());
         }
     }
 
@@ -283,10 +299,15 @@ public sealed interface Source {
 
         /** That figure's own sources under their own names: they are the same sources here. */
         @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, String> ofReading,
+                Standing standing,
+                ObjDoubleConsumer<String> each) {
             Estimate found = standing.own().get(figure);
-            return found == null ? Map.of() : found.budget().parts();
+            if (found != null) {
+                found.budget().forEach(each);
+            }
         }
     }
 
@@ -296,12 +317,6 @@ public sealed interface Source {
         public Optional<Object> value(Map<String, Double> readings, Standing standing) {
             return choice.in(standing).map(option -> option);
         }
-
-        @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
-            return Map.of();
-        }
     }
 
     /** A word or number that the procedure fixes; exact. */
@@ -309,12 +324,6 @@ public sealed interface Source {
         @Override
         public Optional<Object> value(Map<String, Double> readings, Standing standing) {
             return Optional.of(value);
-        }
-
-        @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
-            return Map.of();
         }
     }
 
@@ -336,9 +345,12 @@ public sealed interface Source {
         }
 
         @Override
-        public Map<String, Double> parts(
-                Map<String, Double> readings, Function<Place, String> ofReading, Standing standing) {
-            return Map.of("setUp." + key, standardUncertainty);
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, String> ofReading,
+                Standing standing,
+                ObjDoubleConsumer<String> each) {
+            each.accept("setUp." + key, standardUncertainty);
         }
     }
 }

@@ -16,6 +16,9 @@ record Figure(double value, double step, boolean plain, Optional<Reason> fault) 
     /** Digits kept of a long numerator or denominator: more than a double holds. */
     private static final int KEPT = 30;
 
+    /** As many digits stand for a whole number that a double holds, and so does the power of ten of as many places. */
+    private static final int EXACT_DIGITS = 15;
+
     private static Figure fault(Reason reason) {
         return new Figure(0, 1, false, Optional.of(reason));
     }
@@ -65,7 +68,24 @@ record Figure(double value, double step, boolean plain, Optional<Reason> fault) 
         if (couldBeThousands) {
             return fault(Reason.THOUSANDS_COMMA);
         }
-        return of(Double.parseDouble(whole + "." + places), Math.pow(10, -places.length()), false);
+        return of(read(whole, places), Math.pow(10, -places.length()), false);
+    }
+
+    /** The nearest double. A quotient of two exact ones is that, and what people write is one: digits over a power of ten. */
+    private static double read(String whole, String places) {
+        if (whole.length() + places.length() > EXACT_DIGITS) {
+            return Double.parseDouble(whole + "." + places);
+        }
+        long digits = 0;
+        long tens = 1;
+        for (int i = 0; i < whole.length(); i++) {
+            digits = 10 * digits + whole.charAt(i) - '0';
+        }
+        for (int i = 0; i < places.length(); i++) {
+            digits = 10 * digits + places.charAt(i) - '0';
+            tens *= 10;
+        }
+        return (double) digits / tens;
     }
 
     /** Scans the denominator after the stroke. With a whole figure before it the fraction must be below 1. */

@@ -258,7 +258,7 @@ public final class Apprentice {
         if (round.most() > 1) {
             var planning = new Planning(assignment, pen);
             Practical.adjustments(figures).stream()
-                    .flatMap(a -> assignment.sheet().adjusters(a).stream())
+                    .flatMap(a -> assignment.adjusters(a).stream())
                     .distinct()
                     .forEach(part -> planning.move(round.id(), 1, part, 1));
         }

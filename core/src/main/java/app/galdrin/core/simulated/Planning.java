@@ -33,7 +33,7 @@ final class Planning {
     void plan(Plan plan, Optional<String> slip) {
         var own = new OwnFigures(assignment, pen.answers());
         for (FigureId.Adjustment adjustment : Practical.adjustments(plan.figures())) {
-            if (assignment.sheet().adjusters(adjustment).isEmpty()) {
+            if (assignment.adjusters(adjustment).isEmpty()) {
                 boolean outside = plan.figures().stream()
                         .filter(adjustment::contains)
                         .anyMatch(f -> isOutside(own, f, plan.id()));
@@ -74,7 +74,7 @@ final class Planning {
     private Map<Adjuster, Double> moves(Plan plan, OwnFigures own) {
         Map<Adjuster, Double> moves = new LinkedHashMap<>();
         for (FigureId.Adjustment adjustment : Practical.adjustments(plan.figures())) {
-            List<Adjuster> adjusters = assignment.sheet().adjusters(adjustment);
+            List<Adjuster> adjusters = assignment.adjusters(adjustment);
             adjusters.forEach(a -> moves.putIfAbsent(a, 0.0));
             for (FigureId figure : plan.figures()) {
                 adjusters.stream()

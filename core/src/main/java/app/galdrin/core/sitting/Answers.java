@@ -45,8 +45,13 @@ public record Answers(Map<LineKey, Written> standing, OptionalDouble minutes) {
 
     /** What was chosen for the readings of a measuring step in a round: the option by the id of its choice. */
     public Map<String, String> chosen(Measure measure, int round) {
+        return chosen(measure, round, measure.procedure().choices());
+    }
+
+    /** The same where what there is to choose is known. */
+    Map<String, String> chosen(Measure measure, int round, List<Choice> choices) {
         Map<String, String> chosen = new HashMap<>();
-        for (Choice choice : measure.procedure().choices()) {
+        for (Choice choice : choices) {
             text(new LineKey(measure.id(), choice.id(), 0, round)).ifPresent(option -> chosen.put(choice.id(), option));
         }
         return chosen;

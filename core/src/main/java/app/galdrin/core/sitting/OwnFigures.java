@@ -12,19 +12,19 @@ import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
-import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
+import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
 /**
  * The figures that readings come to, by measuring step and state of the vehicle: round 0 as found, then after each adjustment. The
@@ -37,14 +37,21 @@ public final class OwnFigures {
 
     private final Assignment assignment;
     private final Answers answers;
-    private final Map<State, List<Worked>> worked = new ConcurrentHashMap<>();
+    private final Map<State, Works> worked = new ConcurrentHashMap<>();
     private final Map<State, Standing> standings = new ConcurrentHashMap<>();
     private final Map<State, List<Map<String, Double>>> readings = new ConcurrentHashMap<>();
-    private final Map<Of, Optional<Estimate>> means = new ConcurrentHashMap<>();
+    private final Map<Of, Told> told = new ConcurrentHashMap<>();
+
+    private final Map<GoneBy, Optional<Estimate>> goneBy = new ConcurrentHashMap<>();
+
+    private record GoneBy(FigureId figure, String beforeStep) {}
 
     private record State(String step, int round) {}
 
     private record Of(String step, int round, FigureId figure) {}
+
+    /** A figure of every repeat that tells it, and their mean. */
+    private record Told(List<Estimate> each, Optional<Estimate> mean) {}
 
     public OwnFigures(Assignment assignment, Answers answers) {
         this.assignment = assignment;
@@ -59,22 +66,32 @@ public final class OwnFigures {
 
     /** Every repeat that can be worked to one of its figures at least. */
     public List<Worked> repeats(Measure measure, int round) {
-        return works(measure, round).stream()
-                .filter(w -> !w.figures().isEmpty())
-                .toList();
+        return works(measure, round).telling();
     }
 
-    /** Every repeat that was read, in order, also one that comes to nothing. */
-    private List<Worked> works(Measure measure, int round) {
+    /**
+     * The repeats of a step in a round.
+     *
+     * @param all that were read, in order, also those that come to nothing
+     * @param telling those that can be worked to a figure at least
+     */
+    private record Works(List<Worked> all, List<Worked> telling) {
+        static Works of(List<Worked> all) {
+            return new Works(
+                    all, all.stream().filter(w -> !w.figures().isEmpty()).toList());
+        }
+    }
+
+    private Works works(Measure measure, int round) {
         var state = new State(measure.id(), round);
-        List<Worked> known = worked.get(state);
+        Works known = worked.get(state);
         if (known == null) {
             // working a step may work those before it, so that nothing is computed inside of the map
             List<Worked> all = new ArrayList<>();
             for (Map<String, Double> read : readings(measure, round)) {
                 all.add(work(measure, round, all.size() + 1, read));
             }
-            known = all;
+            known = Works.of(all);
             worked.put(state, known);
         }
         return known;
@@ -86,7 +103,7 @@ public final class OwnFigures {
                 .work(
                         readings,
                         standing(measure, round),
-                        new Procedure.Repeat(measure.id(), round, repeat),
+                        assignment.sources(new Procedure.Repeat(measure.id(), round, repeat)),
                         measure.taught());
     }
 
@@ -111,7 +128,7 @@ public final class OwnFigures {
                     .forEach(pair ->
                             asked.add(new AskedBack(repeat, Optional.empty(), List.of(pair.first(), pair.second()))));
             if (chosen) {
-                Worked one = works(measure, round).get(i);
+                Worked one = works(measure, round).all().get(i);
                 measure.figures().stream()
                         .filter(f -> !f.ofBothWheels() && !one.figures().containsKey(f))
                         .forEach(f -> impossible(procedure, f, repeat, read).ifPresent(asked::add));
@@ -143,7 +160,7 @@ public final class OwnFigures {
         for (FigureId figure : assignment.takenFromBefore(measure)) {
             foundBefore(measure, round, figure).ifPresent(e -> found.put(figure, e));
         }
-        return assignment.standing().with(found).choosing(answers.chosen(measure, round));
+        return assignment.standing().with(found).choosing(answers.chosen(measure, round, assignment.choices(measure)));
     }
 
     /** The last that a step before this one came to: of the same round, else as found. */
@@ -165,20 +182,23 @@ public final class OwnFigures {
 
     /** A figure, rad or mm, of every repeat that tells it. */
     public List<Estimate> each(Measure measure, int round, FigureId figure) {
-        return repeats(measure, round).stream()
-                .map(w -> w.figures().get(figure))
-                .filter(Objects::nonNull)
-                .toList();
+        return told(measure, round, figure).each();
     }
 
     /** The mean of the repeats that tell a figure, rad or mm. */
     public Optional<Estimate> mean(Measure measure, int round, FigureId figure) {
+        return told(measure, round, figure).mean();
+    }
+
+    private Told told(Measure measure, int round, FigureId figure) {
         var of = new Of(measure.id(), round, figure);
-        Optional<Estimate> known = means.get(of);
+        Told known = told.get(of);
         if (known == null) {
-            List<Estimate> each = each(measure, round, figure);
-            known = each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each));
-            means.put(of, known);
+            List<Estimate> each = repeats(measure, round).stream()
+                    .flatMap(w -> Stream.ofNullable(w.figures().get(figure)))
+                    .toList();
+            known = new Told(each, each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each)));
+            told.put(of, known);
         }
         return known;
     }
@@ -190,10 +210,7 @@ public final class OwnFigures {
 
     /** What was written as worked before a step, in the answer's unit. */
     public Optional<Written> written(FigureId figure, String beforeStep) {
-        return assignment
-                .practical()
-                .workStep(figure, beforeStep)
-                .flatMap(work -> answers.at(LineKey.of(work.id(), figure.key())));
+        return assignment.workStep(figure, beforeStep).flatMap(work -> answers.at(LineKey.of(work.id(), figure.key())));
     }
 
     /** The difference of his own two worked wheels, with the doubt of the readings; empty where he has not both. */
@@ -209,18 +226,26 @@ public final class OwnFigures {
      * with what the formula on paper misses; the solved figure where the task gives it. Empty where there is neither.
      */
     public Optional<Estimate> goesBy(FigureId figure, String beforeStep) {
-        Practical practical = assignment.practical();
+        var of = new GoneBy(figure, beforeStep);
+        Optional<Estimate> known = goneBy.get(of);
+        if (known == null) {
+            known = stands(figure, beforeStep);
+            goneBy.put(of, known);
+        }
+        return known;
+    }
+
+    private Optional<Estimate> stands(FigureId figure, String beforeStep) {
         Optional<Measure> measure = assignment.measuring(figure, beforeStep);
         Optional<Estimate> solved = measure.flatMap(m -> mean(m, 0, figure));
-        boolean differs = figure.measurand().form() == Form.DIFFERENCE;
-        if (differs
-                && solved.isPresent()
-                && practical.worked(figure, beforeStep).isEmpty()) {
-            return betweenHisWheels(figure, beforeStep, solved.get());
-        }
-        Optional<Work.Item> item = practical.worked(figure, beforeStep);
-        if (item.isEmpty() || solved.isEmpty()) {
+        Optional<Work.Item> item = assignment.workStep(figure, beforeStep).flatMap(w -> w.item(figure));
+        if (solved.isEmpty()) {
             return solved;
+        }
+        if (item.isEmpty()) {
+            return figure.measurand().form() == Form.DIFFERENCE
+                    ? betweenHisWheels(figure, beforeStep, solved.get())
+                    : solved;
         }
         OptionalDouble worked = written(figure, beforeStep).map(Written::value).orElse(OptionalDouble.empty());
         if (worked.isEmpty()) {
@@ -229,8 +254,10 @@ public final class OwnFigures {
         double value = item.get().unit().toFigure(worked.getAsDouble(), figure, baseline(measure.get()));
         double missed = onPaper(measure.get(), 0, figure).orElse(solved.get().value())
                 - solved.get().value();
-        return Optional.of(
-                new Estimate(value, solved.get().with(HAND_FORMULA, missed).budget()));
+        Budget doubt = missed == 0
+                ? solved.get().budget()
+                : solved.get().with(HAND_FORMULA, missed).budget();
+        return Optional.of(new Estimate(value, doubt));
     }
 
     /**

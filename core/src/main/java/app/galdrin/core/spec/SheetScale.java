@@ -27,6 +27,9 @@ public record SheetScale(AnswerUnit unit, double over) {
     /** Digits of what a conversion leaves behind the last that counts; a tie is one in every unit. */
     private static final int NOISE = 9;
 
+    /** So near a whole number no digit of noise makes a tie. */
+    private static final double CLEAR = 0.499_999;
+
     /** A doubt is shown to one place more. */
     private static final double FINER = 10;
 
@@ -103,6 +106,10 @@ public record SheetScale(AnswerUnit unit, double over) {
     }
 
     private static double rounded(double value, double step) {
+        double plain = Math.rint(value / step);
+        if (Math.abs(value / step - plain) < CLEAR) {
+            return plain * step;
+        }
         BigDecimal steps = new BigDecimal(value / step).setScale(NOISE, RoundingMode.HALF_UP);
         return steps.setScale(0, RoundingMode.HALF_UP).doubleValue() * step;
     }

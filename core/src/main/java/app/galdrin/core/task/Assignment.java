@@ -2,9 +2,12 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.SheetScale;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.List;
@@ -12,6 +15,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,9 +31,15 @@ public final class Assignment {
 
     private final Map<String, List<Place>> places = new ConcurrentHashMap<>();
     private final Map<Judged, Optional<Measure>> measuring = new ConcurrentHashMap<>();
+    private final Map<Judged, Optional<Work>> working = new ConcurrentHashMap<>();
+    private final Map<FigureId.Adjustment, List<Adjuster>> adjusters = new ConcurrentHashMap<>();
 
     private final Map<FigureId, SheetScale> scales = new ConcurrentHashMap<>();
     private final Map<String, List<FigureId>> owned = new ConcurrentHashMap<>();
+
+    private final Map<String, List<Choice>> choices = new ConcurrentHashMap<>();
+    private final Map<String, UnaryOperator<String>> doubtGroups = new ConcurrentHashMap<>();
+    private final Map<Procedure.Repeat, Function<Place, String>> sources = new ConcurrentHashMap<>();
 
     private record Judged(FigureId figure, String beforeStep) {}
 
@@ -73,6 +84,27 @@ public final class Assignment {
                         .toList());
     }
 
+    /** {@link Procedure.Repeat#source}, each name put together once. */
+    public Function<Place, String> sources(Procedure.Repeat repeat) {
+        return sources.computeIfAbsent(repeat, of -> {
+            Map<String, String> names = new ConcurrentHashMap<>();
+            return place -> names.computeIfAbsent(place.id(), id -> of.source(place));
+        });
+    }
+
+    /** {@link Procedure#doubtGroup} of a step's readings. */
+    public UnaryOperator<String> doubtGroups(Measure measure) {
+        return doubtGroups.computeIfAbsent(measure.id(), id -> {
+            Map<String, String> groups = new ConcurrentHashMap<>();
+            return source -> groups.computeIfAbsent(source, measure.procedure()::doubtGroup);
+        });
+    }
+
+    /** What is chosen for a step's readings, each once. */
+    public List<Choice> choices(Measure measure) {
+        return choices.computeIfAbsent(measure.id(), id -> measure.procedure().choices());
+    }
+
     /** {@link SpecificationSheet#scale}. */
     public SheetScale scale(FigureId figure) {
         return scales.computeIfAbsent(figure, sheet::scale);
@@ -82,6 +114,17 @@ public final class Assignment {
     public Optional<Measure> measuring(FigureId figure, String beforeStep) {
         return measuring.computeIfAbsent(
                 new Judged(figure, beforeStep), judged -> practical.measuring(figure, beforeStep));
+    }
+
+    /** {@link Practical#workStep}. */
+    public Optional<Work> workStep(FigureId figure, String beforeStep) {
+        return working.computeIfAbsent(
+                new Judged(figure, beforeStep), judged -> practical.workStep(figure, beforeStep));
+    }
+
+    /** {@link SpecificationSheet#adjusters}. */
+    public List<Adjuster> adjusters(FigureId.Adjustment adjustment) {
+        return adjusters.computeIfAbsent(adjustment, sheet::adjusters);
     }
 
     @Override

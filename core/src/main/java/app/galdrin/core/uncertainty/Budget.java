@@ -2,16 +2,14 @@ package app.galdrin.core.uncertainty;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.IntFunction;
+import java.util.function.ObjDoubleConsumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Where the doubt of a figure comes from: for every source the signed part ∂f/∂x · u(x) it contributes [GUM, 5.1.2 and H.1]. The
@@ -25,9 +23,6 @@ public final class Budget {
 
     private final double[] parts;
     private final IntFunction<String> sources;
-
-    /** The parts by the names of their sources, once someone has looked; every figure that is put together of this one does. */
-    private @Nullable Map<String, Double> byName;
 
     /**
      * What one source contributes.
@@ -53,25 +48,6 @@ public final class Budget {
         return new Budget(parts, sources);
     }
 
-    /** A budget by source; {@code parts} signed, in the figure's unit. */
-    public static Budget of(Map<String, Double> parts) {
-        return owned(new LinkedHashMap<>(parts));
-    }
-
-    /** The same of a map that nobody else will change. */
-    private static Budget owned(Map<String, Double> parts) {
-        String[] names = new String[parts.size()];
-        double[] each = new double[names.length];
-        int i = 0;
-        for (Map.Entry<String, Double> part : parts.entrySet()) {
-            names[i] = part.getKey();
-            each[i++] = part.getValue();
-        }
-        var budget = new Budget(each, source -> names[source]);
-        budget.byName = Collections.unmodifiableMap(parts);
-        return budget;
-    }
-
     /** The square root of the sum of the squared parts, in the figure's unit, 0 or more. */
     public double standardUncertainty() {
         return Math.sqrt(variance());
@@ -87,16 +63,16 @@ public final class Budget {
 
     /** The signed part of every source, in the figure's unit. */
     public Map<String, Double> parts() {
-        Map<String, Double> known = byName;
-        if (known == null) {
-            Map<String, Double> all = new LinkedHashMap<>();
-            for (int i = 0; i < parts.length; i++) {
-                all.merge(sources.apply(i), parts[i], Double::sum);
-            }
-            known = Collections.unmodifiableMap(all);
-            byName = known;
+        Map<String, Double> all = new LinkedHashMap<>();
+        forEach((source, part) -> all.merge(source, part, Double::sum));
+        return all;
+    }
+
+    /** Every source with its signed part, in the figure's unit. */
+    public void forEach(ObjDoubleConsumer<String> each) {
+        for (int i = 0; i < parts.length; i++) {
+            each.accept(sources.apply(i), parts[i]);
         }
-        return known;
     }
 
     /** The sources that contribute, those with the largest parts first. */
@@ -111,8 +87,13 @@ public final class Budget {
 
     /** The shares of sources taken together, as this names them; those with the largest share first. */
     public Map<String, Double> sharesBy(UnaryOperator<String> group) {
-        Map<String, Double> shares = new HashMap<>();
-        contributions().forEach(c -> shares.merge(group.apply(c.source()), c.share(), Double::sum));
+        double variance = variance();
+        Map<String, Double> shares = new LinkedHashMap<>();
+        for (int i = 0; i < parts.length; i++) {
+            if (parts[i] != 0) {
+                shares.merge(group.apply(sources.apply(i)), parts[i] * parts[i] / variance, Double::sum);
+            }
+        }
         Map<String, Double> sorted = new LinkedHashMap<>();
         shares.entrySet().stream()
                 .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
@@ -126,12 +107,12 @@ public final class Budget {
      * @param factors as many as budgets
      */
     static Budget combined(double[] factors, List<Budget> budgets) {
-        Map<String, Double> sums = new LinkedHashMap<>();
+        var sums = new Parts();
         for (int i = 0; i < factors.length; i++) {
             double factor = factors[i];
-            budgets.get(i).parts().forEach((source, part) -> sums.merge(source, factor * part, Double::sum));
+            budgets.get(i).forEach((source, part) -> sums.add(source, factor * part));
         }
-        return owned(sums);
+        return sums.budget();
     }
 
     /** The same parts under other names. */
@@ -141,9 +122,10 @@ public final class Budget {
 
     /** The same budget with one source more; one of that name is added to. */
     Budget with(String source, double part) {
-        Map<String, Double> all = new LinkedHashMap<>(parts());
-        all.merge(source, part, Double::sum);
-        return owned(all);
+        var all = new Parts();
+        forEach(all::add);
+        all.add(source, part);
+        return all.budget();
     }
 
     @Override

@@ -98,6 +98,8 @@ class MarksWriterTest {
         assertTrue(marks.contains("\"slips\":[[\"methodSign\"]]"), "the slip by name");
         assertTrue(marks.contains("\"steps\":[[{\"formula\":"), "the working, step by step");
         assertFalse(marks(pack, false, sitting).get(0).contains("\"steps\""));
+        String twice = sitting.replace("\"wrote\":{", "\"wrote\":{\"work/toe.front.left/0/0\":\"9\",");
+        assertEquals(List.of(marks), marks(pack, true, twice), "of a name given twice the last counts");
         assertEquals(List.of(), schema(TaskPack.class, "pack.schema.json").validate(pack, InputFormat.JSON));
         assertEquals(List.of(), schema(MarksWriter.class, "sitting.schema.json").validate(sitting, InputFormat.JSON));
         assertEquals(List.of(), schema(MarksWriter.class, "marks.schema.json").validate(marks, InputFormat.JSON));

@@ -11,7 +11,6 @@ import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Records;
 import app.galdrin.core.record.Records.Given;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -184,11 +183,11 @@ class DoubtTest {
     }
 
     private static Estimate estimate(double value, Object... sourcesAndParts) {
-        Map<String, Double> parts = new LinkedHashMap<>();
+        var parts = new Parts();
         for (int i = 0; i < sourcesAndParts.length; i += 2) {
-            parts.put((String) sourcesAndParts[i], (Double) sourcesAndParts[i + 1]);
+            parts.add((String) sourcesAndParts[i], (Double) sourcesAndParts[i + 1]);
         }
-        return new Estimate(value, Budget.of(parts));
+        return new Estimate(value, parts.budget());
     }
 
     @Test

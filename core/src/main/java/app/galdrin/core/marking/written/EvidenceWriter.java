@@ -71,7 +71,7 @@ final class EvidenceWriter {
         } else if (evidence instanceof Evidence.Move e) {
             move(e);
         } else if (evidence instanceof Evidence.Sequence e) {
-            is("sequence").number("round", e.round()).text("moved", e.moved()).text("untouched", e.untouched());
+            is("sequence").count("round", e.round()).text("moved", e.moved()).text("untouched", e.untouched());
         } else if (evidence instanceof Evidence.NoMove e) {
             is("noMove").text("adjustment", e.adjustment()).word("planned", e.planned());
             words("right", e.right());
@@ -87,7 +87,7 @@ final class EvidenceWriter {
                 .value("reference", e.figure(), e.reference());
         amount("difference", e.figure(), e.difference()).band(e.figure(), e.band());
         amount("promised", e.figure(), e.promised());
-        number("taken", e.taken()).number("asked", e.asked());
+        count("taken", e.taken()).count("asked", e.asked());
         e.doubtFrom().ifPresent(d -> text("doubtFrom", d.group()).number("doubtShare", d.share()));
         slips(e.slips());
     }
@@ -166,6 +166,11 @@ final class EvidenceWriter {
 
     private EvidenceWriter number(String name, double number) {
         json.writeNumberProperty(name, number);
+        return this;
+    }
+
+    private EvidenceWriter count(String name, int count) {
+        json.writeNumberProperty(name, count);
         return this;
     }
 

@@ -75,7 +75,7 @@ record SittingDocument(String id, Answers wrote, References references) {
         if (!(json.get(name) instanceof JsonObject lines)) {
             return Outcome.fault(FaultCode.MALFORMED, name);
         }
-        Map<LineKey, Written> standing = new HashMap<>();
+        Map<LineKey, Written> standing = new HashMap<>(2 * lines.size());
         for (int i = 0; i < lines.size(); i++) {
             SheetLine line = sheet.get(lines.name(i));
             if (line == null) {
