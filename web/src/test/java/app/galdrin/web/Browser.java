@@ -26,6 +26,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 public final class Browser implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(15);
+    private static final Duration LOOK_AGAIN = Duration.ofMillis(100);
 
     private final ChromeDriver driver;
     private final String base;
@@ -172,7 +173,7 @@ public final class Browser implements AutoCloseable {
     }
 
     public void waitFor(BooleanSupplier condition) {
-        new WebDriverWait(driver, PATIENCE)
+        new WebDriverWait(driver, PATIENCE, LOOK_AGAIN)
                 .ignoring(StaleElementReferenceException.class)
                 .until(d -> condition.getAsBoolean());
     }

@@ -37,7 +37,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 @GaldrinTest
 class RemarkLoad {
 
-    private static final int AT_ONCE = 250;
+    private static final int AT_ONCE = 2500;
     private static final int PATIENCE_MS = 1_800_000;
 
     /** One person sits it so often at most. */
@@ -170,66 +170,71 @@ class RemarkLoad {
         for (int from = 0; from < wanted; from += AT_ONCE) {
             int to = Math.min(wanted, from + AT_ONCE) - 1;
             for (UUID pattern : patterns) {
-                String numbers = "generate_series(" + from + ", " + to + ") n where n % " + patterns.size() + " = "
-                        + patterns.indexOf(pattern);
-                copy(centre, pattern, numbers);
+                copy(new Copies(
+                        centre,
+                        pattern,
+                        "generate_series(" + from + ", " + to + ") n",
+                        "n % " + patterns.size() + " = " + patterns.indexOf(pattern)));
             }
         }
     }
 
-    private void copy(UUID centre, UUID pattern, String numbers) {
-        String person = "md5('load' || (n / " + ATTEMPTS + "))::uuid";
-        insert(
-                "sitting (id, centre_id, task_id, opening_id, person_id, purpose, sheet_id, state_id, attempt, begun_at)"
-                        + " select " + id("s.id") + ", s.centre_id, s.task_id, s.opening_id, " + person
-                        + ", s.purpose, s.sheet_id, s.state_id, 2 + n % " + ATTEMPTS + ", s.begun_at from sitting s, "
-                        + numbers + " and s.id = ? and s.centre_id = '" + centre + "'",
-                pattern);
-        insert(
-                "sitting_person select s.centre_id, " + id("s.id") + ", " + person + " from sitting s, " + numbers
-                        + " and s.id = ? and s.centre_id = '" + centre + "'",
-                pattern);
-        insert(
-                "sitting_state select (jsonb_populate_record(s, jsonb_build_object('sitting_id', " + id("s.sitting_id")
-                        + "))).* from sitting_state s, " + numbers + " and s.sitting_id = ? and s.centre_id = '"
-                        + centre + "'",
-                pattern);
-        insert(
-                "entry select (jsonb_populate_record(e, jsonb_build_object('sitting_id', " + id("e.sitting_id")
-                        + "))).* from entry e, " + numbers + " and e.sitting_id = ? and e.centre_id = '" + centre + "'",
-                pattern);
-        for (String table : List.of("mark_sheet", "mark_line")) {
-            insert(
-                    table + " select (jsonb_populate_record(m, jsonb_build_object('sitting_id', " + id("m.sitting_id")
-                            + ", 'person_id', " + person + "))).* from " + table + " m, " + numbers
-                            + " and m.sitting_id = ? and m.centre_id = '" + centre + "'",
-                    pattern);
+    /**
+     * One pattern under as many new ids as there are numbers.
+     *
+     * @param numbers a series n, and after it which of them
+     */
+    private record Copies(UUID centre, UUID pattern, String numbers, String which) {
+        /** Rows of a table with some of their columns changed; the record is made once a row and not once a column. */
+        String of(String table, String row, String joins, String changed, String where) {
+            return "insert into " + table + " select made.* from " + table + " " + row + joins + ", " + numbers
+                    + ", lateral jsonb_populate_record(" + row + ", jsonb_build_object(" + changed + ")) made where "
+                    + which + " and " + where + " = '" + pattern + "' and " + row + ".centre_id = '" + centre + "'";
         }
-        insert(
-                "vehicle_state select (jsonb_populate_record(v, jsonb_build_object('id', " + id("v.id")
-                        + ", 'sitting_id', " + id("v.sitting_id") + "))).* from vehicle_state v, " + numbers
-                        + " and v.sitting_id = ? and v.centre_id = '" + centre + "'",
-                pattern);
-        String references = " join vehicle_state v on v.centre_id = r.centre_id and v.id = r.state_id, " + numbers
-                + " and v.sitting_id = ? and v.centre_id = '" + centre + "'";
-        insert(
-                "sitting select (jsonb_populate_record(r, jsonb_build_object('id', " + id("r.id") + ", 'state_id', "
-                        + id("r.state_id") + "))).* from sitting r" + references,
-                pattern);
-        insert(
-                "sitting_state select (jsonb_populate_record(s, jsonb_build_object('sitting_id', " + id("s.sitting_id")
-                        + "))).* from sitting_state s join sitting r on r.centre_id = s.centre_id and r.id = s.sitting_id"
-                        + references,
-                pattern);
-        insert(
-                "entry select (jsonb_populate_record(e, jsonb_build_object('sitting_id', " + id("e.sitting_id")
-                        + "))).* from entry e join sitting r on r.centre_id = e.centre_id and r.id = e.sitting_id"
-                        + references,
-                pattern);
     }
 
-    private void insert(String what, UUID pattern) {
-        jdbc.update("insert into " + what, pattern);
+    private void copy(Copies copies) {
+        String person = "md5('load' || (n / " + ATTEMPTS + "))::uuid";
+        jdbc.update(copies.of(
+                "sitting",
+                "s",
+                "",
+                "'id', " + id("s.id") + ", 'person_id', " + person + ", 'attempt', 2 + n % " + ATTEMPTS,
+                "s.id"));
+        jdbc.update(copies.of(
+                "sitting_person",
+                "p",
+                "",
+                "'sitting_id', " + id("p.sitting_id") + ", 'person_id', " + person,
+                "p.sitting_id"));
+        for (String table : List.of("sitting_state", "entry")) {
+            jdbc.update(copies.of(table, "e", "", "'sitting_id', " + id("e.sitting_id"), "e.sitting_id"));
+        }
+        for (String table : List.of("mark_sheet", "mark_line")) {
+            jdbc.update(copies.of(
+                    table,
+                    "m",
+                    "",
+                    "'sitting_id', " + id("m.sitting_id") + ", 'person_id', " + person,
+                    "m.sitting_id"));
+        }
+        jdbc.update(copies.of(
+                "vehicle_state",
+                "v",
+                "",
+                "'id', " + id("v.id") + ", 'sitting_id', " + id("v.sitting_id"),
+                "v.sitting_id"));
+        String state = " join vehicle_state v on v.centre_id = r.centre_id and v.id = r.state_id";
+        jdbc.update(copies.of(
+                "sitting", "r", state, "'id', " + id("r.id") + ", 'state_id', " + id("r.state_id"), "v.sitting_id"));
+        for (String table : List.of("sitting_state", "entry")) {
+            jdbc.update(copies.of(
+                    table,
+                    "e",
+                    " join sitting r on r.centre_id = e.centre_id and r.id = e.sitting_id" + state,
+                    "'sitting_id', " + id("e.sitting_id"),
+                    "v.sitting_id"));
+        }
     }
 
     // ---- the same rows, read and written plainly

@@ -85,7 +85,7 @@ public final class Marker {
     }
 
     /** Share of a line's marks: pieces of evidence count alike, the minor ones of it together a tenth. */
-    private static double credit(List<Evidence> evidence) {
+    static double credit(List<Evidence> evidence) {
         double major = average(evidence.stream().filter(e -> !e.minor()));
         double minor = average(evidence.stream().filter(Evidence::minor));
         boolean both =

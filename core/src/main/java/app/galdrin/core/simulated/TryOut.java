@@ -93,15 +93,57 @@ public final class TryOut {
 
     /** Each of the three so many times; the same seed does the same. */
     public static Map<Kind, Tried> of(Assignment assignment, int sheets, long seed) {
-        Map<Kind, Tried> tried = new EnumMap<>(Kind.class);
-        for (Kind kind : Kind.values()) {
-            List<MarkSheet> marked = IntStream.range(0, sheets)
-                    .parallel()
-                    .mapToObj(i -> sheet(assignment, kind, new SplittableRandom(seed + 31L * i + kind.ordinal())))
-                    .toList();
-            tried.put(kind, tally(marked));
+        var run = new Run(assignment, sheets, seed);
+        while (run.done() < run.total()) {
+            run.goOn(sheets);
         }
-        return tried;
+        return run.tried();
+    }
+
+    /** A try-out that is gone on with bit by bit, for those who wait for it. */
+    public static final class Run {
+        private final Assignment assignment;
+        private final int sheets;
+        private final long seed;
+        private final Map<Kind, List<MarkSheet>> marked = new EnumMap<>(Kind.class);
+
+        /** {@code sheets} of each of the three; the same seed does the same, in whatever portions. */
+        public Run(Assignment assignment, int sheets, long seed) {
+            this.assignment = assignment;
+            this.sheets = sheets;
+            this.seed = seed;
+            for (Kind kind : Kind.values()) {
+                marked.put(kind, new ArrayList<>());
+            }
+        }
+
+        /** Sheets of all three so far. */
+        public int done() {
+            return marked.values().stream().mapToInt(List::size).sum();
+        }
+
+        public int total() {
+            return sheets * Kind.values().length;
+        }
+
+        /** Some more sheets of each, until there are enough. */
+        public void goOn(int more) {
+            marked.forEach((kind, sheets) -> {
+                int from = sheets.size();
+                int to = Math.min(this.sheets, from + more);
+                sheets.addAll(IntStream.range(from, to)
+                        .parallel()
+                        .mapToObj(i -> sheet(assignment, kind, new SplittableRandom(seed + 31L * i + kind.ordinal())))
+                        .toList());
+            });
+        }
+
+        /** What came of it so far. */
+        public Map<Kind, Tried> tried() {
+            Map<Kind, Tried> tried = new EnumMap<>(Kind.class);
+            marked.forEach((kind, sheets) -> tried.put(kind, tally(sheets)));
+            return tried;
+        }
     }
 
     private static Tried tally(List<MarkSheet> marked) {

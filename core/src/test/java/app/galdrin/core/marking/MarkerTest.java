@@ -10,6 +10,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.MarkLine.Status;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Band;
@@ -334,5 +335,20 @@ class MarkerTest {
             assertTrue(credits.get(i) <= credits.get(i - 1) + 1e-9, "step " + i);
         }
         assertTrue(credits.get(40) < credits.get(0));
+    }
+
+    /** What is minor is a tenth beside what is not, and everything where there is nothing else. */
+    @Test
+    void minorPieces_weighATenthTogether() {
+        var right = new Evidence.CanBeAdjusted("toe.front", Adjustable.YES, Adjustable.YES);
+        var wrong = new Evidence.CanBeAdjusted("camber.front", Adjustable.YES, Adjustable.NO);
+        var done = new Evidence.Item("stands", true);
+        var left = new Evidence.Item("chocks", false);
+        assertEquals(1, Marker.credit(List.of(right)));
+        assertEquals(0.5, Marker.credit(List.of(right, wrong)));
+        assertEquals(0.95, Marker.credit(List.of(done, right, wrong)), 1e-12);
+        assertEquals(0.55, Marker.credit(List.of(done, left, right)), 1e-12);
+        assertEquals(0.5, Marker.credit(List.of(done, left)));
+        assertEquals(0, Marker.credit(List.of()));
     }
 }

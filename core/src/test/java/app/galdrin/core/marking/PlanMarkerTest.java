@@ -147,4 +147,50 @@ class PlanMarkerTest {
             assertEquals(1, effect(bench, figure).credit(), figure);
         }
     }
+
+    /** What is looked at, by what was worked and planned: wheels where they are known, their sum where they are not. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            nullValues = "-",
+            value = {
+                "-|caster.front camber.front.left topSlot.front.right toe.front.left toe.front.right",
+                "work/toe.front.left/0/0 work/toe.front.right/0/0|caster.front camber.front.left topSlot.front.right"
+                        + " totalToe.front",
+                "work/toe.front.left/0/0|caster.front camber.front.left topSlot.front.right toe.front.right"
+                        + " totalToe.front",
+                "work/totalToe.front/0/0|caster.front camber.front.left topSlot.front.right toe.front.left"
+                        + " toe.front.right",
+                "work/totalToe.front/0/0 work/toe.front.left/0/0 work/toe.front.right/0/0|caster.front"
+                        + " camber.front.left topSlot.front.right working:toe.front.left working:toe.front.right"
+                        + " working:totalToe.front",
+                "plan/topSlot.front.left.way/0/0|caster.front plan:topSlot.front.left topSlot.front.right"
+                        + " toe.front.left toe.front.right",
+                "plan/topSlot.front.left.amount/0/0|caster.front plan:topSlot.front.left topSlot.front.right"
+                        + " toe.front.left toe.front.right",
+                "plan/rod.front.left.way/0/0|caster.front plan:rod.front.left camber.front.left topSlot.front.right"
+                        + " toe.front.right",
+                "plan/part.caster.front/0/0|plan:caster.front camber.front.left topSlot.front.right toe.front.left"
+                        + " toe.front.right",
+            })
+    void whatIsLookedAt(String struck, String expected) {
+        Bench bench = flawless();
+        if (struck != null) {
+            List.of(struck.split(" ")).forEach(bench::strike);
+        }
+        assertEquals(Set.of(expected.split(" ")), Set.copyOf(said(bench)));
+        assertEquals(expected.split(" ").length, said(bench).size(), said(bench).toString());
+    }
+
+    private static List<String> said(Bench bench) {
+        return bench.evidence("plan.plan", Evidence.class).stream()
+                .map(e -> e instanceof Evidence.Effect effect
+                        ? effect.figure().key()
+                        : e instanceof Evidence.Missing missing
+                                ? missing.what().key() + ":" + missing.of()
+                                : e instanceof Evidence.Move move
+                                        ? move.adjuster()
+                                        : ((Evidence.NoMove) e).adjustment())
+                .toList();
+    }
 }

@@ -459,6 +459,8 @@ class TaskBenchTest {
         var tried = teacher.post("/tasks/try", form);
         assertEquals(200, tried.statusCode());
         assertTrue(tried.body().contains("Tried out: Plates, tried"), tried.body());
+        assertTrue(tried.body().contains("150 of 3,000 sheets done")
+                && tried.body().contains("3,000 of 3,000"));
         assertTrue(tried.body().contains("The scheme tells them apart"));
         assertEquals(3, tried.body().split("class=\"mean\"", -1).length - 1);
         form.put("repeats.toe", "none");

@@ -160,7 +160,7 @@ class TaskController {
             return "task/bench";
         }
         model.addAttribute("taskTitle", form.get().practical.title());
-        return trying.show(Assignment.of(form.get().practical, form.get().sheet.sheet()), model);
+        return trying.show(Assignment.of(form.get().practical, form.get().sheet.sheet()), response, model);
     }
 
     /** The task's id, made with the form, so that a form sent twice sets one task. */

@@ -3,7 +3,6 @@ package app.galdrin.web.task.internal;
 import app.galdrin.core.simulated.TryOut;
 import app.galdrin.core.simulated.TryOut.Kind;
 import app.galdrin.core.simulated.TryOut.Tried;
-import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Practical;
 import app.galdrin.web.layout.StepWords;
@@ -14,12 +13,10 @@ import java.util.Map;
 import java.util.Objects;
 import org.springframework.stereotype.Component;
 
-/** Tries a task out, and says and draws what came of it. */
+/** Says and draws what came of trying a task out. */
 @Component
 class TriedWords {
 
-    private static final int SHEETS = 1000;
-    private static final long SEED = 20;
     private static final int BINS = 40;
 
     /** Marks of readings are lost by honest hands on one sheet of twenty for each figure; a criterion of several may lose some more. */
@@ -36,11 +33,11 @@ class TriedWords {
         this.steps = steps;
     }
 
-    TriedView tried(Assignment assignment) {
-        Map<Kind, Tried> all = TryOut.of(assignment, SHEETS, SEED);
+    /** What came of a practical's try-out, so many sheets each. */
+    TriedView of(Practical practical, int sheets, Map<Kind, Tried> all) {
         List<TriedView.Row> rows = new ArrayList<>();
         all.forEach((kind, tried) -> rows.add(row(kind, tried)));
-        return new TriedView(SHEETS, rows, lines(assignment.practical(), all));
+        return new TriedView(sheets, rows, lines(practical, all));
     }
 
     private TriedView.Row row(Kind kind, Tried tried) {
