@@ -37,7 +37,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 @GaldrinTest
 class RemarkLoad {
 
-    private static final int AT_ONCE = 2500;
+    private static final int AT_ONCE = 500;
     private static final int PATIENCE_MS = 1_800_000;
 
     /** One person sits it so often at most. */

@@ -7,8 +7,10 @@ import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
+import app.galdrin.web.Browser;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.task.Tasks;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -16,6 +18,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** The past block of the demo, as the marks say it went. */
@@ -30,6 +33,9 @@ class PastBlockTest {
     /** Slips in what is planned and judged; those in readings and working are registered beside the procedures. */
     private static final Set<String> OTHERS =
             Set.of("wrongWay", "wrongLinkage", "movedTwice", "wholeOnEachSide", "limitsSwapped", "limitSignLost");
+
+    @LocalServerPort
+    private int port;
 
     @Autowired
     private JdbcTemplate jdbc;
@@ -81,5 +87,48 @@ class PastBlockTest {
         assertEquals(List.of(1), all(Integer.class, sheets + " and not z.signed and s.number is null"));
         assertEquals(List.of(1), all(Integer.class, sheets + " and not z.signed and s.number is not null"), "returned");
         assertEquals(List.of(2), all(Integer.class, sheets + " and not s.competent"));
+    }
+
+    /** What an instructor, the verifier and one of the class see of it. */
+    @Test
+    void itsPages_canBeReadByEverybody() {
+        UUID block =
+                all(UUID.class, "select t.id from task_version t where {block}").get(0);
+        UUID study = all(UUID.class, "select t.id from task_version t where t.title like 'Who varies%'")
+                .get(0);
+        UUID quick = all(UUID.class, "select t.id from task_version t where t.title = 'Front toe by plates'")
+                .get(0);
+        UUID sample = all(
+                        UUID.class, "select m.id from moderation m join task_version t on t.id = m.task_id and {block}")
+                .get(0);
+        UUID felix = all(
+                        UUID.class,
+                        "select i.id from task_version t join sitting i on i.task_id = t.id join person p on p.id = i.person_id"
+                                + " where {block} and p.sign_in = 'f.arden'")
+                .get(0);
+        List<String> breaches = new ArrayList<>();
+        try (Browser browser = new Browser(port, 1280, 800)) {
+            browser.signIn("m.aldous", "follow the string");
+            for (String page : List.of(
+                    "/marking/class/" + block,
+                    "/marking/class/" + block + "/alike",
+                    "/marking/class/" + study + "/varied",
+                    "/marking/anew/" + block,
+                    "/marking/" + felix,
+                    "/marking/" + felix + "/stored/1",
+                    "/tasks/" + quick + "/try")) {
+                breaches.addAll(browser.go(page).breaches());
+            }
+        }
+        try (Browser browser = new Browser(port, 1280, 800)) {
+            browser.signIn("e.varga", "follow the string");
+            breaches.addAll(browser.go("/marking/moderation").breaches());
+            breaches.addAll(browser.go("/marking/moderation/" + sample).breaches());
+        }
+        try (Browser browser = new Browser(port, 390, 800)) {
+            browser.signIn("f.arden", "follow the string");
+            breaches.addAll(browser.go("/sittings/" + felix + "/feedback").breaches());
+        }
+        assertEquals(List.of(), breaches);
     }
 }
