@@ -105,7 +105,7 @@ public final class TryOut {
         private final Assignment assignment;
         private final int sheets;
         private final long seed;
-        private final Map<Kind, List<MarkSheet>> marked = new EnumMap<>(Kind.class);
+        private final Map<Kind, Tally> tallies = new EnumMap<>(Kind.class);
 
         /** {@code sheets} of each of the three; the same seed does the same, in whatever portions. */
         public Run(Assignment assignment, int sheets, long seed) {
@@ -113,13 +113,13 @@ public final class TryOut {
             this.sheets = sheets;
             this.seed = seed;
             for (Kind kind : Kind.values()) {
-                marked.put(kind, new ArrayList<>());
+                tallies.put(kind, new Tally());
             }
         }
 
         /** Sheets of all three so far. */
         public int done() {
-            return marked.values().stream().mapToInt(List::size).sum();
+            return tallies.values().stream().mapToInt(t -> t.percents.size()).sum();
         }
 
         public int total() {
@@ -128,35 +128,41 @@ public final class TryOut {
 
         /** Some more sheets of each, until there are enough. */
         public void goOn(int more) {
-            marked.forEach((kind, sheets) -> {
-                int from = sheets.size();
-                int to = Math.min(this.sheets, from + more);
-                sheets.addAll(IntStream.range(from, to)
+            tallies.forEach((kind, tally) -> {
+                int from = tally.percents.size();
+                IntStream.range(from, Math.min(sheets, from + more))
                         .parallel()
                         .mapToObj(i -> sheet(assignment, kind, new SplittableRandom(seed + 31L * i + kind.ordinal())))
-                        .toList());
+                        .toList()
+                        .forEach(tally::add);
             });
         }
 
         /** What came of it so far. */
         public Map<Kind, Tried> tried() {
             Map<Kind, Tried> tried = new EnumMap<>(Kind.class);
-            marked.forEach((kind, sheets) -> tried.put(kind, tally(sheets)));
+            tallies.forEach((kind, tally) -> tried.put(kind, tally.tried()));
             return tried;
         }
     }
 
-    private static Tried tally(List<MarkSheet> marked) {
-        Map<Criterion.Id, Integer> losing = new LinkedHashMap<>();
-        for (MarkSheet sheet : marked) {
+    /** What is kept of somebody's sheets: a thousand of them whole would fill a server's memory. */
+    private static final class Tally {
+        private final List<Double> percents = new ArrayList<>();
+        private final Map<Criterion.Id, Integer> losing = new LinkedHashMap<>();
+        private int competent;
+
+        void add(MarkSheet sheet) {
+            percents.add(sheet.percent().doubleValue());
+            competent += sheet.competent() ? 1 : 0;
             for (MarkLine line : sheet.lines()) {
                 losing.merge(line.criterion(), line.credit() < 1 ? 1 : 0, Integer::sum);
             }
         }
-        return new Tried(
-                marked.stream().map(s -> s.percent().doubleValue()).toList(),
-                (int) marked.stream().filter(MarkSheet::competent).count(),
-                losing);
+
+        Tried tried() {
+            return new Tried(List.copyOf(percents), competent, new LinkedHashMap<>(losing));
+        }
     }
 
     private static MarkSheet sheet(Assignment assignment, Kind kind, RandomGenerator random) {

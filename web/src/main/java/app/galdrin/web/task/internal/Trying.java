@@ -19,7 +19,8 @@ public final class Trying implements Iterable<Trying.Portion> {
     static final int SHEETS = 1000;
     private static final int AT_ONCE = 50;
     private static final long SEED = 20;
-    private static final int PATIENCE_SECONDS = 30;
+    /** Thirty people who try something out take turns of a second or two. */
+    private static final int PATIENCE_SECONDS = 120;
 
     /** One portion at a time: it takes all processors for a second or two. */
     private static final Semaphore PLACE = new Semaphore(1, true);
