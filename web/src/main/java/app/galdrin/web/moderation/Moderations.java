@@ -5,7 +5,6 @@ import app.galdrin.core.moderation.Sample;
 import app.galdrin.core.task.Grade;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.moderation.internal.ModerationMapper;
@@ -102,9 +101,12 @@ public class Moderations {
             @Nullable String decidedBy,
             @Nullable Instant decidedAt) {}
 
-    /** Draws a sample of what was signed of a task; empty where nothing was, or nothing of it falls under the rule. */
+    /**
+     * Draws a sample of what was signed of a task, once for an id however often it is asked for; empty where nothing was signed, or nothing
+     * of it falls under the rule.
+     */
     @Transactional
-    public Optional<UUID> draw(SignedIn me, TaskVersion task, long seed, int percent, BigDecimal borderline) {
+    public Optional<UUID> draw(SignedIn me, TaskVersion task, UUID id, long seed, int percent, BigDecimal borderline) {
         verifierOnly(me);
         Map<UUID, Signed> signed = mapper.signed(me.centreId(), task.id(), MOST).stream()
                 .collect(Collectors.toMap(Signed::sittingId, Function.identity(), (first, second) -> first));
@@ -121,8 +123,9 @@ public class Moderations {
         if (drawn.isEmpty()) {
             return Optional.empty();
         }
-        UUID id = Ids.next();
-        mapper.insert(id, me.centreId(), task.id(), seed, percent, borderline, me.personId());
+        if (mapper.insert(id, me.centreId(), task.id(), seed, percent, borderline, me.personId()) == 0) {
+            return Optional.of(id);
+        }
         List<Drawn> sheets = new ArrayList<>();
         for (Sample.Drawn one : drawn) {
             Signed of = Objects.requireNonNull(signed.get(one.sheet().id()));

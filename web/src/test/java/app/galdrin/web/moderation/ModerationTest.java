@@ -83,12 +83,25 @@ class ModerationTest {
     }
 
     private Map<String, String> rule(String percent) {
-        return new HashMap<>(
-                Map.of("task", centre.taskId().toString(), "seed", "42", "percent", percent, "borderline", "0"));
+        return new HashMap<>(Map.of(
+                "task",
+                centre.taskId().toString(),
+                "key",
+                Ids.next().toString(),
+                "seed",
+                "42",
+                "percent",
+                percent,
+                "borderline",
+                "0"));
     }
 
     private String draw(String percent) {
-        var response = verifier.post("/marking/moderation", rule(percent));
+        return draw(rule(percent));
+    }
+
+    private String draw(Map<String, String> rule) {
+        var response = verifier.post("/marking/moderation", rule);
         assertEquals(302, response.statusCode());
         return URI.create(response.headers().firstValue("Location").orElseThrow())
                 .getPath();
@@ -96,7 +109,9 @@ class ModerationTest {
 
     @Test
     void aSample_isDrawnBySeed_agreedTo_andReturned() throws Exception {
-        String path = draw("34");
+        Map<String, String> rule = rule("34");
+        String path = draw(rule);
+        assertEquals(path, draw(rule), "a form sent twice draws once");
         String page = verifier.get(path).body();
         assertEquals(
                 page.split("/stored/", -1).length,

@@ -353,7 +353,7 @@ class PastBlock {
     /** A fifth of all by seed; the first mark by hand comes back, the rest is agreed to but one. */
     private void moderate(SignedIn verifier, TaskVersion task) {
         Moderation drawn = moderations
-                .draw(verifier, task, 1106, 20, BigDecimal.valueOf(3))
+                .draw(verifier, task, Ids.next(), 1106, 20, BigDecimal.valueOf(3))
                 .map(id -> moderations.one(verifier, id))
                 .orElseThrow();
         List<Sampled> sampled = moderations.sheets(drawn);

@@ -3,6 +3,7 @@ package app.galdrin.web.moderation.internal;
 import app.galdrin.core.Keyed;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.WholeNumber;
@@ -52,6 +53,7 @@ class ModerationController {
         model.addAttribute("moderations", moderations.list(me.centreId()));
         model.addAttribute("tasks", tasks.list(me.centreId(), false));
         model.addAttribute("mayDraw", me.is(Role.VERIFIER));
+        model.addAttribute("key", Ids.next());
         model.addAttribute("seed", random.nextInt(HIGHEST_SEED) + 1);
         return "moderation/list";
     }
@@ -60,6 +62,7 @@ class ModerationController {
     String draw(
             @AuthenticationPrincipal SignedIn me,
             @RequestParam UUID task,
+            @RequestParam UUID key,
             @RequestParam String seed,
             @RequestParam String percent,
             @RequestParam String borderline,
@@ -73,7 +76,7 @@ class ModerationController {
                 .or(() -> wrong(from, seed, HIGHEST_SEED));
         Optional<UUID> drawn = refused.isPresent()
                 ? Optional.empty()
-                : moderations.draw(me, of, from.getAsInt(), share.getAsInt(), BigDecimal.valueOf(near.getAsInt()));
+                : moderations.draw(me, of, key, from.getAsInt(), share.getAsInt(), BigDecimal.valueOf(near.getAsInt()));
         if (drawn.isEmpty()) {
             flash.addFlashAttribute("refused", refused.orElseGet(() -> Said.of("moderation.nothing")));
             flash.addFlashAttribute(

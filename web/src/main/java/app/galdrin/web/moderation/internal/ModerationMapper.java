@@ -21,7 +21,8 @@ public interface ModerationMapper {
 
     List<Signed> signed(UUID centreId, UUID taskId, int most);
 
-    void insert(UUID id, UUID centreId, UUID taskId, long seed, int percent, BigDecimal borderline, UUID personId);
+    /** 0 where it was drawn already. */
+    int insert(UUID id, UUID centreId, UUID taskId, long seed, int percent, BigDecimal borderline, UUID personId);
 
     void insertSheets(UUID centreId, UUID id, @Param("sheets") List<Drawn> sheets);
 
