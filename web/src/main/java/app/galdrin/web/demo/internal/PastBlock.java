@@ -99,7 +99,10 @@ class PastBlock {
             Habit.working(Map.of("toe", "minutesAsDecimals", "camber", "floorWrongWay"))
                     .andPlan("wrongLinkage"),
             Habit.working(Map.of("toe", "firstRepeatOnly", "caster", "camberSignsLost")),
-            Habit.CAREFUL.andReading("toe", "markMiscounted").andVerdict("limitsSwapped"),
+            Habit.CAREFUL
+                    .andReading("toe", "leftRightSwapped")
+                    .andReading("bars", "markMiscounted")
+                    .andVerdict("limitsSwapped"),
             Habit.CAREFUL.andPlan("movedTwice").andVerdict("limitSignLost"),
             Habit.CAREFUL.without("standsAndChocks"));
 
