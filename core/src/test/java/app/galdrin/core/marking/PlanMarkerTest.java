@@ -112,6 +112,17 @@ class PlanMarkerTest {
         assertEquals(Way.INWARD, way(bench).neededWay());
     }
 
+    /** The right slot of the van has a way and no amount; -0.9 to 0.1 is allowed. */
+    @ParameterizedTest
+    @CsvSource({"-0.6,leave,1", "0.02,leave,0.5", "0.6,leave,0", "0.6,inward,1", "0.6,outward,0", "-1.4,outward,1"})
+    void whereOnlyTheWayIsKnown_leavingIsAsGoodAsTheFigure(double camber, String way, double credit) {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                .read(state(3.5, -0.4, camber, 0, 0))
+                .workRight()
+                .write("plan/topSlot.front.right.way/0/0", way);
+        assertEquals(credit, way(bench).credit());
+    }
+
     private static Evidence.Move way(Bench bench) {
         return bench.evidence("plan.plan", Evidence.Move.class).get(0);
     }
