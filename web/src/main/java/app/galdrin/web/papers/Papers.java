@@ -39,6 +39,9 @@ public class Papers {
     /** Of every page, and of the drawings, which no style sheet of a page reaches. */
     private static final String PAGE = styles("paper.css");
 
+    /** A page of HTML leaves the name space away; drawn from XML, nothing would be a drawing without it. */
+    private static final String SVG = "<svg xmlns=\"http://www.w3.org/2000/svg\"";
+
     private static final String DRAWING = styles("drawing.css");
 
     private final ITemplateEngine templates;
@@ -93,7 +96,7 @@ public class Papers {
                 new ThymeleafEvaluationContext(beans, null));
         String page = templates.process("papers/" + template, new Context(Locale.ENGLISH, all));
         return page.replace("</head>", PAGE + "</head>")
-                .replaceAll("(<svg\\b[^>]*>)", "$1" + Matcher.quoteReplacement(DRAWING));
+                .replaceAll("<svg\\b([^>]*>)", SVG + "$1" + Matcher.quoteReplacement(DRAWING));
     }
 
     private byte[] drawn(String page) {

@@ -9,13 +9,19 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.web.Browser;
 import app.galdrin.web.GaldrinTest;
+import app.galdrin.web.Visitor;
 import app.galdrin.web.task.Tasks;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -26,6 +32,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 class PastBlockTest {
 
     private static final String TITLE = "Block 2: the front of the van, toe two ways";
+
+    private static final int OCHRE = 0x8a4f00;
 
     /** Made on the bars too, but one mark of a tape lies within the tape's own doubt: nobody could defend naming it. */
     private static final String WITHIN_DOUBT = "markMiscounted";
@@ -53,6 +61,14 @@ class PastBlockTest {
         UUID task =
                 all(UUID.class, "select t.id from task_version t where {block}").get(0);
         return tasks.task(centre, task).practical();
+    }
+
+    private UUID sitting(String signIn) {
+        return all(
+                        UUID.class,
+                        "select i.id from task_version t join sitting i on i.task_id = t.id join person p on p.id = i.person_id"
+                                + " where {block} and p.sign_in = '" + signIn + "'")
+                .get(0);
     }
 
     private Set<String> named(String where) {
@@ -112,11 +128,7 @@ class PastBlockTest {
         UUID sample = all(
                         UUID.class, "select m.id from moderation m join task_version t on t.id = m.task_id and {block}")
                 .get(0);
-        UUID felix = all(
-                        UUID.class,
-                        "select i.id from task_version t join sitting i on i.task_id = t.id join person p on p.id = i.person_id"
-                                + " where {block} and p.sign_in = 'f.arden'")
-                .get(0);
+        UUID felix = sitting("f.arden");
         List<String> breaches = new ArrayList<>();
         try (Browser browser = new Browser(port, 1280, 800)) {
             browser.signIn("m.aldous", "follow the string");
@@ -141,5 +153,22 @@ class PastBlockTest {
             breaches.addAll(browser.go("/sittings/" + felix + "/feedback").breaches());
         }
         assertEquals(List.of(), breaches);
+    }
+
+    /** Nothing on a page of paper is ochre but what leads to a value on its tolerance rule. */
+    @Test
+    void onPaper_theTolerancesAreDrawn() throws IOException {
+        UUID kofi = sitting("k.marsh");
+        Visitor reader = new Visitor(port).signIn("k.marsh", "follow the string");
+        try (var document = Loader.loadPDF(reader.bytes("/sittings/" + kofi + "/feedback.pdf"))) {
+            var pages = new PDFRenderer(document);
+            boolean drawn = false;
+            for (int i = 0; i < document.getNumberOfPages(); i++) {
+                BufferedImage page = pages.renderImageWithDPI(i, 144);
+                drawn |= Arrays.stream(page.getRGB(0, 0, page.getWidth(), page.getHeight(), null, 0, page.getWidth()))
+                        .anyMatch(pixel -> (pixel & 0xffffff) == OCHRE);
+            }
+            assertTrue(drawn);
+        }
     }
 }
