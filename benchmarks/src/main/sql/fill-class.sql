@@ -10,7 +10,7 @@ join sitting_state z on z.centre_id = s.centre_id and z.sitting_id = s.id and z.
 where s.purpose = 'practical';
 
 create temporary table copied as
-select n, p.id as old, p.person_id as old_person, p.centre_id, md5('class' || n)::uuid as id, md5('classmate' || n)::uuid as person_id
+select n, p.id as old, p.centre_id, md5('class' || n)::uuid as id, md5('classmate' || n)::uuid as person_id
 from generate_series(:from, :to - 1) n join pattern p on p.place = n % p.many;
 
 insert into person (id, centre_id, role, display_name, sign_in, password_hash)

@@ -1,5 +1,7 @@
 package app.galdrin.core;
 
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 
 /** A constant with a name of its own in records, documents, the database and message keys. */
@@ -9,6 +11,11 @@ public interface Keyed {
 
     /** The constant of this name among these. */
     static <T extends Keyed> Optional<T> find(T[] constants, String key) {
+        return find(Arrays.asList(constants), key);
+    }
+
+    /** The constant of this name among these. */
+    static <T extends Keyed> Optional<T> find(List<T> constants, String key) {
         for (T constant : constants) {
             if (constant.key().equals(key)) {
                 return Optional.of(constant);

@@ -6,7 +6,6 @@ import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.Unit;
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -124,7 +123,7 @@ public sealed interface LineText {
         int comma = typed.lastIndexOf(',');
         Optional<Sense> sense = comma < 0
                 ? Optional.empty()
-                : among(type.senses(), typed.substring(comma + 1).strip());
+                : Keyed.find(type.senses(), typed.substring(comma + 1).strip());
         String size = sense.isPresent() ? typed.substring(0, comma).strip() : typed;
         LineText read = amount(size, type.size(), type);
         if (read instanceof Refused refused) {
@@ -140,15 +139,6 @@ public sealed interface LineText {
                 OptionalDouble.of(signed == 0 ? 0.0 : signed),
                 u.step(),
                 u.unit());
-    }
-
-    private static Optional<Sense> among(List<Sense> senses, String key) {
-        for (Sense sense : senses) {
-            if (sense.key().equals(key)) {
-                return Optional.of(sense);
-            }
-        }
-        return Optional.empty();
     }
 
     /** The size of a text with a sense, as typed; the whole of any other text. */

@@ -108,7 +108,7 @@ public record SheetScale(AnswerUnit unit, double over) {
     private static double rounded(double value, double step) {
         double plain = Math.rint(value / step);
         if (Math.abs(value / step - plain) < CLEAR) {
-            return plain * step;
+            return plain * step + 0.0; // nothing has no sign
         }
         BigDecimal steps = new BigDecimal(value / step).setScale(NOISE, RoundingMode.HALF_UP);
         return steps.setScale(0, RoundingMode.HALF_UP).doubleValue() * step;

@@ -50,6 +50,16 @@ class SheetScaleTest {
                 1e-9);
     }
 
+    /** "−0.00" would be a sign that nobody read. */
+    @ParameterizedTest
+    @CsvSource({"0.25,", "0°15',", "2 mm,416 mm"})
+    void nothing_isShownWithoutASign(String max, String over) {
+        double shown = scale(max, over)
+                .shown(TOTAL, Estimate.exact(Math.toRadians(-0.001)))
+                .value();
+        assertEquals("0.0", String.valueOf(shown));
+    }
+
     /** On the limit as it is printed is within it, in every unit and to either side. */
     @ParameterizedTest
     @CsvSource({

@@ -6,6 +6,7 @@ import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.UUID;
+import java.util.concurrent.Semaphore;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,6 +16,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** A task that was set, tried out by simulated people. */
 @Controller
 class TryController {
+
+    /** One portion at a time, in turn: it takes all processors for a second or two. */
+    private final Semaphore place = new Semaphore(1, true);
 
     private final Tasks tasks;
     private final TriedWords words;
@@ -35,7 +39,7 @@ class TryController {
 
     /** The page that tries it out while it is written. */
     String show(Assignment assignment, HttpServletResponse response, Model model) {
-        model.addAttribute("trying", new Trying(assignment, words, response));
+        model.addAttribute("trying", new Trying(assignment, words, response, place));
         return "task/tried";
     }
 }

@@ -22,18 +22,18 @@ public final class Trying implements Iterable<Trying.Portion> {
     /** Thirty people who try something out take turns of a second or two. */
     private static final int PATIENCE_SECONDS = 120;
 
-    /** One portion at a time: it takes all processors for a second or two. */
-    private static final Semaphore PLACE = new Semaphore(1, true);
-
     private final Assignment assignment;
     private final TriedWords words;
     private final HttpServletResponse response;
+    private final Semaphore place;
     private final TryOut.Run run;
 
-    Trying(Assignment assignment, TriedWords words, HttpServletResponse response) {
+    /** {@code place} is taken for each portion by itself. */
+    Trying(Assignment assignment, TriedWords words, HttpServletResponse response, Semaphore place) {
         this.assignment = assignment;
         this.words = words;
         this.response = response;
+        this.place = place;
         this.run = new TryOut.Run(assignment, SHEETS, SEED);
     }
 
@@ -68,7 +68,7 @@ public final class Trying implements Iterable<Trying.Portion> {
     private void goOn() {
         try {
             response.flushBuffer();
-            if (!PLACE.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+            if (!place.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
                 throw new IllegalStateException("no place to try a task out");
             }
         } catch (IOException e) {
@@ -80,7 +80,7 @@ public final class Trying implements Iterable<Trying.Portion> {
         try {
             run.goOn(AT_ONCE);
         } finally {
-            PLACE.release();
+            place.release();
         }
     }
 
