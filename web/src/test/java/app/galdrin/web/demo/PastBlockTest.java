@@ -149,8 +149,10 @@ class PastBlockTest {
             breaches.addAll(browser.go("/marking/moderation/" + sample).breaches());
         }
         try (Browser browser = new Browser(port, 390, 800)) {
-            browser.signIn("f.arden", "follow the string");
-            breaches.addAll(browser.go("/sittings/" + felix + "/feedback").breaches());
+            browser.signIn("m.osei", "follow the string").go("/sittings/" + sitting("m.osei") + "/feedback");
+            assertTrue(browser.has("form[action$='/again']"), "with the same question once more");
+            assertTrue(browser.text("#again").contains("top leans"), "as the gauge shows it, with its way");
+            breaches.addAll(browser.breaches());
         }
         assertEquals(List.of(), breaches);
     }

@@ -1,6 +1,8 @@
 package app.galdrin.web.marking.internal;
 
+import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.answer.LineText;
+import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkSheet;
@@ -117,11 +119,19 @@ class SecondTries {
         return words.text(place.words(), words.text(place.wheelWords()));
     }
 
-    private static String shown(Place place, Written written) {
+    /** A reading whose way is said is shown with it, as it was written, and not with a sign that no gauge has. */
+    private String shown(Place place, Written written) {
         double value = written.value().orElse(0);
-        return place.amount().quantity() == Quantity.LENGTH
-                ? QuantityFormat.length(value)
-                : QuantityFormat.decimal(value, 2, true) + "°";
+        boolean sensed = place.answer() instanceof SizeAndSense;
+        double size = sensed ? Math.abs(value) : value;
+        String figure = place.amount().quantity() == Quantity.LENGTH
+                ? QuantityFormat.length(size)
+                : QuantityFormat.decimal(size, 2, !sensed) + "°";
+        return place.answer() instanceof SizeAndSense s
+                ? figure + ", "
+                        + words.text(
+                                "sense." + Sense.of(value, s.senses(), s.side()).key())
+                : figure;
     }
 
     private Answer answer(SecondTryMapper.Tried tried, SecondQuestion question) {
