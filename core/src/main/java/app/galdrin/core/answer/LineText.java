@@ -100,12 +100,11 @@ public sealed interface LineText {
         }
         var read = (QuantityText.Read) parsed;
         Optional<Reason> beyond = beyond(read.value(), amount, type);
-        return beyond.<LineText>map(reason -> new Refused(typed, reason, OptionalDouble.of(read.value()), type))
-                .orElseGet(() -> new Understood(
-                        typed,
-                        OptionalDouble.of(read.value()),
-                        OptionalDouble.of(read.step()),
-                        Optional.of(read.unit())));
+        if (beyond.isPresent()) {
+            return new Refused(typed, beyond.get(), OptionalDouble.of(read.value()), type);
+        }
+        return new Understood(
+                typed, OptionalDouble.of(read.value()), OptionalDouble.of(read.step()), Optional.of(read.unit()));
     }
 
     private static Optional<Reason> beyond(double value, Amount amount, AnswerType type) {

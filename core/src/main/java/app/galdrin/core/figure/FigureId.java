@@ -2,6 +2,7 @@ package app.galdrin.core.figure;
 
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Optional;
 
@@ -41,8 +42,16 @@ public record FigureId(Measurand measurand, Where where, At at) implements Compa
 
     /** The name in documents, the database and the end of ids. */
     public String key() {
-        return measurand.key() + dotted(where.key()) + dotted(at.key());
+        String straight = STRAIGHT[measurand.ordinal()][where.ordinal()];
+        return at.equals(At.AHEAD) ? straight : straight + dotted(at.key());
     }
+
+    /** Every line of every sheet is looked up by a key of these: measurand by where. */
+    private static final String[][] STRAIGHT = Arrays.stream(Measurand.values())
+            .map(measurand -> Arrays.stream(Where.values())
+                    .map(where -> measurand.key() + dotted(where.key()))
+                    .toArray(String[]::new))
+            .toArray(String[][]::new);
 
     private static String dotted(String key) {
         return key.isEmpty() ? "" : "." + key;

@@ -68,6 +68,11 @@ public enum Where implements Keyed {
     }
 
     public static Where of(Wheel wheel) {
-        return values()[FRONT_LEFT.ordinal() + wheel.ordinal()];
+        return switch (wheel) {
+            case FRONT_LEFT -> FRONT_LEFT;
+            case FRONT_RIGHT -> FRONT_RIGHT;
+            case REAR_LEFT -> REAR_LEFT;
+            case REAR_RIGHT -> REAR_RIGHT;
+        };
     }
 }

@@ -47,6 +47,9 @@ public enum Wheel implements Keyed {
     }
 
     public static Wheel of(Axle axle, Side side) {
-        return values()[2 * axle.ordinal() + side.ordinal()];
+        if (axle == Axle.FRONT) {
+            return side == Side.LEFT ? FRONT_LEFT : FRONT_RIGHT;
+        }
+        return side == Side.LEFT ? REAR_LEFT : REAR_RIGHT;
     }
 }

@@ -40,9 +40,8 @@ public final class AsLeftMarker implements AspectMarker {
         }
         List<Evidence> evidence = new ArrayList<>();
         for (Measure measure : round.measures()) {
-            for (FigureId figure : measure.figuresAndDifferences()) {
+            for (FigureId figure : of.assignment().figuresAndDifferences(measure)) {
                 of.assignment()
-                        .sheet()
                         .limits(figure)
                         .ifPresent(limits -> evidence.add(evidence(of, measure, last, figure, limits)));
             }

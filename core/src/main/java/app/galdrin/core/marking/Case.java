@@ -91,7 +91,6 @@ final class Case {
     /** A figure judged as its sheet shows it, by the practical's rule; empty where the sheet has no limits for it. */
     Optional<Judgement> judged(FigureId figure, Estimate value) {
         return assignment
-                .sheet()
                 .limits(figure)
                 .map(limits -> assignment
                         .scale(figure)

@@ -4,6 +4,8 @@ import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Step;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -18,17 +20,23 @@ public final class KnownReferences {
     private static final int MOST = 64;
 
     private final Assignment assignment;
-    private final List<Criterion> criteria;
+    private final List<Asked> asked;
     private final Map<Answers, OwnFigures> known = new ConcurrentHashMap<>();
 
     public KnownReferences(Assignment assignment) {
         this.assignment = assignment;
-        this.criteria = Marker.criteria(assignment.practical()).toList();
+        Practical practical = assignment.practical();
+        this.asked = Marker.criteria(practical)
+                .map(c -> new Asked(c, practical.step(c.id().step()).orElseThrow(), Marker.of(c.id().aspect())))
+                .toList();
     }
 
+    /** A line of every sheet: what is marked, where it is done, and by whom. */
+    record Asked(Criterion criterion, Step step, AspectMarker marker) {}
+
     /** What every sheet of the assignment is marked on, in the order of its lines. */
-    List<Criterion> criteria() {
-        return criteria;
+    List<Asked> asked() {
+        return asked;
     }
 
     public Assignment assignment() {

@@ -6,6 +6,7 @@ import app.galdrin.core.task.Criterion;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * One criterion of a mark sheet.
@@ -53,27 +54,35 @@ public record MarkLine(
     /** Whether the marks given reach what the criterion needs to count as met. */
     public boolean met() {
         double share = override.isPresent() && available > 0 ? marks().doubleValue() / available : credit;
-        boolean barred = override.isEmpty() && evidence.stream().anyMatch(Evidence::bars);
+        boolean barred = override.isEmpty() && any(Evidence::bars);
         return !barred && Tolerance.ROUNDING.atLeast(share, criterion.aspect().creditToMeet());
     }
 
     public boolean waiting() {
-        return override.isEmpty() && evidence.stream().anyMatch(e -> e instanceof Evidence.Missing);
+        return override.isEmpty() && any(e -> e instanceof Evidence.Missing);
     }
 
     /** Whether it waits for the vehicle as left to be read once more. */
     public boolean asksForAnotherReading() {
         return override.isEmpty()
-                && evidence.stream()
-                        .anyMatch(e -> e instanceof Evidence.Missing m && m.what() == Evidence.Lack.AS_LEFT_AGAIN);
+                && any(e -> e instanceof Evidence.Missing m && m.what() == Evidence.Lack.AS_LEFT_AGAIN);
     }
 
     /** Whether it waits for that reading and for nothing else: all that is certain is as it should be. */
     public boolean inDoubtAlone() {
         return asksForAnotherReading()
-                && evidence.stream()
-                        .allMatch(e -> e.credit() == 1
-                                || e instanceof Evidence.Missing m && m.what() == Evidence.Lack.AS_LEFT_AGAIN);
+                && !any(e -> e.credit() != 1
+                        && !(e instanceof Evidence.Missing m && m.what() == Evidence.Lack.AS_LEFT_AGAIN));
+    }
+
+    /** Asked of every line of every sheet. */
+    private boolean any(Predicate<Evidence> such) {
+        for (Evidence e : evidence) {
+            if (such.test(e)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     public Status status() {

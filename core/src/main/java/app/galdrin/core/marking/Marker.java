@@ -6,9 +6,9 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Scheme;
-import app.galdrin.core.task.Step;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.DoubleSummaryStatistics;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -47,8 +47,13 @@ public final class Marker {
     /** The same for one of many sittings, of which some share a reference. */
     public static MarkSheet mark(KnownReferences known, Answers answers, References references) {
         var of = new Case(known, answers, references);
-        return new MarkSheet(
-                known.criteria().stream().map(criterion -> line(of, criterion)).toList());
+        return new MarkSheet(known.asked().stream()
+                .map(asked -> line(asked.criterion(), asked.marker().evidence(of, asked.step(), asked.criterion())))
+                .toList());
+    }
+
+    static AspectMarker of(Aspect aspect) {
+        return Objects.requireNonNull(BY_ASPECT.get(aspect));
     }
 
     /** Those of the scheme, and before them whatever keeps people whole and was given no marks: nobody is competent without it. */
@@ -69,10 +74,7 @@ public final class Marker {
                 : criterion;
     }
 
-    private static MarkLine line(Case of, Criterion criterion) {
-        Step step = of.practical().step(criterion.id().step()).orElseThrow();
-        List<Evidence> evidence =
-                Objects.requireNonNull(BY_ASPECT.get(criterion.id().aspect())).evidence(of, step, criterion);
+    private static MarkLine line(Criterion criterion, List<Evidence> evidence) {
         double credit = credit(evidence);
         return new MarkLine(
                 criterion.id(),
@@ -86,14 +88,14 @@ public final class Marker {
 
     /** Share of a line's marks: pieces of evidence count alike, the minor ones of it together a tenth. */
     static double credit(List<Evidence> evidence) {
-        double major = average(evidence.stream().filter(e -> !e.minor()));
-        double minor = average(evidence.stream().filter(Evidence::minor));
-        boolean both =
-                evidence.stream().anyMatch(Evidence::minor) && evidence.stream().anyMatch(e -> !e.minor());
-        return both ? (1 - MINOR) * major + MINOR * minor : major + minor;
-    }
-
-    private static double average(Stream<Evidence> evidence) {
-        return evidence.mapToDouble(Evidence::credit).average().orElse(0);
+        var major = new DoubleSummaryStatistics();
+        var minor = new DoubleSummaryStatistics();
+        for (Evidence e : evidence) {
+            (e.minor() ? minor : major).accept(e.credit());
+        }
+        boolean both = major.getCount() > 0 && minor.getCount() > 0;
+        return both
+                ? (1 - MINOR) * major.getAverage() + MINOR * minor.getAverage()
+                : major.getAverage() + minor.getAverage();
     }
 }

@@ -150,7 +150,7 @@ public final class PlanMarker implements AspectMarker {
             List<FigureId> wheels = plan.figures().stream()
                     .filter(f -> f.wheel().isPresent() && f.adjustment().equals(sum.adjustment()))
                     .filter(f -> standing(f).isPresent())
-                    .filter(f -> of.assignment().sheet().limits(f).isPresent())
+                    .filter(f -> of.assignment().limits(f).isPresent())
                     .toList();
             return wheels.size() == 2;
         }
@@ -187,7 +187,7 @@ public final class PlanMarker implements AspectMarker {
                     .map(judged -> new PlanEffect(
                                     figure,
                                     now.get(),
-                                    of.assignment().sheet().limits(figure).orElseThrow(),
+                                    of.assignment().limits(figure).orElseThrow(),
                                     judged.zone(),
                                     moves,
                                     mirrored(moves.keySet()))
@@ -217,7 +217,6 @@ public final class PlanMarker implements AspectMarker {
             Adjuster part = moving.get(0);
             Zone zone = of.judged(figure, now).map(j -> j.zone()).orElse(Zone.INSIDE);
             double wanted = of.assignment()
-                    .sheet()
                     .limits(figure)
                     .map(l -> l.target().orElse(now.value()) - now.value())
                     .orElse(0.0);

@@ -81,8 +81,8 @@ public final class ReadingMarker implements AspectMarker {
 
     /** What most of a figure's doubt comes from. */
     private static Optional<Evidence.DoubtFrom> doubt(Case of, Measure measure, Estimate figure) {
-        return figure.budget().sharesBy(of.assignment().doubtGroups(measure)).entrySet().stream()
-                .findFirst()
+        return figure.budget()
+                .largestShare(of.assignment().doubtGroups(measure))
                 .map(e -> new Evidence.DoubtFrom(e.getKey(), e.getValue()));
     }
 }

@@ -73,7 +73,6 @@ final class SlipFinder {
     private double share(Answered one) {
         Work.Item item = one.item();
         double tolerance = of.assignment()
-                .sheet()
                 .limits(item.figure())
                 .filter(l -> l.min().isPresent() && l.max().isPresent())
                 .map(l -> (l.max().getAsDouble() - l.min().getAsDouble()) / 2)

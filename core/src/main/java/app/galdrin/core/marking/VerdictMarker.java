@@ -39,7 +39,7 @@ public final class VerdictMarker implements AspectMarker {
             of.practical().comparison(figure, judge.id()).ifPresent(c -> evidence.add(compared(of, judge, c)));
         }
         List<Evidence> verdicts = judge.figures().stream()
-                .filter(figure -> of.assignment().sheet().limits(figure).isPresent())
+                .filter(figure -> of.assignment().limits(figure).isPresent())
                 .map(figure -> verdict(of, judge, figure))
                 .toList();
         evidence.addAll(withSlips(of, verdicts));
@@ -85,7 +85,7 @@ public final class VerdictMarker implements AspectMarker {
         return new Evidence.Judged(
                 figure,
                 ReadingMarker.figureOf(value.get()),
-                of.assignment().sheet().limits(figure).orElseThrow(),
+                of.assignment().limits(figure).orElseThrow(),
                 rule,
                 judgement.zone(),
                 Optional.of(of.assignment().scale(figure).shown(figure, value.get())),

@@ -4,7 +4,6 @@ import app.galdrin.core.Outcome;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.record.Answer;
-import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Figures;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.Step;
@@ -17,7 +16,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -109,7 +107,7 @@ public final class Evaluation {
     private Prepared prepared() {
         Prepared known = prepared;
         if (known == null) {
-            known = new Prepared(kind, fields, figures);
+            known = new Prepared(kind, fields, figures, notes);
             prepared = known;
         }
         return known;
@@ -148,7 +146,7 @@ public final class Evaluation {
         }
 
         private Estimate of(Estimate figure, Taken taken) {
-            var parts = new Parts();
+            var parts = new Parts(1);
             parts.addAll(taken.partsOf(given), factor);
             return figure.plus(new Estimate(factor * inCore(taken.standing()), parts.budget()));
         }
@@ -244,15 +242,18 @@ public final class Evaluation {
         }
         Prepared of = prepared();
         var taken = new Taken(readings, standing, ofReading);
-        JsonObject input = input(taken);
+        JsonObject input = input(of, taken);
         of.unitDoubts().ifPresent(u -> input.add(Prepared.U, u));
         if (!(of.kind().evaluate(input) instanceof Outcome.Value<Answer> answer)) {
             return Optional.empty();
         }
         Figures result = answer.value().figures();
         Map<FigureId, Estimate> worked = new LinkedHashMap<>();
-        figures.forEach((path, figure) -> Prepared.number(result.values(), path)
-                .ifPresent(value -> worked.put(figure, estimate(of, result, path, value, taken))));
+        for (Prepared.Told told : of.figures()) {
+            told.at()
+                    .numberIn(result.values())
+                    .ifPresent(value -> worked.put(told.figure(), estimate(of, result, told, value, taken)));
+        }
         List<Step> corrected = new ArrayList<>();
         for (Correction correction : corrections) {
             FigureId figure = figures.get(correction.path());
@@ -262,13 +263,8 @@ public final class Evaluation {
                 worked.put(figure, correction.of(before, taken));
             }
         }
-        Map<FigureId, Double> byHand = hand.stream()
-                .filter(h -> h.taught().equals(taught))
-                .collect(Collectors.toMap(
-                        HandFormula::figure, h -> h.work(input, result.values()), (a, b) -> b, LinkedHashMap::new));
-        Map<String, Double> noted = new LinkedHashMap<>();
-        notes.forEach(path -> Prepared.number(result.values(), path).ifPresent(v -> noted.put(path, v)));
-        return Optional.of(new Run(worked, byHand, noted, () -> {
+        Map<FigureId, Double> byHand = byHand(input, result.values(), taught);
+        return Optional.of(new Run(worked, byHand, noted(of, result.values()), () -> {
             List<Step> steps = new ArrayList<>(answer.value().working().get());
             steps.addAll(corrected);
             return steps;
@@ -284,14 +280,18 @@ public final class Evaluation {
         if (!hasAll(readings)) {
             return Values.NONE;
         }
-        JsonObject input = input(new Taken(readings, standing, Place::id));
-        if (!(prepared().kind().evaluate(input) instanceof Outcome.Value<Answer> answer)) {
+        Prepared of = prepared();
+        JsonObject input = input(of, new Taken(readings, standing, Place::id));
+        if (!(of.kind().evaluate(input) instanceof Outcome.Value<Answer> answer)) {
             return Values.NONE;
         }
         JsonObject result = answer.value().figures().values();
         Map<FigureId, Double> solved = new LinkedHashMap<>();
-        figures.forEach((path, figure) -> Prepared.number(result, path)
-                .ifPresent(value -> solved.put(figure, prepared().unitOf(path).toCore(value))));
+        for (Prepared.Told told : of.figures()) {
+            told.at()
+                    .numberIn(result)
+                    .ifPresent(value -> solved.put(told.figure(), told.unit().toCore(value)));
+        }
         for (Correction correction : corrections) {
             FigureId figure = figures.get(correction.path());
             Double before = figure == null ? null : solved.get(figure);
@@ -299,15 +299,23 @@ public final class Evaluation {
                 solved.put(figure, before + correction.factor() * correction.inCore(standing));
             }
         }
+        return new Values(solved, byHand(input, result, taught), noted(of, result));
+    }
+
+    private Map<FigureId, Double> byHand(JsonObject input, JsonObject result, String taught) {
         Map<FigureId, Double> byHand = new LinkedHashMap<>();
         for (HandFormula formula : hand) {
             if (formula.taught().equals(taught)) {
                 byHand.put(formula.figure(), formula.work(input, result));
             }
         }
+        return byHand;
+    }
+
+    private static Map<String, Double> noted(Prepared of, JsonObject result) {
         Map<String, Double> noted = new LinkedHashMap<>();
-        notes.forEach(path -> Prepared.number(result, path).ifPresent(v -> noted.put(path, v)));
-        return new Values(solved, byHand, noted);
+        of.notes().forEach((path, at) -> at.numberIn(result).ifPresent(v -> noted.put(path, v)));
+        return noted;
     }
 
     /** Figures without their doubt, mm or rad: as solved, and those that the taught working works on paper; notes in the record's unit. */
@@ -361,26 +369,33 @@ public final class Evaluation {
 
         /** Every figure asks for the parts of every field. */
         Parts partsOf(String field, Source source) {
-            return parts.computeIfAbsent(field, f -> partsOf(source));
+            Parts known = parts.get(field);
+            if (known == null) {
+                known = partsOf(source);
+                parts.put(field, known);
+            }
+            return known;
         }
 
         Parts partsOf(Source source) {
-            var all = new Parts();
+            var all = new Parts(2);
             source.parts(readings, ofReading, standing, all::add);
             return all;
         }
     }
 
-    private JsonObject input(Taken taken) {
-        var input = new PathObject();
-        fields.forEach((path, source) -> taken.valueOf(source).ifPresent(value -> input.put(path, value)));
-        return input.json();
+    private static JsonObject input(Prepared of, Taken taken) {
+        var input = new JsonObject();
+        for (Prepared.Filled field : of.fields()) {
+            taken.valueOf(field.source()).ifPresent(value -> field.at().put(input, value));
+        }
+        return input;
     }
 
-    private Estimate estimate(Prepared of, Figures result, String path, double value, Taken taken) {
-        Object doubt = Prepared.inside(result.doubts(), path);
+    private Estimate estimate(Prepared of, Figures result, Prepared.Told told, double value, Taken taken) {
+        Object doubt = told.at().in(result.doubts());
         if (doubt instanceof Figures.Doubt known) {
-            var parts = new Parts();
+            var parts = new Parts(2 * known.estimate().budget().size());
             known.estimate().budget().forEach((field, part) -> {
                 Source source = fields.get(field);
                 if (source != null) {
@@ -389,37 +404,35 @@ public final class Evaluation {
             });
             return new Estimate(known.estimate().value(), parts.budget());
         }
-        FieldUnit unit = of.unitOf(path);
-        return new Estimate(unit.toCore(value), byMoving(of, path, unit, taken).budget());
+        return new Estimate(told.unit().toCore(value), byMoving(of, told, taken).budget());
     }
 
     /** For figures whose kind lists no uncertainty: every field is moved by its own doubt, both ways. */
-    private Parts byMoving(Prepared of, String path, FieldUnit unit, Taken taken) {
-        var parts = new Parts();
-        fields.forEach((field, source) -> {
-            Parts ofField = taken.partsOf(field, source);
+    private static Parts byMoving(Prepared of, Prepared.Told told, Taken taken) {
+        var parts = new Parts(2 * of.fields().size());
+        for (Prepared.Filled field : of.fields()) {
+            Parts ofField = taken.partsOf(field.path(), field.source());
             double u = ofField.budget().standardUncertainty();
-            if (u > 0 && taken.valueOf(source).orElse("") instanceof Double value) {
-                double step = u / of.inCore(field);
-                OptionalDouble up = moved(of, path, field, value + step, taken);
-                OptionalDouble down = moved(of, path, field, value - step, taken);
+            if (u > 0 && taken.valueOf(field.source()).orElse("") instanceof Double value) {
+                double step = u / of.inCore(field.path());
+                Optional<Double> up = moved(of, told, field, value + step, taken);
+                Optional<Double> down = moved(of, told, field, value - step, taken);
                 if (up.isPresent() && down.isPresent()) {
-                    double slope = unit.toCore(up.getAsDouble() - down.getAsDouble()) / (2 * u);
-                    parts.addAll(ofField, slope);
+                    parts.addAll(ofField, told.unit().toCore(up.get() - down.get()) / (2 * u));
                 }
             }
-        });
+        }
         return parts;
     }
 
-    private OptionalDouble moved(Prepared of, String path, String field, double value, Taken taken) {
-        var input = new PathObject();
-        fields.forEach((name, source) ->
-                taken.valueOf(source).ifPresent(v -> input.put(name, name.equals(field) ? (Object) value : v)));
-        return of.kind().evaluate(input.json()) instanceof Outcome.Value<Answer> answer
-                ? Prepared.number(answer.value().figures().values(), path)
-                        .map(OptionalDouble::of)
-                        .orElse(OptionalDouble.empty())
-                : OptionalDouble.empty();
+    private static Optional<Double> moved(
+            Prepared of, Prepared.Told told, Prepared.Filled moved, double value, Taken taken) {
+        var input = new JsonObject();
+        for (Prepared.Filled field : of.fields()) {
+            taken.valueOf(field.source()).ifPresent(v -> field.at().put(input, field == moved ? (Object) value : v));
+        }
+        return of.kind().evaluate(input) instanceof Outcome.Value<Answer> answer
+                ? told.at().numberIn(answer.value().figures().values())
+                : Optional.empty();
     }
 }

@@ -11,36 +11,64 @@ import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.RecordKinds;
 import app.galdrin.core.record.Shape;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 
-/** What every run of an evaluation needs of its kind and would look for anew each time: the units of its fields and figures. */
+/** What every run of an evaluation needs and would look for anew each time: where its fields and figures stand, and their units. */
 final class Prepared {
 
     static final String U = "u";
 
     private final RecordKind kind;
     private final Optional<JsonObject> unitDoubts;
+    private final List<Filled> fields;
+    private final List<Told> figures;
+    private final Map<String, Dotted> notes = new LinkedHashMap<>();
 
     /** One unit of a field in the core's. */
     private final Map<String, Double> inCore = new HashMap<>();
 
-    private final Map<String, FieldUnit> units = new HashMap<>();
+    /** A field of the input. */
+    record Filled(String path, Dotted at, Source source) {}
 
-    Prepared(String kind, Map<String, Source> fields, Map<String, FigureId> figures) {
+    /** A figure of the result, and its unit there. */
+    record Told(String path, Dotted at, FigureId figure, FieldUnit unit) {}
+
+    Prepared(String kind, Map<String, Source> fields, Map<String, FigureId> figures, List<String> notes) {
         this.kind = RecordKinds.named(kind).orElseThrow(() -> new IllegalStateException("no record kind " + kind));
         this.unitDoubts = unitDoubts(this.kind);
         Shape input = this.kind.contract().input();
         Shape result = this.kind.contract().result();
         fields.forEach((path, source) -> unitOf(input, path)
                 .ifPresent(unit -> inCore.put(path, read(unit, source).toCore(1))));
-        figures.keySet()
-                .forEach(path -> units.put(
-                        path,
-                        unitOf(result, path).orElseThrow(() -> new IllegalStateException(path + " is no number"))));
+        this.fields = fields.entrySet().stream()
+                .map(e -> new Filled(e.getKey(), Dotted.of(e.getKey()), e.getValue()))
+                .toList();
+        this.figures = figures.entrySet().stream()
+                .map(e -> told(result, e.getKey(), e.getValue()))
+                .toList();
+        notes.forEach(path -> this.notes.put(path, Dotted.of(path)));
+    }
+
+    private static Told told(Shape result, String path, FigureId figure) {
+        FieldUnit unit = unitOf(result, path).orElseThrow(() -> new IllegalStateException(path + " is no number"));
+        return new Told(path, Dotted.of(path), figure, unit);
+    }
+
+    List<Filled> fields() {
+        return fields;
+    }
+
+    List<Told> figures() {
+        return figures;
+    }
+
+    /** Where those stand in the result that are shown beside the figures. */
+    Map<String, Dotted> notes() {
+        return notes;
     }
 
     RecordKind kind() {
@@ -55,11 +83,6 @@ final class Prepared {
     /** One unit of a numeric field, mm or rad. */
     double inCore(String field) {
         return Objects.requireNonNull(inCore.get(field));
-    }
-
-    /** The unit of a figure at a path of the result. */
-    FieldUnit unitOf(String path) {
-        return Objects.requireNonNull(units.get(path));
     }
 
     private static Optional<JsonObject> unitDoubts(RecordKind kind) {
@@ -97,21 +120,5 @@ final class Prepared {
         return field instanceof ListField list
                 ? unitOf(list.element(), rest.substring(rest.indexOf('.') + 1))
                 : Optional.empty();
-    }
-
-    /** The number at a dotted path. */
-    static Optional<Double> number(JsonObject object, String path) {
-        return inside(object, path) instanceof Double number ? Optional.of(number) : Optional.empty();
-    }
-
-    /** What stands at a dotted path. */
-    static @Nullable Object inside(JsonObject object, String path) {
-        int dot = path.indexOf('.');
-        if (dot < 0) {
-            return object.get(path);
-        }
-        return object.get(path.substring(0, dot)) instanceof JsonObject inner
-                ? inside(inner, path.substring(dot + 1))
-                : null;
     }
 }

@@ -2,6 +2,7 @@ package app.galdrin.core.quantity;
 
 import app.galdrin.core.quantity.QuantityText.Reason;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * One figure without its unit: digits, a decimal figure, a fraction, or digits and a fraction below 1.
@@ -28,7 +29,7 @@ record Figure(double value, double step, boolean plain, Optional<Reason> fault) 
     }
 
     static Figure scan(Scanner scan) {
-        String whole = scan.digits();
+        Digits whole = scan.digits();
         boolean comma = scan.at(',');
         if (scan.take(".,")) {
             return decimal(whole, scan.digits(), comma);
@@ -39,15 +40,15 @@ record Figure(double value, double step, boolean plain, Optional<Reason> fault) 
         int afterWhole = scan.position();
         boolean spaced = scan.spaces();
         if (scan.take("/")) {
-            return fraction("", whole, scan);
+            return fraction(Optional.empty(), whole, scan);
         }
         boolean hyphen = !spaced && scan.take("-");
         if (spaced || hyphen) {
-            String numerator = scan.digits();
+            Digits numerator = scan.digits();
             if (!numerator.isEmpty()) {
                 scan.spaces();
                 if (scan.take("/")) {
-                    return fraction(whole, numerator, scan);
+                    return fraction(Optional.of(whole), numerator, scan);
                 }
                 return fault(Reason.LEFT_OVER);
             }
@@ -56,63 +57,63 @@ record Figure(double value, double step, boolean plain, Optional<Reason> fault) 
             return fault(Reason.LEFT_OVER);
         }
         scan.back(afterWhole);
-        return of(Double.parseDouble(whole), 1, true);
+        return of(read(whole), 1, true);
     }
 
-    private static Figure decimal(String whole, String places, boolean comma) {
+    private static Figure decimal(Digits whole, Digits places, boolean comma) {
         if (places.isEmpty()) {
             return fault(Reason.NOT_A_FIGURE);
         }
         boolean couldBeThousands =
-                comma && places.length() == 3 && !whole.isEmpty() && whole.length() <= 3 && whole.charAt(0) != '0';
+                comma && places.length() == 3 && !whole.isEmpty() && whole.length() <= 3 && whole.first() != '0';
         if (couldBeThousands) {
             return fault(Reason.THOUSANDS_COMMA);
         }
-        return of(read(whole, places), Math.pow(10, -places.length()), false);
+        return of(read(whole, places), step(places.length()), false);
+    }
+
+    /** One unit of the last of so many places. */
+    private static double step(int places) {
+        return places < STEPS.length ? STEPS[places] : Math.pow(10, -places);
+    }
+
+    private static final double[] STEPS = IntStream.rangeClosed(0, EXACT_DIGITS)
+            .mapToDouble(places -> Math.pow(10, -places))
+            .toArray();
+
+    private static double read(Digits whole) {
+        return whole.length() > EXACT_DIGITS ? Double.parseDouble(whole.toString()) : whole.after(0);
     }
 
     /** The nearest double. A quotient of two exact ones is that, and what people write is one: digits over a power of ten. */
-    private static double read(String whole, String places) {
+    private static double read(Digits whole, Digits places) {
         if (whole.length() + places.length() > EXACT_DIGITS) {
             return Double.parseDouble(whole + "." + places);
         }
-        long digits = 0;
         long tens = 1;
-        for (int i = 0; i < whole.length(); i++) {
-            digits = 10 * digits + whole.charAt(i) - '0';
-        }
         for (int i = 0; i < places.length(); i++) {
-            digits = 10 * digits + places.charAt(i) - '0';
             tens *= 10;
         }
-        return (double) digits / tens;
+        return (double) places.after(whole.after(0)) / tens;
     }
 
     /** Scans the denominator after the stroke. With a whole figure before it the fraction must be below 1. */
-    private static Figure fraction(String whole, String numerator, Scanner scan) {
+    private static Figure fraction(Optional<Digits> whole, Digits numerator, Scanner scan) {
         scan.spaces();
-        String denominator = scan.digits();
+        Digits denominator = scan.digits();
         if (denominator.isEmpty()) {
             return fault(Reason.NOT_A_FIGURE);
         }
-        String n = withoutLeadingZeros(numerator);
-        String d = withoutLeadingZeros(denominator);
+        String n = numerator.withoutLeadingZeros().toString();
+        String d = denominator.withoutLeadingZeros().toString();
         if (d.isEmpty()) {
             return fault(Reason.ZERO_DENOMINATOR);
         }
-        if (!whole.isEmpty() && !isLess(n, d)) {
+        if (whole.isPresent() && !isLess(n, d)) {
             return fault(Reason.IMPROPER_MIXED);
         }
-        double wholes = whole.isEmpty() ? 0 : Double.parseDouble(whole);
+        double wholes = whole.map(Figure::read).orElse(0.0);
         return of(wholes + ratio(n, d), ratio("1", d), false);
-    }
-
-    private static String withoutLeadingZeros(String digits) {
-        int i = 0;
-        while (i < digits.length() && digits.charAt(i) == '0') {
-            i++;
-        }
-        return digits.substring(i);
     }
 
     private static boolean isLess(String a, String b) {

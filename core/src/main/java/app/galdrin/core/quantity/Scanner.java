@@ -56,12 +56,12 @@ final class Scanner {
     }
 
     /** The digits from here on, empty if there is none. */
-    String digits() {
+    Digits digits() {
         int from = at;
         while (atDigit()) {
             at++;
         }
-        return text.substring(from, at);
+        return new Digits(text, from, at);
     }
 
     /** The ASCII letters from here on, in lower case. */

@@ -66,10 +66,13 @@ public record Answers(Map<LineKey, Written> standing, OptionalDouble minutes) {
     List<Map<String, Double>> readings(Measure measure, int round, List<Place> places) {
         List<Map<String, Double>> byRepeat = new ArrayList<>();
         for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
-            Map<String, Double> readings = new HashMap<>();
+            Map<String, Double> readings = new HashMap<>(2 * places.size());
             for (Place place : places) {
-                var key = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round);
-                at(key).ifPresent(written -> written.value().ifPresent(v -> readings.put(place.id(), v)));
+                Written written =
+                        standing.get(new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round));
+                if (written != null && written.value().isPresent()) {
+                    readings.put(place.id(), written.value().getAsDouble());
+                }
             }
             byRepeat.add(readings);
         }

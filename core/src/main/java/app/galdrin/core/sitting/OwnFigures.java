@@ -18,13 +18,13 @@ import app.galdrin.core.task.Work;
 import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Stream;
 
 /**
  * The figures that readings come to, by measuring step and state of the vehicle: round 0 as found, then after each adjustment. The
@@ -50,8 +50,8 @@ public final class OwnFigures {
 
     private record Of(String step, int round, FigureId figure) {}
 
-    /** A figure of every repeat that tells it, and their mean. */
-    private record Told(List<Estimate> each, Optional<Estimate> mean) {}
+    /** A figure of every repeat that tells it, their mean, and what an honest sheet has for it. */
+    private record Told(List<Estimate> each, Optional<Estimate> mean, OptionalDouble onPaper) {}
 
     public OwnFigures(Assignment assignment, Answers answers) {
         this.assignment = assignment;
@@ -194,13 +194,26 @@ public final class OwnFigures {
         var of = new Of(measure.id(), round, figure);
         Told known = told.get(of);
         if (known == null) {
-            List<Estimate> each = repeats(measure, round).stream()
-                    .flatMap(w -> Stream.ofNullable(w.figures().get(figure)))
-                    .toList();
-            known = new Told(each, each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each)));
+            known = tell(repeats(measure, round), figure);
             told.put(of, known);
         }
         return known;
+    }
+
+    private static Told tell(List<Worked> repeats, FigureId figure) {
+        List<Estimate> each = new ArrayList<>(repeats.size());
+        var onPaper = new DoubleSummaryStatistics();
+        for (Worked repeat : repeats) {
+            Estimate solved = repeat.figures().get(figure);
+            if (solved != null) {
+                each.add(solved);
+            }
+            repeat.honest(figure).ifPresent(onPaper::accept);
+        }
+        return new Told(
+                each,
+                each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each)),
+                onPaper.getCount() == 0 ? OptionalDouble.empty() : OptionalDouble.of(onPaper.getAverage()));
     }
 
     /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */
@@ -281,9 +294,6 @@ public final class OwnFigures {
 
     /** What an honest sheet has for a figure: the mean of the repeats worked as the task teaches, mm or rad. */
     public OptionalDouble onPaper(Measure measure, int round, FigureId figure) {
-        return repeats(measure, round).stream()
-                .flatMap(w -> w.honest(figure).stream())
-                .mapToDouble(v -> v)
-                .average();
+        return told(measure, round, figure).onPaper();
     }
 }

@@ -27,6 +27,8 @@ public record SheetScale(AnswerUnit unit, double over) {
     /** Digits of what a conversion leaves behind the last that counts; a tie is one in every unit. */
     private static final int NOISE = 9;
 
+    private static final double FINEST = Math.pow(10, -NOISE);
+
     /** So near a whole number no digit of noise makes a tie. */
     private static final double CLEAR = 0.499_999;
 
@@ -102,7 +104,7 @@ public record SheetScale(AnswerUnit unit, double over) {
     private OptionalDouble limit(FigureId figure, OptionalDouble limit) {
         return limit.isEmpty()
                 ? limit
-                : OptionalDouble.of(rounded(unit.ofFigure(limit.getAsDouble(), figure, over), Math.pow(10, -NOISE)));
+                : OptionalDouble.of(rounded(unit.ofFigure(limit.getAsDouble(), figure, over), FINEST));
     }
 
     private static double rounded(double value, double step) {

@@ -8,6 +8,7 @@ import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SheetScale;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.List;
@@ -28,15 +29,18 @@ public final class Assignment {
     private final Practical practical;
     private final SpecificationSheet sheet;
     private final BayFloor floor;
+    private final Standing standing;
 
     private final Map<String, List<Place>> places = new ConcurrentHashMap<>();
     private final Map<Judged, Optional<Measure>> measuring = new ConcurrentHashMap<>();
     private final Map<Judged, Optional<Work>> working = new ConcurrentHashMap<>();
     private final Map<FigureId.Adjustment, List<Adjuster>> adjusters = new ConcurrentHashMap<>();
 
+    private final Map<FigureId, Optional<Limits>> limits = new ConcurrentHashMap<>();
     private final Map<FigureId, SheetScale> scales = new ConcurrentHashMap<>();
     private final Map<String, List<FigureId>> owned = new ConcurrentHashMap<>();
 
+    private final Map<String, List<FigureId>> judged = new ConcurrentHashMap<>();
     private final Map<String, List<Choice>> choices = new ConcurrentHashMap<>();
     private final Map<String, UnaryOperator<String>> doubtGroups = new ConcurrentHashMap<>();
     private final Map<Procedure.Repeat, Function<Place, String>> sources = new ConcurrentHashMap<>();
@@ -47,6 +51,7 @@ public final class Assignment {
         this.practical = practical;
         this.sheet = sheet;
         this.floor = floor;
+        this.standing = new Standing(sheet, floor);
     }
 
     public static Assignment of(Practical practical, SpecificationSheet sheet) {
@@ -66,7 +71,7 @@ public final class Assignment {
     }
 
     public Standing standing() {
-        return new Standing(sheet, floor);
+        return standing;
     }
 
     /** The places that a step of this practical reads. */
@@ -100,6 +105,11 @@ public final class Assignment {
         });
     }
 
+    /** {@link Measure#figuresAndDifferences}. */
+    public List<FigureId> figuresAndDifferences(Measure measure) {
+        return judged.computeIfAbsent(measure.id(), id -> measure.figuresAndDifferences());
+    }
+
     /** What is chosen for a step's readings, each once. */
     public List<Choice> choices(Measure measure) {
         return choices.computeIfAbsent(measure.id(), id -> measure.procedure().choices());
@@ -108,6 +118,11 @@ public final class Assignment {
     /** {@link SpecificationSheet#scale}. */
     public SheetScale scale(FigureId figure) {
         return scales.computeIfAbsent(figure, sheet::scale);
+    }
+
+    /** {@link SpecificationSheet#limits}. */
+    public Optional<Limits> limits(FigureId figure) {
+        return limits.computeIfAbsent(figure, sheet::limits);
     }
 
     /** {@link Practical#measuring}. */

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.IntFunction;
 import java.util.function.ObjDoubleConsumer;
 import java.util.function.UnaryOperator;
@@ -48,6 +49,11 @@ public final class Budget {
         return new Budget(parts, sources);
     }
 
+    /** How many sources it names. */
+    public int size() {
+        return parts.length;
+    }
+
     /** The square root of the sum of the squared parts, in the figure's unit, 0 or more. */
     public double standardUncertainty() {
         return Math.sqrt(variance());
@@ -85,8 +91,8 @@ public final class Budget {
                 .toList();
     }
 
-    /** The shares of sources taken together, as this names them; those with the largest share first. */
-    public Map<String, Double> sharesBy(UnaryOperator<String> group) {
+    /** The shares of sources taken together, as this names them, in the order in which they came. */
+    private Map<String, Double> shares(UnaryOperator<String> group) {
         double variance = variance();
         Map<String, Double> shares = new LinkedHashMap<>();
         for (int i = 0; i < parts.length; i++) {
@@ -94,8 +100,24 @@ public final class Budget {
                 shares.merge(group.apply(sources.apply(i)), parts[i] * parts[i] / variance, Double::sum);
             }
         }
+        return shares;
+    }
+
+    /** The sources taken together, as this names them, that have the largest share, and the share; empty where nothing is in doubt. */
+    public Optional<Map.Entry<String, Double>> largestShare(UnaryOperator<String> group) {
+        Map.Entry<String, Double> largest = null;
+        for (Map.Entry<String, Double> share : shares(group).entrySet()) {
+            if (largest == null || share.getValue() > largest.getValue()) {
+                largest = share;
+            }
+        }
+        return Optional.ofNullable(largest);
+    }
+
+    /** The shares of sources taken together, as this names them; those with the largest share first. */
+    public Map<String, Double> sharesBy(UnaryOperator<String> group) {
         Map<String, Double> sorted = new LinkedHashMap<>();
-        shares.entrySet().stream()
+        shares(group).entrySet().stream()
                 .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
                 .forEach(e -> sorted.put(e.getKey(), e.getValue()));
         return sorted;
@@ -104,13 +126,17 @@ public final class Budget {
     /**
      * The budget of Σ fᵢ · figureᵢ: parts of one source are added with their signs.
      *
-     * @param factors as many as budgets
+     * @param factors as many as figures
      */
-    static Budget combined(double[] factors, List<Budget> budgets) {
-        var sums = new Parts();
+    static Budget combined(double[] factors, List<Estimate> figures) {
+        int most = 0;
+        for (Estimate figure : figures) {
+            most += figure.budget().size();
+        }
+        var sums = new Parts(most);
         for (int i = 0; i < factors.length; i++) {
             double factor = factors[i];
-            budgets.get(i).forEach((source, part) -> sums.add(source, factor * part));
+            figures.get(i).budget().forEach((source, part) -> sums.add(source, factor * part));
         }
         return sums.budget();
     }
@@ -122,7 +148,7 @@ public final class Budget {
 
     /** The same budget with one source more; one of that name is added to. */
     Budget with(String source, double part) {
-        var all = new Parts();
+        var all = new Parts(parts.length + 1);
         forEach(all::add);
         all.add(source, part);
         return all.budget();

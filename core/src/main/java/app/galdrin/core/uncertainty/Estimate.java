@@ -1,6 +1,7 @@
 package app.galdrin.core.uncertainty;
 
 import java.util.Arrays;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.function.Predicate;
 
@@ -51,10 +52,9 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
     public static Estimate mean(List<Estimate> repeats) {
         double[] factors = new double[repeats.size()];
         Arrays.fill(factors, 1.0 / repeats.size());
-        double sum = repeats.stream().mapToDouble(Estimate::value).sum();
-        return new Estimate(
-                sum / repeats.size(),
-                Budget.combined(factors, repeats.stream().map(Estimate::budget).toList()));
+        var values = new DoubleSummaryStatistics();
+        repeats.forEach(repeat -> values.accept(repeat.value()));
+        return new Estimate(values.getAverage(), Budget.combined(factors, repeats));
     }
 
     private static Estimate combined(double[] factors, List<Estimate> figures) {
@@ -62,9 +62,7 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
         for (int i = 0; i < factors.length; i++) {
             value += factors[i] * figures.get(i).value();
         }
-        return new Estimate(
-                value,
-                Budget.combined(factors, figures.stream().map(Estimate::budget).toList()));
+        return new Estimate(value, Budget.combined(factors, figures));
     }
 
     /** The same figure in the same unit, told another time: its sources that are made anew each time are none of the others' any more. */

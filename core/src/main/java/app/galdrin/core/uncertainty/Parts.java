@@ -9,29 +9,58 @@ import java.util.function.ObjDoubleConsumer;
  */
 public final class Parts {
 
-    private static final int FEW = 8;
+    /** So many are looked through one by one; most have no more. */
+    private static final int FEW = 6;
 
-    private String[] names = new String[FEW];
-    private double[] parts = new double[FEW];
+    private static final int[] NO_SLOTS = {};
+
+    private String[] names;
+    private double[] parts;
     private int size;
 
-    /** By hash, the place in the list and 1; 0 where nothing is. Twice as many as places at least. */
-    private int[] slots = new int[4 * FEW];
+    /** By hash, the place in the list and 1; 0 where nothing is. Twice as many as places at least, or none while there are few. */
+    private int[] slots;
+
+    /** For so many sources; for more it grows. */
+    public Parts(int sources) {
+        names = new String[Math.max(1, sources)];
+        parts = new double[names.length];
+        slots = slotsFor(names.length);
+    }
+
+    private static int[] slotsFor(int sources) {
+        return sources <= FEW ? NO_SLOTS : new int[4 * Integer.highestOneBit(sources)];
+    }
 
     /** Adds to what a source contributes, in the figure's unit. */
     public void add(String source, double part) {
-        int slot = slot(source);
-        if (slots[slot] > 0) {
-            parts[slots[slot] - 1] += part;
+        int at = indexOf(source);
+        if (at >= 0) {
+            parts[at] += part;
             return;
         }
         if (size == names.length) {
             grow();
-            slot = slot(source);
         }
         names[size] = source;
         parts[size] = part;
-        slots[slot] = ++size;
+        size++;
+        if (slots.length > 0) {
+            slots[slot(source)] = size;
+        }
+    }
+
+    /** Where a source is in the list; −1 where it is not. */
+    private int indexOf(String source) {
+        if (slots.length > 0) {
+            return slots[slot(source)] - 1;
+        }
+        int hash = source.hashCode();
+        int at = size - 1;
+        while (at >= 0 && (names[at].hashCode() != hash || !names[at].equals(source))) {
+            at--;
+        }
+        return at;
     }
 
     /** Adds all of another, by a factor that may turn its unit into this one's. */
@@ -46,7 +75,7 @@ public final class Parts {
         }
     }
 
-    /** Where a source is, or where it would be. */
+    /** Where a source is among the slots, or where it would be. */
     private int slot(String source) {
         int hash = source.hashCode();
         int slot = (hash ^ hash >>> 16) & slots.length - 1;
@@ -59,8 +88,8 @@ public final class Parts {
     private void grow() {
         names = Arrays.copyOf(names, 2 * size);
         parts = Arrays.copyOf(parts, 2 * size);
-        slots = new int[2 * slots.length];
-        for (int i = 0; i < size; i++) {
+        slots = slotsFor(names.length);
+        for (int i = 0; i < size && slots.length > 0; i++) {
             slots[slot(names[i])] = i + 1;
         }
     }

@@ -183,7 +183,7 @@ class DoubtTest {
     }
 
     private static Estimate estimate(double value, Object... sourcesAndParts) {
-        var parts = new Parts();
+        var parts = new Parts(1);
         for (int i = 0; i < sourcesAndParts.length; i += 2) {
             parts.add((String) sourcesAndParts[i], (Double) sourcesAndParts[i + 1]);
         }

@@ -8,33 +8,36 @@ import app.galdrin.core.marking.KnownReferences;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
-import app.galdrin.core.marking.written.SittingDocument.SheetLine;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import tools.jackson.core.JsonGenerator;
 
-/**
- * Sittings of one task in, their mark sheets out: what the marking desk shows, by the same engine.
- *
- * @param message words for a fault; called from several threads
- * @param explain whether each worked figure comes with the steps of its working, a list a repeat
- */
-public record MarksWriter(
-        Assignment assignment,
-        KnownReferences known,
-        Map<String, SheetLine> sheet,
-        Function<Fault, String> message,
-        boolean explain)
-        implements LineWriter {
+/** Sittings of one task in, their mark sheets out: what the marking desk shows, by the same engine. */
+public final class MarksWriter implements LineWriter {
 
+    private final Assignment assignment;
+    private final KnownReferences known;
+    private final NamedLines sheet;
+    private final Function<Fault, String> message;
+    private final boolean explain;
+
+    /**
+     * For the sheets of one assignment.
+     *
+     * @param message words for a fault; called from several threads
+     * @param explain whether each worked figure comes with the steps of its working, a list a repeat
+     */
     public MarksWriter(Assignment assignment, Function<Fault, String> message, boolean explain) {
-        this(assignment, new KnownReferences(assignment), SheetLine.all(assignment), message, explain);
+        this.assignment = assignment;
+        this.known = new KnownReferences(assignment);
+        this.sheet = new NamedLines(assignment);
+        this.message = message;
+        this.explain = explain;
     }
 
     @Override

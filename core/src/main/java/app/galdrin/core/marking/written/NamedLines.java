@@ -1,0 +1,67 @@
+package app.galdrin.core.marking.written;
+
+import app.galdrin.core.FaultCode;
+import app.galdrin.core.Outcome;
+import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.answer.LineText;
+import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.sitting.Written;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Step;
+import java.util.HashMap;
+import java.util.Map;
+
+/** Every line that a sheet has, in every repeat and round, by its name in documents. */
+final class NamedLines {
+
+    private final Map<String, Named> byName = new HashMap<>();
+
+    private record Named(LineKey key, AnswerType answer) {}
+
+    NamedLines(Assignment assignment) {
+        var sheet = new Sheet(assignment);
+        for (Step step : assignment.practical().allSteps().toList()) {
+            for (int round : sheet.roundsOf(step)) {
+                sheet.keys(step, round)
+                        .forEach(key -> sheet.line(key)
+                                .ifPresent(line -> byName.put(key.key(), new Named(key, line.answer()))));
+            }
+        }
+    }
+
+    /**
+     * Reads what a person typed; of a line that is there twice, the last counts.
+     *
+     * @param texts by the names of lines
+     * @param at what the object is called in its document; the first fault is named below it
+     */
+    Outcome<Answers> answers(JsonObject texts, String at) {
+        Map<LineKey, Written> standing = new HashMap<>(2 * texts.size());
+        for (int i = 0; i < texts.size(); i++) {
+            Named line = byName.get(texts.name(i));
+            if (line == null) {
+                return Outcome.fault(FaultCode.UNKNOWN_FIELD, at + "." + texts.name(i));
+            }
+            if (!(texts.value(i) instanceof String text)) {
+                return Outcome.fault(FaultCode.MALFORMED, at + "." + texts.name(i));
+            }
+            LineText read = LineText.read(text, line.answer());
+            if (!(read instanceof LineText.Understood understood)) {
+                return Outcome.fault(code((LineText.Refused) read), at + "." + texts.name(i));
+            }
+            standing.put(line.key(), new Written(understood.written(), understood.value(), understood.step()));
+        }
+        return Outcome.of(new Answers(standing));
+    }
+
+    /** A figure that can't be real is out of its range; anything else can't be read. */
+    private static FaultCode code(LineText.Refused refused) {
+        return switch (refused.reason()) {
+            case TOO_LARGE, TOO_SMALL, TOO_GREAT, NEGATIVE -> FaultCode.OUT_OF_RANGE;
+            default -> FaultCode.MALFORMED;
+        };
+    }
+}

@@ -1,0 +1,85 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.record.JsonObject;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** A place in an object of a record, its dotted path taken apart once; the elements of a list are counted from 0 and come in order. */
+final class Dotted {
+
+    private static final int NO_LIST = -1;
+
+    private final String name;
+    private final int index;
+    private final @Nullable Dotted rest;
+
+    private Dotted(String name, int index, @Nullable Dotted rest) {
+        this.name = name;
+        this.index = index;
+        this.rest = rest;
+    }
+
+    static Dotted of(String path) {
+        int dot = path.indexOf('.');
+        if (dot < 0) {
+            return new Dotted(path, NO_LIST, null);
+        }
+        String head = path.substring(0, dot);
+        String rest = path.substring(dot + 1);
+        if (!Character.isDigit(rest.charAt(0))) {
+            return new Dotted(head, NO_LIST, of(rest));
+        }
+        int next = rest.indexOf('.');
+        return new Dotted(head, Integer.parseInt(rest.substring(0, next)), of(rest.substring(next + 1)));
+    }
+
+    /** What stands there; null where nothing does. */
+    @Nullable
+    Object in(JsonObject object) {
+        Object there = object.get(name);
+        if (rest == null) {
+            return there;
+        }
+        if (index != NO_LIST) {
+            there = there instanceof List<?> list && index < list.size() ? list.get(index) : null;
+        }
+        return there instanceof JsonObject inner ? rest.in(inner) : null;
+    }
+
+    Optional<Double> numberIn(JsonObject object) {
+        return in(object) instanceof Double number ? Optional.of(number) : Optional.empty();
+    }
+
+    /** Adds what is to stand there, and the objects and lists that it stands in. */
+    void put(JsonObject object, Object value) {
+        if (rest == null) {
+            object.add(name, value);
+        } else {
+            rest.put(index == NO_LIST ? inner(object) : element(object), value);
+        }
+    }
+
+    private JsonObject inner(JsonObject object) {
+        if (object.get(name) instanceof JsonObject there) {
+            return there;
+        }
+        var made = new JsonObject();
+        object.add(name, made);
+        return made;
+    }
+
+    @SuppressWarnings("unchecked") // lists of this object are made here
+    private JsonObject element(JsonObject object) {
+        List<JsonObject> list = (List<JsonObject>) object.get(name);
+        if (list == null) {
+            list = new ArrayList<>();
+            object.add(name, list);
+        }
+        while (list.size() <= index) {
+            list.add(new JsonObject());
+        }
+        return list.get(index);
+    }
+}
