@@ -7,16 +7,17 @@ import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Figures;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.Step;
+import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Parts;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
@@ -146,9 +147,11 @@ public final class Evaluation {
         }
 
         private Estimate of(Estimate figure, Taken taken) {
-            var parts = new Parts(1);
-            parts.addAll(taken.partsOf(given), factor);
-            return figure.plus(new Estimate(factor * inCore(taken.standing()), parts.budget()));
+            return figure.plus(Estimate.lazily(factor * inCore(taken.standing()), () -> {
+                var parts = new Parts(1);
+                parts.addAll(taken.partsOf(given), factor);
+                return parts.budget();
+            }));
         }
 
         private double inCore(Standing standing) {
@@ -360,7 +363,7 @@ public final class Evaluation {
             Function<Place, String> ofReading,
             Map<String, Parts> parts) {
         Taken(Map<String, Double> readings, Standing standing, Function<Place, String> ofReading) {
-            this(readings, standing, ofReading, new HashMap<>());
+            this(readings, standing, ofReading, new ConcurrentHashMap<>());
         }
 
         Optional<Object> valueOf(Source source) {
@@ -369,12 +372,7 @@ public final class Evaluation {
 
         /** Every figure asks for the parts of every field. */
         Parts partsOf(String field, Source source) {
-            Parts known = parts.get(field);
-            if (known == null) {
-                known = partsOf(source);
-                parts.put(field, known);
-            }
-            return known;
+            return parts.computeIfAbsent(field, f -> partsOf(source));
         }
 
         Parts partsOf(Source source) {
@@ -395,20 +393,27 @@ public final class Evaluation {
     private Estimate estimate(Prepared of, Figures result, Prepared.Told told, double value, Taken taken) {
         Object doubt = told.at().in(result.doubts());
         if (doubt instanceof Figures.Doubt known) {
-            var parts = new Parts(2 * known.estimate().budget().size());
-            known.estimate().budget().forEach((field, part) -> {
-                Source source = fields.get(field);
-                if (source != null) {
-                    parts.addAll(taken.partsOf(field, source), part / of.inCore(field));
-                }
-            });
-            return new Estimate(known.estimate().value(), parts.budget());
+            return Estimate.lazily(
+                    known.estimate().value(),
+                    () -> bySlopes(of, known.estimate().budget(), taken));
         }
-        return new Estimate(told.unit().toCore(value), byMoving(of, told, taken).budget());
+        return Estimate.lazily(told.unit().toCore(value), () -> byMoving(of, told, taken));
+    }
+
+    /** For figures whose kind lists an uncertainty: what one unit of every field's doubt contributes, by what the doubt is. */
+    private Budget bySlopes(Prepared of, Budget slopes, Taken taken) {
+        var parts = new Parts(2 * slopes.size());
+        slopes.forEach((field, slope) -> {
+            Source source = fields.get(field);
+            if (source != null) {
+                parts.addAll(taken.partsOf(field, source), slope / of.inCore(field));
+            }
+        });
+        return parts.budget();
     }
 
     /** For figures whose kind lists no uncertainty: every field is moved by its own doubt, both ways. */
-    private static Parts byMoving(Prepared of, Prepared.Told told, Taken taken) {
+    private static Budget byMoving(Prepared of, Prepared.Told told, Taken taken) {
         var parts = new Parts(2 * of.fields().size());
         for (Prepared.Filled field : of.fields()) {
             Parts ofField = taken.partsOf(field.path(), field.source());
@@ -422,7 +427,7 @@ public final class Evaluation {
                 }
             }
         }
-        return parts;
+        return parts.budget();
     }
 
     private static Optional<Double> moved(

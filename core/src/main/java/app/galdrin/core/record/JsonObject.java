@@ -1,6 +1,7 @@
 package app.galdrin.core.record;
 
 import java.util.Arrays;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -43,6 +44,22 @@ public final class JsonObject {
     public @Nullable Object get(String name) {
         int index = indexOf(name);
         return index < 0 ? null : values[index];
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof JsonObject o
+                && Arrays.equals(names, 0, size, o.names, 0, o.size)
+                && Arrays.equals(values, 0, size, o.values, 0, o.size);
+    }
+
+    @Override
+    public int hashCode() {
+        int hash = 0;
+        for (int i = 0; i < size; i++) {
+            hash = 31 * (31 * hash + names[i].hashCode()) + Objects.hashCode(values[i]);
+        }
+        return hash;
     }
 
     private int indexOf(String name) {

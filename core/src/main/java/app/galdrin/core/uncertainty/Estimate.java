@@ -4,24 +4,69 @@ import java.util.Arrays;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
-/**
- * A figure and how well it is known.
- *
- * @param value in the figure's unit
- * @param standardUncertainty in the same unit, 0 or more; 0 where nothing was said of it
- * @param budget which source contributes how much of it, with its sign
- */
-public record Estimate(double value, double standardUncertainty, Budget budget) {
+/** A figure and how well it is known. */
+public final class Estimate {
 
-    /** A figure whose doubt is known as a whole only. */
-    public Estimate(double value, double standardUncertainty) {
-        this(value, standardUncertainty, Budget.NONE);
+    private final double value;
+    private final Supplier<Doubt> asked;
+
+    /** Put together when somebody asks; two who ask at once put together the same. */
+    private @Nullable Doubt doubt;
+
+    private record Doubt(double standardUncertainty, Budget budget) {
+        static Doubt of(Budget budget) {
+            return new Doubt(budget.standardUncertainty(), budget);
+        }
     }
 
-    /** A figure whose doubt is the sum of its budget. */
+    private Estimate(double value, Supplier<Doubt> asked) {
+        this.value = value;
+        this.asked = asked;
+    }
+
+    /** A figure whose doubt is known as a whole only; both in the figure's unit. */
+    public Estimate(double value, double standardUncertainty) {
+        this(value, () -> new Doubt(standardUncertainty, Budget.NONE));
+    }
+
+    /** A figure in its unit, whose doubt is the sum of its budget. */
     public Estimate(double value, Budget budget) {
-        this(value, budget.standardUncertainty(), budget);
+        this(value, () -> Doubt.of(budget));
+    }
+
+    /**
+     * The same, likewise in its unit, of a budget that is put together when somebody asks: most figures that follow from others are asked
+     * for by nobody.
+     */
+    public static Estimate lazily(double value, Supplier<Budget> budget) {
+        return new Estimate(value, () -> Doubt.of(budget.get()));
+    }
+
+    private Doubt doubt() {
+        Doubt known = doubt;
+        if (known == null) {
+            known = asked.get();
+            doubt = known;
+        }
+        return known;
+    }
+
+    /** In the figure's unit. */
+    public double value() {
+        return value;
+    }
+
+    /** In the figure's unit, 0 or more; 0 where nothing was said of it. */
+    public double standardUncertainty() {
+        return doubt().standardUncertainty();
+    }
+
+    /** Which source contributes how much of the uncertainty, with its sign; none where it is known as a whole only. */
+    public Budget budget() {
+        return doubt().budget();
     }
 
     /** A figure without doubt, in its unit. */
@@ -52,9 +97,10 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
     public static Estimate mean(List<Estimate> repeats) {
         double[] factors = new double[repeats.size()];
         Arrays.fill(factors, 1.0 / repeats.size());
+        List<Estimate> all = List.copyOf(repeats);
         var values = new DoubleSummaryStatistics();
-        repeats.forEach(repeat -> values.accept(repeat.value()));
-        return new Estimate(values.getAverage(), Budget.combined(factors, repeats));
+        all.forEach(repeat -> values.accept(repeat.value()));
+        return lazily(values.getAverage(), () -> Budget.combined(factors, all));
     }
 
     private static Estimate combined(double[] factors, List<Estimate> figures) {
@@ -62,16 +108,17 @@ public record Estimate(double value, double standardUncertainty, Budget budget) 
         for (int i = 0; i < factors.length; i++) {
             value += factors[i] * figures.get(i).value();
         }
-        return new Estimate(value, Budget.combined(factors, figures));
+        return lazily(value, () -> Budget.combined(factors, figures));
     }
 
     /** The same figure in the same unit, told another time: its sources that are made anew each time are none of the others' any more. */
     public Estimate anew(Predicate<String> each) {
-        return new Estimate(value, standardUncertainty, budget.named(s -> each.test(s) ? "again/" + s : s));
+        return new Estimate(
+                value, () -> new Doubt(standardUncertainty(), budget().named(s -> each.test(s) ? "again/" + s : s)));
     }
 
     /** The same value with one source of doubt more; {@code part} in its unit, with the sign of what the source does to it. */
     public Estimate with(String source, double part) {
-        return new Estimate(value, budget.with(source, part));
+        return lazily(value, () -> budget().with(source, part));
     }
 }

@@ -13,11 +13,16 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Step;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** Every line that a sheet has, in every repeat and round, by its name in documents. */
 final class NamedLines {
 
+    /** More references than this are not kept. */
+    private static final int MOST = 64;
+
     private final Map<String, Named> byName = new HashMap<>();
+    private final Map<JsonObject, Answers> references = new ConcurrentHashMap<>();
 
     private record Named(LineKey key, AnswerType answer) {}
 
@@ -30,6 +35,19 @@ final class NamedLines {
                                 .ifPresent(line -> byName.put(key.key(), new Named(key, line.answer()))));
             }
         }
+    }
+
+    /** {@link #answers} of a reference, which many sittings have in common. */
+    Outcome<Answers> reference(JsonObject texts, String at) {
+        Answers known = references.get(texts);
+        if (known != null) {
+            return Outcome.of(known);
+        }
+        Outcome<Answers> read = answers(texts, at);
+        if (read instanceof Outcome.Value<Answers> value && references.size() < MOST) {
+            references.put(texts, value.value());
+        }
+        return read;
     }
 
     /**

@@ -67,6 +67,6 @@ record SittingDocument(String id, Answers wrote, References references) {
         if (!(json.get(name) instanceof JsonObject lines)) {
             return Outcome.fault(FaultCode.MALFORMED, name);
         }
-        return sheet.answers(lines, name);
+        return name.equals(AS_FOUND) ? sheet.reference(lines, name) : sheet.answers(lines, name);
     }
 }
