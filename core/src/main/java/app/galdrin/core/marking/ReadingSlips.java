@@ -7,7 +7,6 @@ import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.SlipSetting;
-import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
@@ -153,7 +152,7 @@ final class ReadingSlips {
 
     private List<Way> ways() {
         List<Way> ways = new ArrayList<>();
-        for (Slip slip : Slips.of(measure.procedure())) {
+        for (Slip slip : of.assignment().slips(measure)) {
             if (slip.corrected(setting, Map.of()).isPresent()) {
                 for (Predicate<Place> where : slip.ofBothSides() ? List.<Predicate<Place>>of(p -> true) : sides()) {
                     repeats()

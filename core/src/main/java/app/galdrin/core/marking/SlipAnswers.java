@@ -6,10 +6,14 @@ import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.SlipSetting;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Measure;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** What slips in the working make of one measurement's readings. */
 public final class SlipAnswers {
@@ -18,6 +22,8 @@ public final class SlipAnswers {
     private final Measure measure;
     private final List<Map<String, Double>> readings;
     private final Map<Made, List<Map<FigureId, Double>>> known = new HashMap<>();
+
+    private final Map<AnswerUnit, Map<FigureId, Double>> asRead = new EnumMap<>(AnswerUnit.class);
 
     private record Made(List<Slip> slips, AnswerUnit unit) {}
 
@@ -47,14 +53,13 @@ public final class SlipAnswers {
         List<Map<String, Double>> used = readings;
         boolean changes = false;
         for (Slip slip : made) {
-            List<Map<String, Double>> changed =
-                    used.stream().map(r -> slip.misused(setting, r).orElse(r)).toList();
+            List<Map<String, Double>> changed = misused(slip, setting, used);
             changes |= slip.misused(setting, Map.of()).isPresent();
             List<Map<String, Double>> kept = slip.repeatsUsed(changed);
             changes |= !kept.isEmpty();
             used = kept.isEmpty() ? changed : kept;
         }
-        List<Map<FigureId, Double>> answers = List.of(answers(used, unit));
+        List<Map<FigureId, Double>> answers = List.of(used == readings ? asRead(unit) : answers(used, unit));
         for (Slip slip : made) {
             List<Map<FigureId, Double>> altered = answers.stream()
                     .flatMap(a -> slip.altered(setting, a).stream())
@@ -65,6 +70,24 @@ public final class SlipAnswers {
             }
         }
         return changes ? answers : List.of();
+    }
+
+    /** The readings as this slip uses them; the same ones where it is none of readings. */
+    private static List<Map<String, Double>> misused(
+            Slip slip, SlipSetting setting, List<Map<String, Double>> readings) {
+        List<Map<String, Double>> used = new ArrayList<>(readings.size());
+        boolean any = false;
+        for (Map<String, Double> repeat : readings) {
+            Optional<Map<String, Double>> changed = slip.misused(setting, repeat);
+            any |= changed.isPresent();
+            used.add(changed.orElse(repeat));
+        }
+        return any ? used : readings;
+    }
+
+    /** What slips of answers alter; every one of them starts from it. */
+    private Map<FigureId, Double> asRead(AnswerUnit unit) {
+        return asRead.computeIfAbsent(unit, u -> Collections.unmodifiableMap(answers(readings, u)));
     }
 
     /** Everything these readings come to as the task teaches it, in the answer's unit. */

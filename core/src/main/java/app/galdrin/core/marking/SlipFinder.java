@@ -1,7 +1,6 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Work;
 import java.util.ArrayList;
@@ -31,7 +30,7 @@ final class SlipFinder {
         this.of = of;
         this.measure = measure;
         this.answers = new SlipAnswers(of.own(), measure);
-        this.slips = Slips.of(measure.procedure());
+        this.slips = of.assignment().slips(measure);
     }
 
     /**

@@ -8,7 +8,6 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -37,6 +36,10 @@ final class Derivation {
     record Made(String formula, List<FigureId> parts, double first, double second) {
         private Estimate of(Estimate one, Estimate other) {
             return (first == 1 ? one : one.times(first)).plus(other.times(second));
+        }
+
+        boolean isOfAny(Set<FigureId> figures) {
+            return figures.contains(parts.get(0)) || figures.contains(parts.get(1));
         }
 
         double of(double one, double other) {
@@ -84,8 +87,11 @@ final class Derivation {
     private static final Map<Set<FigureId>, Set<FigureId>> REACHABLE = new ConcurrentHashMap<>();
 
     /** All that can follow from these. */
-    static Set<FigureId> reachable(Collection<FigureId> figures) {
-        return REACHABLE.computeIfAbsent(Set.copyOf(figures), all -> follows(new TreeSet<>(all)));
+    static Set<FigureId> reachable(Set<FigureId> figures) {
+        Set<FigureId> known = REACHABLE.get(figures);
+        return known == null
+                ? REACHABLE.computeIfAbsent(Set.copyOf(figures), all -> follows(new TreeSet<>(all)))
+                : known;
     }
 
     private static Set<FigureId> follows(Set<FigureId> figures) {
@@ -138,7 +144,7 @@ final class Derivation {
             double first = figures.getOrDefault(made.parts().get(0), Double.NaN);
             double second = figures.getOrDefault(made.parts().get(1), Double.NaN);
             figures.putIfAbsent(figure, made.of(first, second));
-            if (made.parts().stream().anyMatch(byHand::containsKey)) {
+            if (made.isOfAny(byHand.keySet())) {
                 byHand.put(
                         figure,
                         made.of(
@@ -152,7 +158,7 @@ final class Derivation {
     static void deriveByHand(Map<FigureId, Estimate> figures, Map<FigureId, Double> byHand) {
         for (FigureId figure : reachable(figures.keySet())) {
             Made made = of(figure).orElseThrow();
-            if (made.parts().stream().anyMatch(byHand::containsKey)) {
+            if (made.isOfAny(byHand.keySet())) {
                 double first = onPaper(figures, byHand, made.parts().get(0));
                 double second = onPaper(figures, byHand, made.parts().get(1));
                 byHand.put(figure, made.of(first, second));

@@ -5,6 +5,8 @@ import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Slip;
+import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.spec.Adjuster;
@@ -40,6 +42,7 @@ public final class Assignment {
     private final Map<FigureId, SheetScale> scales = new ConcurrentHashMap<>();
     private final Map<String, List<FigureId>> owned = new ConcurrentHashMap<>();
 
+    private final Map<String, List<Slip>> slips = new ConcurrentHashMap<>();
     private final Map<String, List<FigureId>> judged = new ConcurrentHashMap<>();
     private final Map<String, List<Choice>> choices = new ConcurrentHashMap<>();
     private final Map<String, UnaryOperator<String>> doubtGroups = new ConcurrentHashMap<>();
@@ -118,6 +121,11 @@ public final class Assignment {
     /** {@link SpecificationSheet#scale}. */
     public SheetScale scale(FigureId figure) {
         return scales.computeIfAbsent(figure, sheet::scale);
+    }
+
+    /** The slips that can be made with a step's procedure. */
+    public List<Slip> slips(Measure measure) {
+        return slips.computeIfAbsent(measure.id(), id -> Slips.of(measure.procedure()));
     }
 
     /** {@link SpecificationSheet#limits}. */
