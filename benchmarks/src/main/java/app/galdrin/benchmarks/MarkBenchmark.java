@@ -29,9 +29,9 @@ import org.openjdk.jmh.annotations.Warmup;
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.Throughput)
 @OutputTimeUnit(TimeUnit.SECONDS)
-@Fork(1)
-@Warmup(iterations = 4, time = 2)
-@Measurement(iterations = 4, time = 2)
+@Fork(value = 1, jvmArgsAppend = "-XX:+UseSerialGC") // one core does all, as in the command
+@Warmup(iterations = 9, time = 2)
+@Measurement(iterations = 6, time = 2)
 public class MarkBenchmark {
 
     private static final int SITTINGS = 50;
