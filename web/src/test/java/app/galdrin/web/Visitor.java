@@ -1,6 +1,9 @@
 package app.galdrin.web;
 
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -46,6 +49,15 @@ public final class Visitor {
     public byte[] bytes(String path) {
         return send(HttpRequest.newBuilder(URI.create(base + path)), HttpResponse.BodyHandlers.ofByteArray())
                 .body();
+    }
+
+    /** Asks for a page, reads how it begins and closes the line. */
+    public void beginAndLeave(String path) throws IOException {
+        var request = HttpRequest.newBuilder(URI.create(base + path)).header("Accept", "text/html");
+        try (InputStream begun =
+                send(request, HttpResponse.BodyHandlers.ofInputStream()).body()) {
+            assertTrue(begun.read() >= 0);
+        }
     }
 
     public HttpResponse<String> post(String path, Map<String, String> form) {

@@ -272,6 +272,41 @@ class GateTest {
         }
     }
 
+    /** Somebody who leaves a page that is still being written is no defect, and no reason to go on with it. */
+    @Test
+    void whoLeavesBeforeTheEnd_isNoError() throws Exception {
+        var heard = new ListAppender<ILoggingEvent>();
+        heard.start();
+        var root = (Logger) LoggerFactory.getLogger(org.slf4j.Logger.ROOT_LOGGER_NAME);
+        var gate = (Logger) LoggerFactory.getLogger("app.galdrin.web.gate");
+        var centre = centres.plates();
+        var teacher = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
+        root.addAppender(heard);
+        gate.setLevel(Level.DEBUG);
+        try {
+            String path = "/tasks/" + centre.taskId() + "/try";
+            teacher.beginAndLeave(path);
+            for (int tries = 0; !said(heard, "left before the end: " + path); tries++) {
+                assertTrue(tries < 300, "it goes on, or nobody noticed");
+                Thread.sleep(100);
+            }
+            assertEquals(
+                    List.of(),
+                    List.copyOf(heard.list).stream()
+                            .filter(e -> e.getLevel().isGreaterOrEqual(Level.ERROR))
+                            .map(ILoggingEvent::getLoggerName)
+                            .toList());
+        } finally {
+            gate.setLevel(null);
+            root.detachAppender(heard);
+        }
+    }
+
+    private static boolean said(ListAppender<ILoggingEvent> heard, String message) {
+        return List.copyOf(heard.list).stream()
+                .anyMatch(e -> e.getFormattedMessage().equals(message));
+    }
+
     @Test
     void anErrorPage_namesItsRequest_andNoLogNamesARefusedRow() {
         var page = new Visitor(port).signIn("office", "follow the string").get("/nowhere");

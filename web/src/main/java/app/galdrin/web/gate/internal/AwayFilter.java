@@ -16,10 +16,11 @@ import org.springframework.dao.TransientDataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.util.DisconnectedClientHelper;
 
 /**
  * A database that is away for a moment is not a defect: people are told to try again, scripts keep what they have. The page is drawn here,
- * outside the session's filter, since a session is in the database too.
+ * outside the session's filter, since a session is in the database too. Somebody who has left while a page was written is none either.
  */
 @Component
 @Order(Gates.AWAY)
@@ -44,7 +45,12 @@ class AwayFilter extends OncePerRequestFilter {
         try {
             chain.doFilter(request, response);
         } catch (ServletException | IOException | RuntimeException e) {
-            if (response.isCommitted() || !isAway(e)) {
+            boolean away = isAway(e);
+            if (!away && DisconnectedClientHelper.isClientDisconnectedException(e)) {
+                LOG.debug("left before the end: {}", request.getRequestURI());
+                return;
+            }
+            if (response.isCommitted() || !away) {
                 throw e;
             }
             LOG.warn("database away: {} {} on {}", root(e).getClass().getName(), state(e), request.getRequestURI());
