@@ -4,6 +4,7 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.SlipSetting;
+import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Measure;
 import java.util.ArrayList;
@@ -51,6 +52,7 @@ public final class SlipAnswers {
     private List<Map<FigureId, Double>> ways(List<Slip> made, AnswerUnit unit) {
         SlipSetting setting = setting(unit);
         List<Map<String, Double>> used = readings;
+        Standing standing = setting.standing();
         boolean changes = false;
         for (Slip slip : made) {
             List<Map<String, Double>> changed = misused(slip, setting, used);
@@ -58,8 +60,12 @@ public final class SlipAnswers {
             List<Map<String, Double>> kept = slip.repeatsUsed(changed);
             changes |= !kept.isEmpty();
             used = kept.isEmpty() ? changed : kept;
+            Optional<Standing> mistaken = slip.mistaken(standing);
+            changes |= mistaken.isPresent();
+            standing = mistaken.orElse(standing);
         }
-        List<Map<FigureId, Double>> answers = List.of(used == readings ? asRead(unit) : answers(used, unit));
+        boolean asRead = used == readings && standing == setting.standing();
+        List<Map<FigureId, Double>> answers = List.of(asRead ? asRead(unit) : answers(used, standing, unit));
         for (Slip slip : made) {
             List<Map<FigureId, Double>> altered = answers.stream()
                     .flatMap(a -> slip.altered(setting, a).stream())
@@ -87,15 +93,16 @@ public final class SlipAnswers {
 
     /** What slips of answers alter; every one of them starts from it. */
     private Map<FigureId, Double> asRead(AnswerUnit unit) {
-        return asRead.computeIfAbsent(unit, u -> Collections.unmodifiableMap(answers(readings, u)));
+        return asRead.computeIfAbsent(
+                unit, u -> Collections.unmodifiableMap(answers(readings, own.standing(measure, 0), u)));
     }
 
     /** Everything these readings come to as the task teaches it, in the answer's unit. */
-    private Map<FigureId, Double> answers(List<Map<String, Double>> used, AnswerUnit unit) {
+    private Map<FigureId, Double> answers(List<Map<String, Double>> used, Standing standing, AnswerUnit unit) {
         Map<FigureId, Double> sums = new LinkedHashMap<>();
         Map<FigureId, Integer> counts = new HashMap<>();
         for (Map<String, Double> repeat : used) {
-            own.values(measure, 0, repeat, measure.taught()).forEach((figure, value) -> {
+            measure.procedure().values(repeat, standing, measure.taught()).forEach((figure, value) -> {
                 sums.merge(figure, value, Double::sum);
                 counts.merge(figure, 1, Integer::sum);
             });

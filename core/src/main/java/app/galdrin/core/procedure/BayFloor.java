@@ -12,4 +12,13 @@ public record BayFloor(int bay, double pitch, double roll, double standardUncert
 
     /** A bay nobody has surveyed: taken as level and exact. */
     public static final BayFloor UNSURVEYED = new BayFloor(0, 0, 0, 0);
+
+    /** The same bay, its slopes multiplied. */
+    BayFloor sloped(double factor) {
+        return new BayFloor(bay, factor * pitch, factor * roll, standardUncertainty);
+    }
+
+    boolean level() {
+        return pitch == 0 && roll == 0;
+    }
 }

@@ -216,6 +216,12 @@ public final class Evaluation {
                 .flatMap(s -> s instanceof Source.Chosen chosen ? Stream.of(chosen.choice()) : null);
     }
 
+    /** Whether the slope of the bay's floor goes into it. */
+    boolean takesFloor() {
+        return Stream.concat(fields.values().stream(), corrections.stream().map(Correction::given))
+                .anyMatch(Source.Bay.class::isInstance);
+    }
+
     /** What the taught working takes as known. */
     Stream<Source.Given> given(String taught) {
         Set<String> left = hand.stream()

@@ -3,15 +3,16 @@ package app.galdrin.core.procedure;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.measure.SweepHand;
+import app.galdrin.core.quantity.Quantity;
 import com.google.auto.service.AutoService;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.BiFunction;
 import java.util.function.DoubleBinaryOperator;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /** Slips with a level on the wheel: the floor, the sweep's factor, signs lost. */
@@ -19,53 +20,137 @@ import java.util.stream.Stream;
 public final class LevelSlips implements SlipList {
 
     private static final String FLOOR = "floor";
-    private static final String SWEPT = "camber.";
+    private static final String FRAME = "frame";
+
+    /** Of a sweep, by what the gauge shows at plumb. */
+    private static final List<String> SWEPT = List.of("camber.", "camber90.");
+
+    private static final String AHEAD_90 = "camber90.ahead";
 
     @Override
     public List<Slip> slips() {
         return List.of(
-                new OfReadings("floorIgnored", FLOOR, FLOOR, (place, value) -> 0.0),
-                new OfReadings("floorWrongWay", FLOOR, FLOOR, (place, value) -> -value),
-                new OfReadings("frameWrongWay", "frame", ".protractor.", (place, value) -> -value),
-                new OfReadings("camberSignsLost", SWEPT, ".shortcut", (place, value) -> Math.abs(value)),
+                new OfFloor("floorIgnored", 0),
+                new OfFloor("floorWrongWay", -1),
+                new FrameWrongWay(),
+                new CamberSignsLost(),
                 new NinetyAsCamber(),
                 new OfFactor("factorForgotten", (difference, factor) -> difference),
                 new OfFactor("oneAndAHalfUsed", (difference, factor) -> SweepHand.TAUGHT * difference));
     }
 
-    private static boolean reads(Procedure procedure, String reading) {
-        return procedure.walk().stream().anyMatch(p -> p.reading().startsWith(reading));
+    private static boolean isSwept(Place place) {
+        return SWEPT.stream().anyMatch(place.reading()::startsWith);
     }
 
-    /** A kind of reading used otherwise than it was read. */
-    private record OfReadings(String key, String reading, String at, BiFunction<Place, Double, Double> change)
-            implements Slip {
+    /** An angle: what is read at a frame on the rim is none of the frame's slope. */
+    private static boolean isSlope(Place place, String of) {
+        return place.reading().startsWith(of) && place.amount().quantity() == Quantity.ANGLE;
+    }
+
+    private static boolean reads(Procedure procedure, Predicate<Place> such) {
+        return procedure.walk().stream().anyMatch(such);
+    }
+
+    /** The floor's slope multiplied, be it read at the wheel or known of the bay. */
+    private record OfFloor(String key, double factor) implements Slip {
         @Override
         public Drill drill() {
-            return reading.equals(SWEPT) ? Drill.SWEEP : Drill.SLOPES;
+            return Drill.SLOPES;
         }
 
         @Override
         public boolean isMadeAt(String formula) {
-            return formula.contains(at) || at.equals(FLOOR) && formula.equals("camber.inclinometer.camber");
+            return formula.contains(FLOOR)
+                    || formula.equals("camber.inclinometer.camber")
+                    || formula.equals("caster.sweep.shortcut");
         }
 
         @Override
         public boolean concerns(Procedure procedure) {
-            return reads(procedure, reading);
+            return reads(procedure, p -> isSlope(p, FLOOR))
+                    || procedure.evaluations().stream().anyMatch(Evaluation::takesFloor);
         }
 
         @Override
         public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
-            return Optional.of(setting.changed(
-                    readings,
-                    (place, value) -> place.reading().startsWith(reading) ? change.apply(place, value) : value));
+            return reads(setting.procedure(), p -> isSlope(p, FLOOR))
+                    ? Optional.of(
+                            setting.changed(readings, (place, value) -> isSlope(place, FLOOR) ? factor * value : value))
+                    : Optional.empty();
+        }
+
+        @Override
+        public Optional<Standing> mistaken(Standing standing) {
+            return standing.floor().level()
+                    ? Optional.empty()
+                    : Optional.of(standing.on(standing.floor().sloped(factor)));
         }
     }
 
-    /** Of a gauge that shows 90 at plumb, what it showed taken for the camber, or its distance from 90 without looking which way it leans. */
+    /** The slope of the frame added where it is taken off. */
+    private static final class FrameWrongWay implements Slip {
+        @Override
+        public String key() {
+            return "frameWrongWay";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.SLOPES;
+        }
+
+        @Override
+        public boolean isMadeAt(String formula) {
+            return formula.contains(".protractor.");
+        }
+
+        @Override
+        public boolean concerns(Procedure procedure) {
+            return reads(procedure, p -> isSlope(p, FRAME));
+        }
+
+        @Override
+        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+            return Optional.of(setting.changed(readings, (place, value) -> isSlope(place, FRAME) ? -value : value));
+        }
+    }
+
+    /** One camber in and one out, and their sizes taken from one another. */
+    private static final class CamberSignsLost implements Slip {
+        @Override
+        public String key() {
+            return "camberSignsLost";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.SWEEP;
+        }
+
+        @Override
+        public boolean isMadeAt(String formula) {
+            return formula.endsWith(".shortcut");
+        }
+
+        @Override
+        public boolean concerns(Procedure procedure) {
+            return reads(procedure, LevelSlips::isSwept);
+        }
+
+        @Override
+        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+            return Optional.of(setting.changed(readings, (place, value) -> isSwept(place) ? Math.abs(value) : value));
+        }
+    }
+
+    /**
+     * Of a gauge that shows 90 at plumb, what it showed taken for the camber, or its distance from 90 without looking which way it leans. In a
+     * sweep the difference of what it showed is that of the leans the other way round, their signs lost.
+     */
     private static final class NinetyAsCamber implements Slip {
         private static final double PLUMB = 90;
+        private static final String AT_PLUMB = "90";
 
         @Override
         public String key() {
@@ -79,12 +164,29 @@ public final class LevelSlips implements SlipList {
 
         @Override
         public boolean isMadeAt(String formula) {
-            return formula.contains(".plumb90.");
+            return formula.contains(".plumb90.") || formula.equals("caster.sweep.shortcut");
         }
 
         @Override
         public boolean concerns(Procedure procedure) {
-            return procedure.walk().stream().anyMatch(p -> p.reading().endsWith("90"));
+            return reads(procedure, p -> isShown(p) || isSweptBy90(p));
+        }
+
+        private static boolean isSweptBy90(Place place) {
+            return isSwept(place) && place.reading().contains(AT_PLUMB);
+        }
+
+        /** Whether it is the camber itself that a gauge shows there. */
+        private static boolean isShown(Place place) {
+            return place.reading().endsWith(AT_PLUMB) || place.reading().equals(AHEAD_90);
+        }
+
+        @Override
+        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+            return reads(setting.procedure(), NinetyAsCamber::isSweptBy90)
+                    ? Optional.of(
+                            setting.changed(readings, (place, value) -> isSweptBy90(place) ? -Math.abs(value) : value))
+                    : Optional.empty();
         }
 
         @Override
@@ -108,7 +210,7 @@ public final class LevelSlips implements SlipList {
 
         private static OptionalDouble shown(SlipSetting setting, FigureId camber) {
             return setting.procedure().walk().stream()
-                    .filter(p -> p.reading().endsWith("90") && p.wheel().equals(camber.wheel()))
+                    .filter(p -> isShown(p) && p.wheel().equals(camber.wheel()))
                     .flatMap(p -> setting.readings().stream().map(r -> r.get(p.id())))
                     .filter(v -> v != null)
                     .mapToDouble(Math::abs)
@@ -130,7 +232,7 @@ public final class LevelSlips implements SlipList {
 
         @Override
         public boolean concerns(Procedure procedure) {
-            return reads(procedure, SWEPT);
+            return reads(procedure, LevelSlips::isSwept);
         }
 
         @Override

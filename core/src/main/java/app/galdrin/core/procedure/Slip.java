@@ -30,6 +30,11 @@ public interface Slip {
         return Optional.empty();
     }
 
+    /** What the readings were taken on as this slip has it, such as a floor that is taken as level; empty where it is none of that. */
+    default Optional<Standing> mistaken(Standing standing) {
+        return Optional.empty();
+    }
+
     /** The readings, mm or deg by place, put right, where this slip was made as they were written down. */
     default Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
         return Optional.empty();

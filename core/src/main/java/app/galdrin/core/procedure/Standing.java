@@ -29,6 +29,11 @@ public record Standing(
         return new Standing(sheet, floor, found, chosen);
     }
 
+    /** In a bay with another floor. */
+    Standing on(BayFloor other) {
+        return new Standing(sheet, other, own, chosen);
+    }
+
     /** With an option by the id of its choice. */
     public Standing choosing(Map<String, String> options) {
         return new Standing(sheet, floor, own, options);

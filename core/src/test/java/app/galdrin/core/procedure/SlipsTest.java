@@ -56,8 +56,12 @@ class SlipsTest {
                 "inclinometerZeroed, firstRepeatOnly leftRightSwapped methodSign minutesAsDecimals",
                 "inclinometer, firstRepeatOnly floorIgnored floorWrongWay leftRightSwapped methodSign minutesAsDecimals",
                 "inclinometer90, firstRepeatOnly floorIgnored floorWrongWay leftRightSwapped methodSign minutesAsDecimals ninetyAsCamber",
-                "plumbRule, firstRepeatOnly frontRearSwapped inchesUnconverted leftRightSwapped methodSign minutesAsDecimals mmForDegrees",
-                "sweep, camberSignsLost factorForgotten firstRepeatOnly leftRightSwapped methodSign minutesAsDecimals oneAndAHalfUsed",
+                "inclinometerTurned, firstRepeatOnly floorIgnored floorWrongWay leftRightSwapped methodSign minutesAsDecimals",
+                "plumbRule, firstRepeatOnly floorIgnored floorWrongWay frontRearSwapped inchesUnconverted leftRightSwapped methodSign minutesAsDecimals mmForDegrees",
+                "sweep, camberSignsLost factorForgotten firstRepeatOnly floorIgnored floorWrongWay leftRightSwapped methodSign minutesAsDecimals oneAndAHalfUsed",
+                "sweep90, camberSignsLost factorForgotten firstRepeatOnly floorIgnored floorWrongWay leftRightSwapped methodSign minutesAsDecimals ninetyAsCamber oneAndAHalfUsed",
+                "protractor, firstRepeatOnly frameWrongWay leftRightSwapped methodSign minutesAsDecimals",
+                "rigidFrames, firstRepeatOnly frontRearSwapped inchesUnconverted methodSign minutesAsDecimals mmForDegrees oneWheelForTotal wrongBaseline",
                 "setback, firstRepeatOnly inchesUnconverted leftRightSwapped methodSign mmForDegrees"
             })
     void aSlip_concernsTheProceduresItCanBeMadeWith(String procedure, String keys) {
@@ -122,7 +126,9 @@ class SlipsTest {
         for (Slip slip : slips()) {
             SlipSetting strings = setting("strings");
             Map<String, Double> read = map("wheels.fl.frontGap=2");
-            int kinds = (slip.misused(strings, read).isPresent() ? 1 : 0)
+            boolean ofWhatIsTaken = slip.misused(strings, read).isPresent()
+                    || slip.mistaken(strings.standing()).isPresent();
+            int kinds = (ofWhatIsTaken ? 1 : 0)
                     + (slip.key().equals("markMiscounted") ? 1 : 0)
                     + (slip.repeatsUsed(List.of(read, read)).isEmpty() ? 0 : 1)
                     + (slip.altered(strings, Map.of(TOTAL, 0.1, LEFT, 0.05, RIGHT, 0.05))
@@ -256,6 +262,41 @@ class SlipsTest {
                 .map(way -> Math.rint(1e9 * way.get(camber)) / 1e9)
                 .toList();
         assertEquals(List.of(90.6, -0.6, 0.6), ways);
+    }
+
+    /** The wheel leans 2.4° out when it is turned out and 1.0° in when it is turned in, on a floor that is 0.2° higher in front. */
+    @ParameterizedTest
+    @CsvSource({
+        "methodSign, 3.4, -0.2",
+        "camberSignsLost, 1.4, -0.2",
+        "ninetyAsCamber, -1.4, -0.2",
+        "floorIgnored, 3.4, 0",
+        "floorWrongWay, 3.4, 0.2"
+    })
+    void aSweep_withAGaugeThatShows90(String key, double difference, double floor) {
+        SlipSetting setting = setting("sweep90");
+        var read = map("fl.out.steer=20 fl.out.camber=87.6 fl.in.steer=20 fl.in.camber=-89");
+        double caster = worked(key, setting, read, figure("caster.front.left"));
+        assertEquals(difference / (2 * Math.sin(Math.toRadians(20))) + floor, Math.toDegrees(caster), 1e-9);
+    }
+
+    /** On a floor whose left side is higher the left wheel leans farther out of the vehicle's upright than the line shows. */
+    @ParameterizedTest
+    @CsvSource({"methodSign, fl, 0.3", "floorIgnored, fl, 0", "floorWrongWay, fl, -0.3", "floorWrongWay, fr, 0.3"})
+    void aPlumbLine_onAFloorThatIsKnown(String key, String wheel, double floor) {
+        var bay = new BayFloor(2, 0, Math.toRadians(0.3), 0);
+        SlipSetting level = setting("plumbRule");
+        var setting = new SlipSetting(level.procedure(), level.standing().on(bay), AnswerUnit.DEGREES, 500, List.of());
+        var read = map(wheel + ".topGap=60 " + wheel + ".bottomGap=60");
+        FigureId camber = figure(wheel.equals("fl") ? "camber.front.left" : "camber.front.right");
+        assertEquals(floor, Math.toDegrees(worked(key, setting, read, camber)), 1e-9);
+        assertEquals(Optional.empty(), slip(key).mistaken(level.standing().on(BayFloor.UNSURVEYED)));
+    }
+
+    private static double worked(String key, SlipSetting setting, Map<String, Double> read, FigureId figure) {
+        Map<String, Double> used = slip(key).misused(setting, read).orElse(read);
+        Standing standing = slip(key).mistaken(setting.standing()).orElse(setting.standing());
+        return setting.procedure().values(used, standing, "factor").get(figure);
     }
 
     @Test

@@ -1,6 +1,7 @@
 package app.galdrin.web.layout;
 
 import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Step;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,11 +20,15 @@ public class WorkingWords {
         this.words = words;
     }
 
-    /** One step: its formula's sentence with the numbers that go in, in their order, and the number that comes out. */
+    /**
+     * One step: its formula's sentence with the numbers that go in, in their order, the number that comes out, and the numbers that go in
+     * without their signs.
+     */
     public String step(Step step) {
         List<Object> numbers = new ArrayList<>();
         step.in().forEach(term -> numbers.add(number(term)));
         numbers.add(number(step.out()));
+        step.in().forEach(term -> numbers.add(size(term)));
         return words.text("working." + step.formula(), numbers.toArray());
     }
 
@@ -36,10 +41,11 @@ public class WorkingWords {
      */
     public record Line(String name, String formula, String result) {}
 
-    /** One step as a line of a calculation. */
+    /** One step as a line of a calculation; behind the numbers that go in stand the same without their signs. */
     public Line calculation(Step step) {
         List<Object> numbers = new ArrayList<>();
         step.in().forEach(term -> numbers.add(bare(term)));
+        step.in().forEach(term -> numbers.add(size(term)));
         return new Line(
                 words.text("calc." + step.formula() + ".is"),
                 words.text("calc." + step.formula(), numbers.toArray()),
@@ -49,6 +55,11 @@ public class WorkingWords {
     /** Within a formula millimetres go without saying; what comes out has its unit. */
     private String bare(Step.Term term) {
         return number(term).replace("\u00a0mm", "");
+    }
+
+    /** What an instrument shows that knows no sign. */
+    private String size(Step.Term term) {
+        return term.unit() == FieldUnit.ANGLE ? words.angleSize(Math.abs(term.value())) : bare(term);
     }
 
     private String number(Step.Term term) {

@@ -193,7 +193,7 @@ public class EvidenceWords {
                         "evidence.reading.doubt",
                         words.doubt(e.own().doubt(), e.figure()),
                         working.doubt(from.group(), from.share()))));
-        return Told.of(words.name(e.figure()), e.credit() == 1, lines).slipped(slips.all(e.slips()));
+        return Told.of(words.name(e.figure()), e.credit() == 1, lines).slipped(slips.all(e.slips(), e.figure()));
     }
 
     private Told repeats(Evidence.Repeats e) {
@@ -218,7 +218,7 @@ public class EvidenceWords {
             lines.add(say("slip.possible", slips.names(e.slips())));
         }
         return Told.of(words.name(e.figure()), e.right(), lines)
-                .slipped(e.possible() ? List.of() : slips.all(e.slips()));
+                .slipped(e.possible() ? List.of() : slips.all(e.slips(), e.figure()));
     }
 
     private Told target(Evidence.Target e) {
@@ -281,7 +281,7 @@ public class EvidenceWords {
             lines.add(say("slip.possible.one", slips.names(e.slips())));
         }
         return Told.of(words.name(e.figure()), right, lines)
-                .slipped(e.possible() ? List.of() : slips.all(e.slips()))
+                .slipped(e.possible() ? List.of() : slips.all(e.slips(), e.figure()))
                 .with(ToleranceRule.of(e.figure(), e.own().value(), e.own().doubt(), e.limits(), e.zone()));
     }
 

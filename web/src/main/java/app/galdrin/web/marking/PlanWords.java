@@ -39,7 +39,7 @@ final class PlanWords {
         if (e.splitAssumed()) {
             lines.add(say("evidence.move.split"));
         }
-        return Told.of(words.name(e.figure()), e.credit() == 1, lines).slipped(slips.all(e.slips()));
+        return Told.of(words.name(e.figure()), e.credit() == 1, lines).slipped(slips.all(e.slips(), e.figure()));
     }
 
     private String moves(Evidence.Effect e) {

@@ -1,5 +1,7 @@
 package app.galdrin.web.marking;
 
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.marking.Drills;
 import app.galdrin.web.layout.Words;
 import java.util.List;
@@ -21,16 +23,32 @@ final class SlipWords {
         return words.text("slip." + slip);
     }
 
-    /** Sets of slips, any of which explains something; each set is all that has to come together. */
-    List<Told.Slipped> all(List<Set<String>> slips) {
-        return slips.stream().map(this::together).toList();
+    /** Sets of slips, any of which explains a figure; each set is all that has to come together. */
+    List<Told.Slipped> all(List<Set<String>> slips, FigureId figure) {
+        Measurand measurand = figure.measurand();
+        return all(slips, "." + (figure.ofBothWheels() ? measurand.base() : measurand).key());
     }
 
-    private Told.Slipped together(Set<String> slips) {
+    /** The same where no figure is known. */
+    List<Told.Slipped> all(List<Set<String>> slips) {
+        return all(slips, "");
+    }
+
+    private List<Told.Slipped> all(List<Set<String>> slips, String of) {
+        return slips.stream().map(together -> together(together, of)).toList();
+    }
+
+    /** Why it is one, said of the measurand where that has words of its own. */
+    private String why(String slip, String of) {
+        String why = "slip." + slip + ".why";
+        return words.textOr(why + of, why);
+    }
+
+    private Told.Slipped together(Set<String> slips, String of) {
         List<String> keys = slips.stream().sorted().toList();
         return new Told.Slipped(
                 keys.stream().map(this::name).collect(Collectors.joining(" " + words.text("and") + " ")),
-                keys.stream().map(key -> words.text("slip." + key + ".why")).toList(),
+                keys.stream().map(key -> why(key, of)).toList(),
                 keys.stream()
                         .flatMap(key -> Drills.against(key).stream())
                         .map(drill -> words.text("drill." + drill.key()))

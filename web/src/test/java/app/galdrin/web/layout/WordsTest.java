@@ -121,6 +121,11 @@ class WordsTest {
                 keyed("field.example.", Quantity.values()),
                 keyed("field.", LineText.Reason.values()),
                 keyed("sense.", Sense.values()),
+                Arguments.of(
+                        "sense.",
+                        Arrays.stream(Sense.values())
+                                .map(sense -> sense.key() + ".short")
+                                .toList()),
                 keyed("instrument.", CatalogueInstrument.values()),
                 keyed("steering.", Steering.values()),
                 keyed("family.", Family.values()),

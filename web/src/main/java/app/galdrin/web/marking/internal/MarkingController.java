@@ -46,6 +46,7 @@ class MarkingController {
     private final MarkSheets sheets;
     private final EvidenceWords evidence;
     private final StepWords steps;
+    private final ComparedPlaces compared;
     private final Words words;
     private final Papers papers;
     private final Witnessed witnessed;
@@ -58,6 +59,7 @@ class MarkingController {
             MarkSheets sheets,
             EvidenceWords evidence,
             StepWords steps,
+            ComparedPlaces compared,
             Words words,
             Papers papers,
             Witnessed witnessed,
@@ -72,6 +74,7 @@ class MarkingController {
         this.sheets = sheets;
         this.evidence = evidence;
         this.steps = steps;
+        this.compared = compared;
     }
 
     /** A line of the mark sheet with its evidence said. */
@@ -401,13 +404,12 @@ class MarkingController {
                         .toList());
         model.addAttribute(
                 "places",
-                Places.compare(
+                compared.of(
                         sitting,
                         assignment,
                         sheet,
                         log.answers(),
-                        references.references().asFound(),
-                        steps));
+                        references.references().asFound()));
         return log;
     }
 

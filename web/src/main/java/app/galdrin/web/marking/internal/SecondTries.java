@@ -1,21 +1,17 @@
 package app.galdrin.web.marking.internal;
 
-import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.answer.LineText;
-import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.quantity.Quantity;
-import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.simulated.SecondQuestion;
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.Written;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.ReadingWords;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.LineTextWords;
@@ -40,11 +36,13 @@ class SecondTries {
     private final SecondTryMapper mapper;
     private final Works works;
     private final Words words;
+    private final ReadingWords readings;
 
-    SecondTries(SecondTryMapper mapper, Works works, Words words) {
+    SecondTries(SecondTryMapper mapper, Works works, Words words, ReadingWords readings) {
         this.mapper = mapper;
         this.works = works;
         this.words = words;
+        this.readings = readings;
     }
 
     /**
@@ -101,7 +99,10 @@ class SecondTries {
             for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
                 var line = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, 0);
                 if (place.eachRepeat() || repeat == 1) {
-                    question.readings().at(line).ifPresent(written -> read.add(shown(place, written)));
+                    question.readings()
+                            .at(line)
+                            .ifPresent(written -> read.add(
+                                    readings.full(place, written.value().orElse(0))));
                 }
             }
             rows.add(new Row(name(place), read));
@@ -117,21 +118,6 @@ class SecondTries {
 
     private String name(Place place) {
         return words.text(place.words(), words.text(place.wheelWords()));
-    }
-
-    /** A reading whose way is said is shown with it, as it was written, and not with a sign that no gauge has. */
-    private String shown(Place place, Written written) {
-        double value = written.value().orElse(0);
-        boolean sensed = place.answer() instanceof SizeAndSense;
-        double size = sensed ? Math.abs(value) : value;
-        String figure = place.amount().quantity() == Quantity.LENGTH
-                ? QuantityFormat.length(size)
-                : QuantityFormat.decimal(size, 2, !sensed) + "°";
-        return place.answer() instanceof SizeAndSense s
-                ? figure + ", "
-                        + words.text(
-                                "sense." + Sense.of(value, s.senses(), s.side()).key())
-                : figure;
     }
 
     private Answer answer(SecondTryMapper.Tried tried, SecondQuestion question) {
