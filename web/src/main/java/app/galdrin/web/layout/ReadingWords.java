@@ -52,6 +52,6 @@ public class ReadingWords {
     private static String size(Place place, double value) {
         return place.amount().quantity() == Quantity.LENGTH
                 ? QuantityFormat.length(value)
-                : QuantityFormat.decimal(value, 2, !(place.answer() instanceof SizeAndSense)) + "°";
+                : QuantityFormat.decimal(value, 2, false) + "°";
     }
 }
