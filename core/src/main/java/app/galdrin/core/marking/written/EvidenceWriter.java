@@ -12,13 +12,15 @@ import java.util.List;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
-/** Evidence as an object: its kind under {@code is}, then keys and numbers. Angles are degrees, lengths mm, worked figures as asked. */
+/** Evidence as an object: its kind under {@code is}, then keys and numbers. Angles are degrees, lengths mm, worked figures as asked, all to nine places. */
 final class EvidenceWriter {
 
     private final JsonGenerator json;
+    private final Decimals decimals;
 
     EvidenceWriter(JsonGenerator json) {
         this.json = json;
+        this.decimals = new Decimals(json);
     }
 
     /** The members of one piece of evidence, within an object that is open. */
@@ -95,7 +97,7 @@ final class EvidenceWriter {
     private void repeats(Evidence.Repeats e) {
         is("repeats").figure(e.figure());
         json.writeArrayPropertyStart("each");
-        e.each().forEach(v -> json.writeNumber(inRecord(e.figure(), v)));
+        e.each().forEach(v -> decimals.write(inRecord(e.figure(), v)));
         json.writeEndArray();
         amount("range", e.figure(), e.range()).band(e.figure(), e.band());
     }
@@ -164,8 +166,9 @@ final class EvidenceWriter {
         return this;
     }
 
-    private EvidenceWriter number(String name, double number) {
-        json.writeNumberProperty(name, number);
+    EvidenceWriter number(String name, double number) {
+        json.writeName(name);
+        decimals.write(number);
         return this;
     }
 

@@ -77,24 +77,25 @@ public final class MarksWriter implements LineWriter {
         json.writeBooleanProperty("complete", marks.complete());
         var own = new OwnFigures(assignment, sitting.wrote());
         json.writeArrayPropertyStart("lines");
-        marks.lines().forEach(line -> line(json, line, own));
+        var writer = new EvidenceWriter(json);
+        marks.lines().forEach(line -> line(json, writer, line, own));
         json.writeEndArray();
     }
 
-    private void line(JsonGenerator json, MarkLine line, OwnFigures own) {
+    private void line(JsonGenerator json, EvidenceWriter writer, MarkLine line, OwnFigures own) {
         json.writeStartObject();
         json.writeStringProperty("step", line.criterion().step());
         json.writeStringProperty("aspect", line.criterion().aspect().key());
         json.writeNumberProperty("marks", line.marks());
         json.writeNumberProperty("available", line.available());
         json.writeBooleanProperty("mustPass", line.mustPass());
-        json.writeNumberProperty("credit", line.credit());
+        writer.number("credit", line.credit());
         json.writeStringProperty("status", line.status().key());
         json.writeBooleanProperty("met", line.met());
         json.writeArrayPropertyStart("evidence");
         for (Evidence evidence : line.evidence()) {
             json.writeStartObject();
-            new EvidenceWriter(json).members(evidence);
+            writer.members(evidence);
             if (explain && evidence instanceof Evidence.Working working) {
                 steps(json, working, own);
             }
