@@ -7,7 +7,6 @@ import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Figures;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.Step;
-import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Parts;
 import java.util.ArrayList;
@@ -17,7 +16,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
@@ -250,8 +248,8 @@ public final class Evaluation {
             return Optional.empty();
         }
         Prepared of = prepared();
-        var taken = new Taken(readings, standing, ofReading);
-        JsonObject input = input(of, taken);
+        var taken = new Taken(of, readings, standing, ofReading);
+        JsonObject input = taken.input();
         of.unitDoubts().ifPresent(u -> input.add(Prepared.U, u));
         if (!(of.kind().evaluate(input) instanceof Outcome.Value<Answer> answer)) {
             return Optional.empty();
@@ -261,7 +259,7 @@ public final class Evaluation {
         for (Prepared.Told told : of.figures()) {
             told.at()
                     .numberIn(result.values())
-                    .ifPresent(value -> worked.put(told.figure(), estimate(of, result, told, value, taken)));
+                    .ifPresent(value -> worked.put(told.figure(), taken.estimate(told, value, result)));
         }
         List<Step> corrected = new ArrayList<>();
         for (Correction correction : corrections) {
@@ -290,7 +288,7 @@ public final class Evaluation {
             return Values.NONE;
         }
         Prepared of = prepared();
-        JsonObject input = input(of, new Taken(readings, standing, Place::id));
+        JsonObject input = new Taken(of, readings, standing, Place::id).input();
         if (!(of.kind().evaluate(input) instanceof Outcome.Value<Answer> answer)) {
             return Values.NONE;
         }
@@ -360,90 +358,5 @@ public final class Evaluation {
                 .map(Correction::corrected)
                 .findFirst()
                 .orElse(path);
-    }
-
-    /** What a run works with. */
-    private record Taken(
-            Map<String, Double> readings,
-            Standing standing,
-            Function<Place, String> ofReading,
-            Map<String, Parts> parts) {
-        Taken(Map<String, Double> readings, Standing standing, Function<Place, String> ofReading) {
-            this(readings, standing, ofReading, new ConcurrentHashMap<>());
-        }
-
-        Optional<Object> valueOf(Source source) {
-            return source.value(readings, standing);
-        }
-
-        /** Every figure asks for the parts of every field. */
-        Parts partsOf(String field, Source source) {
-            return parts.computeIfAbsent(field, f -> partsOf(source));
-        }
-
-        Parts partsOf(Source source) {
-            var all = new Parts(2);
-            source.parts(readings, ofReading, standing, all::add);
-            return all;
-        }
-    }
-
-    private static JsonObject input(Prepared of, Taken taken) {
-        var input = new JsonObject();
-        for (Prepared.Filled field : of.fields()) {
-            taken.valueOf(field.source()).ifPresent(value -> field.at().put(input, value));
-        }
-        return input;
-    }
-
-    private Estimate estimate(Prepared of, Figures result, Prepared.Told told, double value, Taken taken) {
-        Object doubt = told.at().in(result.doubts());
-        if (doubt instanceof Figures.Doubt known) {
-            return Estimate.lazily(
-                    known.estimate().value(),
-                    () -> bySlopes(of, known.estimate().budget(), taken));
-        }
-        return Estimate.lazily(told.unit().toCore(value), () -> byMoving(of, told, taken));
-    }
-
-    /** For figures whose kind lists an uncertainty: what one unit of every field's doubt contributes, by what the doubt is. */
-    private Budget bySlopes(Prepared of, Budget slopes, Taken taken) {
-        var parts = new Parts(2 * slopes.size());
-        slopes.forEach((field, slope) -> {
-            Source source = fields.get(field);
-            if (source != null) {
-                parts.addAll(taken.partsOf(field, source), slope / of.inCore(field));
-            }
-        });
-        return parts.budget();
-    }
-
-    /** For figures whose kind lists no uncertainty: every field is moved by its own doubt, both ways. */
-    private static Budget byMoving(Prepared of, Prepared.Told told, Taken taken) {
-        var parts = new Parts(2 * of.fields().size());
-        for (Prepared.Filled field : of.fields()) {
-            Parts ofField = taken.partsOf(field.path(), field.source());
-            double u = ofField.budget().standardUncertainty();
-            if (u > 0 && taken.valueOf(field.source()).orElse("") instanceof Double value) {
-                double step = u / of.inCore(field.path());
-                Optional<Double> up = moved(of, told, field, value + step, taken);
-                Optional<Double> down = moved(of, told, field, value - step, taken);
-                if (up.isPresent() && down.isPresent()) {
-                    parts.addAll(ofField, told.unit().toCore(up.get() - down.get()) / (2 * u));
-                }
-            }
-        }
-        return parts.budget();
-    }
-
-    private static Optional<Double> moved(
-            Prepared of, Prepared.Told told, Prepared.Filled moved, double value, Taken taken) {
-        var input = new JsonObject();
-        for (Prepared.Filled field : of.fields()) {
-            taken.valueOf(field.source()).ifPresent(v -> field.at().put(input, field == moved ? (Object) value : v));
-        }
-        return of.kind().evaluate(input) instanceof Outcome.Value<Answer> answer
-                ? told.at().numberIn(answer.value().figures().values())
-                : Optional.empty();
     }
 }

@@ -25,6 +25,7 @@ final class Prepared {
     private final RecordKind kind;
     private final Optional<JsonObject> unitDoubts;
     private final List<Filled> fields;
+    private final Map<String, Filled> byPath = new HashMap<>();
     private final List<Told> figures;
     private final Map<String, Dotted> notes = new LinkedHashMap<>();
 
@@ -47,6 +48,7 @@ final class Prepared {
         this.fields = fields.entrySet().stream()
                 .map(e -> new Filled(e.getKey(), Dotted.of(e.getKey()), e.getValue()))
                 .toList();
+        this.fields.forEach(field -> byPath.put(field.path(), field));
         this.figures = figures.entrySet().stream()
                 .map(e -> told(result, e.getKey(), e.getValue()))
                 .toList();
@@ -60,6 +62,11 @@ final class Prepared {
 
     List<Filled> fields() {
         return fields;
+    }
+
+    /** The field at a path; empty where nothing is filled in there. */
+    Optional<Filled> field(String path) {
+        return Optional.ofNullable(byPath.get(path));
     }
 
     List<Told> figures() {

@@ -15,6 +15,7 @@ import app.galdrin.web.task.Tasks;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -125,8 +126,12 @@ class SessionsTest {
         for (String page : new String[] {sheet, "/sittings", "/"}) {
             assertEquals("/sign-in?ended", location(visitor.get(page)), page);
         }
+        Map<String, String> threeSecondsOnTheLine = new HashMap<>(entry(before));
+        threeSecondsOnTheLine.put(
+                "sentAt", String.valueOf(Instant.now().minusSeconds(3).toEpochMilli()));
         assertEquals(
-                200, visitor.postAsScript(sheet + "/entries", entry(before)).statusCode());
+                200,
+                visitor.postAsScript(sheet + "/entries", threeSecondsOnTheLine).statusCode());
         Instant after = Instant.now().plusSeconds(5);
         assertEquals(401, visitor.postAsScript(sheet + "/entries", entry(after)).statusCode());
         assertEquals(401, visitor.postAsScript(sheet + "/entries", flag(before)).statusCode());

@@ -48,6 +48,9 @@ import org.springframework.web.bind.annotation.ResponseBody;
 @Controller
 class BaySheetController {
 
+    /** A poor line takes as long to bring an entry. */
+    private static final long SLOW_LINE_MILLIS = 5_000;
+
     /** The pages that have a flag. */
     private static final Pattern BACK =
             Pattern.compile("/(tasks/[0-9a-f-]{36}|sittings/[0-9a-f-]{36}\\?step=[a-zA-Z0-9]{1,40})");
@@ -277,6 +280,11 @@ class BaySheetController {
             boolean disputed,
             boolean late) {}
 
+    /** By how much a device's clock is behind, ms: what a slow line explains is none of the clock's, or it would make entries later than they are. */
+    private static long clockOffset(long behind) {
+        return behind > 0 && behind <= SLOW_LINE_MILLIS ? 0 : behind;
+    }
+
     @PostMapping("/sittings/{id:[0-9a-f-]{36}}/entries")
     @ResponseBody
     Answer entry(
@@ -298,7 +306,7 @@ class BaySheetController {
         Sitting sitting = sittings.sitting(me, id);
         LineKey where = LineKey.parse(line).orElseThrow(() -> new NotThere("line", Words.quote(line), me));
         Instant now = Instant.now();
-        long offset = sentAt == 0 ? 0 : now.toEpochMilli() - sentAt;
+        long offset = sentAt == 0 ? 0 : clockOffset(now.toEpochMilli() - sentAt);
         Instant at = writtenAt == 0 ? now : Instant.ofEpochMilli(writtenAt);
         var entry = new NewEntry(where, text, strike, seen(saw), key, device, deviceSeq, at, offset);
         if (me.access() == Access.DELIVERY && (me.endedBefore(entry.corrected()) || StaffLine.isStaffLine(where))) {

@@ -1,17 +1,13 @@
 package app.galdrin.web.marking.internal;
 
-import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
-import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
-import app.galdrin.web.marking.Told;
-import app.galdrin.web.papers.Papers;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.MarkSheets;
@@ -21,10 +17,8 @@ import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Works;
 import java.math.BigDecimal;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -34,7 +28,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** The marking desk, and the feedback an apprentice gets after release. */
+/** The marking desk. */
 @Controller
 class MarkingController {
 
@@ -45,12 +39,9 @@ class MarkingController {
     private final Works works;
     private final MarkSheets sheets;
     private final EvidenceWords evidence;
-    private final StepWords steps;
-    private final ComparedPlaces compared;
+    private final MarkSheetPages pages;
     private final Words words;
-    private final Papers papers;
     private final Witnessed witnessed;
-    private final SecondTries again;
 
     MarkingController(
             Sittings sittings,
@@ -58,35 +49,17 @@ class MarkingController {
             Works works,
             MarkSheets sheets,
             EvidenceWords evidence,
-            StepWords steps,
-            ComparedPlaces compared,
+            MarkSheetPages pages,
             Words words,
-            Papers papers,
-            Witnessed witnessed,
-            SecondTries again) {
-        this.again = again;
+            Witnessed witnessed) {
         this.words = words;
-        this.papers = papers;
         this.witnessed = witnessed;
         this.sittings = sittings;
         this.entries = entries;
         this.works = works;
         this.sheets = sheets;
         this.evidence = evidence;
-        this.steps = steps;
-        this.compared = compared;
-    }
-
-    /** A line of the mark sheet with its evidence said. */
-    record LineView(MarkLine line, String name, List<Told> told) {
-        public String key() {
-            return line.criterion().key();
-        }
-
-        /** As the id of an element. */
-        public String anchor() {
-            return key().replace('.', '-');
-        }
+        this.pages = pages;
     }
 
     @GetMapping("/marking")
@@ -102,8 +75,8 @@ class MarkingController {
 
     @GetMapping("/marking/{id}")
     String desk(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
-        Sitting sitting = practical(me, id);
-        Log log = addSheet(model, sitting);
+        Sitting sitting = pages.practical(me, id);
+        Log log = pages.add(model, sitting);
         int round = sittings.lastRound(sitting, log);
         model.addAttribute(
                 "asLeftReference", sittings.findReferenceAfter(sitting, round).isPresent());
@@ -134,9 +107,8 @@ class MarkingController {
     /** A sheet as it was stored then. */
     @GetMapping("/marking/{id}/stored/{number}")
     String stored(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, @PathVariable int number, Model model) {
-        Sitting sitting = practical(me, id);
+        Sitting sitting = pages.practical(me, id);
         MarkSheet sheet = sheets.stored(sitting, number).orElseThrow(() -> new NotThere("mark sheet", number, me));
-        var practical = sitting.markedBy().practical();
         model.addAttribute("sitting", sitting);
         model.addAttribute("task", sitting.markedBy());
         model.addAttribute("sheet", sheet);
@@ -149,8 +121,7 @@ class MarkingController {
         model.addAttribute(
                 "lines",
                 sheet.lines().stream()
-                        .map(l ->
-                                new LineView(l, steps.criterion(practical, l.criterion()), evidence.tell(l.evidence())))
+                        .map(l -> pages.line(sitting, l, evidence.tell(l.evidence())))
                         .toList());
         return "marking/stored";
     }
@@ -164,7 +135,7 @@ class MarkingController {
             @RequestParam String reason,
             @RequestParam String key,
             RedirectAttributes flash) {
-        Sitting sitting = practical(me, id);
+        Sitting sitting = pages.practical(me, id);
         Criterion which = criterion(me, sitting, criterion);
         Optional<BigDecimal> given =
                 number(marks).filter(n -> n.signum() >= 0 && n.compareTo(BigDecimal.valueOf(which.marks())) <= 0);
@@ -188,7 +159,7 @@ class MarkingController {
             @RequestParam String reason,
             @RequestParam String key,
             RedirectAttributes flash) {
-        Sitting sitting = practical(me, id);
+        Sitting sitting = pages.practical(me, id);
         Criterion which = criterion(me, sitting, criterion);
         String why = reason.strip();
         Optional<Said> refused = why.isEmpty() || why.length() > LONGEST_REASON
@@ -229,7 +200,7 @@ class MarkingController {
             @RequestParam String criterion,
             @RequestParam String key,
             RedirectAttributes flash) {
-        Sitting sitting = practical(me, id);
+        Sitting sitting = pages.practical(me, id);
         Criterion which = criterion(me, sitting, criterion);
         tell(flash, sheets.strikeOverride(me, sitting, which.id(), key));
         return "redirect:/marking/" + id + "#" + which.id().key().replace('.', '-');
@@ -241,7 +212,7 @@ class MarkingController {
             @PathVariable UUID id,
             @RequestParam String key,
             RedirectAttributes flash) {
-        tell(flash, sheets.sign(me, practical(me, id), key));
+        tell(flash, sheets.sign(me, pages.practical(me, id), key));
         return "redirect:/marking/" + id;
     }
 
@@ -251,7 +222,7 @@ class MarkingController {
             @PathVariable UUID id,
             @RequestParam String key,
             RedirectAttributes flash) {
-        tell(flash, sheets.release(me, practical(me, id), key));
+        tell(flash, sheets.release(me, pages.practical(me, id), key));
         return "redirect:/marking/" + id;
     }
 
@@ -264,7 +235,7 @@ class MarkingController {
             if (summary.signed()) {
                 boolean done = sheets.release(
                                 me,
-                                practical(me, summary.id()),
+                                pages.practical(me, summary.id()),
                                 UUID.randomUUID().toString())
                         .isEmpty();
                 released += done ? 1 : 0;
@@ -283,7 +254,7 @@ class MarkingController {
             @RequestParam String reason,
             @RequestParam String key,
             RedirectAttributes flash) {
-        Sitting sitting = practical(me, id);
+        Sitting sitting = pages.practical(me, id);
         UUID reference = sittings.findReference(me.centreId(), sitting.task().id(), sitting.stateId())
                 .orElseThrow(() -> new NotThere("reference", id, me));
         tell(flash, why(entries.referenceStands(me, sittings.sitting(me, reference), reason, key)));
@@ -302,7 +273,7 @@ class MarkingController {
             @RequestParam String item,
             @RequestParam String key,
             RedirectAttributes flash) {
-        tell(flash, why(entries.witness(me, practical(me, id), step, item, key)));
+        tell(flash, why(entries.witness(me, pages.practical(me, id), step, item, key)));
         return "redirect:/marking/" + id;
     }
 
@@ -316,7 +287,7 @@ class MarkingController {
             @RequestParam(defaultValue = "") String number,
             @RequestParam String key,
             RedirectAttributes flash) {
-        Sitting sitting = practical(me, id);
+        Sitting sitting = pages.practical(me, id);
         if (decision.equals("again")) {
             return "redirect:/marking/" + sittings.sitAgain(me, sitting);
         }
@@ -332,92 +303,5 @@ class MarkingController {
 
     private static void tell(RedirectAttributes flash, Optional<Said> refused) {
         refused.ifPresent(why -> flash.addFlashAttribute("refused", why));
-    }
-
-    @GetMapping("/sittings/{id}/feedback")
-    String feedback(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
-        Sitting sitting = practical(me, id);
-        if (!sitting.state().released() && me.is(Role.APPRENTICE)) {
-            model.addAttribute("sitting", sitting);
-            return "marking/not-yet";
-        }
-        addSheet(model, sitting);
-        MarkSheet sheet = (MarkSheet) Objects.requireNonNull(model.getAttribute("sheet"));
-        model.addAttribute("again", again.of(sitting, sitting.people().get(0).id(), sheet));
-        model.addAttribute("mayTry", sitting.isOf(me.personId()));
-        return "marking/feedback";
-    }
-
-    /** The one try at a question with other numbers. */
-    @PostMapping("/sittings/{id}/again")
-    String again(
-            @AuthenticationPrincipal SignedIn me,
-            @PathVariable UUID id,
-            @RequestParam String figure,
-            @RequestParam(defaultValue = "") String answer,
-            RedirectAttributes flash) {
-        Sitting sitting = practical(me, id);
-        if (!sitting.isOf(me.personId())) {
-            throw new NotThere("own sitting", id, me);
-        }
-        Log log = sittings.log(sitting.centreId(), sitting.id());
-        MarkSheet sheet = sheets.toShow(sitting, log, works.references(sitting, log));
-        again.answer(me, sitting, sheet, figure, answer).ifPresent(why -> {
-            flash.addFlashAttribute("refused", why);
-            flash.addFlashAttribute("refusedAt", figure);
-            flash.addFlashAttribute("typedAnswer", answer);
-        });
-        return "redirect:/sittings/" + id + "/feedback#again";
-    }
-
-    @GetMapping("/sittings/{id}/feedback.pdf")
-    ResponseEntity<byte[]> feedbackPaper(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
-        Sitting sitting = practical(me, id);
-        if (!sitting.state().released() && me.is(Role.APPRENTICE)) {
-            throw new NotThere("released feedback", id, me);
-        }
-        addSheet(model, sitting);
-        model.addAttribute("zone", me.zoneId());
-        return papers.pdf("feedback", "feedback-" + sitting.task().title(), model.asMap());
-    }
-
-    private Log addSheet(Model model, Sitting sitting) {
-        Log log = sittings.log(sitting.centreId(), sitting.id());
-        Works.Taken references = works.references(sitting, log);
-        MarkSheet sheet = sheets.toShow(sitting, log, references);
-        var practical = sitting.markedBy().practical();
-        var assignment = works.assignment(sitting);
-        model.addAttribute("sitting", sitting);
-        model.addAttribute("task", sitting.markedBy());
-        model.addAttribute("sheet", sheet);
-        model.addAttribute("inDoubt", sheet.lines().stream().anyMatch(MarkLine::asksForAnotherReading));
-        model.addAttribute(
-                "redo",
-                sheet.redo().stream().map(id -> steps.criterion(practical, id)).toList());
-        model.addAttribute(
-                "lines",
-                sheet.lines().stream()
-                        .map(l -> new LineView(
-                                l,
-                                steps.criterion(practical, l.criterion()),
-                                evidence.tellWorkedThrough(l, assignment, log.answers())))
-                        .toList());
-        model.addAttribute(
-                "places",
-                compared.of(
-                        sitting,
-                        assignment,
-                        sheet,
-                        log.answers(),
-                        references.references().asFound()));
-        return log;
-    }
-
-    private Sitting practical(SignedIn me, UUID id) {
-        Sitting sitting = sittings.sitting(me, id);
-        if (sitting.isReference()) {
-            throw new NotThere("practical sitting", id, me);
-        }
-        return sitting;
     }
 }

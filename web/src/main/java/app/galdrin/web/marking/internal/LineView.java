@@ -1,0 +1,18 @@
+package app.galdrin.web.marking.internal;
+
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.web.marking.Told;
+import java.util.List;
+
+/** A line of the mark sheet with its evidence said. */
+record LineView(MarkLine line, String name, List<Told> told) {
+
+    public String key() {
+        return line.criterion().key();
+    }
+
+    /** As the id of an element. */
+    public String anchor() {
+        return key().replace('.', '-');
+    }
+}

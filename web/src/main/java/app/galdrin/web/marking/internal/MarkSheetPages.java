@@ -1,0 +1,88 @@
+package app.galdrin.web.marking.internal;
+
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.marking.EvidenceWords;
+import app.galdrin.web.marking.Told;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.MarkSheets;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.Works;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** What every page has that shows a mark sheet: its lines with their evidence in words, and the readings on their sketches. */
+@Component
+class MarkSheetPages {
+
+    private final Sittings sittings;
+    private final Works works;
+    private final MarkSheets sheets;
+    private final EvidenceWords evidence;
+    private final StepWords steps;
+    private final ComparedPlaces compared;
+
+    MarkSheetPages(
+            Sittings sittings,
+            Works works,
+            MarkSheets sheets,
+            EvidenceWords evidence,
+            StepWords steps,
+            ComparedPlaces compared) {
+        this.sittings = sittings;
+        this.works = works;
+        this.sheets = sheets;
+        this.evidence = evidence;
+        this.steps = steps;
+        this.compared = compared;
+    }
+
+    /** A sitting of somebody, which is no reference. */
+    Sitting practical(SignedIn me, UUID id) {
+        Sitting sitting = sittings.sitting(me, id);
+        if (sitting.isReference()) {
+            throw new NotThere("practical sitting", id, me);
+        }
+        return sitting;
+    }
+
+    /** The sheet as it stands now, with all of it that a page shows. */
+    Log add(Model model, Sitting sitting) {
+        Log log = sittings.log(sitting.centreId(), sitting.id());
+        Works.Taken references = works.references(sitting, log);
+        MarkSheet sheet = sheets.toShow(sitting, log, references);
+        var practical = sitting.markedBy().practical();
+        var assignment = works.assignment(sitting);
+        model.addAttribute("sitting", sitting);
+        model.addAttribute("task", sitting.markedBy());
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("inDoubt", sheet.lines().stream().anyMatch(MarkLine::asksForAnotherReading));
+        model.addAttribute(
+                "redo",
+                sheet.redo().stream().map(id -> steps.criterion(practical, id)).toList());
+        model.addAttribute(
+                "lines",
+                sheet.lines().stream()
+                        .map(l -> line(sitting, l, evidence.tellWorkedThrough(l, assignment, log.answers())))
+                        .toList());
+        model.addAttribute(
+                "places",
+                compared.of(
+                        sitting,
+                        assignment,
+                        sheet,
+                        log.answers(),
+                        references.references().asFound()));
+        return log;
+    }
+
+    LineView line(Sitting sitting, MarkLine line, List<Told> told) {
+        return new LineView(line, steps.criterion(sitting.markedBy().practical(), line.criterion()), told);
+    }
+}
