@@ -25,6 +25,9 @@ public final class LevelSlips implements SlipList {
     /** Of a sweep, by what the gauge shows at plumb. */
     private static final List<String> SWEPT = List.of("camber.", "camber90.");
 
+    /** The step of a sweep that puts both cambers and the floor's pitch together. */
+    private static final String SHORTCUT = "caster.sweep.shortcut";
+
     private static final String AHEAD_90 = "camber90.ahead";
 
     @Override
@@ -32,8 +35,8 @@ public final class LevelSlips implements SlipList {
         return List.of(
                 new OfFloor("floorIgnored", 0),
                 new OfFloor("floorWrongWay", -1),
-                new FrameWrongWay(),
-                new CamberSignsLost(),
+                new OfReadings("frameWrongWay", Drill.SLOPES, ".protractor.", p -> isSlope(p, FRAME), v -> -v),
+                new OfReadings("camberSignsLost", Drill.SWEEP, SHORTCUT, LevelSlips::isSwept, Math::abs),
                 new NinetyAsCamber(),
                 new OfFactor("factorForgotten", (difference, factor) -> difference),
                 new OfFactor("oneAndAHalfUsed", (difference, factor) -> SweepHand.TAUGHT * difference));
@@ -61,9 +64,7 @@ public final class LevelSlips implements SlipList {
 
         @Override
         public boolean isMadeAt(String formula) {
-            return formula.contains(FLOOR)
-                    || formula.equals("camber.inclinometer.camber")
-                    || formula.equals("caster.sweep.shortcut");
+            return formula.contains(FLOOR) || formula.equals("camber.inclinometer.camber") || formula.equals(SHORTCUT);
         }
 
         @Override
@@ -88,59 +89,23 @@ public final class LevelSlips implements SlipList {
         }
     }
 
-    /** The slope of the frame added where it is taken off. */
-    private static final class FrameWrongWay implements Slip {
-        @Override
-        public String key() {
-            return "frameWrongWay";
-        }
-
-        @Override
-        public Drill drill() {
-            return Drill.SLOPES;
-        }
-
+    /** A kind of reading used otherwise than it was read. */
+    private record OfReadings(String key, Drill drill, String at, Predicate<Place> such, DoubleUnaryOperator change)
+            implements Slip {
         @Override
         public boolean isMadeAt(String formula) {
-            return formula.contains(".protractor.");
+            return formula.contains(at);
         }
 
         @Override
         public boolean concerns(Procedure procedure) {
-            return reads(procedure, p -> isSlope(p, FRAME));
+            return reads(procedure, such);
         }
 
         @Override
         public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
-            return Optional.of(setting.changed(readings, (place, value) -> isSlope(place, FRAME) ? -value : value));
-        }
-    }
-
-    /** One camber in and one out, and their sizes taken from one another. */
-    private static final class CamberSignsLost implements Slip {
-        @Override
-        public String key() {
-            return "camberSignsLost";
-        }
-
-        @Override
-        public Drill drill() {
-            return Drill.SWEEP;
-        }
-
-        @Override
-        public boolean isMadeAt(String formula) {
-            return formula.endsWith(".shortcut");
-        }
-
-        @Override
-        public boolean concerns(Procedure procedure) {
-            return reads(procedure, LevelSlips::isSwept);
-        }
-
-        @Override
-        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
-            return Optional.of(setting.changed(readings, (place, value) -> isSwept(place) ? Math.abs(value) : value));
+            return Optional.of(setting.changed(
+                    readings, (place, value) -> such.test(place) ? change.applyAsDouble(value) : value));
         }
     }
 
@@ -164,7 +129,7 @@ public final class LevelSlips implements SlipList {
 
         @Override
         public boolean isMadeAt(String formula) {
-            return formula.contains(".plumb90.") || formula.equals("caster.sweep.shortcut");
+            return formula.contains(".plumb90.") || formula.equals(SHORTCUT);
         }
 
         @Override
