@@ -5,6 +5,7 @@ import app.galdrin.core.geometry.Wheel;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One figure: what is measured, where and in which position. Its key is {@code toe.front.left}, {@code totalToe.front},
@@ -23,6 +24,12 @@ public record FigureId(Measurand measurand, Where where, At at) implements Compa
     }
 
     /** Maps of figures are everywhere. */
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return this == other
+                || other instanceof FigureId f && measurand == f.measurand && where == f.where && at.equals(f.at);
+    }
+
     @Override
     public int hashCode() {
         return (measurand.ordinal() * 31 + where.ordinal()) * 31 + at.kind().ordinal() * 7 + at.amount();

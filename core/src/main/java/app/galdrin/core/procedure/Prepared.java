@@ -10,11 +10,9 @@ import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.RecordKind;
 import app.galdrin.core.record.RecordKinds;
 import app.galdrin.core.record.Shape;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 
 /** What every run of an evaluation needs and would look for anew each time: where its fields and figures stand, and their units. */
@@ -25,15 +23,17 @@ final class Prepared {
     private final RecordKind kind;
     private final Optional<JsonObject> unitDoubts;
     private final List<Filled> fields;
-    private final Map<String, Filled> byPath = new HashMap<>();
+    private final Map<String, Filled> byPath = new LinkedHashMap<>();
     private final List<Told> figures;
     private final Map<String, Dotted> notes = new LinkedHashMap<>();
 
-    /** One unit of a field in the core's. */
-    private final Map<String, Double> inCore = new HashMap<>();
-
-    /** A field of the input. */
-    record Filled(String path, Dotted at, Source source) {}
+    /**
+     * A field of the input.
+     *
+     * @param index its place among the fields, 0 and up
+     * @param inCore one unit of it, mm or rad; not a number where it is none
+     */
+    record Filled(int index, String path, Dotted at, Source source, double inCore) {}
 
     /** A figure of the result, and its unit there. */
     record Told(String path, Dotted at, FigureId figure, FieldUnit unit) {}
@@ -43,16 +43,18 @@ final class Prepared {
         this.unitDoubts = unitDoubts(this.kind);
         Shape input = this.kind.contract().input();
         Shape result = this.kind.contract().result();
-        fields.forEach((path, source) -> unitOf(input, path)
-                .ifPresent(unit -> inCore.put(path, read(unit, source).toCore(1))));
-        this.fields = fields.entrySet().stream()
-                .map(e -> new Filled(e.getKey(), Dotted.of(e.getKey()), e.getValue()))
-                .toList();
-        this.fields.forEach(field -> byPath.put(field.path(), field));
+        fields.forEach((path, source) -> byPath.put(path, filled(input, path, source)));
+        this.fields = List.copyOf(byPath.values());
         this.figures = figures.entrySet().stream()
                 .map(e -> told(result, e.getKey(), e.getValue()))
                 .toList();
         notes.forEach(path -> this.notes.put(path, Dotted.of(path)));
+    }
+
+    private Filled filled(Shape input, String path, Source source) {
+        double inCore =
+                unitOf(input, path).map(unit -> read(unit, source).toCore(1)).orElse(Double.NaN);
+        return new Filled(byPath.size(), path, Dotted.of(path), source, inCore);
     }
 
     private static Told told(Shape result, String path, FigureId figure) {
@@ -85,11 +87,6 @@ final class Prepared {
     /** A standard uncertainty of one unit for every reading class, so that the parts of the answer are its slopes. */
     Optional<JsonObject> unitDoubts() {
         return unitDoubts;
-    }
-
-    /** One unit of a numeric field, mm or rad. */
-    double inCore(String field) {
-        return Objects.requireNonNull(inCore.get(field));
     }
 
     private static Optional<JsonObject> unitDoubts(RecordKind kind) {

@@ -9,7 +9,7 @@ import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Parts;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReferenceArray;
 import java.util.function.Function;
 
 /** What one run of an evaluation works with: readings on a vehicle where it stands, and what of their doubt goes into each figure. */
@@ -20,8 +20,8 @@ final class Taken {
     private final Standing standing;
     private final Function<Place, String> ofReading;
 
-    /** By field: every figure asks for those of all, and from several threads. */
-    private final Map<String, Parts> parts = new ConcurrentHashMap<>();
+    /** By the index of its field: every figure asks for those of all, and from several threads. */
+    private final AtomicReferenceArray<Parts> parts;
 
     /**
      * For one repeat.
@@ -34,6 +34,7 @@ final class Taken {
         this.readings = readings;
         this.standing = standing;
         this.ofReading = ofReading;
+        this.parts = new AtomicReferenceArray<>(of.fields().size());
     }
 
     Standing standing() {
@@ -54,7 +55,12 @@ final class Taken {
     }
 
     private Parts partsOf(Prepared.Filled field) {
-        return parts.computeIfAbsent(field.path(), path -> partsOf(field.source()));
+        Parts known = parts.get(field.index());
+        if (known == null) {
+            known = partsOf(field.source());
+            parts.set(field.index(), known);
+        }
+        return known;
     }
 
     Parts partsOf(Source source) {
@@ -76,7 +82,7 @@ final class Taken {
     private Budget bySlopes(Budget slopes) {
         var all = new Parts(2 * slopes.size());
         slopes.forEach((path, slope) ->
-                of.field(path).ifPresent(field -> all.addAll(partsOf(field), slope / of.inCore(path))));
+                of.field(path).ifPresent(field -> all.addAll(partsOf(field), slope / field.inCore())));
         return all.budget();
     }
 
@@ -86,7 +92,7 @@ final class Taken {
         for (Prepared.Filled field : of.fields()) {
             double u = partsOf(field).budget().standardUncertainty();
             if (u > 0 && valueOf(field).orElse("") instanceof Double value) {
-                double step = u / of.inCore(field.path());
+                double step = u / field.inCore();
                 Optional<Double> up = moved(told, field, value + step);
                 Optional<Double> down = moved(told, field, value - step);
                 if (up.isPresent() && down.isPresent()) {

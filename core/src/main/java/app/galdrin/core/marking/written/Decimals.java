@@ -8,13 +8,14 @@ import tools.jackson.core.JsonGenerator;
  */
 final class Decimals {
 
-    private static final int PLACES = 9;
-    private static final double WHOLE = 1e9;
+    private static final int WHOLE = 1_000_000_000;
+    private static final int TENTH = WHOLE / 10;
 
     /** So large no figure is; what is, or is no number, is written as it comes. */
     private static final double LARGEST = 1e9;
 
-    private static final int LONGEST = 24;
+    /** A sign, nine digits, the decimal sign and nine more. */
+    private static final int LONGEST = 20;
 
     private final JsonGenerator json;
     private final char[] text = new char[LONGEST];
@@ -28,23 +29,37 @@ final class Decimals {
             json.writeNumber(number);
             return;
         }
-        long left = Math.round(Math.abs(number) * WHOLE);
-        boolean negative = number < 0 && left > 0;
-        int from = LONGEST;
-        int to = LONGEST;
-        for (int place = 0; left > 0 || place <= PLACES; place++) {
-            if (place == PLACES) {
-                text[--from] = '.';
-            }
-            char digit = (char) ('0' + left % 10);
+        long parts = Math.round(Math.abs(number) * WHOLE);
+        int length = 0;
+        if (number < 0 && parts > 0) {
+            text[length++] = '-';
+        }
+        length = whole((int) (parts / WHOLE), length);
+        text[length++] = '.';
+        json.writeNumber(text, 0, fraction((int) (parts % WHOLE), length));
+    }
+
+    private int whole(int number, int from) {
+        int digits = 1;
+        for (int left = number / 10; left > 0; left /= 10) {
+            digits++;
+        }
+        int left = number;
+        for (int i = from + digits - 1; i >= from; i--) {
+            text[i] = (char) ('0' + left % 10);
             left /= 10;
-            text[--from] = digit;
-            boolean needless = digit == '0' && from == to - 1 && place < PLACES - 1;
-            to -= needless ? 1 : 0;
         }
-        if (negative) {
-            text[--from] = '-';
-        }
-        json.writeNumber(text, from, to - from);
+        return from + digits;
+    }
+
+    /** From the first place on, as far as there is something left; one place at least. */
+    private int fraction(int parts, int from) {
+        int to = from;
+        int left = parts;
+        do {
+            text[to++] = (char) ('0' + left / TENTH);
+            left = left % TENTH * 10;
+        } while (left > 0);
+        return to;
     }
 }
