@@ -25,7 +25,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** Sittings of caster, camber and toe marked on one processor, as {@code ./galdrin mark} does it, JSON on both sides. */
+/** Sittings marked on one processor as {@code ./galdrin mark} does it, JSON on both sides. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.Throughput)
 @OutputTimeUnit(TimeUnit.SECONDS)
@@ -37,8 +37,11 @@ public class MarkBenchmark {
     private static final int SITTINGS = 50;
     private static final Path HERE = Path.of("benchmarks/src/main/sittings");
 
-    /** One that is right throughout, or one with a sign the wrong way round, whose slip is looked for. */
-    @Param({"careful", "slip"})
+    /**
+     * Toe by two strings, four wheels; caster, camber and toe with readings that are right throughout; the same with a sign the wrong way
+     * round, whose slip is looked for.
+     */
+    @Param({"toe", "careful", "slip"})
     private String sitting = "";
 
     private LineWriter writer = (json, line) -> false;
@@ -46,7 +49,8 @@ public class MarkBenchmark {
 
     @Setup
     public void read() throws IOException {
-        var pack = (TaskPack.Reading.Read) TaskPack.read(Files.readString(HERE.resolve("task.json")));
+        var pack = (TaskPack.Reading.Read)
+                TaskPack.read(Files.readString(HERE.resolve(sitting.equals("toe") ? "toe.json" : "task.json")));
         writer = new MarksWriter(pack.pack().assignment(), fault -> fault.code().key(), false);
         List<String> lines = Files.readAllLines(HERE.resolve("sittings.ndjson"));
         String line = lines.stream()
