@@ -120,7 +120,7 @@ public class MarkSheets {
         return outcome instanceof Entries.Outcome.Refused refused ? Optional.of(refused.why()) : Optional.empty();
     }
 
-    /** Signs the marks as they stand and stores them. */
+    /** Signs the marks as they stand and stores them; sent a second time it stores nothing, whatever was released or read since. */
     @Transactional
     public Optional<Said> sign(SignedIn me, Sitting sitting, String key) {
         SittingState state = entries.lock(me.centreId(), sitting.id());
@@ -132,11 +132,11 @@ public class MarkSheets {
         MarkSheet sheet = works.markSheet(sitting, log, references.references());
         var line = StaffLine.SIGN;
         var entry = NewEntry.now(line, sheet.total().toPlainString(), entries.standingKeys(sitting, line), key, DESK);
-        Optional<Said> refused = why(entries.appendMark(me, sitting, entry, sheet.total()));
-        if (refused.isEmpty()) {
+        Entries.Outcome outcome = entries.appendMark(me, sitting, entry, sheet.total());
+        if (outcome instanceof Entries.Outcome.Stands stands && stands.entry().seq() > log.lastSeq()) {
             store(me.personId(), sitting, log.lastSeq(), references, sheet);
         }
-        return refused;
+        return why(outcome);
     }
 
     /** Releases what was signed, if nothing has changed since. */

@@ -184,6 +184,17 @@ class SittingsTest {
     }
 
     @Test
+    void aSignatureThatIsSentAgain_storesNoOtherSheet_neitherAtOnceNorAfterTheRelease() throws Exception {
+        write(HAND_IN, "done");
+        String key = key();
+        Callable<Optional<Said>> sign = () -> sheets.sign(centre.instructor(), now(), key);
+        assertEquals(List.of(Optional.empty(), Optional.empty()), all(List.of(sign, sign)));
+        sheets.release(centre.instructor(), now(), key());
+        sign.call();
+        assertEquals(1, sheets.history(now()).size());
+    }
+
+    @Test
     void whatWasWrittenBeforeHandingIn_butComesAfter_waitsForTheInstructor() {
         Instant before = Instant.now().minusSeconds(60);
         write(HAND_IN, "done");
