@@ -87,7 +87,8 @@ class RemarkLoad {
                 "worked out",
                 me,
                 () -> remarks.begin(me, worthMore(task, aldous), Optional.empty(), "a load run")
-                        .orElseThrow(),
+                        .orElseThrow()
+                        .id(),
                 State.READY);
         assertEquals(wanted + patterns.size(), ready.total());
         long applied = System.nanoTime();

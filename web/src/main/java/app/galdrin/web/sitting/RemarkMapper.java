@@ -111,7 +111,14 @@ interface RemarkMapper {
 
     // ---- one marking anew
 
-    void insert(UUID id, UUID centreId, UUID taskId, @Nullable UUID sheetId, String reason, int total, UUID personId);
+    /** Begins one; 0 where another by this version is being worked out. */
+    int insert(UUID id, UUID centreId, UUID taskId, @Nullable UUID sheetId, String reason, int total, UUID personId);
+
+    /** The one by this version that is being worked out. */
+    Optional<UUID> atWork(UUID centreId, UUID taskId);
+
+    /** Waits until no other of this centre is being applied; kept until the transaction ends. */
+    boolean lockCentre(UUID centreId);
 
     Optional<Remarks.Remark> remark(UUID centreId, UUID id);
 

@@ -43,6 +43,7 @@ import org.jspecify.annotations.Nullable;
 import org.postgresql.PGConnection;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -112,6 +113,11 @@ class RemarkRun {
         private static final long serialVersionUID = 1;
     }
 
+    /** Something was written or marked since it was worked out. */
+    private static final class Outdated extends RuntimeException {
+        private static final long serialVersionUID = 1;
+    }
+
     // ---- working it out
 
     void work(UUID id, Concerned which, TaskVersion by, Optional<SheetVersion> on) {
@@ -126,6 +132,9 @@ class RemarkRun {
             work.run();
         } catch (Stopped e) {
             clear(centre, id);
+        } catch (Outdated | DuplicateKeyException e) {
+            clear(centre, id);
+            mapper.to(centre, id, state, State.STALE);
         } catch (RuntimeException e) {
             LOG.error("marking anew {} of centre {} came to nothing while {}", id, centre, state.key(), e);
             clear(centre, id);
@@ -396,11 +405,15 @@ class RemarkRun {
     }
 
     /**
-     * All of it in one transaction; how far it is is told by another. A sheet that someone signs meanwhile takes the number that this one
-     * was to have, and nothing is applied.
+     * All of it in one transaction, one of a centre at a time; how far it is is told by another. A sheet that someone signs meanwhile takes
+     * the number that this one was to have, and nothing is applied.
      */
     private void put(SignedIn me, UUID id) {
         UUID centre = me.centreId();
+        mapper.lockCentre(centre);
+        if (mapper.stale(centre, id) > 0) {
+            throw new Outdated();
+        }
         @Nullable UUID after = null;
         Optional<UUID> upTo = mapper.upTo(centre, id, null, APPLIED_AT_ONCE);
         while (upTo.isPresent()) {

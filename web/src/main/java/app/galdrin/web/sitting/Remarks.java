@@ -53,7 +53,9 @@ public class Remarks {
         APPLYING("applying"),
         APPLIED("applied"),
         CANCELLED("cancelled"),
-        FAILED("failed");
+        FAILED("failed"),
+        /** Something was written or marked since it was worked out. */
+        STALE("stale");
 
         private final String key;
 
@@ -134,24 +136,29 @@ public class Remarks {
                 on.map(SheetVersion::vehicleId).orElse(null));
     }
 
+    /**
+     * What was asked for.
+     *
+     * @param already whether another by this version is at work and {@code id} is that one
+     */
+    public record Begun(UUID id, boolean already) {}
+
     /** Begins to mark anew by the scheme of a version; empty where the reason can't stand or there is nothing to mark. */
-    public Optional<UUID> begin(SignedIn me, TaskVersion by, Optional<SheetVersion> on, String reason) {
+    public Optional<Begun> begin(SignedIn me, TaskVersion by, Optional<SheetVersion> on, String reason) {
         Concerned which = which(by, on);
         int total = mapper.count(which);
         if (reason.isBlank() || reason.length() > LONGEST_REASON || total == 0) {
             return Optional.empty();
         }
         UUID id = Ids.next();
-        mapper.insert(
-                id,
-                me.centreId(),
-                by.id(),
-                on.map(SheetVersion::id).orElse(null),
-                reason.strip(),
-                total,
-                me.personId());
+        UUID sheet = on.map(SheetVersion::id).orElse(null);
+        if (mapper.insert(id, me.centreId(), by.id(), sheet, reason.strip(), total, me.personId()) == 0) {
+            return mapper.atWork(me.centreId(), by.id())
+                    .map(other -> new Begun(other, true))
+                    .or(() -> begin(me, by, on, reason)); // that one has ended in this moment
+        }
         run.work(id, which, by, on);
-        return Optional.of(id);
+        return Optional.of(new Begun(id, false));
     }
 
     /** One of this centre. */
@@ -168,18 +175,15 @@ public class Remarks {
 
     /** Stops it and throws away what came of it; what was applied stays. */
     public void cancel(SignedIn me, UUID id) {
-        for (State from : List.of(State.WORKING, State.READY, State.APPLYING, State.FAILED)) {
+        for (State from : List.of(State.WORKING, State.READY, State.APPLYING, State.FAILED, State.STALE)) {
             if (mapper.to(me.centreId(), id, from, State.CANCELLED) > 0) {
                 run.clear(me.centreId(), id);
             }
         }
     }
 
-    /** Puts it among the marks; says why not where something was written since. */
+    /** Begins to put it among the marks; it comes to nothing where something was written or marked since. */
     public Optional<Said> apply(SignedIn me, UUID id) {
-        if (mapper.stale(me.centreId(), id) > 0) {
-            return Optional.of(Said.of("remark.stale"));
-        }
         if (mapper.to(me.centreId(), id, State.READY, State.APPLYING) == 0) {
             return Optional.of(Said.of("remark.notReady"));
         }

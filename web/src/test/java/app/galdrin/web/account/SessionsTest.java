@@ -15,10 +15,14 @@ import app.galdrin.web.task.Tasks;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -332,6 +336,22 @@ class SessionsTest {
                 "update spring_session set last_access_time = last_access_time - 61000 where principal_name = ?", who);
         visitor.get("/tasks");
         assertTrue(jdbc.queryForObject(used, Long.class, who) >= first);
+    }
+
+    /** What is refused is said on the next page, by way of the session; two presses say it at one moment. */
+    @Test
+    void aButtonPressedTwice_isAnsweredTwice() throws Exception {
+        var visitor = signedIn(centre.instructor());
+        String anew = "/marking/anew/" + centre.taskId();
+        Callable<Integer> press = () -> visitor.post(anew, Map.of("reason", "")).statusCode();
+        ExecutorService fingers = Executors.newFixedThreadPool(6);
+        for (int round = 0; round < 5; round++) {
+            visitor.get(anew);
+            for (var answer : fingers.invokeAll(Collections.nCopies(6, press))) {
+                assertEquals(302, answer.get());
+            }
+        }
+        fingers.shutdown();
     }
 
     /** Styles and scripts are answered without the session, whatever cookie comes with them. */

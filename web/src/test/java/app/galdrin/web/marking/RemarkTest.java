@@ -111,9 +111,12 @@ class RemarkTest {
     }
 
     private Remark workedOut(TaskVersion by) throws InterruptedException {
-        UUID id = remarks.begin(centre.instructor(), by, Optional.empty(), "the working counts for more")
+        return until(begin(by).id(), State.READY);
+    }
+
+    private Remarks.Begun begin(TaskVersion by) {
+        return remarks.begin(centre.instructor(), by, Optional.empty(), "the working counts for more")
                 .orElseThrow();
-        return until(id, State.READY);
     }
 
     private Remark until(UUID id, State state) throws InterruptedException {
@@ -233,11 +236,43 @@ class RemarkTest {
     void whatWasWrittenSince_isNotMarkedOver() throws InterruptedException {
         Remark ready = workedOut(worth(40));
         sheets.override(centre.instructor(), wrong, WORKING, BigDecimal.TEN, "said it right", key());
-        assertEquals(
-                "remark.stale",
-                remarks.apply(centre.instructor(), ready.id()).orElseThrow().key());
-        assertEquals(
-                State.READY, remarks.remark(centre.instructor(), ready.id()).state());
+        assertEquals(Optional.empty(), remarks.apply(centre.instructor(), ready.id()));
+        until(ready.id(), State.STALE);
+        assertEquals(0, laidDown());
+        assertEquals(2, stored());
+    }
+
+    /** Two lists of the same sheets by two schemes, both ready: whichever is applied first, the other is out of date. */
+    @Test
+    void ofTwoThatAreApplied_theSecondComesToNothing() throws InterruptedException {
+        Remark first = workedOut(worth(40));
+        Remark second = workedOut(worth(30));
+        assertEquals(Optional.empty(), remarks.apply(centre.instructor(), first.id()));
+        assertEquals(Optional.empty(), remarks.apply(centre.instructor(), second.id()));
+        until(first.id(), State.APPLIED);
+        until(second.id(), State.STALE);
+        assertEquals(3, stored());
+        remarks.cancel(centre.instructor(), second.id());
+        until(second.id(), State.CANCELLED);
+    }
+
+    /** The marks are held by another connection, so that the first is at work when the second is asked for. */
+    @Test
+    void pressedTwice_itIsTheOneThatIsAtWork() throws Exception {
+        TaskVersion by = worth(40);
+        Remarks.Begun first;
+        try (Connection other = database.getConnection()) {
+            other.setAutoCommit(false);
+            try (var lock = other.createStatement()) {
+                lock.execute("lock table remark_sheet in share mode");
+            }
+            first = begin(by);
+            assertFalse(first.already());
+            assertEquals(new Remarks.Begun(first.id(), true), begin(by));
+            other.rollback();
+        }
+        until(first.id(), State.READY);
+        assertFalse(begin(by).already());
     }
 
     /** A version with other steps marks nothing that was sat under these; nor does one without a reason. */

@@ -12,6 +12,7 @@ import org.springframework.session.Session;
 import org.springframework.session.SessionRepository;
 import org.springframework.session.config.SessionRepositoryCustomizer;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 import org.springframework.session.jdbc.config.annotation.web.http.EnableJdbcHttpSession;
 import org.springframework.transaction.support.TransactionOperations;
 
@@ -24,6 +25,12 @@ class SessionRows {
     SessionRepositoryCustomizer<JdbcIndexedSessionRepository> lasting(
             @Value("${galdrin.session.timeout}") Duration timeout) {
         return rows -> rows.setDefaultMaxInactiveInterval(timeout);
+    }
+
+    /** Two requests of one session may write the same of it at one moment, as when somebody presses twice: the last one stands. */
+    @Bean
+    SessionRepositoryCustomizer<JdbcIndexedSessionRepository> pressedTwice() {
+        return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
     }
 
     /**

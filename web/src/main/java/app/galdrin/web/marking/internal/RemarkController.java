@@ -79,12 +79,14 @@ class RemarkController {
                         .filter(s -> s.id().equals(id))
                         .findFirst()
                         .orElseThrow(() -> new NotThere("sheet of the task", id, me)));
-        Optional<UUID> begun = remarks.begin(me, by, on, reason);
+        Optional<Remarks.Begun> begun = remarks.begin(me, by, on, reason);
+        begun.filter(Remarks.Begun::already)
+                .ifPresent(b -> flash.addFlashAttribute("refused", Said.of("remark.atWork")));
         if (begun.isEmpty()) {
             flash.addFlashAttribute("refused", Said.of("remark.refused"));
             flash.addFlashAttribute("typedReason", reason);
         }
-        return begun.map(id -> "redirect:/marking/anew/run/" + id).orElse("redirect:/marking/anew/" + taskId);
+        return begun.map(b -> "redirect:/marking/anew/run/" + b.id()).orElse("redirect:/marking/anew/" + taskId);
     }
 
     /** Someone's sheet before and after, with the criteria that differ. */
