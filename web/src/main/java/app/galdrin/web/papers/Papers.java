@@ -3,6 +3,7 @@ package app.galdrin.web.papers;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -14,6 +15,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.logging.Level;
 import java.util.regex.Matcher;
 import org.springframework.context.ApplicationContext;
 import org.springframework.http.ContentDisposition;
@@ -51,6 +53,7 @@ public class Papers {
     Papers(ITemplateEngine templates, ApplicationContext beans) {
         this.templates = templates;
         this.beans = beans;
+        XRLog.listRegisteredLoggers().forEach(steps -> XRLog.setLevel(steps, Level.WARNING));
     }
 
     /** Too many are being made; whoever asks tries again. */

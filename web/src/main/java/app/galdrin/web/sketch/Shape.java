@@ -45,4 +45,17 @@ public sealed interface Shape {
             return "label";
         }
     }
+
+    /** A text as it is; {@code anchor} start, middle or end. */
+    record Text(String style, double x, double y, String anchor, String text) implements Shape {
+        @Override
+        public String kind() {
+            return "text";
+        }
+
+        @Override
+        public @Nullable String option() {
+            return null;
+        }
+    }
 }

@@ -11,15 +11,23 @@ import app.galdrin.web.sketch.internal.GeometryDrawing;
 import app.galdrin.web.sketch.internal.Layouts;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
 
 /** Sketches of vehicles and procedures, and the style sheet that puts their fields in place. */
 public final class Sketches {
+
+    /** The styles of a drawing that has no style sheet beside it, as a file or on paper. */
+    public static final String INK = ink();
 
     private static final int MOST_KEPT = 500;
 
@@ -28,6 +36,14 @@ public final class Sketches {
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
     private Sketches() {}
+
+    private static String ink() {
+        try (InputStream in = Objects.requireNonNull(Sketches.class.getResourceAsStream("ink.css"))) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
 
     /** All that a sketch is made of. */
     private record Asked(
@@ -111,7 +127,7 @@ public final class Sketches {
         }
     }
 
-    private static Box boxOf(Map<String, Box> boxes, String place) {
+    static Box boxOf(Map<String, Box> boxes, String place) {
         Box box = boxes.get(place);
         if (box == null) {
             throw new IllegalStateException("no field drawn for " + place);

@@ -1,6 +1,7 @@
 package app.galdrin.web.demo;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.procedure.Slip;
@@ -15,6 +16,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -34,6 +36,7 @@ class PastBlockTest {
     private static final String TITLE = "Block 2: the front of the van, toe two ways";
 
     private static final int OCHRE = 0x8a4f00;
+    private static final int PETROL = 0x0d5c63;
 
     /** Made on the bars too, but one mark of a tape lies within the tape's own doubt: nobody could defend naming it. */
     private static final String WITHIN_DOUBT = "markMiscounted";
@@ -157,20 +160,25 @@ class PastBlockTest {
         assertEquals(List.of(), breaches);
     }
 
-    /** Nothing on a page of paper is ochre but what leads to a value on its tolerance rule. */
+    /** Only what leads to a value on its tolerance rule has this ochre, and only a drawing of the measurer's tools is petrol. */
     @Test
-    void onPaper_theTolerancesAreDrawn() throws IOException {
-        UUID kofi = sitting("k.marsh");
-        Visitor reader = new Visitor(port).signIn("k.marsh", "follow the string");
-        try (var document = Loader.loadPDF(reader.bytes("/sittings/" + kofi + "/feedback.pdf"))) {
+    void onPaper_theTolerancesAreDrawn_andTheSlipWhereItStands() throws IOException {
+        assertTrue(colours("k.marsh").containsAll(Set.of(OCHRE, PETROL)), "ends of the strings swapped");
+        assertTrue(colours("m.osei").contains(OCHRE));
+        assertFalse(colours("m.osei").contains(PETROL), "a lost sign has no place on the sketch");
+    }
+
+    private Set<Integer> colours(String signIn) throws IOException {
+        Visitor reader = new Visitor(port).signIn(signIn, "follow the string");
+        Set<Integer> colours = new HashSet<>();
+        try (var document = Loader.loadPDF(reader.bytes("/sittings/" + sitting(signIn) + "/feedback.pdf"))) {
             var pages = new PDFRenderer(document);
-            boolean drawn = false;
             for (int i = 0; i < document.getNumberOfPages(); i++) {
                 BufferedImage page = pages.renderImageWithDPI(i, 144);
-                drawn |= Arrays.stream(page.getRGB(0, 0, page.getWidth(), page.getHeight(), null, 0, page.getWidth()))
-                        .anyMatch(pixel -> (pixel & 0xffffff) == OCHRE);
+                Arrays.stream(page.getRGB(0, 0, page.getWidth(), page.getHeight(), null, 0, page.getWidth()))
+                        .forEach(pixel -> colours.add(pixel & 0xffffff));
             }
-            assertTrue(drawn);
         }
+        return colours;
     }
 }

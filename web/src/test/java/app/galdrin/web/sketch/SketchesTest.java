@@ -33,7 +33,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 class SketchesTest {
 
-    private static SpecificationSheet sheet(double wheelbase, double front, double rear, double rim) {
+    static SpecificationSheet sheet(double wheelbase, double front, double rear, double rim) {
         return new SpecificationSheet(
                 new VehicleGeometry(
                         wheelbase,

@@ -8,6 +8,7 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.web.layout.ReadingWords;
 import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.Sketches;
@@ -23,8 +24,10 @@ class ComparedPlaces {
 
     private final StepWords steps;
     private final ReadingWords readings;
+    private final Words words;
 
-    ComparedPlaces(StepWords steps, ReadingWords readings) {
+    ComparedPlaces(StepWords steps, ReadingWords readings, Words words) {
+        this.words = words;
         this.steps = steps;
         this.readings = readings;
     }
@@ -46,7 +49,11 @@ class ComparedPlaces {
         List<Places.PlaceValues> values = new ArrayList<>();
         for (Sketch.SketchPlace place : sketch.places()) {
             values.add(new Places.PlaceValues(
-                    place, shown(mine, place), shown(theirs, place), shown(List.of(slipped), place)));
+                    place,
+                    words.text(place.words() + ".short"),
+                    shown(mine, place),
+                    shown(theirs, place),
+                    shown(List.of(slipped), place)));
         }
         return new Places(steps.title(measure), sketch, own.chosen(measure, 0), reference.chosen(measure, 0), values);
     }

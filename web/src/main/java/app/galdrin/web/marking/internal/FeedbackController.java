@@ -10,6 +10,7 @@ import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Works;
+import app.galdrin.web.sketch.Sketches;
 import java.util.Objects;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
@@ -52,8 +53,10 @@ class FeedbackController {
         }
         pages.add(model, sitting);
         MarkSheet sheet = (MarkSheet) Objects.requireNonNull(model.getAttribute("sheet"));
-        model.addAttribute("again", again.of(sitting, sitting.people().get(0).id(), sheet));
-        model.addAttribute("mayTry", sitting.isOf(me.personId()));
+        boolean own = sitting.isOf(me.personId());
+        UUID person = own ? me.personId() : sitting.people().get(0).id();
+        model.addAttribute("again", again.of(sitting, person, sheet));
+        model.addAttribute("mayTry", own);
         return "marking/feedback";
     }
 
@@ -87,6 +90,7 @@ class FeedbackController {
         }
         pages.add(model, sitting);
         model.addAttribute("zone", me.zoneId());
+        model.addAttribute("ink", Sketches.INK);
         return papers.pdf("feedback", "feedback-" + sitting.task().title(), model.asMap());
     }
 }

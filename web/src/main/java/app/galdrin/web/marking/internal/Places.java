@@ -1,5 +1,7 @@
 package app.galdrin.web.marking.internal;
 
+import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.OnPaper;
 import app.galdrin.web.sketch.Sketch;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +18,32 @@ record Places(
     /**
      * Means of the repeats; empty where nothing was written.
      *
+     * @param name of the place, short
      * @param slipped what stands here by the slip that was made; empty where none touches this place
      */
-    record PlaceValues(Sketch.SketchPlace place, String own, String reference, String slipped) {}
+    record PlaceValues(Sketch.SketchPlace place, String name, String own, String reference, String slipped) {}
+
+    /** Whether a slip shows in what was read. */
+    public boolean slipped() {
+        return values.stream().anyMatch(v -> !v.slipped().isEmpty());
+    }
+
+    /** The sketch as it is printed. */
+    public Drawing onPaper() {
+        return OnPaper.of(
+                sketch,
+                own,
+                values.stream()
+                        .map(v -> new OnPaper.Read(
+                                v.place(),
+                                v.place().number() + " " + v.name(),
+                                dash(v.own()),
+                                dash(v.reference()),
+                                v.slipped()))
+                        .toList());
+    }
+
+    private static String dash(String read) {
+        return read.isEmpty() ? "–" : read;
+    }
 }

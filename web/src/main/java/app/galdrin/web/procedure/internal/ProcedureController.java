@@ -130,6 +130,7 @@ class ProcedureController {
         List<FigureId> figures = TaskStart.usualFigures(procedure);
         Sketch sketch = Sketches.of(on.id(), on.sheet(), procedure, figures);
         model.addAttribute("sketch", sketch);
+        model.addAttribute("ink", Sketches.INK);
         model.addAttribute("drawing", layout.equals("lying") ? sketch.lying() : sketch.upright());
         response.setHeader(
                 HttpHeaders.CONTENT_DISPOSITION,
