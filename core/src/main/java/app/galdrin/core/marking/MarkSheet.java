@@ -1,5 +1,6 @@
 package app.galdrin.core.marking;
 
+import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Grade;
 import java.math.BigDecimal;
@@ -7,9 +8,13 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The marks of one sitting, a line a criterion in the order of the work. */
 public record MarkSheet(List<MarkLine> lines) {
+
+    /** The line of a sitting that was stopped; no step of a task is called so. */
+    public static final Criterion.Id STOPPED = new Criterion.Id("_stopped", Aspect.CRITICAL);
 
     public MarkSheet {
         lines = List.copyOf(lines);
@@ -53,6 +58,19 @@ public record MarkSheet(List<MarkLine> lines) {
     /** Criteria to do again. */
     public List<Criterion.Id> redo() {
         return lines.stream().filter(l -> !l.met()).map(MarkLine::criterion).toList();
+    }
+
+    /** A sitting that was stopped for safety: nobody is competent by it, whatever was marked. The reason is never empty. */
+    public MarkSheet stopped(String reason) {
+        var line = new MarkLine(
+                STOPPED,
+                0,
+                true,
+                0,
+                BigDecimal.ZERO.setScale(1),
+                List.of(new Evidence.Item(STOPPED.step(), false)),
+                Optional.of(new MarkLine.Override(BigDecimal.ZERO.setScale(1), reason)));
+        return new MarkSheet(Stream.concat(Stream.of(line), lines.stream()).toList());
     }
 
     /** The same sheet with the instructor's marks in place. */

@@ -4,6 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Where;
+import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Measure;
@@ -46,6 +47,9 @@ public class StepWords {
 
     /** The name of a criterion: its aspect, and its step where several steps are marked under it. */
     public String criterion(Practical practical, Criterion.Id id) {
+        if (id.equals(MarkSheet.STOPPED)) {
+            return words.text("criterion.stopped");
+        }
         String aspect = words.text("aspect." + id.aspect().key());
         boolean several = practical.scheme().criteria().stream()
                         .filter(c -> c.id().aspect() == id.aspect())

@@ -25,6 +25,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -120,20 +121,33 @@ public class Entries {
         return append(me, sitting, entry, text(entry.text()));
     }
 
-    /** Gives a hand-in back, so that its apprentice can go on; the reason stays on the log. */
+    /** Gives a sheet back that was handed in or stopped, so that its apprentice can go on; the reason stays on the log. */
     @Transactional
     public Outcome giveBack(SignedIn me, Sitting sitting, String reason, String key) {
         Sittings.instructorOnly(me, sitting);
         if (reason.isBlank() || reason.length() > LONGEST_REASON) {
             return new Outcome.Refused(Said.of("sitting.reason", LONGEST_REASON));
         }
+        mapper.lock(me.centreId(), sitting.id());
         LineKey handIn = Works.sheet(sitting).handIn();
-        return append(
-                me,
-                sitting,
-                NewEntry.now(handIn, reason, standingKeys(sitting, handIn), key, "desk")
-                        .asStrike(),
-                text(reason));
+        List<LineKey> ended = Stream.of(StaffLine.STOPPED, handIn)
+                .filter(line -> !standing(sitting, line).isEmpty())
+                .toList();
+        if (ended.size() > 1) {
+            struck(me, sitting, ended.get(0), reason, key + "-" + ended.size());
+        }
+        return struck(me, sitting, ended.isEmpty() ? handIn : ended.get(ended.size() - 1), reason, key);
+    }
+
+    private Outcome struck(SignedIn me, Sitting sitting, LineKey line, String reason, String key) {
+        var entry = NewEntry.now(line, reason, standingKeys(sitting, line), key, "desk");
+        return append(me, sitting, entry.asStrike(), text(reason));
+    }
+
+    /** Stops a sitting at once, for safety: its apprentice can write nothing more, and is not competent by it. */
+    @Transactional
+    public Outcome stop(SignedIn me, Sitting sitting, String reason, String key) {
+        return staff(me, sitting, StaffLine.STOPPED, reason, null, key);
     }
 
     /** Lets entries count that came after the hand-in though they were written before it. */
@@ -304,6 +318,11 @@ public class Entries {
                 && !entry.line().equals(StaffLine.FLAG)
                 && !entry.line().equals(StaffLine.RETURNED)) {
             return Optional.of(Said.of(apprentice ? "sitting.closed" : "marking.released"));
+        }
+        List<Entry> stopped =
+                apprentice && ofTask && state.handedIn() && !late ? standing(sitting, StaffLine.STOPPED) : List.of();
+        if (!stopped.isEmpty()) {
+            return Optional.of(Said.of("sitting.stopped", stopped.get(0).written()));
         }
         boolean handsIn = entry.line().line().equals(HandIn.DONE) && isHandIn(sitting, entry.line());
         if (apprentice && handsIn && entry.strike()) {

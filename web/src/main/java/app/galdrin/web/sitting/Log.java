@@ -132,6 +132,11 @@ public final class Log {
         return overrides;
     }
 
+    /** Why the instructor has stopped the sitting, where he has. */
+    public Optional<String> stopped() {
+        return at(StaffLine.STOPPED).map(Entry::written);
+    }
+
     /** Whether, since anything was last read on it, someone has said that this reference stands. */
     boolean saidToStand() {
         int read = entries.stream()

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * entries makes it anew.
  *
  * @param apprenticeEntries how many entries apprentices have written; staff's have a limit of their own
- * @param handedInAt when the sheet was handed in; null before, and again once it is given back
+ * @param handedInAt when the sheet was handed in or stopped; null before, and again once it is given back
  * @param lateWaiting entries that came after the hand-in and wait for the instructor
  */
 public record SittingState(
@@ -55,12 +55,16 @@ public record SittingState(
                 ofTask && byApprentice ? line.round() : lastRound,
                 e.receivedAt(),
                 line.equals(StaffLine.FLAG) ? !e.isStrike() && e.written().equals(StaffLine.RAISED) : flagged,
-                line.equals(handIn) && !e.late() ? (e.isStrike() ? null : e.receivedAt()) : handedInAt,
+                ends(e, handIn) ? (e.isStrike() ? null : e.receivedAt()) : handedInAt,
                 lateWaiting(e),
                 line.equals(StaffLine.EXTRA_TIME) && !e.isStrike() ? extraMinutes + number(e.value()) : extraMinutes,
                 line.equals(StaffLine.BAY) && !e.isStrike() ? Integer.valueOf(number(e.value())) : bay,
                 line.equals(StaffLine.SIGN) ? !e.isStrike() : signed && !changesMarks,
                 line.equals(StaffLine.RELEASE) ? e.receivedAt() : line.equals(StaffLine.RETURNED) ? null : releasedAt);
+    }
+
+    private static boolean ends(Entry e, LineKey handIn) {
+        return e.line().equals(StaffLine.STOPPED) || e.line().equals(handIn) && !e.late();
     }
 
     private int lateWaiting(Entry e) {

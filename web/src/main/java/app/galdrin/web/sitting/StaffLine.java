@@ -29,6 +29,9 @@ public final class StaffLine {
     /** The verifier gives the marks back; the text is the reason. They are signed and released anew. */
     public static final LineKey RETURNED = LineKey.of(STAFF, "returned");
 
+    /** The instructor has stopped the sitting at once; the text is the reason. It is over, and nobody is competent by it. */
+    public static final LineKey STOPPED = LineKey.of(STAFF, "stopped");
+
     public static final LineKey SIGN = LineKey.of(MARK, "sign");
     public static final LineKey RELEASE = LineKey.of(MARK, "release");
 

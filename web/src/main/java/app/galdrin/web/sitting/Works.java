@@ -128,7 +128,8 @@ public class Works {
     /** The same of a log, done in so many minutes if that is known. */
     static MarkSheet markSheet(KnownReferences known, Log log, OptionalDouble minutes, References references) {
         var wrote = new Answers(log.answers().standing(), minutes);
-        return Marker.mark(known, wrote, references).with(log.overrides());
+        MarkSheet marked = Marker.mark(known, wrote, references).with(log.overrides());
+        return log.stopped().map(marked::stopped).orElse(marked);
     }
 
     /** From the beginning to the hand-in that stands, by the clocks of the devices; what was given beyond the limit is taken off. */

@@ -6,6 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.Centre;
@@ -181,6 +183,42 @@ class SittingsTest {
         assertEquals(1, done.stream().filter(Optional::isEmpty).count(), "one of the two came too late: " + done);
         assertEquals(done.get(0).isEmpty(), now().state().released());
         assertEquals(signed, sheets.stored(now()).orElseThrow().total());
+    }
+
+    /** At once and for safety: nothing more is written, nobody is competent by it, and what was written before it still arrives. */
+    @Test
+    void stopped_aSittingIsOver_andNobodyIsCompetentByIt() {
+        Instant before = Instant.now().minusSeconds(60);
+        refused("sitting.reason", entries.stop(centre.instructor(), now(), " ", key()));
+        assertThrows(NotThere.class, () -> entries.stop(me, now(), "let me out", key()));
+        stands(entries.stop(centre.instructor(), now(), "under a jacked vehicle", key()));
+        assertTrue(now().state().handedIn());
+        refused("sitting.stopped", write(FRONT, "1427"));
+        refused("sitting.stopped", write(HAND_IN, "done"));
+        stands(entries.write(
+                me, sitting, new NewEntry(FRONT_KEY, "1423.5", false, List.of(), key(), "phone", 7, before, 0)));
+        assertEquals(Optional.empty(), sheets.sign(centre.instructor(), now(), key()));
+        MarkSheet stored = sheets.stored(now()).orElseThrow();
+        assertFalse(stored.competent());
+        assertEquals(MarkSheet.STOPPED, stored.redo().get(0));
+        assertEquals(
+                Optional.of("under a jacked vehicle"),
+                stored.lines().get(0).override().map(MarkLine.Override::reason));
+        stands(entries.giveBack(centre.instructor(), now(), "it was another one", key()));
+        assertFalse(now().state().handedIn());
+        assertEquals(Optional.empty(), log().stopped());
+        stands(write(FRONT, "1426"));
+    }
+
+    /** Stopped, and handed in by a device that had not heard of it: both are given back together. */
+    @Test
+    void givenBack_itIsNeitherStoppedNorHandedIn() {
+        write(HAND_IN, "done");
+        stands(entries.stop(centre.instructor(), now(), "hands under the wheel", key()));
+        stands(entries.giveBack(centre.instructor(), now(), "talked over", key()));
+        assertFalse(now().state().handedIn());
+        stands(write(HAND_IN, "done"));
+        assertTrue(now().state().handedIn());
     }
 
     @Test

@@ -127,7 +127,14 @@ final class SheetMaker {
                         .orElse(key.step()))
                 .distinct()
                 .toList();
-        return new SheetPage(sitting, views, shown, Ids.next(), log.lastSeq(), disputed);
+        return new SheetPage(
+                sitting,
+                views,
+                shown,
+                Ids.next(),
+                log.lastSeq(),
+                disputed,
+                log.stopped().orElse(""));
     }
 
     private BlankSheets.Of asBlank() {

@@ -11,9 +11,16 @@ import java.util.UUID;
  * @param form names this showing of it, so that a form of it that is sent twice is written once
  * @param lastSeq how many entries the sitting had when it was shown
  * @param disputed lines on which two people wrote without seeing one another, named
+ * @param stopped why the instructor has stopped it; empty where he has not
  */
 public record SheetPage(
-        Sitting sitting, List<StepView> steps, String shown, UUID form, int lastSeq, List<String> disputed) {
+        Sitting sitting,
+        List<StepView> steps,
+        String shown,
+        UUID form,
+        int lastSeq,
+        List<String> disputed,
+        String stopped) {
 
     public boolean isShown(StepView step) {
         return step.id().equals(shown);

@@ -84,6 +84,7 @@ class MarkingController {
                 "askedAgain", sittings.findReferenceAgain(sitting, round).isPresent());
         model.addAttribute("round", round);
         model.addAttribute("returned", log.returned());
+        model.addAttribute("stopped", log.stopped().orElse(""));
         model.addAttribute("witnessed", witnessed.of(me, sitting, log));
         model.addAttribute("history", sheets.history(sitting));
         model.addAttribute("question", works.referenceQuestion(sitting));
@@ -278,7 +279,7 @@ class MarkingController {
     }
 
     /** What an instructor decides about a sitting, beside its marks. */
-    @PostMapping("/marking/{id}/{decision:give-back|admit|extra-time|move|again}")
+    @PostMapping("/marking/{id}/{decision:stop|give-back|admit|extra-time|move|again}")
     String decide(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
@@ -292,6 +293,7 @@ class MarkingController {
             return "redirect:/marking/" + sittings.sitAgain(me, sitting);
         }
         Entries.Outcome outcome = switch (decision) {
+            case "stop" -> entries.stop(me, sitting, reason, key);
             case "give-back" -> entries.giveBack(me, sitting, reason, key);
             case "admit" -> entries.admitLate(me, sitting, reason, key);
             case "extra-time" -> entries.giveTime(me, sitting, number, reason, key);
