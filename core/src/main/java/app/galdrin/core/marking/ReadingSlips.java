@@ -24,6 +24,7 @@ import java.util.stream.IntStream;
 import org.hipparchus.linear.EigenDecompositionSymmetric;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
 import org.hipparchus.special.Gamma;
 
 /**
@@ -70,6 +71,9 @@ final class ReadingSlips {
         this.own = worked();
         List<FigureId> both = new ArrayList<>();
         for (FigureId figure : measure.procedure().sees()) {
+            if (!measure.steering().leaves(figure)) {
+                continue; // which wheel holds how much of the total is nobody's reading
+            }
             Optional<Estimate> there = of.found().mean(measure, 0, figure);
             if (there.isPresent() && own.stream().allMatch(repeat -> repeat.containsKey(figure))) {
                 reference.put(figure, there.get());
@@ -107,16 +111,41 @@ final class ReadingSlips {
             return found;
         }
         Distance distance = new Distance(covariance());
-        double now = distance.of(differences(values((i, read) -> read)));
+        double[] asRead = differences(values((i, read) -> read));
+        double now = distance.of(asRead);
         List<Way> ways = ways();
         double fall = FALL + 2 * Math.log(Math.max(1, ways.size() / (double) FEW));
         for (Way way : ways) {
             double left = distance.of(differences(way.putRight()));
-            if (now - left >= fall && distance.honest(left)) {
+            if (now - left >= fall && distance.honest(left, 0)) {
                 found.computeIfAbsent(way.slip(), s -> new TreeSet<>()).addAll(moved(way));
             }
         }
+        if (found.isEmpty()) {
+            turned(distance, asRead, fall, found);
+        }
         return found;
+    }
+
+    /** Slips of an unknown amount fit more than those that leave none to choose, and are asked where none of those fits. */
+    private void turned(Distance distance, double[] asRead, double fall, Map<String, Set<FigureId>> found) {
+        for (Slip slip : of.assignment().slips(measure)) {
+            Map<FigureId, Integer> turned = slip.turned();
+            if (turned.isEmpty() || !figures.containsAll(turned.keySet())) {
+                continue;
+            }
+            for (Predicate<Integer> made : repeats()) {
+                double[] one = IntStream.range(0, asRead.length)
+                        .mapToDouble(i -> made.test(i / figures.size())
+                                ? turned.getOrDefault(figures.get(i % figures.size()), 0)
+                                : 0)
+                        .toArray();
+                double explained = distance.along(one, asRead);
+                if (explained >= fall && distance.honest(distance.of(asRead) - explained, 1)) {
+                    found.computeIfAbsent(slip.key(), s -> new TreeSet<>()).addAll(turned.keySet());
+                }
+            }
+        }
     }
 
     /** Of every figure in every repeat; what no longer comes to anything is no number. */
@@ -251,17 +280,33 @@ final class ReadingSlips {
         }
 
         double of(double[] differences) {
-            double sum = 0;
-            for (int i = 0; i < directions; i++) {
-                double along = doubt.getEigenvector(i).dotProduct(MatrixUtils.createRealVector(differences));
-                sum += along * along / doubt.getEigenvalue(i);
-            }
+            double sum = product(differences, differences);
             return Double.isNaN(sum) ? Double.POSITIVE_INFINITY : sum;
         }
 
-        /** Whether honest hands leave as much in one of a thousand cases or more. */
-        boolean honest(double left) {
-            return left < Double.POSITIVE_INFINITY && Gamma.regularizedGammaQ(directions / 2.0, left / 2) >= SELDOM;
+        /** How much of the differences' chi-squared goes away with the best amount of a pattern; 0 where there is no telling. */
+        double along(double[] pattern, double[] differences) {
+            double both = product(pattern, differences);
+            double explained = both * both / product(pattern, pattern);
+            return Double.isFinite(explained) ? explained : 0;
+        }
+
+        private double product(double[] one, double[] other) {
+            RealVector first = MatrixUtils.createRealVector(one);
+            RealVector second = MatrixUtils.createRealVector(other);
+            double sum = 0;
+            for (int i = 0; i < directions; i++) {
+                RealVector direction = doubt.getEigenvector(i);
+                sum += direction.dotProduct(first) * direction.dotProduct(second) / doubt.getEigenvalue(i);
+            }
+            return sum;
+        }
+
+        /** Whether honest hands leave as much in one of a thousand cases or more, when so many amounts were chosen to fit. */
+        boolean honest(double left, int chosen) {
+            return left < Double.POSITIVE_INFINITY
+                    && directions > chosen
+                    && Gamma.regularizedGammaQ((directions - chosen) / 2.0, Math.max(0, left) / 2) >= SELDOM;
         }
     }
 }

@@ -16,6 +16,7 @@ public enum Drill implements Keyed {
     LEAN("lean"),
     SWEEP("sweep"),
     REPEATS("repeats"),
+    STEERING("steering"),
     WHICH_WAY("whichWay"),
     LIMITS("limits");
 

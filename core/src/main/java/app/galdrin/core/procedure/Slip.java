@@ -50,6 +50,14 @@ public interface Slip {
         return List.of();
     }
 
+    /**
+     * The figures that it turns as they are read, all by one amount that nobody knows, and which way each: 1 or −1. Empty where it is none of
+     * the vehicle's.
+     */
+    default Map<FigureId, Integer> turned() {
+        return Map.of();
+    }
+
     /** Whether it can only have been made on both sides of the vehicle at once. */
     default boolean ofBothSides() {
         return false;

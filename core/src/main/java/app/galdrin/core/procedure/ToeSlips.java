@@ -5,6 +5,7 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.spec.VehicleGeometry;
 import com.google.auto.service.AutoService;
@@ -29,7 +30,8 @@ public final class ToeSlips implements SlipList {
                 new Skew("skewAdded", 2),
                 new WrongBaseline(),
                 new TwiceOneWheel(),
-                new DoublingForgotten());
+                new DoublingForgotten(),
+                new SteeringNotStraight());
     }
 
     private static boolean tells(Procedure procedure, Measurand measurand) {
@@ -170,6 +172,32 @@ public final class ToeSlips implements SlipList {
                                 return way;
                             }))
                     .toList();
+        }
+    }
+
+    /** The steering turned while toe was read: what it adds to one front wheel it takes from the other, and the total keeps. */
+    private static final class SteeringNotStraight implements Slip {
+        private static final FigureId LEFT = FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT);
+        private static final FigureId RIGHT = FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT);
+
+        @Override
+        public String key() {
+            return "steeringNotStraight";
+        }
+
+        @Override
+        public Drill drill() {
+            return Drill.STEERING;
+        }
+
+        @Override
+        public boolean concerns(Procedure procedure) {
+            return procedure.sees().containsAll(List.of(LEFT, RIGHT));
+        }
+
+        @Override
+        public Map<FigureId, Integer> turned() {
+            return Map.of(LEFT, 1, RIGHT, -1);
         }
     }
 

@@ -197,13 +197,21 @@ public final class Proof {
     private static void readingSlip(Tally tally, Sat sat, int round) {
         Measure measure = sat.subject.measure();
         List<Slip> slips = Slips.of(measure.procedure()).stream()
-                .filter(slip -> slip.corrected(setting(sat), Map.of()).isPresent())
+                .filter(slip -> slip.corrected(setting(sat), Map.of()).isPresent()
+                        || sat.truth
+                                        .figures()
+                                        .keySet()
+                                        .containsAll(slip.turned().keySet())
+                                && !slip.turned().isEmpty())
                 .toList();
         if (slips.isEmpty()) {
             return;
         }
         Slip slip = slips.get(round % slips.size());
         Map<FigureId, Estimate> before = means(sat);
+        if (!slip.turned().isEmpty()) {
+            sat.readTurned(slip.turned());
+        }
         for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
             Map<String, Double> read = sat.answers().readings(measure, 0).get(repeat - 1);
             Map<String, Double> misread = misread(slip, setting(sat), read);

@@ -34,6 +34,9 @@ final class Sat {
         EACH_WHEEL
     }
 
+    /** A steering that nobody has looked at stands as far off as this, rad. */
+    private static final double MOST_TURNED = Math.toRadians(2);
+
     final Subject subject;
     final Truth truth;
     private final RandomGenerator random;
@@ -66,26 +69,37 @@ final class Sat {
         var apprentice = new HonestHands(clumsiness, random);
         var instructor = new HonestHands(1, random);
         for (Measure measure : subject.measures()) {
-            read(wrote, measure, 0, measure.repeats(), apprentice);
-            read(found, measure, 0, measure.repeats(), instructor);
+            read(wrote, truth, measure, 0, measure.repeats(), apprentice);
+            read(found, truth, measure, 0, measure.repeats(), instructor);
         }
         return this;
+    }
+
+    /** The apprentice reads again, all of these figures turned by one amount, each its way. */
+    void readTurned(Map<FigureId, Integer> ways) {
+        double amount = MOST_TURNED * (2 * random.nextDouble() - 1);
+        Map<FigureId, Double> figures = new HashMap<>(truth.figures());
+        ways.forEach((figure, way) -> figures.merge(figure, way * amount, Double::sum));
+        for (Measure measure : subject.measures()) {
+            read(wrote, new Truth(figures), measure, 0, measure.repeats(), new HonestHands(clumsiness, random));
+        }
     }
 
     /** The instructor reads the vehicle as left; called again, once more with everything set up anew. */
     Sat leave() {
         Map<LineKey, Written> into = left.isEmpty() ? left : leftAgain;
         for (Measure measure : subject.round().measures()) {
-            read(into, measure, 1, measure.repeats(), new HonestHands(1, random));
+            read(into, truth, measure, 1, measure.repeats(), new HonestHands(1, random));
         }
         return this;
     }
 
-    private void read(Map<LineKey, Written> into, Measure measure, int round, int repeats, HonestHands hands) {
+    private void read(
+            Map<LineKey, Written> into, Truth state, Measure measure, int round, int repeats, HonestHands hands) {
         for (Choice choice : measure.procedure().choices()) {
             into.put(new LineKey(measure.id(), choice.id(), 0, round), Written.text(choice.usual()));
         }
-        Laid laid = measure.procedure().lay(truth, measure.procedure().asUsual(bay), hands);
+        Laid laid = measure.procedure().lay(state, measure.procedure().asUsual(bay), hands);
         for (int repeat = 1; repeat <= repeats; repeat++) {
             Map<String, Double> read = laid.read();
             for (Place place : measure.procedure().places(measure.figures())) {

@@ -4,11 +4,19 @@ import static app.galdrin.core.Vehicles.truth;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.Vehicles;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Steering;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -19,6 +27,7 @@ import java.util.function.BiFunction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Slips in taking readings, told from what lies between an apprentice's figures and the reference's, on random vans. */
 class ReadingSlipsTest {
@@ -119,6 +128,61 @@ class ReadingSlipsTest {
             told += far && named(bench, "toe").contains("frontRearSwapped") ? 1 : 0;
         }
         assertTrue(moved > VANS / 2 && told >= 0.97 * moved, told + " of " + moved + " of " + VANS);
+    }
+
+    private static Truth steered(Truth truth, double degrees) {
+        Map<FigureId, Double> figures = new HashMap<>(truth.figures());
+        figures.merge(FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT), Math.toRadians(degrees), Double::sum);
+        figures.merge(FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT), -Math.toRadians(degrees), Double::sum);
+        return new Truth(figures);
+    }
+
+    /** One wheel has what the other lacks, and the total is right. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.5, -0.5})
+    void aTurnedSteering_isNamed_onTheWheels_andNotOnTheTotal(double degrees) {
+        var random = new SplittableRandom(4);
+        int told = 0;
+        for (int i = 0; i < VANS; i++) {
+            Truth truth = van(random);
+            Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                    .referenceByHand(truth, random)
+                    .readByHand(steered(truth, degrees), random);
+            Set<String> named = named(bench, "toe");
+            if (named.equals(Set.of("steeringNotStraight"))) {
+                told++;
+                assertEquals(
+                        List.of(
+                                List.of(),
+                                List.of(Set.of("steeringNotStraight")),
+                                List.of(Set.of("steeringNotStraight"))),
+                        bench.evidence("toe.reading", Evidence.Reading.class).stream()
+                                .map(Evidence.Reading::slips)
+                                .toList());
+            }
+        }
+        // of the rest the other wheel's toe happens to be what is read here, or the same the other way
+        assertTrue(told >= 0.75 * VANS, told + " of " + VANS);
+    }
+
+    /** Where one wheel is squared by hand nobody reads how the total is shared out, and no slip is looked for in it. */
+    @Test
+    void whereOneWheelIsSquared_theShareOfTheWheelsSaysNothing() {
+        var random = new SplittableRandom(5);
+        Practical full = Bench.fullFront(DecisionRule.SIMPLE).practical();
+        List<FigureId> total = List.of(FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT));
+        Practical squared = full.with(full.steps().stream()
+                .map(s -> s instanceof Measure m && m.id().equals("toe")
+                        ? new Measure(m.id(), m.procedure(), total, m.repeats(), m.taught(), Steering.SQUARED)
+                        : s)
+                .toList());
+        for (int i = 0; i < VANS; i++) {
+            Truth truth = van(random);
+            Bench bench = Bench.of(squared, Vehicles.van())
+                    .referenceByHand(truth, random)
+                    .readByHand(steered(truth, 0.7), random);
+            assertEquals(Set.of(), named(bench, "toe"), "van " + i);
+        }
     }
 
     private static String other(String place) {

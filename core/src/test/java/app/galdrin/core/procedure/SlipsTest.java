@@ -51,8 +51,8 @@ class SlipsTest {
             value = {
                 "plates, firstRepeatOnly frontRearSwapped inchesUnconverted methodSign minutesAsDecimals mmForDegrees oneWheelForTotal wrongBaseline",
                 "longBars, doublingForgotten firstRepeatOnly frontRearSwapped inchesUnconverted methodSign minutesAsDecimals mmForDegrees oneWheelForTotal wrongBaseline",
-                "strings, firstRepeatOnly frontRearSwapped gapsUnconverted inchesUnconverted leftRightSwapped methodSign minutesAsDecimals mmForDegrees oneWheelForTotal skewAdded skewLeftOut twiceOneWheel wrongBaseline",
-                "rearString, firstRepeatOnly frontRearSwapped inchesUnconverted leftRightSwapped methodSign minutesAsDecimals mmForDegrees oneWheelForTotal twiceOneWheel wrongBaseline",
+                "strings, firstRepeatOnly frontRearSwapped gapsUnconverted inchesUnconverted leftRightSwapped methodSign minutesAsDecimals mmForDegrees oneWheelForTotal skewAdded skewLeftOut steeringNotStraight twiceOneWheel wrongBaseline",
+                "rearString, firstRepeatOnly frontRearSwapped inchesUnconverted leftRightSwapped methodSign minutesAsDecimals mmForDegrees oneWheelForTotal steeringNotStraight twiceOneWheel wrongBaseline",
                 "inclinometerZeroed, firstRepeatOnly leftRightSwapped methodSign minutesAsDecimals",
                 "inclinometer, firstRepeatOnly floorIgnored floorWrongWay leftRightSwapped methodSign minutesAsDecimals",
                 "inclinometer90, firstRepeatOnly floorIgnored floorWrongWay leftRightSwapped methodSign minutesAsDecimals ninetyAsCamber",
@@ -130,6 +130,7 @@ class SlipsTest {
                     || slip.mistaken(strings.standing()).isPresent();
             int kinds = (ofWhatIsTaken ? 1 : 0)
                     + (slip.key().equals("markMiscounted") ? 1 : 0)
+                    + (slip.turned().isEmpty() ? 0 : 1)
                     + (slip.repeatsUsed(List.of(read, read)).isEmpty() ? 0 : 1)
                     + (slip.altered(strings, Map.of(TOTAL, 0.1, LEFT, 0.05, RIGHT, 0.05))
                                     .isEmpty()

@@ -95,7 +95,7 @@ class PastBlockTest {
         assertTrue(known.remove(WITHIN_DOUBT));
         known.removeAll(named("true"));
         assertEquals(Set.of(), known, "made by nobody, or not recognised");
-        assertEquals(Set.of("leftRightSwapped"), named("l.aspect = 'reading'"), "as readings were written down");
+        assertEquals(Set.of("leftRightSwapped", "steeringNotStraight"), named("l.aspect = 'reading'"), "as was read");
         String rewritten = """
                 select count(*) from task_version t
                 join sitting i on i.centre_id = t.centre_id and i.task_id = t.id

@@ -109,6 +109,12 @@ class PastBlock {
     /** Places in the list of those who leave the vehicle outside: they turned its rods the wrong way. */
     private static final Set<Integer> LEFT_OUTSIDE = Set.of(4, 11);
 
+    /** Place of one who does everything right, with the steering turned. */
+    private static final int STEERED = 0;
+
+    /** Deg; the other way on the right. */
+    private static final double STEERED_BY = 0.35;
+
     private final People people;
     private final Tasks tasks;
     private final Sittings sittings;
@@ -255,6 +261,11 @@ class PastBlock {
         return state(2.9, 3.6, -0.4, -0.4, toeLeft, -0.04);
     }
 
+    /** The vehicle as it stands while somebody reads it as found, by his place in the list. */
+    private static Truth foundBy(int person) {
+        return person == STEERED ? state(2.9, 3.6, 0.4, -0.55, 0.33 + STEERED_BY, -0.08 - STEERED_BY) : found();
+    }
+
     /** The vehicle as somebody leaves it, by his place in the list. */
     private static Truth leftBy(int person) {
         if (person == NAMES.size() - 1) {
@@ -287,7 +298,7 @@ class PastBlock {
         var opening = tasks.current(instructor.centreId(), task).orElseThrow();
         Sitting sitting = sittings.sitting(instructor, sittings.begin(opening, person, BAY));
         new DemoApprentice(entries, works, people.session(instructor.centreId(), person), sitting, SEED + 10L * i)
-                .doAll(HABITS.get(i), found(), leftBy(i));
+                .doAll(HABITS.get(i), foundBy(i), leftBy(i));
         return sittings.sitting(instructor, sitting.id());
     }
 
