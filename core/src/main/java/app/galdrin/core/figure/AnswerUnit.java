@@ -11,7 +11,8 @@ import app.galdrin.core.quantity.Unit;
 public enum AnswerUnit implements Keyed {
     DEGREES("deg", Quantity.ANGLE, Unit.DEG, 0.01),
     DEGREES_MINUTES("degMin", Quantity.ANGLE, Unit.DEG, 1 / 60.0),
-    MILLIMETRES("mm", Quantity.LENGTH, Unit.MM, 0.1);
+    MILLIMETRES("mm", Quantity.LENGTH, Unit.MM, 0.1),
+    HALF_MILLIMETRES("mmHalf", Quantity.LENGTH, Unit.MM, 0.5);
 
     private final String key;
     private final Quantity quantity;

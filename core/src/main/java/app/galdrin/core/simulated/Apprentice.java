@@ -199,8 +199,10 @@ public final class Apprentice {
 
     /** An answer in its unit, to the place it is written to. */
     private static String worked(AnswerUnit unit, double value) {
-        return QuantityFormat.decimal(value, unit == AnswerUnit.MILLIMETRES ? 1 : 2, true)
-                + (unit == AnswerUnit.DEGREES_MINUTES ? "°" : "");
+        if (unit.quantity() == Quantity.LENGTH) {
+            return QuantityFormat.decimal(Math.rint(value / unit.step()) * unit.step(), 1, true);
+        }
+        return QuantityFormat.decimal(value, 2, true) + (unit == AnswerUnit.DEGREES_MINUTES ? "°" : "");
     }
 
     // ---- judging

@@ -7,8 +7,13 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.Vehicles;
+import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Work;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
@@ -115,6 +120,32 @@ class WorkingMarkerTest {
         assertEquals(1, credit(bench, "toe.front.left"), "0.3 for 0.298");
         bench.write("work/toe.front.left/0/0", "0");
         assertEquals(0, credit(bench, "toe.front.left"), "a whole degree has no room of half a degree");
+    }
+
+    /** Right within one step of what was asked, half within two: whoever writes to halves where he may loses nothing by it. */
+    @ParameterizedTest
+    @CsvSource({
+        "MILLIMETRES,0.04,1",
+        "MILLIMETRES,0.4,0",
+        "HALF_MILLIMETRES,0.4,1",
+        "HALF_MILLIMETRES,-0.9,0.5",
+        "HALF_MILLIMETRES,1.6,0"
+    })
+    void millimetres_areJudgedAtThePlaceTheTaskAllows(AnswerUnit unit, double off, double credit) {
+        Practical full = read().practical();
+        var total = figure("totalToe.front");
+        Bench bench = Bench.of(
+                        full.with(full.steps().stream()
+                                .map(s -> s instanceof Work w
+                                        ? new Work(w.id(), List.of(new Work.Item(total, "toe", unit)))
+                                        : s)
+                                .toList()),
+                        Vehicles.van())
+                .read(MarkerTest.FOUND);
+        bench.write("work/totalToe.front/0/0", "0");
+        double honest = working(bench, "totalToe.front").honest();
+        bench.write("work/totalToe.front/0/0", String.format(Locale.ROOT, "%.1f", honest + off));
+        assertEquals(credit, working(bench, "totalToe.front").credit(), honest + " and " + off);
     }
 
     @Test
