@@ -49,10 +49,11 @@ public class MarkBenchmark {
 
     @Setup
     public void read() throws IOException {
-        var pack = (TaskPack.Reading.Read)
-                TaskPack.read(Files.readString(HERE.resolve(sitting.equals("toe") ? "toe.json" : "task.json")));
+        boolean toe = sitting.equals("toe");
+        var pack =
+                (TaskPack.Reading.Read) TaskPack.read(Files.readString(HERE.resolve(toe ? "toe.json" : "task.json")));
         writer = new MarksWriter(pack.pack().assignment(), fault -> fault.code().key(), false);
-        List<String> lines = Files.readAllLines(HERE.resolve("sittings.ndjson"));
+        List<String> lines = Files.readAllLines(HERE.resolve(toe ? "toe.ndjson" : "sittings.ndjson"));
         String line = lines.stream()
                 .filter(l -> l.startsWith("{\"id\":\"" + sitting + "\""))
                 .findFirst()
