@@ -43,13 +43,17 @@ public final class AsLeftMarker implements AspectMarker {
             for (FigureId figure : of.assignment().figuresAndDifferences(measure)) {
                 of.assignment()
                         .limits(figure)
-                        .ifPresent(limits -> evidence.add(evidence(of, measure, last, figure, limits)));
+                        .ifPresent(limits -> evidence.add(evidence(of, round, measure, last, figure, limits)));
             }
         }
         return evidence.isEmpty() ? List.of(new Evidence.Missing(Evidence.Lack.AS_LEFT_LIMITS, "")) : evidence;
     }
 
-    private static Evidence evidence(Case of, Measure measure, int round, FigureId figure, Limits limits) {
+    private static Evidence evidence(
+            Case of, Round asked, Measure measure, int round, FigureId figure, Limits ofSheet) {
+        // how alike the sides have to be is the sheet's to say, and what it prefers of that is nought
+        boolean aimed = asked.aim() < Round.INSIDE && measure.figures().contains(figure);
+        Limits limits = aimed ? ofSheet.within(asked.aim() / (double) Round.INSIDE) : ofSheet;
         Optional<Estimate> first = of.left().mean(measure, round, figure);
         if (first.isEmpty()) {
             return new Evidence.Missing(Evidence.Lack.AS_LEFT_REFERENCE, figure.key());
@@ -73,6 +77,7 @@ public final class AsLeftMarker implements AspectMarker {
                 of.practical().rule(),
                 judgement.zone(),
                 again,
-                judgement.zone() != Zone.OUTSIDE && judgement.accepted());
+                judgement.zone() != Zone.OUTSIDE && judgement.accepted(),
+                aimed);
     }
 }

@@ -360,6 +360,7 @@ public sealed interface Evidence {
      * The instructor's own as-left figure judged against the sheet.
      *
      * @param again whether it is the mean of two readings, because the first left it in doubt
+     * @param aimed whether the task asks to come nearer to what the sheet prefers than its limits, and {@code limits} are those
      */
     record AsLeft(
             FigureId figure,
@@ -368,7 +369,8 @@ public sealed interface Evidence {
             DecisionRule rule,
             Zone zone,
             boolean again,
-            boolean accepted)
+            boolean accepted,
+            boolean aimed)
             implements Evidence {
         @Override
         public double credit() {

@@ -31,6 +31,22 @@ public record Limits(OptionalDouble min, OptionalDouble preferred, OptionalDoubl
         return new Limits(OptionalDouble.of(min), OptionalDouble.of(preferred), OptionalDouble.of(max));
     }
 
+    /**
+     * As near to the preferred value: limits a share of the way from it to these.
+     *
+     * @param share above 0 up to 1; of limits without a value to aim at nothing is nearer than they are
+     */
+    public Limits within(double share) {
+        OptionalDouble aim = target();
+        return aim.isEmpty()
+                ? this
+                : new Limits(nearer(min, aim.getAsDouble(), share), aim, nearer(max, aim.getAsDouble(), share));
+    }
+
+    private static OptionalDouble nearer(OptionalDouble limit, double aim, double share) {
+        return limit.isEmpty() ? limit : OptionalDouble.of(aim + share * (limit.getAsDouble() - aim));
+    }
+
     /** The value to aim at, in the unit of the limits: preferred, else the middle of both limits, if there are two. */
     public OptionalDouble target() {
         if (preferred.isPresent() || min.isEmpty() || max.isEmpty()) {

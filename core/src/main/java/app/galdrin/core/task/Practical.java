@@ -274,7 +274,7 @@ public record Practical(
         }
         return step instanceof Round r
                 ? new Round(
-                        r.id(), r.measures().stream().map(Practical::ordered).toList(), r.most())
+                        r.id(), r.measures().stream().map(Practical::ordered).toList(), r.most(), r.aim())
                 : step;
     }
 

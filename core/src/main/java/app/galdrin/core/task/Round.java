@@ -17,8 +17,13 @@ import tools.jackson.core.JsonGenerator;
  *
  * @param measures what is read again after every adjustment; their ids are their own
  * @param most how many rounds there can be, 1 to {@link Practical#MOST_ROUNDS}
+ * @param aim how near to the preferred value the vehicle has to be left: percent of the way from there to the limit, {@value #LEAST_AIM} to
+ *     {@value #INSIDE}, at which inside is enough
  */
-public record Round(String id, List<Measure> measures, int most) implements Step {
+public record Round(String id, List<Measure> measures, int most, int aim) implements Step {
+
+    public static final int INSIDE = 100;
+    public static final int LEAST_AIM = 5;
 
     /** The line that ends a round or asks for another. */
     public static final String NEXT = "next";
@@ -46,6 +51,11 @@ public record Round(String id, List<Measure> measures, int most) implements Step
         measures = List.copyOf(measures);
     }
 
+    /** After which inside is enough. */
+    public Round(String id, List<Measure> measures, int most) {
+        this(id, measures, most, INSIDE);
+    }
+
     @Override
     public StepKind kind() {
         return StepKind.ROUND;
@@ -70,7 +80,7 @@ public record Round(String id, List<Measure> measures, int most) implements Step
 
     @Override
     public Round by(UnaryOperator<Procedure> change) {
-        return new Round(id, measures.stream().map(m -> m.by(change)).toList(), most);
+        return new Round(id, measures.stream().map(m -> m.by(change)).toList(), most, aim);
     }
 
     @Override
@@ -97,6 +107,9 @@ public record Round(String id, List<Measure> measures, int most) implements Step
     @Override
     public void write(JsonGenerator json) {
         json.writeNumberProperty("most", most);
+        if (aim != INSIDE) {
+            json.writeNumberProperty("aim", aim);
+        }
         json.writeArrayPropertyStart("measures");
         for (Measure measure : measures) {
             json.writeStartObject();
@@ -108,11 +121,15 @@ public record Round(String id, List<Measure> measures, int most) implements Step
     }
 
     static Round read(String id, JsonObject json, TaskFaults faults) {
-        faults.only(json, Set.of("id", "kind", "most", "measures"));
+        faults.only(json, Set.of("id", "kind", "most", "aim", "measures"));
         List<Measure> measures = new ArrayList<>();
         for (JsonObject measure : faults.objects(json, "measures", MOST_MEASURES)) {
             measures.add(Measure.read(TaskDocument.id(measure, faults), measure, faults));
         }
-        return new Round(id, measures, faults.whole(json, "most", 1, Practical.MOST_ROUNDS, 1));
+        return new Round(
+                id,
+                measures,
+                faults.whole(json, "most", 1, Practical.MOST_ROUNDS, 1),
+                faults.whole(json, "aim", LEAST_AIM, INSIDE, INSIDE));
     }
 }

@@ -8,8 +8,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.Vehicles;
 import app.galdrin.core.marking.MarkLine.Status;
 import app.galdrin.core.spec.Zone;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -58,6 +61,35 @@ class AsLeftMarkerTest {
         assertEquals(
                 status != Status.WAITING,
                 bench.evidence("adjust.asLeft", Evidence.AsLeft.class).stream().anyMatch(Evidence.AsLeft::again));
+    }
+
+    /** Camber may be from -0.9 to 0.1 and -0.4 is preferred: so many percent of the way are what the task accepts; the difference of the sides stays the sheet's. */
+    @ParameterizedTest
+    @CsvSource({
+        "100,-0.75,true,-0.9,0.1",
+        "80,-0.75,true,-0.8,0",
+        "50,-0.75,false,-0.65,-0.15",
+        "50,-0.5,true,-0.65,-0.15"
+    })
+    void theTask_saysHowNearToThePreferredValueIsEnough(
+            int aim, double camber, boolean accepted, double min, double max) {
+        Practical full = read().practical();
+        Bench bench = Bench.of(
+                        full.with(full.steps().stream()
+                                .map(s -> s instanceof Round r ? new Round(r.id(), r.measures(), r.most(), aim) : s)
+                                .toList()),
+                        Vehicles.van())
+                .leftAt(state(3.5, camber, camber, -0.04, -0.04))
+                .leftAgainAt(state(3.5, camber, camber, -0.04, -0.04));
+        for (Evidence.AsLeft left : bench.evidence("adjust.asLeft", Evidence.AsLeft.class)) {
+            boolean ofAWheel = left.figure().equals(figure("camber.front.left"));
+            assertEquals(aim < 100 && !left.figure().equals(figure("camberDifference.front")), left.aimed());
+            if (ofAWheel) {
+                assertEquals(accepted, left.accepted());
+                assertEquals(min, Math.toDegrees(left.limits().min().getAsDouble()), 1e-9);
+                assertEquals(max, Math.toDegrees(left.limits().max().getAsDouble()), 1e-9);
+            }
+        }
     }
 
     /** What is left inside on both sides can still differ by too much. */

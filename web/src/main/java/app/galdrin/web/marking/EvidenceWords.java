@@ -290,8 +290,10 @@ public class EvidenceWords {
     }
 
     private Told asLeft(Evidence.AsLeft e) {
-        String key = "evidence.asLeft." + (e.again() ? "again." : "") + (e.accepted() ? "accepted" : "refused");
-        return Told.of(
+        // what the sheet allows and the task does not is no matter of the sheet
+        boolean said = e.accepted() || e.aimed();
+        String key = "evidence.asLeft." + (e.again() ? "again." : "") + (said ? "accepted" : "refused");
+        Told told = Told.of(
                         words.name(e.figure()),
                         e.accepted(),
                         say(
@@ -300,6 +302,7 @@ public class EvidenceWords {
                                 say("zone." + e.zone().key())))
                 .with(ToleranceRule.of(
                         e.figure(), e.reference().value(), e.reference().doubt(), e.limits(), e.zone()));
+        return e.aimed() ? told.also(say("evidence.asLeft.aimed." + (e.accepted() ? "met" : "missed"))) : told;
     }
 
     private String say(String key, Object... args) {

@@ -94,7 +94,7 @@ class EvidenceJsonTest {
                     Optional.of("wrongWay")),
             new Evidence.Sequence(2, "rod.front.left", "camber.front.left"),
             new Evidence.NoMove("caster.front", Instead.NOTHING, Set.of(Instead.LOOK_FOR_THE_PART)),
-            new Evidence.AsLeft(TOE, OWN, ONE_SIDED, DecisionRule.SIMPLE, Zone.DOUBT_INSIDE, false, true));
+            new Evidence.AsLeft(TOE, OWN, ONE_SIDED, DecisionRule.SIMPLE, Zone.DOUBT_INSIDE, false, true, true));
 
     @Test
     void everyKindOfEvidence_isReadAsItWasStored() {

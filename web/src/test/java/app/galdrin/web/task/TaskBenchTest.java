@@ -17,6 +17,7 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Target;
@@ -182,6 +183,18 @@ class TaskBenchTest {
         form.remove("move");
         form.put("remove", "toe");
         assertTrue(bench(form).contains("value=\"prepare,camber,work,handIn\""));
+    }
+
+    /** How near is near enough is the task's to say, and its sheet says it to whoever adjusts. */
+    @Test
+    void aRound_saysHowNearIsEnough() {
+        Map<String, String> form = new LinkedHashMap<>();
+        form.put("start", "toe");
+        assertFalse(bench(form).contains("Inside is not enough here"));
+        form.put("aim.adjust", "60");
+        assertTrue(bench(form).contains("no more than 60 % of the way to the limit"));
+        form.put("title", "Near the middle");
+        assertEquals(60, set(form).of(Round.class).findFirst().orElseThrow().aim());
     }
 
     /** A figure that is a length on an axle comes on the bench like any other, answered in millimetres. */
@@ -352,6 +365,7 @@ class TaskBenchTest {
         "grades,'Merit 65, Pass 50'",
         "grades,50",
         "most.adjust,7",
+        "aim.adjust,4",
         "marks.toe.reading,101",
         "band.toe.reading.totalToe.front,wide"
     })

@@ -67,7 +67,7 @@ final class EvidenceWriter {
         } else if (evidence instanceof Evidence.AsLeft e) {
             is("asLeft").figure(e.figure()).value("reference", e.figure(), e.reference());
             limits(e.figure(), e.limits()).word("rule", e.rule()).word("zone", e.zone());
-            flag("again", e.again()).flag("accepted", e.accepted());
+            flag("again", e.again()).flag("accepted", e.accepted()).flag("aimed", e.aimed());
         } else if (evidence instanceof Evidence.Effect e) {
             effect(e);
         } else if (evidence instanceof Evidence.Move e) {

@@ -139,7 +139,7 @@ final class AdjustMaker {
         }
         Optional<RoundView.One> following =
                 begun < round.most() ? Optional.of(one(head, round, begun + 1)) : Optional.empty();
-        return new RoundView(head, rounds, following, round.most());
+        return new RoundView(head, rounds, following, round.most(), round.aim());
     }
 
     private RoundView.One one(StepView.Head head, Round round, int number) {

@@ -9,7 +9,7 @@ import java.util.Optional;
  * @param rounds those that have been begun
  * @param following the one after them, from which a script makes it without asking
  */
-public record RoundView(Head head, List<One> rounds, Optional<One> following, int most) implements StepView {
+public record RoundView(Head head, List<One> rounds, Optional<One> following, int most, int aim) implements StepView {
 
     /**
      * One round.

@@ -8,6 +8,7 @@ import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
 import app.galdrin.web.layout.KeyOf;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.Whole;
@@ -40,6 +41,7 @@ record BenchFields(
         String grades,
         Map<String, @Whole(least = 1, most = Practical.MOST_REPEATS) String> repeats,
         Map<String, @Whole(least = 1, most = Practical.MOST_ROUNDS) String> most,
+        Map<String, @Whole(least = Round.LEAST_AIM, most = Round.INSIDE) String> aim,
         Map<String, @Whole(least = 0, most = Criterion.MOST_MARKS) String> marks,
         Map<String, String> band) {
 
@@ -57,6 +59,7 @@ record BenchFields(
                 text(typed, "grades"),
                 under(typed, "repeats."),
                 under(typed, "most."),
+                under(typed, "aim."),
                 under(typed, "marks."),
                 under(typed, "band."));
     }

@@ -134,6 +134,7 @@ final class BenchFilled {
     private void round(Round round) {
         tick("roundsent." + round.id());
         put("most." + round.id(), String.valueOf(round.most()));
+        put("aim." + round.id(), String.valueOf(round.aim()));
         List<String> measured = practical.steps().stream()
                 .filter(Measure.class::isInstance)
                 .map(Step::id)

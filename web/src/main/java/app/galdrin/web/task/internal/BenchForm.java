@@ -298,7 +298,11 @@ final class BenchForm {
                 .filter(m -> typed.containsKey("again." + m.id()) || !typed.containsKey("roundsent." + id))
                 .map(m -> m.as(m.id() + "Again"))
                 .toList();
-        return new Round(id, again, whole("most." + id, fields.most().get(id), 2));
+        return new Round(
+                id,
+                again,
+                whole("most." + id, fields.most().get(id), 2),
+                whole("aim." + id, fields.aim().get(id), Round.INSIDE));
     }
 
     // ---- the marks
