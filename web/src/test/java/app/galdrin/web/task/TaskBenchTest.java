@@ -189,7 +189,11 @@ class TaskBenchTest {
     @Test
     void aRound_saysHowNearIsEnough() {
         Map<String, String> form = new LinkedHashMap<>();
-        form.put("start", "toe");
+        form.put("order", "toe,adjust,handIn");
+        form.put("kind.toe", "measure");
+        form.put("procedure.toe", "strings");
+        form.put("kind.adjust", "round");
+        form.put("kind.handIn", "handIn");
         assertFalse(bench(form).contains("Inside is not enough here"));
         form.put("aim.adjust", "60");
         assertTrue(bench(form).contains("no more than 60 % of the way to the limit"));
