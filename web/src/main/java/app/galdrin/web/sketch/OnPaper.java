@@ -13,6 +13,9 @@ public final class OnPaper {
     /** Height of a figure, as a share of the drawing's width. */
     private static final double FIGURE = 0.0175;
 
+    /** Of that, how high its digits are. */
+    private static final double DIGIT = 0.72;
+
     /** From a field to what stands beside it. */
     private static final double GAP = 3;
 
@@ -70,12 +73,13 @@ public final class OnPaper {
                 box.height(),
                 -box.width());
         path("between", "M%.1f %.1fH%.1f", box.x() + GAP, middle, right);
-        text("own", right, middle - (box.height() / 2 - 0.72 * size) / 2, "end", read.own());
-        text("ref", right, box.y() + box.height() - (box.height() / 2 - 0.72 * size) / 2, "end", read.reference());
+        double above = (box.height() / 2 - DIGIT * size) / 2;
+        text("own", right, middle - above, "end", read.own());
+        text("ref", right, box.y() + box.height() - above, "end", read.reference());
         boolean below = read.place().onLeft();
         double centre = box.x() + box.width() / 2;
         double over = box.y() - GAP;
-        double under = box.y() + box.height() + GAP + 0.72 * size;
+        double under = box.y() + box.height() + GAP + DIGIT * size;
         text("name", centre, below ? under : over, "middle", read.name());
         if (!read.slipped().isEmpty()) {
             double foot = below ? over : under;
