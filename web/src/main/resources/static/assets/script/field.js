@@ -1,6 +1,6 @@
 // One line of a sheet in the page: what it holds, what is said beside it, how it looks.
 
-export const LONGEST = 60;
+const LONGEST = 60;
 
 // the figure alone: no unit, no zeros at its end
 const plain = text => {
@@ -33,6 +33,8 @@ export class Field {
     const size = this.input.value.trim();
     return this.kind === 'sensed' && size && this.sense.value ? `${size}, ${this.sense.value}` : size;
   }
+
+  get tooLong() { return this.text.length > Number(this.input?.dataset.longest ?? LONGEST); }
 
   get lacksSense() { return this.kind === 'sensed' && this.input.value.trim() !== '' && !this.sense.value; }
 

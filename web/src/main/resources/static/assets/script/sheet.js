@@ -1,6 +1,6 @@
 // The sheet at the bay: shows one step at a time, writes each line as it is left, keeps everything until the server has it.
 import { Queue } from './queue.js';
-import { Field, LONGEST } from './field.js';
+import { Field } from './field.js';
 import { device, token } from './device.js';
 import { move } from './moves.js';
 
@@ -244,7 +244,7 @@ export const sheet = () => ({
 
   write(field) {
     const text = field.text;
-    if (text.length > LONGEST) { field.fault(this.say_.sayLong); this.say(this.say_.sayRefused, true); return; }
+    if (field.tooLong) { field.fault(this.say_.sayLong); this.say(this.say_.sayRefused, true); return; }
     if (field.same || (text === '' && !field.standing)) { field.clear(); this.keepDraft(field.line, null); return; }
     if (text === '') { field.show(field.standing); this.say(this.say_.sayEmpty); return; }
     if (field.lacksSense) { this.say(this.say_.saySense, true); return; }

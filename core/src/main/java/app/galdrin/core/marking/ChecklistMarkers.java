@@ -6,23 +6,55 @@ import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Step;
 import com.google.auto.service.AutoService;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
-/** Marks what was ticked. */
+/** Marks what was ticked, and the reasons that were asked for it. */
 abstract sealed class ChecklistMarkers implements AspectMarker {
 
     @Override
     public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
+        var list = (Checklist) step;
         boolean critical = aspect() == Aspect.CRITICAL;
-        return ((Checklist) step)
-                .items().stream()
-                        .filter(item -> item.critical() == critical)
-                        .<Evidence>map(item -> new Evidence.Item(
-                                item.id(),
-                                of.answers()
-                                        .at(LineKey.of(step.id(), item.id()))
-                                        .isPresent()))
-                        .toList();
+        List<Evidence> evidence = new ArrayList<>();
+        for (Checklist.Item item : list.items()) {
+            if (item.critical() == critical) {
+                evidence.add(new Evidence.Item(item.id(), isTicked(of, list, item), tooEarly(of, list, item)));
+            }
+            if (!critical && !item.why().isEmpty()) {
+                evidence.add(why(of, list, item));
+            }
+        }
+        return evidence;
+    }
+
+    private static LineKey line(Checklist list, Checklist.Item item) {
+        return LineKey.of(list.id(), item.id());
+    }
+
+    private static boolean isTicked(Case of, Checklist list, Checklist.Item item) {
+        return of.answers().at(line(list, item)).isPresent();
+    }
+
+    /** What is listed before an item that has its turn and was ticked after it; what was left out is missed by itself alone. */
+    private static Optional<String> tooEarly(Case of, Checklist list, Checklist.Item item) {
+        return list.items().stream()
+                .limit(item.inTurn() ? list.items().indexOf(item) : 0)
+                .filter(earlier -> of.answers().isBefore(line(list, item), line(list, earlier)))
+                .map(Checklist.Item::id)
+                .findFirst();
+    }
+
+    private static Evidence why(Case of, Checklist list, Checklist.Item item) {
+        Optional<String> answer = of.answers().text(LineKey.of(list.id(), item.whyLine()));
+        return new Evidence.Why(
+                item.id(),
+                answer,
+                item.why().stream()
+                        .map(reason -> new Evidence.Given(
+                                reason.words(), answer.filter(reason::isIn).isPresent()))
+                        .toList());
     }
 
     /** The lines that keep people whole. */

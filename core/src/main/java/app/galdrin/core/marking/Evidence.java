@@ -82,13 +82,36 @@ public sealed interface Evidence {
         }
     }
 
-    /** A line of a checklist. */
-    record Item(String item, boolean done) implements Evidence {
+    /**
+     * A line of a checklist.
+     *
+     * @param before what should have been done before it and was done after it, where the order matters
+     */
+    record Item(String item, boolean done, Optional<String> before) implements Evidence {
+        Item(String item, boolean done) {
+            this(item, done, Optional.empty());
+        }
+
         @Override
         public double credit() {
-            return done ? 1 : 0;
+            return done && before.isEmpty() ? 1 : 0;
         }
     }
+
+    /**
+     * Why a line of a checklist is done, as it was asked; every reason counts alike.
+     *
+     * @param answer as written
+     */
+    record Why(String item, Optional<String> answer, List<Given> reasons) implements Evidence {
+        @Override
+        public double credit() {
+            return reasons.stream().filter(Given::found).count() / (double) reasons.size();
+        }
+    }
+
+    /** A reason by the words that give it away, and whether one of them was found. */
+    record Given(List<String> words, boolean found) {}
 
     /**
      * A figure from the apprentice's own readings against the reference's.

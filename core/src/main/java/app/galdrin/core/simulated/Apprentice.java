@@ -43,6 +43,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 
 /**
  * Somebody who does a sheet with hands of his own and a habit that the marker should recognise. What he reads comes from the procedures'
@@ -94,9 +95,19 @@ public final class Apprentice {
     }
 
     public void tick(Checklist list, Habit habit) {
-        list.items().stream()
-                .filter(item -> !habit.leftOut().contains(item.id()))
-                .forEach(item -> pen.write(LineKey.of(list.id(), item.id()), "done"));
+        for (Checklist.Item item : list.items()) {
+            if (!habit.leftOut().contains(item.id())) {
+                pen.write(LineKey.of(list.id(), item.id()), AnswerType.Tick.DONE);
+                if (!item.why().isEmpty()) {
+                    pen.write(LineKey.of(list.id(), item.whyLine()), reasons(item));
+                }
+            }
+        }
+    }
+
+    /** Each by its first word. */
+    private static String reasons(Checklist.Item item) {
+        return item.why().stream().map(reason -> reason.words().get(0)).collect(Collectors.joining(", "));
     }
 
     // ---- reading

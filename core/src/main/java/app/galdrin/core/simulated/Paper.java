@@ -5,14 +5,15 @@ import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.sitting.Written;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /** A sheet that nobody keeps. */
 public final class Paper implements Pen {
 
     private final Sheet sheet;
-    private final Map<LineKey, Written> standing = new HashMap<>();
+    private final Map<LineKey, Written> standing = new LinkedHashMap<>();
 
     public Paper(Sheet sheet) {
         this.sheet = sheet;
@@ -31,6 +32,6 @@ public final class Paper implements Pen {
 
     @Override
     public Answers answers() {
-        return new Answers(standing);
+        return new Answers(standing).ordered(List.copyOf(standing.keySet()));
     }
 }

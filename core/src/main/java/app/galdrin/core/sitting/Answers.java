@@ -13,22 +13,40 @@ import java.util.OptionalDouble;
 /**
  * What stands on a sheet, struck-out entries left away. Anything may be absent.
  *
+ * @param order what was ticked, in the order in which that was done; a line of which nobody knows is not among them
  * @param minutes how long the work took until it was handed in, extra time taken off; empty where nobody knows
  */
-public record Answers(Map<LineKey, Written> standing, OptionalDouble minutes) {
+public record Answers(Map<LineKey, Written> standing, List<LineKey> order, OptionalDouble minutes) {
 
     public Answers {
         standing = Map.copyOf(standing);
+        order = List.copyOf(order);
     }
 
-    /** Of work whose time is not known. */
+    /** Of work whose time is not known, and done in no order that anyone asks for. */
     public Answers(Map<LineKey, Written> standing) {
-        this(standing, OptionalDouble.empty());
+        this(standing, List.of(), OptionalDouble.empty());
     }
 
     /** The same, done in so many minutes. */
     public Answers in(double taken) {
-        return new Answers(standing, OptionalDouble.of(taken));
+        return in(OptionalDouble.of(taken));
+    }
+
+    /** The same, done in so many minutes if that is known. */
+    public Answers in(OptionalDouble taken) {
+        return new Answers(standing, order, taken);
+    }
+
+    /** The same, ticked in this order. */
+    public Answers ordered(List<LineKey> done) {
+        return new Answers(standing, done, minutes);
+    }
+
+    /** Whether one line was ticked before another; false where either is not known. */
+    public boolean isBefore(LineKey one, LineKey other) {
+        int first = order.indexOf(one);
+        return first >= 0 && first < order.indexOf(other);
     }
 
     public static Answers none() {

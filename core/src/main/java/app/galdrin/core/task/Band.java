@@ -1,13 +1,28 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.figure.Tolerance;
+import java.util.List;
+
 /**
- * How a difference earns marks: all of them up to {@code full}, none from {@code none} on, a straight line between.
+ * How a difference earns marks: all of them up to {@code full}, none beyond {@code none}, between the two a straight line or steps.
  *
  * @param full in the difference's unit, 0 or more
  * @param none greater than {@code full}
  * @param usual whether it follows from what the procedure tells, and was not typed by anyone
+ * @param steps the nearest first, the last of them to {@code none}; empty for a straight line
  */
-public record Band(double full, double none, boolean usual) {
+public record Band(double full, double none, boolean usual, List<Step> steps) {
+
+    /** More steps than these nobody sets. */
+    public static final int MOST_STEPS = 5;
+
+    /**
+     * What a difference earns that lies beyond the step before.
+     *
+     * @param within up to here and with it, in the difference's unit
+     * @param percent of the marks, 1 to 99
+     */
+    public record Step(double within, int percent) {}
 
     /** Coverage factor of the usual band: what two estimates differ by in nineteen of twenty cases. */
     private static final double K = 2;
@@ -20,11 +35,47 @@ public record Band(double full, double none, boolean usual) {
 
     public static final double NARROWEST_ANGLE = 0.001;
 
+    /** The widest full band anyone sets, in mm and in degrees; none may be {@link #NONE_TO_FULL} times that. */
+    public static final double WIDEST_LENGTH = 100;
+
+    public static final double WIDEST_ANGLE = 5;
+
     public Band {
         if (!(full >= 0 && none > full)) {
             throw new IllegalArgumentException(
                     "band: full (" + full + ") must be 0 or more and below none (" + none + ")");
         }
+        steps = List.copyOf(steps);
+        if (!steps.isEmpty() && (usual || steps.get(steps.size() - 1).within() != none || !fall(full, steps))) {
+            throw new IllegalArgumentException(
+                    "band: steps (" + steps + ") must be typed, go on from full (" + full + "), fall and end at none");
+        }
+    }
+
+    private static boolean fall(double full, List<Step> steps) {
+        Step before = new Step(full, 100);
+        for (Step step : steps) {
+            if (!(step.within() > before.within() && step.percent() < before.percent() && step.percent() > 0)) {
+                return false;
+            }
+            before = step;
+        }
+        return true;
+    }
+
+    /** A straight line. */
+    public Band(double full, double none, boolean usual) {
+        this(full, none, usual, List.of());
+    }
+
+    /** Full marks up to {@code full}, then steps: each farther than the one before and worth less; there is at least one. */
+    public static Band stepped(double full, List<Step> steps) {
+        return new Band(full, steps.get(steps.size() - 1).within(), false, steps);
+    }
+
+    /** Whether these can be the steps of a band. */
+    public static boolean canStep(double full, List<Step> steps) {
+        return !steps.isEmpty() && steps.size() <= MOST_STEPS && fall(full, steps);
     }
 
     /** One that somebody typed, {@code full} and {@code none} in the unit of the difference. */
@@ -61,6 +112,11 @@ public record Band(double full, double none, boolean usual) {
         double d = Math.abs(difference);
         if (d <= full) {
             return 1;
+        }
+        for (Step step : steps) {
+            if (Tolerance.ROUNDING.atLeast(step.within(), d)) {
+                return step.percent() / 100.0;
+            }
         }
         return d >= none ? 0 : (none - d) / (none - full);
     }

@@ -1,5 +1,6 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.ArrayList;
@@ -36,8 +37,36 @@ public record Checklist(String id, List<Item> items) implements Step {
 
     private static final int LONGEST_KEY = 60;
 
-    /** One item, by the key of its words. */
-    public record Item(String id, boolean critical, boolean witnessed) {}
+    /**
+     * One item, by the key of its words.
+     *
+     * @param inTurn whether it is done after what is listed above it
+     * @param why the reasons asked for it; empty where none is
+     */
+    public record Item(String id, boolean critical, boolean witnessed, boolean inTurn, List<Reason> why) {
+
+        private static final String WHY = ".why";
+
+        public Item {
+            why = List.copyOf(why);
+        }
+
+        public Item(String id, boolean critical, boolean witnessed) {
+            this(id, critical, witnessed, false, List.of());
+        }
+
+        /** The line its reasons are written on. */
+        public String whyLine() {
+            return id + WHY;
+        }
+
+        private List<Line> lines() {
+            Line tick = Line.tick(id, critical, witnessed);
+            return why.isEmpty()
+                    ? List.of(tick)
+                    : List.of(tick, Line.of(whyLine(), new AnswerType.ShortText(Reason.LONGEST_ANSWER)));
+        }
+    }
 
     public Checklist {
         items = List.copyOf(items);
@@ -50,15 +79,18 @@ public record Checklist(String id, List<Item> items) implements Step {
 
     @Override
     public List<Line> lines(SpecificationSheet sheet) {
-        return items.stream()
-                .map(i -> Line.tick(i.id(), i.critical(), i.witnessed()))
-                .toList();
+        return items.stream().flatMap(i -> i.lines().stream()).toList();
     }
 
     @Override
     public Set<Aspect> aspects() {
         Set<Aspect> aspects = EnumSet.noneOf(Aspect.class);
-        items.forEach(i -> aspects.add(i.critical() ? Aspect.CRITICAL : Aspect.DONE));
+        items.forEach(i -> {
+            aspects.add(i.critical() ? Aspect.CRITICAL : Aspect.DONE);
+            if (!i.why().isEmpty()) {
+                aspects.add(Aspect.DONE);
+            }
+        });
         return aspects;
     }
 
@@ -66,10 +98,12 @@ public record Checklist(String id, List<Item> items) implements Step {
     public void check(Practical practical, String at, TaskFaults faults) {
         List<String> seen = new ArrayList<>();
         for (Item item : items) {
-            if (seen.contains(item.id())) {
-                faults.add(at + ".items", TaskFault.Reason.TWICE, item.id());
+            for (Line line : item.lines()) {
+                if (seen.contains(line.id())) {
+                    faults.add(at + ".items", TaskFault.Reason.TWICE, line.id());
+                }
+                seen.add(line.id());
             }
-            seen.add(item.id());
         }
     }
 
@@ -85,6 +119,12 @@ public record Checklist(String id, List<Item> items) implements Step {
             if (item.witnessed()) {
                 json.writeBooleanProperty("witnessed", true);
             }
+            if (item.inTurn()) {
+                json.writeBooleanProperty("inTurn", true);
+            }
+            if (!item.why().isEmpty()) {
+                Reason.write(json, item.why());
+            }
             json.writeEndObject();
         }
         json.writeEndArray();
@@ -94,11 +134,14 @@ public record Checklist(String id, List<Item> items) implements Step {
         faults.only(json, Set.of("id", "kind", "items"));
         List<Item> items = new ArrayList<>();
         for (JsonObject item : faults.objects(json, "items", Practical.MOST_LINES)) {
-            faults.only(item, Set.of("id", "critical", "witnessed"));
+            faults.only(item, Set.of("id", "critical", "witnessed", "inTurn", "why"));
+            boolean why = item.has("why");
             items.add(new Item(
-                    faults.text(item, "id", LONGEST_KEY),
+                    faults.text(item, "id", why ? LONGEST_KEY - Item.WHY.length() : LONGEST_KEY),
                     faults.flag(item, "critical"),
-                    faults.flag(item, "witnessed")));
+                    faults.flag(item, "witnessed"),
+                    faults.flag(item, "inTurn"),
+                    why ? Reason.read(item, faults) : List.of()));
         }
         return new Checklist(id, items);
     }

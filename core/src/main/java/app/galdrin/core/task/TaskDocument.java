@@ -4,7 +4,6 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.Procedure;
-import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.DecisionRule;
@@ -15,7 +14,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Pattern;
 import tools.jackson.core.JsonGenerator;
@@ -39,8 +37,6 @@ public final class TaskDocument {
     private static final String FORMAT = "galdrin.task";
     private static final Pattern ID = Pattern.compile("[a-z][a-zA-Z0-9]{0,39}");
     private static final JsonFactory JSON = new JsonFactory();
-    private static final double WIDEST_ANGLE = 5;
-    private static final double WIDEST_LENGTH = 100;
 
     private TaskDocument() {}
 
@@ -171,7 +167,7 @@ public final class TaskDocument {
             Aspect aspect = faults.word(one, "aspect", Aspect.values(), Aspect.DONE);
             Map<FigureId, Band> bands = new LinkedHashMap<>();
             if (one.has("bands")) {
-                bands.putAll(bands(one, faults));
+                bands.putAll(BandDocument.read(one, faults));
             }
             criteria.add(new Criterion(
                     new Criterion.Id(step, aspect),
@@ -194,47 +190,6 @@ public final class TaskDocument {
         }
         faults.at("");
         return grades;
-    }
-
-    private static Map<FigureId, Band> bands(JsonObject criterion, TaskFaults faults) {
-        Map<FigureId, Band> bands = new LinkedHashMap<>();
-        for (JsonObject band : faults.objects(criterion, "bands", Practical.MOST_LINES)) {
-            faults.only(band, Set.of("figure", "full", "none", "usual"));
-            String key = faults.text(band, "figure", 60);
-            Optional<FigureId> figure = FigureId.parse(key);
-            if (figure.isEmpty()) {
-                faults.unknown("figure", key);
-            } else {
-                boolean length = figure.get().measurand().quantity() == Quantity.LENGTH;
-                double most = length ? WIDEST_LENGTH : WIDEST_ANGLE;
-                double least = length ? Band.NARROWEST_LENGTH : Band.NARROWEST_ANGLE;
-                OptionalDouble full = faults.between(band, "full", least, most);
-                OptionalDouble none = faults.between(band, "none", least, most * Band.NONE_TO_FULL);
-                if (full.isPresent() && none.isPresent()) {
-                    if (none.getAsDouble() <= full.getAsDouble()) {
-                        faults.unknown("none", String.valueOf(none.getAsDouble()));
-                    } else {
-                        bands.put(
-                                figure.get(),
-                                new Band(
-                                        inCore(full.getAsDouble(), length),
-                                        inCore(none.getAsDouble(), length),
-                                        faults.flag(band, "usual")));
-                    }
-                }
-            }
-        }
-        return bands;
-    }
-
-    private static double inCore(double inDocument, boolean length) {
-        return length ? inDocument : Math.toRadians(inDocument);
-    }
-
-    /** What was printed: the way there and back leaves nothing in the last digits. */
-    private static double inDocument(double inCore, FigureId figure) {
-        double value = figure.measurand().quantity() == Quantity.LENGTH ? inCore : Math.toDegrees(inCore);
-        return Math.rint(value * 1e12) / 1e12;
     }
 
     /** The one way of writing a practical. */
@@ -287,18 +242,7 @@ public final class TaskDocument {
             json.writeBooleanProperty("mustPass", true);
         }
         if (!criterion.bands().isEmpty()) {
-            json.writeArrayPropertyStart("bands");
-            criterion.bands().forEach((figure, band) -> {
-                json.writeStartObject();
-                json.writeStringProperty("figure", figure.key());
-                json.writeNumberProperty("full", inDocument(band.full(), figure));
-                json.writeNumberProperty("none", inDocument(band.none(), figure));
-                if (band.usual()) {
-                    json.writeBooleanProperty("usual", true);
-                }
-                json.writeEndObject();
-            });
-            json.writeEndArray();
+            BandDocument.write(json, criterion.bands());
         }
         json.writeEndObject();
     }

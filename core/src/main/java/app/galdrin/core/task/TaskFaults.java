@@ -141,6 +141,24 @@ public final class TaskFaults {
         return figures;
     }
 
+    /** A list of at least one text, each of 1 to so many characters. */
+    List<String> texts(JsonObject json, String name, int most, int longest) {
+        List<String> texts = new ArrayList<>();
+        for (Object element : list(json, name, most)) {
+            if (!(element instanceof String text)) {
+                member(name, TaskFault.Reason.MALFORMED, element);
+            } else if (text.isBlank() || text.length() > longest) {
+                add(path(name), TaskFault.Reason.TOO_LONG, text, longest);
+            } else {
+                texts.add(text);
+            }
+        }
+        if (texts.isEmpty() && json.get(name) instanceof List<?> none && none.isEmpty()) {
+            member(name, TaskFault.Reason.MISSING, "");
+        }
+        return texts;
+    }
+
     /** An object within; empty where it is none, with the fault. */
     JsonObject object(JsonObject json, String name) {
         if (json.get(name) instanceof JsonObject object) {

@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -120,6 +121,37 @@ class TaskDocumentTest {
         assertEquals(OrderSchool.A, p.school());
         assertEquals(Mode.ASSESSMENT, p.mode());
         assertEquals(Optional.empty(), p.minutes());
+    }
+
+    /** Where an item has its turn and reasons are asked for it. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '"',
+            value = {
+                "'inTurn':true,'why':[{'words':['fall','drop']},{'words':['rust']}]|",
+                "'why':[]|",
+                "'why':[{'words':[]}]|steps.0.words missing ",
+                "'why':[{}]|steps.0.words missing ",
+                "'why':[{'words':['fall',7]}]|steps.0.words malformed 7.0",
+                "'why':[{'words':[' ']}]|steps.0.words tooLong  ",
+                "'why':[{'words':['abcdefghijklmnopqrstuvwxyzabcde']}]|steps.0.words tooLong abcdefghijklmnopqrstuvwxyzabcde",
+                "'why':[{'words':['fall'],'for':'boots'}]|steps.0.for unknownField for",
+                "'inTurn':1|steps.0.inTurn malformed 1.0",
+                "'why':[{'words':['a']}]},{'id':'boots.why'|steps.0.items twice boots.why",
+            })
+    void whatIsAskedOfAnItem_isReadAndWritten_orRefused(String asked, @Nullable String refused) {
+        String list = "{'id':'p','kind':'checklist','items':[{'id':'boots'," + asked + "}]}";
+        String document = document(MARKS, list, TOE, END);
+        if (refused == null) {
+            Practical read = TaskDocument.stored(document);
+            assertEquals(TaskDocument.write(read), TaskDocument.write(TaskDocument.stored(TaskDocument.write(read))));
+            boolean asks = asked.contains("words");
+            assertEquals(asks, TaskDocument.write(read).contains(asked.replace('\'', '"')));
+            assertEquals(asks ? 2 : 1, read.steps().get(0).lines(Vehicles.van()).size());
+        } else {
+            assertEquals(refused.strip(), said(faults(document)).strip());
+        }
     }
 
     static Stream<Arguments> wrong() {
@@ -266,6 +298,36 @@ class TaskDocumentTest {
         assertEquals(Math.toRadians(15), angle.none(), 1e-15);
     }
 
+    /** Steps instead of a line: read, written as read, and refused where they don't fall from the full band on. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '"',
+            value = {
+                "'steps':[{'within':0.2,'percent':60},{'within':0.3,'percent':30}]|",
+                "'steps':[{'within':15.0,'percent':99}]|",
+                "'steps':[{'within':0.2,'percent':60},{'within':0.2,'percent':30}]|bands.steps unknown",
+                "'steps':[{'within':0.2,'percent':60},{'within':0.3,'percent':60}]|bands.steps unknown",
+                "'steps':[{'within':0.1,'percent':60}]|bands.steps unknown",
+                "'steps':[]|bands.steps unknown",
+                "'steps':[{'within':0.2,'percent':100}]|percent outOfRange 100",
+                "'steps':[{'within':15.1,'percent':50}]|within outOfRange 15.1",
+                "'steps':[{'within':0.2,'percent':60}],'none':0.2|none unknown 0.2",
+                "'steps':[{'within':0.2,'percent':60}],'usual':true|usual unknown true",
+            })
+    void aBandInSteps_isReadAndWritten_orRefused(String steps, @Nullable String refused) {
+        String marks = "{'step':'toe','aspect':'reading','marks':5,'bands':[{'figure':'totalToe.front','full':0.1,"
+                + steps + "}]}";
+        String document = document(marks, TOE, END);
+        if (refused == null) {
+            String written = TaskDocument.write(TaskDocument.stored(document));
+            assertTrue(written.contains(steps.replace("'", "\"")), written);
+            assertEquals(written, TaskDocument.write(TaskDocument.stored(written)));
+        } else {
+            assertTrue(said(faults(document)).contains(refused.replace("bands.", "")), said(faults(document)));
+        }
+    }
+
     @ParameterizedTest
     @MethodSource("wrong")
     void whatCanNotBeDone_isRefusedWithItsPlaceAndReason(String document, String expected) {
@@ -373,6 +435,20 @@ class TaskDocumentTest {
         assertThrows(IllegalArgumentException.class, () -> new Band(0.1, 0.1));
         assertThrows(IllegalArgumentException.class, () -> new Band(-0.1, 0.1));
         assertThrows(IllegalArgumentException.class, () -> new Scheme(List.of(), 101));
+    }
+
+    /** A limit belongs to its step, also where a binary digit says otherwise. */
+    @ParameterizedTest
+    @CsvSource({"0.1,1", "0.1001,0.6", "-0.2,0.6", "0.20000000000000004,0.6", "0.2001,0.3", "0.3,0.3", "0.3001,0", "9,0"
+    })
+    void aBand_paysInSteps(double difference, double credit) {
+        List<Band.Step> steps = List.of(new Band.Step(0.2, 60), new Band.Step(0.3, 30));
+        Band band = Band.stepped(0.1, steps);
+        assertEquals(credit, band.credit(difference));
+        assertEquals(band, band.against(10), "it was typed, and stands");
+        assertThrows(IllegalArgumentException.class, () -> new Band(0.1, 0.3, true, steps));
+        assertThrows(IllegalArgumentException.class, () -> new Band(0.1, 0.4, false, steps));
+        assertThrows(IllegalArgumentException.class, () -> Band.stepped(0.2, steps));
     }
 
     @Test

@@ -111,6 +111,7 @@ class TaskSchemaTest {
                 "\"title\":\"x\"|\"name\":\"x\"",
                 "\"id\":\"work\"|\"id\":\"_work\"",
                 "\"toe.front.left\"|\"toe front left\"",
+                "\"usual\":true|\"steps\":[{\"within\":9,\"percent\":50}]",
             })
     void whatNoReadingTakes_theSchemaRefuses(String right, String wrong) {
         String document = TaskDocument.write(TaskStart.TOE.on(Vehicles.van(), "x", OrderSchool.A, AnswerUnit.DEGREES))

@@ -13,6 +13,7 @@ import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Judge.Verdict;
 import app.galdrin.core.task.Measure;
 import app.galdrin.web.layout.TargetWords;
@@ -107,8 +108,10 @@ public class EvidenceWords {
             return Told.missing(say("missing"), line);
         }
         if (evidence instanceof Evidence.Item e) {
-            String head = words.textOr("item." + e.item(), "item.own", e.item());
-            return Told.of(head, e.done(), say(e.done() ? "item.done" : "item.notDone"));
+            return item(e);
+        }
+        if (evidence instanceof Evidence.Why e) {
+            return why(e);
         }
         if (evidence instanceof Evidence.Reading e) {
             return reading(e);
@@ -173,6 +176,26 @@ public class EvidenceWords {
         return asLeft((Evidence.AsLeft) evidence);
     }
 
+    private String item(String id) {
+        return words.textOr("item." + id, "item.own", id);
+    }
+
+    private Told item(Evidence.Item e) {
+        Told told = Told.of(item(e.item()), e.credit() == 1, say(e.done() ? "item.done" : "item.notDone"));
+        return e.before().map(id -> told.also(say("item.tooEarly", item(id)))).orElse(told);
+    }
+
+    /** Where the answer is his own, the words looked for are said with it: a person sees what a list of words can't. */
+    private Told why(Evidence.Why e) {
+        List<String> lines = new ArrayList<>();
+        lines.add(e.answer().map(answer -> say("evidence.why.answer", answer)).orElseGet(() -> say("lack.why")));
+        e.reasons()
+                .forEach(reason -> lines.add(say(
+                        reason.found() ? "evidence.why.found" : "evidence.why.notFound",
+                        String.join(say("evidence.why.or"), reason.words()))));
+        return Told.of(say("evidence.why", item(e.item())), e.credit() == 1, lines);
+    }
+
     private Told reading(Evidence.Reading e) {
         List<String> lines = new ArrayList<>();
         lines.add(say(
@@ -180,8 +203,7 @@ public class EvidenceWords {
                 words.figure(e.own().value(), e.figure()),
                 words.figure(e.reference().value(), e.figure()),
                 words.doubt(Math.abs(e.difference()), e.figure()),
-                words.doubt(e.band().full(), e.figure()),
-                words.doubt(e.band().none(), e.figure())));
+                band(e.band(), e.figure())));
         if (e.widened()) {
             lines.add(say("evidence.reading.widened", words.doubt(e.promised(), e.figure())));
         }
@@ -201,12 +223,20 @@ public class EvidenceWords {
         return Told.of(
                 words.name(e.figure()),
                 e.credit() == 1,
-                say(
-                        "evidence.repeats",
-                        each,
-                        words.doubt(e.range(), e.figure()),
-                        words.doubt(e.band().full(), e.figure()),
-                        words.doubt(e.band().none(), e.figure())));
+                say("evidence.repeats", each, words.doubt(e.range(), e.figure()), band(e.band(), e.figure())));
+    }
+
+    private String band(Band band, FigureId figure) {
+        String full = words.doubt(band.full(), figure);
+        return band.steps().isEmpty()
+                ? say("evidence.band", full, words.doubt(band.none(), figure))
+                : say(
+                        "evidence.band.steps",
+                        full,
+                        band.steps().stream()
+                                .map(step ->
+                                        say("evidence.band.step", words.doubt(step.within(), figure), step.percent()))
+                                .collect(Collectors.joining(", ")));
     }
 
     private Told working(Evidence.Working e) {

@@ -50,6 +50,7 @@ class EvidenceJson {
     @JsonSubTypes({
         @JsonSubTypes.Type(value = Evidence.Missing.class, name = "missing"),
         @JsonSubTypes.Type(value = Evidence.Item.class, name = "item"),
+        @JsonSubTypes.Type(value = Evidence.Why.class, name = "why"),
         @JsonSubTypes.Type(value = Evidence.Reading.class, name = "reading"),
         @JsonSubTypes.Type(value = Evidence.Repeats.class, name = "repeats"),
         @JsonSubTypes.Type(value = Evidence.Working.class, name = "working"),

@@ -8,6 +8,7 @@ import app.galdrin.core.task.Criterion;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -115,7 +116,17 @@ public final class Log {
                 answers.put(line, here.get(here.size() - 1).asWritten());
             }
         });
-        return new Answers(answers);
+        return new Answers(answers).ordered(ticked());
+    }
+
+    /** The lines on which a word alone stands, in the order in which it was written there. */
+    private List<LineKey> ticked() {
+        return standing.values().stream()
+                .map(here -> here.get(here.size() - 1))
+                .filter(entry -> entry.value() == null)
+                .sorted(Comparator.comparingInt(Entry::seq))
+                .map(Entry::line)
+                .toList();
     }
 
     /** The instructor's marks that stand in place of the computed ones. */

@@ -127,8 +127,8 @@ public class Works {
 
     /** The same of a log, done in so many minutes if that is known. */
     static MarkSheet markSheet(KnownReferences known, Log log, OptionalDouble minutes, References references) {
-        var wrote = new Answers(log.answers().standing(), minutes);
-        MarkSheet marked = Marker.mark(known, wrote, references).with(log.overrides());
+        MarkSheet marked =
+                Marker.mark(known, log.answers().in(minutes), references).with(log.overrides());
         return log.stopped().map(marked::stopped).orElse(marked);
     }
 

@@ -37,7 +37,9 @@ class EvidenceJsonTest {
 
     private static final List<Evidence> EVERY_KIND = List.of(
             new Evidence.Missing(Evidence.Lack.TARGET, ""),
-            new Evidence.Item("stands", true),
+            new Evidence.Item("stands", true, Optional.of("chocks")),
+            new Evidence.Why(
+                    "boots", Optional.of("it falls"), List.of(new Evidence.Given(List.of("falls", "drops"), true))),
             new Evidence.Reading(
                     TOE,
                     OWN,

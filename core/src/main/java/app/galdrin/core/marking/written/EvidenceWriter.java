@@ -29,6 +29,9 @@ final class EvidenceWriter {
             is("missing").text("what", e.what().key()).text("of", e.of());
         } else if (evidence instanceof Evidence.Item e) {
             is("item").text("item", e.item()).flag("done", e.done());
+            e.before().ifPresent(id -> text("before", id));
+        } else if (evidence instanceof Evidence.Why e) {
+            why(e);
         } else if (evidence instanceof Evidence.Reading e) {
             reading(e);
         } else if (evidence instanceof Evidence.Repeats e) {
@@ -211,9 +214,33 @@ final class EvidenceWriter {
         return this;
     }
 
+    private void why(Evidence.Why e) {
+        is("why").text("item", e.item());
+        e.answer().ifPresent(answer -> text("answer", answer));
+        json.writeArrayPropertyStart("reasons");
+        for (Evidence.Given reason : e.reasons()) {
+            json.writeStartObject();
+            json.writeArrayPropertyStart("words");
+            reason.words().forEach(json::writeString);
+            json.writeEndArray();
+            flag("found", reason.found());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+    }
+
     private EvidenceWriter band(FigureId figure, Band band) {
         json.writeObjectPropertyStart("band");
         amount("full", figure, band.full()).amount("none", figure, band.none());
+        if (!band.steps().isEmpty()) {
+            json.writeArrayPropertyStart("steps");
+            for (Band.Step step : band.steps()) {
+                json.writeStartObject();
+                amount("within", figure, step.within()).number("percent", step.percent());
+                json.writeEndObject();
+            }
+            json.writeEndArray();
+        }
         json.writeEndObject();
         return this;
     }

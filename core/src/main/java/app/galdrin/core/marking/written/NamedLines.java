@@ -12,7 +12,10 @@ import app.galdrin.core.sitting.Written;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Step;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /** Every line that a sheet has, in every repeat and round, by its name in documents. */
@@ -51,13 +54,14 @@ final class NamedLines {
     }
 
     /**
-     * Reads what a person typed; of a line that is there twice, the last counts.
+     * Reads what a person typed, in the order in which it was written; of a line that is there twice, the last counts.
      *
      * @param texts by the names of lines
      * @param at what the object is called in its document; the first fault is named below it
      */
     Outcome<Answers> answers(JsonObject texts, String at) {
         Map<LineKey, Written> standing = new HashMap<>(2 * texts.size());
+        Set<LineKey> ticked = new LinkedHashSet<>();
         for (int i = 0; i < texts.size(); i++) {
             Named line = byName.get(texts.name(i));
             if (line == null) {
@@ -71,8 +75,12 @@ final class NamedLines {
                 return Outcome.fault(code((LineText.Refused) read), at + "." + texts.name(i));
             }
             standing.put(line.key(), new Written(understood.written(), understood.value(), understood.step()));
+            if (line.answer() instanceof AnswerType.Tick) {
+                ticked.remove(line.key());
+                ticked.add(line.key());
+            }
         }
-        return Outcome.of(new Answers(standing));
+        return Outcome.of(new Answers(standing).ordered(List.copyOf(ticked)));
     }
 
     /** A figure that can't be real is out of its range; anything else can't be read. */

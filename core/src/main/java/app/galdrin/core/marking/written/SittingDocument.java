@@ -40,7 +40,7 @@ record SittingDocument(String id, Answers wrote, References references) {
             return Outcome.fault(FaultCode.MISSING, WROTE);
         }
         return answers(json, WROTE, sheet)
-                .flatMap(wrote -> minutes(json).map(m -> new Answers(wrote.standing(), m)))
+                .flatMap(wrote -> minutes(json).map(wrote::in))
                 .flatMap(wrote -> answers(json, AS_FOUND, sheet)
                         .flatMap(found -> answers(json, AS_LEFT, sheet)
                                 .flatMap(left -> answers(json, AS_LEFT_AGAIN, sheet)

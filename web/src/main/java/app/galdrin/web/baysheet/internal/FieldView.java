@@ -78,6 +78,11 @@ public record FieldView(
         return answer instanceof Choice choice ? choice.options() : List.of();
     }
 
+    /** Most characters of it. */
+    public int longest() {
+        return answer instanceof AnswerType.ShortText text ? text.longest() : AnswerType.LONGEST;
+    }
+
     public boolean numeric() {
         return answer instanceof Amount || answer instanceof SizeAndSense;
     }

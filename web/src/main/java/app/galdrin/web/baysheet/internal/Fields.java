@@ -99,9 +99,12 @@ final class Fields {
         return answer instanceof AnswerType.Tick ? words.textOr("tick." + written, "item.own", written) : written;
     }
 
-    /** An entry as it was understood. */
+    /** An entry as it was understood; a text is what it is, and not said twice. */
     static String echo(Entry entry, Line line, Optional<AnswerUnit> unit, Words words) {
         AnswerType answer = line.answer();
+        if (answer instanceof AnswerType.ShortText) {
+            return "";
+        }
         if (entry.value() == null) {
             return chosen(entry.written(), answer, words);
         }

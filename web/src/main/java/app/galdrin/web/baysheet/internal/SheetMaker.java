@@ -164,9 +164,7 @@ final class SheetMaker {
         if (step instanceof Checklist checklist) {
             return new ChecklistView(
                     head,
-                    checklist.items().stream()
-                            .map(i -> new ChecklistView.Item(i.id(), fields.at(LineKey.of(step.id(), i.id()))))
-                            .toList());
+                    checklist.items().stream().map(i -> item(checklist, i)).toList());
         }
         if (step instanceof Measure measure) {
             return measures.of(head, measure, sitting.isReference() ? sitting.stateRound() : 0);
@@ -181,6 +179,16 @@ final class SheetMaker {
             return adjusting.plan(head, plan);
         }
         return step instanceof Round round ? adjusting.round(head, round) : handIn(head, (HandIn) step);
+    }
+
+    private ChecklistView.Item item(Checklist list, Checklist.Item item) {
+        return new ChecklistView.Item(
+                item.id(),
+                fields.at(LineKey.of(list.id(), item.id())),
+                item.inTurn(),
+                item.why().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(fields.at(LineKey.of(list.id(), item.whyLine()))));
     }
 
     private StepView.Head head(Step step, int number) {

@@ -3,8 +3,6 @@ package app.galdrin.web.task.internal;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Tolerance;
-import app.galdrin.core.quantity.Quantity;
-import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Checklist;
@@ -84,7 +82,7 @@ final class BenchFilled {
     }
 
     private void checklist(Checklist list) {
-        put("list." + list.id(), Checklist.CLOSING.containsAll(list.items()) ? "closing" : "prepare");
+        put("list." + list.id(), BenchView.isAllOfClosing(list) ? "closing" : "prepare");
         tick("listed." + list.id());
         list.items().forEach(item -> {
             fields.add("items." + list.id(), item.id());
@@ -94,6 +92,10 @@ final class BenchFilled {
             if (item.witnessed()) {
                 fields.add("witnessed." + list.id(), item.id());
             }
+            if (item.inTurn()) {
+                fields.add("inTurn." + list.id(), item.id());
+            }
+            put("why." + list.id() + "." + item.id(), ReasonsText.write(item.why()));
         });
     }
 
@@ -171,12 +173,12 @@ final class BenchFilled {
         return usual.criterion(criterion)
                 .flatMap(c -> c.band(band.getKey()))
                 .filter(b -> Tolerance.ROUNDING.equal(b.full(), band.getValue().full()))
+                .filter(b -> Tolerance.ROUNDING.equal(b.none(), band.getValue().none()))
+                .filter(b -> band.getValue().steps().isEmpty())
                 .isPresent();
     }
 
     private void band(String field, Map.Entry<FigureId, Band> band) {
-        boolean angle = band.getKey().measurand().quantity() == Quantity.ANGLE;
-        double full = band.getValue().full();
-        put(field, QuantityFormat.decimal(angle ? Math.toDegrees(full) : full, 3, false));
+        put(field, new BandText(band.getKey().measurand().quantity()).write(band.getValue()));
     }
 }

@@ -8,9 +8,6 @@ import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.quantity.Quantity;
-import app.galdrin.core.quantity.QuantityParser;
-import app.galdrin.core.quantity.QuantityText;
-import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Band;
@@ -24,6 +21,7 @@ import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Reason;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.SchemeDefaults;
@@ -60,9 +58,6 @@ final class BenchForm {
 
     /** A name and whole percent. */
     private static final Pattern GRADE = Pattern.compile("(\\S.{0,23}?)\\s+([0-9]{1,3})\\s*%?");
-
-    private static final double WIDEST_ANGLE = 5;
-    private static final double WIDEST_LENGTH = 50;
 
     private final MultiValueMap<String, String> typed;
     private final BenchFields fields;
@@ -189,7 +184,21 @@ final class BenchForm {
                 id,
                 Stream.concat(ready.stream().filter(i -> kept.contains(i.id()) || i.critical()), own)
                         .limit(Practical.MOST_LINES)
+                        .map(item -> new Checklist.Item(
+                                item.id(),
+                                item.critical(),
+                                item.witnessed(),
+                                ticked("inTurn." + id, item.id()),
+                                why("why." + id + "." + item.id())))
                         .toList());
+    }
+
+    private List<Reason> why(String field) {
+        Optional<List<Reason>> read = ReasonsText.read(text(field));
+        if (read.isEmpty()) {
+            faults.put(field, Said.of("bench.why.fault", Words.quote(text(field)), Reason.MOST, Reason.LONGEST_WORD));
+        }
+        return read.orElse(List.of());
     }
 
     private boolean ticked(String field, String value) {
@@ -348,7 +357,7 @@ final class BenchForm {
         return bands;
     }
 
-    /** The full band as typed, in degrees or mm as its figure is; empty takes the default. */
+    /** As typed; empty takes the default. */
     private Band band(Criterion.Id criterion, FigureId figure, Band otherwise) {
         String name = criterion.key() + "." + figure.key();
         String text = fields.band().getOrDefault(name, "");
@@ -356,15 +365,19 @@ final class BenchForm {
             return otherwise;
         }
         Quantity quantity = figure.measurand().quantity();
-        boolean angle = quantity == Quantity.ANGLE;
-        double widest = angle ? WIDEST_ANGLE : WIDEST_LENGTH;
-        double narrowest = angle ? Band.NARROWEST_ANGLE : Band.NARROWEST_LENGTH;
-        var read = QuantityParser.parse(text, quantity, angle ? Unit.DEG : Unit.MM);
-        if (read instanceof QuantityText.Read r && r.value() >= narrowest && r.value() <= widest) {
-            return Band.from(angle ? Math.toRadians(r.value()) : r.value());
+        var bandText = new BandText(quantity);
+        Optional<Band> read = bandText.read(text);
+        if (read.isEmpty()) {
+            faults.put(
+                    "band." + name,
+                    Said.of(
+                            "bench.band." + quantity.key(),
+                            Words.quote(text),
+                            bandText.narrowest(),
+                            bandText.widest(),
+                            Band.MOST_STEPS));
         }
-        faults.put("band." + name, Said.of("bench.band." + quantity.key(), Words.quote(text), narrowest, widest));
-        return otherwise;
+        return read.orElse(otherwise);
     }
 
     // ---- moving steps

@@ -9,7 +9,6 @@ import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.quantity.Quantity;
-import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
@@ -101,7 +100,8 @@ public final class BenchView {
 
     /** Whether something is wrong in a field of a step: its fold has to be open, or nobody sees what. */
     public boolean isFaultyStep(String id) {
-        return form.faults().keySet().stream().anyMatch(field -> field.endsWith("." + id));
+        return form.faults().keySet().stream()
+                .anyMatch(field -> field.endsWith("." + id) || field.startsWith("why." + id + "."));
     }
 
     /** Whether something is wrong in the bands of a criterion. */
@@ -232,22 +232,45 @@ public final class BenchView {
         return words.name(figure);
     }
 
-    /** The ready-made list a checklist is taken from. */
-    public List<Checklist.Item> ready(Checklist list) {
-        return isClosing(list) ? Checklist.CLOSING : Checklist.PREPARATION;
-    }
+    /**
+     * An item of a checklist on the bench.
+     *
+     * @param taken whether the list has it
+     * @param needed whether it can't be left out
+     * @param why what is typed for its reasons, under the name {@code field}
+     */
+    public record ItemRow(Checklist.Item item, boolean taken, boolean needed, String field, String why) {}
 
     /** Those that can be taken, and its own. */
-    public List<Checklist.Item> items(Checklist list) {
-        List<Checklist.Item> ready = ready(list);
-        return Stream.concat(
-                        ready.stream(),
-                        list.items().stream().filter(i -> ready.stream().noneMatch(r -> r.id().equals(i.id()))))
+    public List<ItemRow> items(Checklist list) {
+        List<Checklist.Item> ready = isClosing(list) ? Checklist.CLOSING : Checklist.PREPARATION;
+        Stream<Checklist.Item> own =
+                list.items().stream().filter(i -> ready.stream().noneMatch(r -> r.id().equals(i.id())));
+        return Stream.concat(ready.stream(), own)
+                .map(item -> {
+                    Optional<Checklist.Item> taken = list.items().stream()
+                            .filter(i -> i.id().equals(item.id()))
+                            .findFirst();
+                    String field = "why." + list.id() + "." + item.id();
+                    return new ItemRow(
+                            taken.orElse(item),
+                            taken.isPresent(),
+                            item.critical() && ready.contains(item),
+                            field,
+                            form.text(field));
+                })
                 .toList();
     }
 
     public boolean isClosing(Checklist list) {
-        return Checklist.CLOSING.containsAll(list.items()) && !list.items().isEmpty();
+        return isAllOfClosing(list);
+    }
+
+    /** Whether a checklist is taken from the closing one. */
+    static boolean isAllOfClosing(Checklist list) {
+        List<String> closing =
+                Checklist.CLOSING.stream().map(Checklist.Item::id).toList();
+        return !list.items().isEmpty() && list.items().stream().allMatch(i -> closing.contains(i.id()));
     }
 
     /** The measures before the working whose figures can be turned back into readings. */
@@ -332,9 +355,8 @@ public final class BenchView {
     }
 
     private static String shown(Band band, FigureId figure) {
-        boolean angle = figure.measurand().quantity() == Quantity.ANGLE;
-        return QuantityFormat.decimal(angle ? Math.toDegrees(band.full()) : band.full(), 3, false)
-                + (angle ? "°" : " mm");
+        Quantity quantity = figure.measurand().quantity();
+        return new BandText(quantity).limit(band.full()) + (quantity == Quantity.ANGLE ? "°" : " mm");
     }
 
     public int totalMarks() {

@@ -11,6 +11,7 @@ import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Grade;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Reason;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskDocument;
@@ -88,7 +89,14 @@ class BenchFilledTest {
                                     Checklist.PREPARATION.get(0),
                                     Checklist.PREPARATION.get(2),
                                     Checklist.PREPARATION.get(4),
-                                    new Checklist.Item("jackTagged", true, true))));
+                                    new Checklist.Item(
+                                            "jackTagged",
+                                            true,
+                                            true,
+                                            true,
+                                            List.of(
+                                                    new Reason(List.of("tag", "seen")),
+                                                    new Reason(List.of("load")))))));
             List<Criterion> criteria = usual.scheme().criteria().stream()
                     .map(c -> new Criterion(c.id(), c.marks() + 1, !c.mustPass(), wider(c.bands())))
                     .toList();
@@ -115,12 +123,18 @@ class BenchFilledTest {
         }
     }
 
-    /** To three places as a person types it, so that it is found again. */
+    /** To three places as a person types it, so that it is found again: alone, with where there is none, in steps. */
     private static Map<FigureId, Band> wider(Map<FigureId, Band> bands) {
         Map<FigureId, Band> wider = new LinkedHashMap<>();
         bands.forEach((figure, band) -> {
             boolean angle = figure.measurand().quantity() == Quantity.ANGLE;
-            wider.put(figure, Band.from(angle ? Math.toRadians(0.321) : 4.321));
+            double full = angle ? Math.toRadians(0.321) : 4.321;
+            double beyond = angle ? Math.toRadians(0.432) : 5.432;
+            Band one = Band.from(full);
+            wider.put(
+                    figure,
+                    List.of(one, new Band(full, beyond), Band.stepped(full, List.of(new Band.Step(beyond, 40))))
+                            .get(wider.size() % 3));
         });
         return wider;
     }
