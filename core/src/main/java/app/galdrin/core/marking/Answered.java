@@ -24,10 +24,16 @@ record Answered(Work.Item item, Measure measure, double honest, double right, do
 
     /** The share of the marks without any slip: all within one step of the unit it was asked in, half within two. */
     double credit() {
-        if (off() <= tolerance()) {
+        return credit(off(), item.unit().step());
+    }
+
+    /** The share for being so far off, both in one unit: all within one step, half within two. */
+    static double credit(double off, double step) {
+        double tolerance = step + Tolerance.ROUNDING.size();
+        if (off <= tolerance) {
             return 1;
         }
-        return off() <= tolerance() + item.unit().step() ? 0.5 : 0;
+        return off <= tolerance + step ? 0.5 : 0;
     }
 
     /** Whether a slip has to explain it. */

@@ -3,6 +3,7 @@ package app.galdrin.core.marking;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Limits;
@@ -170,6 +171,8 @@ public sealed interface Evidence {
      * @param tolerance how far it may be off
      * @param slips that give what was written, each with all it takes
      * @param possible whether so many slips could give so much that this one may be chance
+     * @param way what was asked for on the way to it; the marks are theirs and the figure's alike
+     * @param follows what follows from what he wrote on the way, where that is not what his readings give
      */
     record Working(
             FigureId figure,
@@ -181,22 +184,68 @@ public sealed interface Evidence {
             double tolerance,
             double credit,
             List<Set<String>> slips,
-            boolean possible)
+            boolean possible,
+            List<OnTheWay> way,
+            Optional<Double> follows)
             implements Evidence {
+        /** Without anything on the way. */
+        public Working(
+                FigureId figure,
+                String from,
+                AnswerUnit unit,
+                String taught,
+                double honest,
+                double written,
+                double tolerance,
+                double credit,
+                List<Set<String>> slips,
+                boolean possible) {
+            this(
+                    figure,
+                    from,
+                    unit,
+                    taught,
+                    honest,
+                    written,
+                    tolerance,
+                    credit,
+                    slips,
+                    possible,
+                    List.of(),
+                    Optional.empty());
+        }
+
         public boolean right() {
             return slips.isEmpty() && credit == 1;
         }
 
         /** Whether it is the sum of his own two wheels rather than that of his readings. */
         public boolean addedUp() {
-            return right() && Math.abs(written - honest) > tolerance;
+            return right() && way.isEmpty() && Math.abs(written - honest) > tolerance;
+        }
+
+        /** Whether it is what follows from what he wrote on the way, which was not what his readings give. */
+        public boolean followsWay() {
+            return follows.filter(f -> Math.abs(written - f) <= tolerance).isPresent();
         }
 
         /** Whether it is off by what rounding does, and lost half. */
         public boolean near() {
-            return slips.isEmpty() && credit > 0 && credit < 1;
+            return slips.isEmpty()
+                    && credit > 0
+                    && credit < 1
+                    && (way.isEmpty() || Math.abs(written - honest) <= 2 * tolerance);
         }
     }
+
+    /**
+     * An intermediate figure: mm, deg or a number.
+     *
+     * @param honest what his readings give, or what he had written before it
+     * @param wrote empty where nothing is written
+     * @param tolerance how far it may be off
+     */
+    record OnTheWay(Intermediate what, double honest, Optional<Double> wrote, double tolerance, double credit) {}
 
     /**
      * A target reading against the one that follows from where the apprentice's instruments stand, mm or deg.

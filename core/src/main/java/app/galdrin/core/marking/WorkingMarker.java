@@ -104,6 +104,7 @@ public final class WorkingMarker implements AspectMarker {
             if (one.wrong()) {
                 found = this.found.computeIfAbsent(one.measure().id(), id -> found(one.measure()));
             }
+            var way = new WayMarker(of, work, item);
             double keeps = found.named() ? of.practical().scheme().slipKeepsPercent() / 100.0 : 0;
             return new Evidence.Working(
                     item.figure(),
@@ -113,9 +114,11 @@ public final class WorkingMarker implements AspectMarker {
                     honest(item).orElseThrow(),
                     one.wrote(),
                     one.tolerance(),
-                    Math.max(one.credit(), keeps),
+                    Math.max(way.credit(one), keeps),
                     found.slips(),
-                    found.possible());
+                    found.possible(),
+                    way.steps(),
+                    way.follows());
         }
 
         /** Looked for where any figure of the same readings is off by more than rounding, be it a total of wheels that are off a little. */

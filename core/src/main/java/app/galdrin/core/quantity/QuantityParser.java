@@ -76,7 +76,7 @@ public final class QuantityParser {
 
     /** The words of the grammar; feet and seconds of arc have signs only. */
     private static Optional<Unit> unitOfWord(String word) {
-        return Unit.ofKey(word).filter(u -> u != Unit.FT && u != Unit.ARCSEC);
+        return Unit.ofKey(word).filter(u -> u != Unit.FT && u != Unit.ARCSEC && u != Unit.TIMES);
     }
 
     private QuantityText withSigns(Figure figure) {
@@ -144,7 +144,7 @@ public final class QuantityParser {
             case DEG -> Unit.ARCMIN;
             case ARCMIN -> Unit.ARCSEC;
             // nothing is smaller: the answer is a unit that no sign of the same quantity gives after it
-            case IN, MM, ARCSEC, TURNS, FLATS, CAM_MARKS, SPLINES -> Unit.MM;
+            case IN, MM, ARCSEC, TURNS, FLATS, CAM_MARKS, SPLINES, TIMES -> Unit.MM;
         };
     }
 }

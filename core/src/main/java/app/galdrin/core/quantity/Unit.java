@@ -15,7 +15,9 @@ public enum Unit implements Keyed {
     TURNS("turns", Quantity.COUNT, 1),
     FLATS("flats", Quantity.COUNT, 1),
     CAM_MARKS("camMarks", Quantity.COUNT, 1),
-    SPLINES("splines", Quantity.COUNT, 1);
+    SPLINES("splines", Quantity.COUNT, 1),
+    /** A bare factor. */
+    TIMES("times", Quantity.COUNT, 1);
 
     private final String key;
     private final Quantity quantity;

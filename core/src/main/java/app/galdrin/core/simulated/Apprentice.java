@@ -10,12 +10,14 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.LimitReading;
 import app.galdrin.core.marking.SlipAnswers;
 import app.galdrin.core.procedure.Hands;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Laid;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.SlipSetting;
 import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.procedure.WayTo;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.Unit;
@@ -186,6 +188,7 @@ public final class Apprentice {
                             .findFirst())
                     .map(answers -> answers.getOrDefault(item.figure(), right))
                     .orElse(right);
+            onTheWay(work, item, measure, own);
             pen.write(LineKey.of(work.id(), item.figure().key()), worked(item.unit(), wrote));
         }
         for (Target target : work.targets()) {
@@ -194,6 +197,21 @@ public final class Apprentice {
                     .forEach(t -> pen.write(
                             LineKey.of(work.id(), target.line(t)),
                             text(t.answer(), t.place().amount(), t.value())));
+        }
+    }
+
+    /** Rounded as it is written down. */
+    private void onTheWay(Work work, Work.Item item, Measure measure, OwnFigures own) {
+        if (item.steps().isEmpty()) {
+            return;
+        }
+        var way = new WayTo(measure.procedure(), item.figure(), own.repeats(measure, 0), measure.taught());
+        for (Intermediate step : item.steps()) {
+            way.at(step, Map.of())
+                    .ifPresent(value -> pen.write(
+                            LineKey.of(work.id(), item.line(step)),
+                            QuantityFormat.decimal(
+                                    step.unit().toRecord(value), -(int) Math.round(Math.log10(step.place())), false)));
         }
     }
 

@@ -1,10 +1,14 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.Keyed;
 import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.WayTo;
 import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.ArrayList;
@@ -37,8 +41,28 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
      * One figure asked for.
      *
      * @param from id of the step whose readings it is worked from
+     * @param steps what is written on the way to it
      */
-    public record Item(FigureId figure, String from, AnswerUnit unit) {}
+    public record Item(FigureId figure, String from, AnswerUnit unit, List<Intermediate> steps) {
+        public Item {
+            steps = List.copyOf(steps);
+        }
+
+        public Item(FigureId figure, String from, AnswerUnit unit) {
+            this(figure, from, unit, List.of());
+        }
+
+        /** The line an intermediate figure is written on. */
+        public String line(Intermediate step) {
+            return figure.key() + ".via." + step.key();
+        }
+
+        private Stream<Line> lines() {
+            Stream<Line> via = steps.stream().map(step -> Line.of(line(step), answer(step)));
+            return Stream.concat(
+                    via, Stream.of(Line.of(figure.key(), answer(this)).about(figure)));
+        }
+    }
 
     public Work {
         asked = List.copyOf(asked);
@@ -56,8 +80,7 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
 
     @Override
     public List<Line> lines(SpecificationSheet sheet) {
-        Stream<Line> figures = asked.stream()
-                .map(item -> Line.of(item.figure().key(), answer(item)).about(item.figure()));
+        Stream<Line> figures = asked.stream().flatMap(Item::lines);
         return Stream.concat(figures, targets.stream().flatMap(t -> t.lines(sheet).stream()))
                 .toList();
     }
@@ -65,6 +88,15 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
     private static AnswerType answer(Item item) {
         double most = item.unit().quantity() == Quantity.ANGLE ? MOST_ANGLE : MOST_LENGTH;
         return new AnswerType.Amount(item.unit().quantity(), item.unit().defaultUnit(), -most, most);
+    }
+
+    private static AnswerType answer(Intermediate step) {
+        Unit unit = switch (step.unit().quantity()) {
+            case LENGTH -> Unit.MM;
+            case ANGLE -> Unit.DEG;
+            case COUNT -> Unit.TIMES;
+        };
+        return new AnswerType.Amount(unit.quantity(), unit, step.least(), step.most());
     }
 
     public Optional<Item> item(FigureId figure) {
@@ -142,7 +174,24 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
                 faults.add(
                         at + ".figures", TaskFault.Reason.UNKNOWN, item.unit().key());
             }
+            List<Intermediate> known = intermediates(practical, sheet, item);
+            item.steps().stream()
+                    .filter(step -> !known.contains(step))
+                    .forEach(step -> faults.add(at + ".figures", TaskFault.Reason.UNKNOWN, step.key()));
         }
+    }
+
+    /** What can be asked for on the way to a figure on this vehicle. */
+    private static List<Intermediate> intermediates(Practical practical, SpecificationSheet sheet, Item item) {
+        return practical
+                .measure(item.from())
+                .map(m -> WayTo.any(
+                                m.procedure(),
+                                item.figure(),
+                                Assignment.of(practical, sheet).standing(),
+                                m.taught())
+                        .intermediates())
+                .orElse(List.of());
     }
 
     @Override
@@ -153,6 +202,11 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
             json.writeStringProperty("figure", item.figure().key());
             json.writeStringProperty("from", item.from());
             json.writeStringProperty("unit", item.unit().key());
+            if (!item.steps().isEmpty()) {
+                json.writeArrayPropertyStart("steps");
+                item.steps().forEach(step -> json.writeString(step.key()));
+                json.writeEndArray();
+            }
             json.writeEndObject();
         }
         json.writeEndArray();
@@ -177,14 +231,25 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
         faults.only(json, Set.of("id", "kind", "figures", "targets"));
         List<Item> asked = new ArrayList<>();
         for (JsonObject item : faults.objects(json, "figures", Practical.MOST_LINES)) {
-            faults.only(item, Set.of("figure", "from", "unit"));
+            faults.only(item, Set.of("figure", "from", "unit", "steps"));
             String key = faults.text(item, "figure", LONGEST_ID);
             Optional<FigureId> figure = FigureId.parse(key);
             String from = faults.text(item, "from", LONGEST_ID);
             AnswerUnit unit = faults.word(item, "unit", AnswerUnit.values(), AnswerUnit.DEGREES);
-            figure.ifPresentOrElse(f -> asked.add(new Item(f, from, unit)), () -> faults.unknown("figure", key));
+            List<Intermediate> steps = item.has("steps") ? steps(item, faults) : List.of();
+            figure.ifPresentOrElse(f -> asked.add(new Item(f, from, unit, steps)), () -> faults.unknown("figure", key));
         }
         return new Work(id, asked, readTargets(json, faults));
+    }
+
+    private static List<Intermediate> steps(JsonObject item, TaskFaults faults) {
+        List<Intermediate> steps = new ArrayList<>();
+        for (String key : faults.texts(item, "steps", Intermediate.values().length, LONGEST_ID)) {
+            Keyed.find(Intermediate.values(), key)
+                    .filter(step -> !steps.contains(step))
+                    .ifPresentOrElse(steps::add, () -> faults.unknown("steps", key));
+        }
+        return steps;
     }
 
     private static List<Target> readTargets(JsonObject json, TaskFaults faults) {

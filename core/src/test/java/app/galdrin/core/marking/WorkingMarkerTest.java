@@ -10,6 +10,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Work;
@@ -20,6 +21,7 @@ import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -146,6 +148,57 @@ class WorkingMarkerTest {
         double honest = working(bench, "totalToe.front").honest();
         bench.write("work/totalToe.front/0/0", String.format(Locale.ROOT, "%.1f", honest + off));
         assertEquals(credit, working(bench, "totalToe.front").credit(), honest + " and " + off);
+    }
+
+    private static Bench askedForTheSkew() {
+        Practical full = read().practical();
+        return Bench.of(
+                        full.with(full.steps().stream()
+                                .map(s -> s instanceof Work w
+                                        ? new Work(
+                                                w.id(),
+                                                List.of(new Work.Item(
+                                                        figure("toe.front.left"),
+                                                        "toe",
+                                                        AnswerUnit.DEGREES,
+                                                        List.of(Intermediate.SKEW_LEFT))))
+                                        : s)
+                                .toList()),
+                        Vehicles.van())
+                .read(MarkerTest.FOUND);
+    }
+
+    /**
+     * What stands on the way carries its share of the marks where the figure is wrong; from a wrong step the figure may follow. Both off
+     * in degrees from what the readings give.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "0,0,1,1",
+        "3,0,0,1",
+        ",0,0,1",
+        "0,4,1,0.5",
+        "3,-3,0,0.5",
+        "3,-2.985,0,0.25",
+        "3,3,0,0",
+        ",3,0,0",
+        "0.015,3,0.5,0.25",
+    })
+    void everyStepOnTheWay_carriesItsShare(@Nullable Double skew, double off, double step, double credit) {
+        Bench bench = askedForTheSkew();
+        bench.write("work/toe.front.left/0/0", "0");
+        Evidence.Working before = working(bench, "toe.front.left");
+        double honest = before.way().get(0).honest();
+        if (skew != null) {
+            bench.write("work/toe.front.left.via.skew.left/0/0", String.format(Locale.ROOT, "%.5f", honest + skew));
+        }
+        bench.write("work/toe.front.left/0/0", String.format(Locale.ROOT, "%.5f", before.honest() + off));
+        Evidence.Working e = working(bench, "toe.front.left");
+        assertEquals(step, e.way().get(0).credit(), 1e-12);
+        assertEquals(credit, e.credit(), 1e-12, e.toString());
+        assertEquals(skew != null, e.follows().isPresent());
+        assertEquals(skew != null && Math.abs(skew + off) < 0.01, e.followsWay(), e.toString());
+        assertEquals(credit == 1, e.right());
     }
 
     @Test

@@ -55,7 +55,7 @@ class ProceduresTest {
     }
 
     /** In some bay, with something chosen wherever there is a choice. */
-    private static Standing standing(Procedure procedure, RandomGenerator random) {
+    static Standing standing(Procedure procedure, RandomGenerator random) {
         double roll = Math.toRadians(Seeds.between(random, -0.6, 0.6));
         double pitch = Math.toRadians(Seeds.between(random, -0.6, 0.6));
         return new Standing(Vehicles.van(), new BayFloor(2, pitch, roll, Math.toRadians(0.03)))
@@ -73,7 +73,7 @@ class ProceduresTest {
     }
 
     /** A random state; the KPI is the sheet's, which a sweep of two angles takes. */
-    private static Truth truth(RandomGenerator random) {
+    static Truth truth(RandomGenerator random) {
         Map<FigureId, Double> figures = new HashMap<>();
         for (Wheel wheel : Wheel.values()) {
             figures.put(FigureId.of(Measurand.CASTER, wheel), Math.toRadians(Seeds.between(random, -1, 7)));
@@ -92,7 +92,7 @@ class ProceduresTest {
     }
 
     /** What a string round the rear tyres has to know. */
-    private static Map<FigureId, Estimate> rearToes(Truth truth) {
+    static Map<FigureId, Estimate> rearToes(Truth truth) {
         Map<FigureId, Estimate> toes = new HashMap<>();
         for (Wheel wheel : List.of(Wheel.REAR_LEFT, Wheel.REAR_RIGHT)) {
             FigureId toe = FigureId.of(Measurand.TOE, wheel);

@@ -7,10 +7,12 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Vehicles;
+import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.TaskFault.Reason;
@@ -123,6 +125,24 @@ class TaskDocumentTest {
         assertEquals(Optional.empty(), p.minutes());
     }
 
+    /** What is asked for on the way to a figure has to be on the way of the working that is taught, on this vehicle. */
+    @ParameterizedTest
+    @CsvSource({"lengthDifference,", "factor,steps.1.figures unknown factor"})
+    void figuresOnTheWay_areReadAndWritten_andCheckedOnTheVehicle(String step, @Nullable String refused) {
+        String work =
+                "{'id':'work','kind':'work','figures':[{'figure':'totalToe.front','from':'toe','unit':'deg','steps':['"
+                        + step + "']}]}";
+        String plates = "{'id':'toe','kind':'measure','procedure':'plates','figures':['totalToe.front'],'repeats':2}";
+        Practical p = TaskDocument.stored(document(MARKS, plates, work, END));
+        assertTrue(TaskDocument.write(p).contains("\"steps\":[\"" + step + "\"]"));
+        assertEquals(refused == null ? "" : refused, said(p.faults(Vehicles.van())));
+        var line = p.steps().get(1).lines(Vehicles.van()).get(0);
+        assertEquals("totalToe.front.via." + step, line.id());
+        assertEquals(
+                step.equals("factor") ? Quantity.COUNT : Quantity.LENGTH,
+                ((AnswerType.Amount) line.answer()).quantity());
+    }
+
     /** Where an item has its turn and reasons are asked for it. */
     @ParameterizedTest
     @CsvSource(
@@ -203,6 +223,9 @@ class TaskDocumentTest {
                 Arguments.of("'repeats':2", "'repeats':2,'x':1", "steps.1.x unknownField x"),
                 Arguments.of("'kind':'work'", "'kind':'work','x':1", "steps.2.x unknownField x"),
                 Arguments.of("'unit':'mm'", "'x':1", "steps.2.x unknownField x"),
+                Arguments.of("'unit':'mm'", "'steps':['luck']", "steps.2.steps unknown luck"),
+                Arguments.of("'unit':'mm'", "'steps':['factor','factor']", "steps.2.steps unknown factor"),
+                Arguments.of("'unit':'mm'", "'steps':[]", "steps.2.steps missing "),
                 Arguments.of("'kind':'judge'", "'kind':'judge','x':1", "steps.3.x unknownField x"),
                 Arguments.of("'kind':'plan'", "'kind':'plan','x':1", "steps.4.x unknownField x"),
                 Arguments.of("'most':3", "'most':3,'x':1", "steps.5.x unknownField x"),

@@ -9,6 +9,7 @@ import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
@@ -131,6 +132,7 @@ class TaskSchemaTest {
         words(OutcomeSchool.values());
         words(AnswerUnit.values());
         words(Aspect.values());
+        words(Intermediate.values());
     }
 
     private static void words(Keyed[] all) {

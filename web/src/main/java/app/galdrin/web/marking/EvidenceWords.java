@@ -4,10 +4,12 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.TargetReading;
+import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
@@ -240,15 +242,43 @@ public class EvidenceWords {
     }
 
     private Told working(Evidence.Working e) {
-        String how = e.addedUp() ? "addedUp" : e.right() ? "right" : e.near() ? "near" : "wrong";
+        String how = e.addedUp() ? "addedUp" : e.right() ? "right" : e.near() ? "near" : onTheWay(e);
         AnswerUnit unit = e.unit();
         List<String> lines = new ArrayList<>();
         lines.add(say("evidence.working." + how, words.answer(e.written(), unit), words.answer(e.honest(), unit)));
+        if (!e.right()) {
+            e.way().forEach(step -> lines.add(onTheWay(step)));
+        }
         if (e.possible()) {
             lines.add(say("slip.possible", slips.names(e.slips())));
         }
         return Told.of(words.name(e.figure()), e.right(), lines)
                 .slipped(e.possible() ? List.of() : slips.all(e.slips(), e.figure()));
+    }
+
+    private static String onTheWay(Evidence.Working e) {
+        boolean carries = e.slips().isEmpty() && e.credit() > 0;
+        return !carries ? "wrong" : e.followsWay() ? "way" : "wayOnly";
+    }
+
+    private String onTheWay(Evidence.OnTheWay step) {
+        String name = say("intermediate." + step.what().key());
+        String honest = intermediate(step.what(), step.honest());
+        return step.wrote()
+                .map(wrote -> {
+                    String how = step.credit() == 1 ? "right" : step.credit() > 0 ? "near" : "wrong";
+                    return say("evidence.way." + how, name, intermediate(step.what(), wrote), honest);
+                })
+                .orElseGet(() -> say("evidence.way.missing", name, honest));
+    }
+
+    /** mm, deg or a number. */
+    private String intermediate(Intermediate what, double value) {
+        return switch (what.unit().quantity()) {
+            case LENGTH -> words.length(value);
+            case ANGLE -> words.answer(value, AnswerUnit.DEGREES);
+            case COUNT -> QuantityFormat.decimal(value, 2, false);
+        };
     }
 
     private Told target(Evidence.Target e) {

@@ -17,6 +17,7 @@ import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Family;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
@@ -118,6 +119,7 @@ class WordsTest {
                                 .map(AdjusterUnit::unit)
                                 .toArray(Unit[]::new)),
                 keyed("answerUnit.", AnswerUnit.values()),
+                keyed("intermediate.", Intermediate.values()),
                 keyed("field.example.", Quantity.values()),
                 keyed("field.", LineText.Reason.values()),
                 keyed("sense.", Sense.values()),

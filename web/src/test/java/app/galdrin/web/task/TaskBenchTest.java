@@ -8,6 +8,7 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Family;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Criterion;
@@ -120,6 +121,7 @@ class TaskBenchTest {
         form.put("kind.work", "work");
         form.put("kind.handIn", "handIn");
         form.put("unit.totalToe.front", "mm");
+        form.put("steps", "work");
         form.put("title", "  Plates, guarded  ");
         form.put("rule", "guarded");
         form.put("mode", "practice");
@@ -139,7 +141,7 @@ class TaskBenchTest {
         assertEquals(3, toe.repeats());
         FigureId total = FigureId.parse("totalToe.front").orElseThrow();
         assertEquals(
-                List.of(new Work.Item(total, "toe", AnswerUnit.MILLIMETRES)),
+                List.of(new Work.Item(total, "toe", AnswerUnit.MILLIMETRES, List.of(Intermediate.LENGTH_DIFFERENCE))),
                 practical.of(Work.class).findFirst().orElseThrow().asked());
         assertEquals(DecisionRule.GUARDED, practical.rule());
         assertEquals(Mode.PRACTICE, practical.mode());

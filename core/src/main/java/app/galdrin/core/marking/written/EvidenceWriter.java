@@ -113,6 +113,20 @@ final class EvidenceWriter {
         if (!e.slips().isEmpty()) {
             flag("possible", e.possible());
         }
+        if (!e.way().isEmpty()) {
+            json.writeArrayPropertyStart("way");
+            e.way().forEach(this::onTheWay);
+            json.writeEndArray();
+            e.follows().ifPresent(f -> number("follows", f));
+        }
+    }
+
+    private void onTheWay(Evidence.OnTheWay step) {
+        json.writeStartObject();
+        word("what", step.what()).number("honest", step.honest());
+        step.wrote().ifPresent(wrote -> number("written", wrote));
+        number("tolerance", step.tolerance()).number("credit", step.credit());
+        json.writeEndObject();
     }
 
     private void target(Evidence.Target e) {

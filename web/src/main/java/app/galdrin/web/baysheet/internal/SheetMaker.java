@@ -228,7 +228,7 @@ final class SheetMaker {
                         item,
                         words.name(item.figure()),
                         fields.worked(LineKey.of(work.id(), item.figure().key()), item),
-                        ""))
+                        via(work, item)))
                 .toList();
         List<WorkView.Readings> readings = work.asked().stream()
                 .map(Work.Item::from)
@@ -242,6 +242,16 @@ final class SheetMaker {
                                 targets.name(reading), fields.at(LineKey.of(work.id(), target.line(reading))))))
                 .toList();
         return new WorkView(head, items, wanted, readings);
+    }
+
+    private List<WorkView.Via> via(Work work, Work.Item item) {
+        return item.steps().stream()
+                .map(step -> new WorkView.Via(
+                        words.text(
+                                "intermediate.of", words.text("intermediate." + step.key()), words.name(item.figure())),
+                        step.unit().quantity().key(),
+                        fields.at(LineKey.of(work.id(), item.line(step)))))
+                .toList();
     }
 
     private WorkView.Readings readings(Measure measure) {

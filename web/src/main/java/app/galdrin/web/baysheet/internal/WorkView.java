@@ -18,9 +18,12 @@ public record WorkView(Head head, List<Item> items, List<TargetItem> targets, Li
      * One figure asked for.
      *
      * @param name what and where
-     * @param doubt of the apprentice's own mean, either way; empty without readings
+     * @param way what is written on the way to it
      */
-    public record Item(Work.Item asked, String name, FieldView field, String doubt) {}
+    public record Item(Work.Item asked, String name, FieldView field, List<Via> way) {}
+
+    /** An intermediate figure: what it is, and of which one; {@code unit} is the key of its quantity. */
+    public record Via(String name, String unit, FieldView field) {}
 
     /**
      * The readings of a step as they stand.

@@ -75,6 +75,9 @@ final class BenchFilled {
                 checklist(list);
             } else if (step instanceof Measure measure) {
                 measure(measure);
+            } else if (step instanceof Work work
+                    && work.asked().stream().anyMatch(i -> !i.steps().isEmpty())) {
+                fields.add("steps", work.id());
             } else if (step instanceof Round round) {
                 round(round);
             }

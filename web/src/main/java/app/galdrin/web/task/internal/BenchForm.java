@@ -5,8 +5,12 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.procedure.WayTo;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
@@ -163,7 +167,7 @@ final class BenchForm {
         return switch (kind) {
             case CHECKLIST -> checklist(id);
             case MEASURE -> measure(id, begun);
-            case WORK -> new Work(id, asked(measures, before), targets(measures));
+            case WORK -> new Work(id, asked(id, measures, before), targets(measures));
             case JUDGE -> new Judge(id, wanted("judge", measures, Measure::figuresAndDifferences), toldTwice(measures));
             case PLAN -> new Plan(id, wanted("plan", measures, Measure::figures));
             case ROUND -> round(id, measures);
@@ -245,7 +249,7 @@ final class BenchForm {
     }
 
     /** What no working before it has asked from the same readings. */
-    private List<Work.Item> asked(List<Measure> measures, Collection<Step> before) {
+    private List<Work.Item> asked(String id, List<Measure> measures, Collection<Step> before) {
         List<Work.Item> asked = new ArrayList<>();
         List<Work.Item> earlier = before.stream()
                 .filter(Work.class::isInstance)
@@ -262,11 +266,18 @@ final class BenchForm {
                     asked.add(new Work.Item(
                             figure,
                             measure.id(),
-                            Keyed.find(AnswerUnit.values(), unit).orElse(unit()).orFitting(figure)));
+                            Keyed.find(AnswerUnit.values(), unit).orElse(unit()).orFitting(figure),
+                            ticked("steps", id) ? intermediates(measure, figure) : List.of()));
                 }
             }
         }
         return asked;
+    }
+
+    private List<Intermediate> intermediates(Measure measure, FigureId figure) {
+        var standing = new Standing(sheet.sheet(), BayFloor.UNSURVEYED);
+        return WayTo.any(measure.procedure(), figure, standing, measure.taught())
+                .intermediates();
     }
 
     /** The figures that are asked of two procedures, so that it can be asked whether they agree. */

@@ -273,6 +273,11 @@ public final class BenchView {
         return !list.items().isEmpty() && list.items().stream().allMatch(i -> closing.contains(i.id()));
     }
 
+    /** Whether what is written on the way to its figures is asked for too. */
+    public boolean asksForSteps(Work work) {
+        return work.asked().stream().anyMatch(item -> !item.steps().isEmpty());
+    }
+
     /** The measures before the working whose figures can be turned back into readings. */
     public List<TargetRow> targets(Work work) {
         return form.practical.steps().stream()

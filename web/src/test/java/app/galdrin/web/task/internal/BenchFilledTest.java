@@ -4,17 +4,22 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.procedure.WayTo;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Grade;
+import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Reason;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskDocument;
+import app.galdrin.core.task.Work;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.account.People;
 import app.galdrin.web.library.Library;
@@ -80,7 +85,9 @@ class BenchFilledTest {
             if (!(usual.steps().get(0) instanceof Checklist)) {
                 continue;
             }
-            List<Step> steps = new ArrayList<>(usual.steps());
+            List<Step> steps = new ArrayList<>(usual.steps().stream()
+                    .map(step -> step instanceof Work work ? asking(task, work) : step)
+                    .toList());
             steps.set(
                     0,
                     new Checklist(
@@ -121,6 +128,21 @@ class BenchFilledTest {
                     task.createdAt());
             assertEquals(TaskDocument.write(chosen), TaskDocument.write(again(changed)), task.title());
         }
+    }
+
+    /** Asking for everything on the way to its figures. */
+    private static Work asking(TaskVersion task, Work work) {
+        var standing = new Standing(task.sheets().get(0).sheet(), BayFloor.UNSURVEYED);
+        return new Work(
+                work.id(),
+                work.asked().stream()
+                        .map(item -> {
+                            Measure from = task.practical().measure(item.from()).orElseThrow();
+                            var way = WayTo.any(from.procedure(), item.figure(), standing, from.taught());
+                            return new Work.Item(item.figure(), item.from(), item.unit(), way.intermediates());
+                        })
+                        .toList(),
+                work.targets());
     }
 
     /** To three places as a person types it, so that it is found again: alone, with where there is none, in steps. */
