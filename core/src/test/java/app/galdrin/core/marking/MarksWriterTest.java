@@ -12,11 +12,22 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.marking.written.MarksWriter;
 import app.galdrin.core.pack.PackFault;
 import app.galdrin.core.pack.TaskPack;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Written;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.written.SheetDocument;
 import app.galdrin.core.spec.written.SheetWriter;
+import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Band;
+import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Reason;
+import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.SchemeDefaults;
+import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Work;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
@@ -25,6 +36,7 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
@@ -103,6 +115,70 @@ class MarksWriterTest {
         assertEquals(List.of(), schema(TaskPack.class, "pack.schema.json").validate(pack, InputFormat.JSON));
         assertEquals(List.of(), schema(MarksWriter.class, "sitting.schema.json").validate(sitting, InputFormat.JSON));
         assertEquals(List.of(), schema(MarksWriter.class, "marks.schema.json").validate(marks, InputFormat.JSON));
+    }
+
+    /** Turn and reasons in a checklist, figures on the way, a band in steps. */
+    @Test
+    void whatATaskMayAskBeyondTheUsual_isUnderTheSchemasToo() throws Exception {
+        Practical usual = read().practical();
+        List<Step> steps = usual.steps().stream()
+                .map(step -> step instanceof Work work
+                        ? new Work(
+                                work.id(),
+                                work.asked().stream()
+                                        .map(MarksWriterTest::withSkew)
+                                        .toList())
+                        : step)
+                .collect(Collectors.toCollection(ArrayList::new));
+        steps.set(
+                0,
+                new Checklist(
+                        "prepare",
+                        List.of(
+                                new Checklist.Item("boots", false, false, false, List.of(new Reason(List.of("fall")))),
+                                new Checklist.Item("condition", false, false, true, List.of()))));
+        Practical asked = usual.with(steps);
+        Band stepped = Band.stepped(0.001, List.of(new Band.Step(0.002, 60), new Band.Step(0.004, 30)));
+        List<Criterion> criteria = SchemeDefaults.of(asked, read().assignment.sheet()).criteria().stream()
+                .map(c -> c.id().aspect() == Aspect.READING ? all(c, stepped) : c)
+                .toList();
+        Bench bench = Bench.of(
+                        asked.with(new Scheme(criteria, 0)), read().assignment.sheet())
+                .read(state(3.2, -0.4, -0.6, 0.3, -0.1))
+                .reference(state(3.2, -0.4, -0.6, 0.2, -0.1))
+                .write("work/toe.front.left/0/0", "1")
+                .write("work/toe.front.left.via.skew.left/0/0", "2");
+        String sitting = sitting("s1", bench)
+                .replace(
+                        "\"wrote\":{",
+                        "\"wrote\":{\"prepare/condition/0/0\":\"done\",\"prepare/boots/0/0\":\"done\","
+                                + "\"prepare/boots.why/0/0\":\"It falls\",");
+        String pack = pack(bench);
+        String marks = marks(pack, false, sitting).get(0);
+        for (String said : List.of(
+                "\"item\":\"condition\",\"done\":true,\"before\":\"boots\",\"credit\":0",
+                "\"answer\":\"It falls\",\"reasons\":[{\"words\":[\"fall\"],\"found\":true}],\"credit\":1",
+                "\"way\":[{\"what\":\"skew.left\",\"honest\":",
+                "\"percent\":60},{\"within\":")) {
+            assertTrue(marks.contains(said), said + " in " + marks);
+        }
+        assertEquals(List.of(), schema(TaskPack.class, "pack.schema.json").validate(pack, InputFormat.JSON));
+        assertEquals(List.of(), schema(MarksWriter.class, "sitting.schema.json").validate(sitting, InputFormat.JSON));
+        assertEquals(List.of(), schema(MarksWriter.class, "marks.schema.json").validate(marks, InputFormat.JSON));
+    }
+
+    private static Work.Item withSkew(Work.Item item) {
+        boolean left = item.figure().key().equals("toe.front.left");
+        return new Work.Item(
+                item.figure(), item.from(), item.unit(), left ? List.of(Intermediate.SKEW_LEFT) : List.of());
+    }
+
+    private static Criterion all(Criterion criterion, Band band) {
+        return new Criterion(
+                criterion.id(),
+                criterion.marks(),
+                criterion.mustPass(),
+                criterion.bands().keySet().stream().collect(Collectors.toMap(f -> f, f -> band)));
     }
 
     @ParameterizedTest

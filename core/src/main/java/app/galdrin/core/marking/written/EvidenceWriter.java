@@ -250,7 +250,7 @@ final class EvidenceWriter {
             json.writeArrayPropertyStart("steps");
             for (Band.Step step : band.steps()) {
                 json.writeStartObject();
-                amount("within", figure, step.within()).number("percent", step.percent());
+                amount("within", figure, step.within()).count("percent", step.percent());
                 json.writeEndObject();
             }
             json.writeEndArray();
