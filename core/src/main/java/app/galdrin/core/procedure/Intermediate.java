@@ -44,16 +44,17 @@ public enum Intermediate implements Keyed {
         return unit;
     }
 
-    /** Smallest that can be real: mm, deg or a number; {@link #most()} likewise. */
+    /** Smallest that can be real: mm, deg or a number. */
     public double least() {
         return least;
     }
 
+    /** Largest that can be real: mm, deg or a number. */
     public double most() {
         return most;
     }
 
-    /** The place it is written to, in the same. */
+    /** The place it is written to: mm, deg or a number. */
     public double place() {
         return place;
     }

@@ -73,7 +73,7 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
         return new Band(full, steps.get(steps.size() - 1).within(), false, steps);
     }
 
-    /** Whether these can be the steps of a band. */
+    /** Whether these can be the steps of a band; {@code full} in their unit, mm or rad. */
     public static boolean canStep(double full, List<Step> steps) {
         return !steps.isEmpty() && steps.size() <= MOST_STEPS && fall(full, steps);
     }

@@ -119,13 +119,24 @@ public final class Log {
         return new Answers(answers).ordered(ticked());
     }
 
-    /** The lines on which a word alone stands, in the order in which it was written there. */
+    /**
+     * The lines on which a word alone stands, in the order in which it was written there: what one device kept comes later than what
+     * another wrote meanwhile. Of one device the order is that of its entries, however its clock was set.
+     */
     private List<LineKey> ticked() {
-        return standing.values().stream()
+        Map<String, Instant> last = new HashMap<>();
+        Map<LineKey, Instant> when = new LinkedHashMap<>();
+        standing.values().stream()
                 .map(here -> here.get(here.size() - 1))
                 .filter(entry -> entry.value() == null)
                 .sorted(Comparator.comparingInt(Entry::seq))
-                .map(Entry::line)
+                .forEach(entry -> when.put(
+                        entry.line(),
+                        last.merge(
+                                entry.device(), entry.writtenAt(), (one, other) -> one.isAfter(other) ? one : other)));
+        return when.entrySet().stream()
+                .sorted(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey)
                 .toList();
     }
 

@@ -87,4 +87,36 @@ class LogTest {
         assertEquals("58", log().at(GAP).orElseThrow().written());
         assertTrue(log().lateWaiting().isEmpty());
     }
+
+    private void tick(String line, String device, int writtenAfter) {
+        int seq = entries.size() + 1;
+        entries.add(new Entry(
+                seq,
+                "key-number-" + seq,
+                LineKey.of("prepare", line),
+                "done",
+                null,
+                null,
+                false,
+                List.of(),
+                false,
+                new UUID(1, 1),
+                Role.APPRENTICE,
+                device,
+                seq,
+                START.plusSeconds(writtenAfter),
+                START.plusSeconds(100 + seq)));
+    }
+
+    /** Two at one vehicle: what one of them wrote without a connection came after what the other wrote later. */
+    @Test
+    void ticks_standInTheOrderInWhichTheyWereWritten() {
+        tick("jack", "phone", 50);
+        tick("chocks", "tablet", 10);
+        tick("stands", "tablet", 60);
+        tick("rocked", "tablet", 59); // its clock was set back by what was measured of it
+        assertEquals(
+                List.of("chocks", "jack", "stands", "rocked"),
+                log().answers().order().stream().map(LineKey::line).toList());
+    }
 }
