@@ -4,7 +4,6 @@ import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.WayTo;
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.Written;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Work;
 import java.util.ArrayList;
@@ -39,19 +38,16 @@ final class WayMarker {
 
     private void mark(Intermediate step) {
         double honest = step.unit().toRecord(way.at(step, wrote).orElseThrow());
-        Optional<Written> written = of.answers()
+        Optional<Double> value = of.answers()
                 .at(LineKey.of(work.id(), item.line(step)))
-                .filter(w -> w.value().isPresent());
-        Optional<Double> value = written.map(w -> w.value().orElseThrow());
-        double place = Math.max(
-                step.place(),
-                written.flatMap(w -> w.step().stream().boxed().findFirst()).orElse(0.0));
+                .flatMap(w -> w.value().stream().boxed().findFirst());
         steps.add(new Evidence.OnTheWay(
                 step,
                 honest,
                 value,
-                place + Tolerance.ROUNDING.size(),
-                value.map(v -> Answered.credit(Math.abs(v - honest), place)).orElse(0.0)));
+                step.place() + Tolerance.ROUNDING.size(),
+                value.map(v -> Answered.credit(Math.abs(v - honest), step.place()))
+                        .orElse(0.0)));
         value.ifPresent(v -> wrote.put(step, step.unit().toCore(v)));
     }
 

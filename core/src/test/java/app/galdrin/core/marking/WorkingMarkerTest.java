@@ -201,6 +201,14 @@ class WorkingMarkerTest {
         assertEquals(credit == 1, e.right());
     }
 
+    /** A skew of 0° has no room of a whole degree. */
+    @Test
+    void aCoarserStep_earnsNoMoreRoomEither() {
+        Bench bench = askedForTheSkew();
+        bench.write("work/toe.front.left/0/0", "9").write("work/toe.front.left.via.skew.left/0/0", "1");
+        assertEquals(0, working(bench, "toe.front.left").credit());
+    }
+
     @Test
     void slips_areNamed_andKeepWhatTheSchemeSays() {
         Bench wrongSign = read();
