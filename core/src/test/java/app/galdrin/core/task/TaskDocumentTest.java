@@ -31,9 +31,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 class TaskDocumentTest {
 
-    private static final String PREPARE =
+    static final String PREPARE =
             "{'id':'prepare','kind':'checklist','items':[{'id':'boots'},{'id':'stands','critical':true}]}";
-    private static final String TOE =
+    static final String TOE =
             "{'id':'toe','kind':'measure','procedure':'strings','figures':['totalToe.front','toe.front.left'],'repeats':2}";
     private static final String WORK =
             "{'id':'work','kind':'work','figures':[{'figure':'totalToe.front','from':'toe','unit':'mm'}]}";
@@ -41,23 +41,23 @@ class TaskDocumentTest {
     private static final String PLAN = "{'id':'plan','kind':'plan','figures':['totalToe.front']}";
     private static final String ROUND =
             "{'id':'adjust','kind':'round','most':3,'measures':[{'id':'again','procedure':'plates','figures':['totalToe.front']}]}";
-    private static final String END = "{'id':'end','kind':'handIn'}";
-    private static final String MARKS =
+    static final String END = "{'id':'end','kind':'handIn'}";
+    static final String MARKS =
             "{'step':'toe','aspect':'reading','marks':20,'bands':[{'figure':'totalToe.front','full':0.1,'none':0.3}]}";
 
-    private static String document(String marks, String... steps) {
+    static String document(String marks, String... steps) {
         return ("{'format':'galdrin.task','version':2,'title':'Toe','steps':[" + String.join(",", steps) + "],'marks':["
                         + marks + "]}")
                 .replace('\'', '"');
     }
 
-    private static List<TaskFault> faults(String document) {
+    static List<TaskFault> faults(String document) {
         return TaskDocument.read(document) instanceof TaskDocument.Reading.Refused refused
                 ? refused.faults()
                 : List.of();
     }
 
-    private static String said(List<TaskFault> faults) {
+    static String said(List<TaskFault> faults) {
         return faults.stream()
                 .map(f -> f.at() + " " + f.reason().key() + " " + f.value())
                 .collect(Collectors.joining("; "));
@@ -306,51 +306,6 @@ class TaskDocumentTest {
         assertEquals(p, TaskDocument.stored(TaskDocument.write(p)), "and written as it was read");
     }
 
-    /** Bands are degrees or millimetres outside, rad or mm inside; three times five degrees is the widest. */
-    @Test
-    void bands_areReadInTheUnitOfTheirFigure() {
-        String setback = "{'id':'s','kind':'measure','procedure':'setback','figures':['setback.front']}";
-        String marks = """
-                {'step':'s','aspect':'reading','marks':5,'bands':[{'figure':'setback.front','full':100,'none':300}]},
-                {'step':'toe','aspect':'reading','marks':5,'bands':[{'figure':'totalToe.front','full':5,'none':15}]}""";
-        Practical p = TaskDocument.stored(document(marks, setback, TOE, END));
-        Band length = p.scheme().criteria().get(0).band(figure("setback.front")).orElseThrow();
-        Band angle = p.scheme().criteria().get(1).band(figure("totalToe.front")).orElseThrow();
-        assertEquals(new Band(100, 300), length);
-        assertEquals(Math.toRadians(5), angle.full(), 1e-15);
-        assertEquals(Math.toRadians(15), angle.none(), 1e-15);
-    }
-
-    /** Steps instead of a line: read, written as read, and refused where they don't fall from the full band on. */
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            quoteCharacter = '"',
-            value = {
-                "'steps':[{'within':0.2,'percent':60},{'within':0.3,'percent':30}]|",
-                "'steps':[{'within':15.0,'percent':99}]|",
-                "'steps':[{'within':0.2,'percent':60},{'within':0.2,'percent':30}]|bands.steps unknown",
-                "'steps':[{'within':0.2,'percent':60},{'within':0.3,'percent':60}]|bands.steps unknown",
-                "'steps':[{'within':0.1,'percent':60}]|bands.steps unknown",
-                "'steps':[]|bands.steps unknown",
-                "'steps':[{'within':0.2,'percent':100}]|percent outOfRange 100",
-                "'steps':[{'within':15.1,'percent':50}]|within outOfRange 15.1",
-                "'steps':[{'within':0.2,'percent':60}],'none':0.2|none unknown 0.2",
-                "'steps':[{'within':0.2,'percent':60}],'usual':true|usual unknown true",
-            })
-    void aBandInSteps_isReadAndWritten_orRefused(String steps, @Nullable String refused) {
-        String marks = "{'step':'toe','aspect':'reading','marks':5,'bands':[{'figure':'totalToe.front','full':0.1,"
-                + steps + "}]}";
-        String document = document(marks, TOE, END);
-        if (refused == null) {
-            String written = TaskDocument.write(TaskDocument.stored(document));
-            assertTrue(written.contains(steps.replace("'", "\"")), written);
-            assertEquals(written, TaskDocument.write(TaskDocument.stored(written)));
-        } else {
-            assertTrue(said(faults(document)).contains(refused.replace("bands.", "")), said(faults(document)));
-        }
-    }
-
     @ParameterizedTest
     @MethodSource("wrong")
     void whatCanNotBeDone_isRefusedWithItsPlaceAndReason(String document, String expected) {
@@ -449,29 +404,6 @@ class TaskDocumentTest {
                 Measure.of("m", Procedures.of("strings"), List.of(figure("totalToe.front")), 2)
                         .lines(van)
                         .size());
-    }
-
-    @ParameterizedTest
-    @CsvSource({"0,1", "0.1,1", "-0.1,1", "0.2,0.5", "0.3,0", "-1,0"})
-    void aBand_paysInAStraightLine(double difference, double credit) {
-        assertEquals(credit, new Band(0.1, 0.3).credit(difference), 1e-12);
-        assertThrows(IllegalArgumentException.class, () -> new Band(0.1, 0.1));
-        assertThrows(IllegalArgumentException.class, () -> new Band(-0.1, 0.1));
-        assertThrows(IllegalArgumentException.class, () -> new Scheme(List.of(), 101));
-    }
-
-    /** A limit belongs to its step, also where a binary digit says otherwise. */
-    @ParameterizedTest
-    @CsvSource({"0.1,1", "0.1001,0.6", "-0.2,0.6", "0.20000000000000004,0.6", "0.2001,0.3", "0.3,0.3", "0.3001,0", "9,0"
-    })
-    void aBand_paysInSteps(double difference, double credit) {
-        List<Band.Step> steps = List.of(new Band.Step(0.2, 60), new Band.Step(0.3, 30));
-        Band band = Band.stepped(0.1, steps);
-        assertEquals(credit, band.credit(difference));
-        assertEquals(band, band.against(10), "it was typed, and stands");
-        assertThrows(IllegalArgumentException.class, () -> new Band(0.1, 0.3, true, steps));
-        assertThrows(IllegalArgumentException.class, () -> new Band(0.1, 0.4, false, steps));
-        assertThrows(IllegalArgumentException.class, () -> Band.stepped(0.2, steps));
     }
 
     @Test

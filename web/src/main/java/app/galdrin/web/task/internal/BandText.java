@@ -22,7 +22,7 @@ import java.util.stream.Stream;
 final class BandText {
 
     /** A limit and, where it is a step's, its percent. */
-    private static final Pattern PART = Pattern.compile("(\\S.{0,19}?)(?:\\s+([0-9]{1,2})\\s*%)?");
+    private static final Pattern PART = Pattern.compile("(\\S.{0,19}?)(?:\\s+([1-9][0-9]?)\\s*%)?");
 
     private static final int PLACES = 3;
 

@@ -85,7 +85,7 @@ final class BenchFilled {
     }
 
     private void checklist(Checklist list) {
-        put("list." + list.id(), BenchView.isAllOfClosing(list) ? "closing" : "prepare");
+        put("list." + list.id(), list.isClosing() ? "closing" : "prepare");
         tick("listed." + list.id());
         list.items().forEach(item -> {
             fields.add("items." + list.id(), item.id());

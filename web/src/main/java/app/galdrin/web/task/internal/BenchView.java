@@ -243,7 +243,7 @@ public final class BenchView {
 
     /** Those that can be taken, and its own. */
     public List<ItemRow> items(Checklist list) {
-        List<Checklist.Item> ready = isClosing(list) ? Checklist.CLOSING : Checklist.PREPARATION;
+        List<Checklist.Item> ready = list.isClosing() ? Checklist.CLOSING : Checklist.PREPARATION;
         Stream<Checklist.Item> own =
                 list.items().stream().filter(i -> ready.stream().noneMatch(r -> r.id().equals(i.id())));
         return Stream.concat(ready.stream(), own)
@@ -260,17 +260,6 @@ public final class BenchView {
                             form.text(field));
                 })
                 .toList();
-    }
-
-    public boolean isClosing(Checklist list) {
-        return isAllOfClosing(list);
-    }
-
-    /** Whether a checklist is taken from the closing one. */
-    static boolean isAllOfClosing(Checklist list) {
-        List<String> closing =
-                Checklist.CLOSING.stream().map(Checklist.Item::id).toList();
-        return !list.items().isEmpty() && list.items().stream().allMatch(i -> closing.contains(i.id()));
     }
 
     /** Whether what is written on the way to its figures is asked for too. */

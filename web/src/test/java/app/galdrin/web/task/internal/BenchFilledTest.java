@@ -130,6 +130,22 @@ class BenchFilledTest {
         }
     }
 
+    /** Words that can't be read stay as they were typed, and their field says what was read. */
+    @Test
+    void reasonsThatCanNotBeRead_stayAsTheyWereTyped() {
+        TaskVersion task = demo().stream()
+                .filter(t -> t.practical().step("prepare").isPresent())
+                .findFirst()
+                .orElseThrow();
+        var sheets = library.newestSheets(task.centreId());
+        var typed = BenchFilled.with(task, sheets);
+        String field = "why.prepare.protection";
+        typed.set(field, "falls,,rust");
+        var form = new BenchForm(typed, sheets, people.classes(task.centreId()), "untitled", validator);
+        assertEquals("bench.why.fault", form.faults().get(field).key());
+        assertEquals("falls,,rust", form.text(field));
+    }
+
     /** Asking for everything on the way to its figures. */
     private static Work asking(TaskVersion task, Work work) {
         var standing = new Standing(task.sheets().get(0).sheet(), BayFloor.UNSURVEYED);
