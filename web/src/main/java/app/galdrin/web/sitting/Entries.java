@@ -18,6 +18,7 @@ import app.galdrin.web.layout.Words;
 import app.galdrin.web.task.TaskBay;
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -134,9 +135,15 @@ public class Entries {
                 .filter(line -> !standing(sitting, line).isEmpty())
                 .toList();
         if (ended.size() > 1) {
-            struck(me, sitting, ended.get(0), reason, key + "-" + ended.size());
+            struck(me, sitting, ended.get(0), reason, second(key));
         }
         return struck(me, sitting, ended.isEmpty() ? handIn : ended.get(ended.size() - 1), reason, key);
+    }
+
+    /** A key for the other of two entries that come of one press: as long as any, whatever the key of the press. */
+    private static String second(String key) {
+        return UUID.nameUUIDFromBytes(("second of " + key).getBytes(StandardCharsets.UTF_8))
+                .toString();
     }
 
     private Outcome struck(SignedIn me, Sitting sitting, LineKey line, String reason, String key) {

@@ -210,12 +210,14 @@ class SittingsTest {
         stands(write(FRONT, "1426"));
     }
 
-    /** Stopped, and handed in by a device that had not heard of it: both are given back together. */
+    /** Stopped, and handed in by a device that had not heard of it: both are given back together, by one key however long. */
     @Test
     void givenBack_itIsNeitherStoppedNorHandedIn() {
         write(HAND_IN, "done");
         stands(entries.stop(centre.instructor(), now(), "hands under the wheel", key()));
-        stands(entries.giveBack(centre.instructor(), now(), "talked over", key()));
+        String key = "k".repeat(80);
+        stands(entries.giveBack(centre.instructor(), now(), "talked over", key));
+        stands(entries.giveBack(centre.instructor(), now(), "talked over", key));
         assertFalse(now().state().handedIn());
         stands(write(HAND_IN, "done"));
         assertTrue(now().state().handedIn());
