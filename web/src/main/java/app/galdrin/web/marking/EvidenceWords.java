@@ -242,7 +242,7 @@ public class EvidenceWords {
     }
 
     private Told working(Evidence.Working e) {
-        String how = e.addedUp() ? "addedUp" : e.right() ? "right" : e.near() ? "near" : onTheWay(e);
+        String how = e.addedUp() ? "addedUp" : e.right() ? "right" : e.near() ? near(e) : onTheWay(e);
         AnswerUnit unit = e.unit();
         List<String> lines = new ArrayList<>();
         lines.add(say("evidence.working." + how, words.answer(e.written(), unit), words.answer(e.honest(), unit)));
@@ -254,6 +254,10 @@ public class EvidenceWords {
         }
         return Told.of(words.name(e.figure()), e.right(), lines)
                 .slipped(e.possible() ? List.of() : slips.all(e.slips(), e.figure()));
+    }
+
+    private static String near(Evidence.Working e) {
+        return e.way().isEmpty() ? "near" : "nearOnTheWay";
     }
 
     private static String onTheWay(Evidence.Working e) {
