@@ -41,7 +41,7 @@ public class MarkBenchmark {
      * Toe by two strings, four wheels; caster, camber and toe with readings that are right throughout; the same with a sign the wrong way
      * round, whose slip is looked for.
      */
-    @Param({"toe", "careful", "slip"})
+    @Param({"toe", "careful", "slip", "misread", "unexplained"})
     private String sitting = "";
 
     private LineWriter writer = (json, line) -> false;

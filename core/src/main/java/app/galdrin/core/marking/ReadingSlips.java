@@ -5,6 +5,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.SlipSetting;
 import app.galdrin.core.task.Measure;
@@ -18,13 +19,11 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.BiFunction;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import org.hipparchus.linear.EigenDecompositionSymmetric;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.linear.RealVector;
 import org.hipparchus.special.Gamma;
 
 /**
@@ -55,6 +54,9 @@ final class ReadingSlips {
     /** What each repeat came to. */
     private final List<Map<FigureId, Estimate>> own;
 
+    /** The same without its doubts. */
+    private final List<Map<FigureId, Double>> asRead;
+
     private final Map<FigureId, Estimate> reference = new LinkedHashMap<>();
     private final List<FigureId> figures;
 
@@ -62,13 +64,9 @@ final class ReadingSlips {
         this.of = of;
         this.measure = measure;
         this.readings = of.own().readings(measure, 0);
-        this.setting = new SlipSetting(
-                measure.procedure(),
-                of.own().standing(measure, 0),
-                AnswerUnit.DEGREES,
-                of.own().baseline(measure),
-                readings);
-        this.own = worked();
+        this.setting = of.own().slipSetting(measure, AnswerUnit.DEGREES);
+        this.own = of.own().worked(measure, 0).stream().map(Worked::figures).toList();
+        this.asRead = readings.stream().map(this::values).toList();
         List<FigureId> both = new ArrayList<>();
         for (FigureId figure : measure.procedure().sees()) {
             if (!measure.steering().leaves(figure)) {
@@ -88,17 +86,9 @@ final class ReadingSlips {
                 .toList();
     }
 
-    private List<Map<FigureId, Estimate>> worked() {
-        return IntStream.range(0, readings.size())
-                .mapToObj(i -> of.own().work(measure, 0, i + 1, readings.get(i)).figures())
-                .toList();
-    }
-
-    /** What each repeat comes to with other readings. */
-    private List<Map<FigureId, Double>> values(BiFunction<Integer, Map<String, Double>, Map<String, Double>> used) {
-        return IntStream.range(0, readings.size())
-                .mapToObj(i -> of.own().values(measure, 0, used.apply(i, readings.get(i)), HandFormula.SOLVED))
-                .toList();
+    /** What a repeat comes to with these readings. */
+    private Map<FigureId, Double> values(Map<String, Double> used) {
+        return of.own().values(measure, 0, used, HandFormula.SOLVED);
     }
 
     /** One way in which a slip can have been made: in all repeats or one, on both sides or one; and what each repeat comes to without. */
@@ -111,7 +101,7 @@ final class ReadingSlips {
             return found;
         }
         Distance distance = new Distance(covariance());
-        double[] asRead = differences(values((i, read) -> read));
+        double[] asRead = differences(this.asRead);
         double now = distance.of(asRead);
         List<Way> ways = ways();
         double fall = FALL + 2 * Math.log(Math.max(1, ways.size() / (double) FEW));
@@ -184,10 +174,7 @@ final class ReadingSlips {
         for (Slip slip : of.assignment().slips(measure)) {
             if (slip.corrected(setting, Map.of()).isPresent()) {
                 for (Predicate<Place> where : slip.ofBothSides() ? List.<Predicate<Place>>of(p -> true) : sides()) {
-                    repeats()
-                            .forEach(made -> ways.add(new Way(
-                                    slip.key(),
-                                    values((i, read) -> made.test(i) ? putRight(slip, where, read) : read))));
+                    ways.addAll(inAllOrOne(slip, where));
                 }
             } else {
                 ways.addAll(oneByOne(slip));
@@ -196,13 +183,28 @@ final class ReadingSlips {
         return ways;
     }
 
+    /** A slip that is made at many places, in all repeats or in one. */
+    private List<Way> inAllOrOne(Slip slip, Predicate<Place> where) {
+        List<Map<FigureId, Double>> right = readings.stream()
+                .map(read -> values(putRight(slip, where, read)))
+                .toList();
+        return repeats().stream()
+                .map(made -> new Way(
+                        slip.key(),
+                        IntStream.range(0, readings.size())
+                                .mapToObj(i -> (made.test(i) ? right : asRead).get(i))
+                                .toList()))
+                .toList();
+    }
+
     /** A slip that is made at one place, in one repeat. */
     private List<Way> oneByOne(Slip slip) {
         List<Way> ways = new ArrayList<>();
         for (int repeat = 0; repeat < readings.size(); repeat++) {
-            int only = repeat;
             for (Map<String, Double> right : slip.correctedWays(setting, readings.get(repeat))) {
-                ways.add(new Way(slip.key(), values((i, read) -> i == only ? right : read)));
+                List<Map<FigureId, Double>> putRight = new ArrayList<>(asRead);
+                putRight.set(repeat, values(right));
+                ways.add(new Way(slip.key(), putRight));
             }
         }
         return ways;
@@ -241,16 +243,21 @@ final class ReadingSlips {
 
     /** Of all differences: own readings and the reference's are independent of one another; one reference stands against all repeats. */
     private RealMatrix covariance() {
-        List<Map<String, Double>> parts = new ArrayList<>();
-        own.forEach(repeat -> figures.forEach(f -> parts.add(budget(repeat, f))));
-        List<Map<String, Double>> against =
-                figures.stream().map(f -> budget(reference, f)).toList();
-        int n = parts.size();
-        RealMatrix covariance = MatrixUtils.createRealMatrix(n, n);
-        for (int i = 0; i < n; i++) {
-            for (int j = 0; j < n; j++) {
-                double ofReference = shared(against.get(i % figures.size()), against.get(j % figures.size()));
-                covariance.setEntry(i, j, shared(parts.get(i), parts.get(j)) + ofReference);
+        RealMatrix covariance = shared(own.stream()
+                .flatMap(repeat -> figures.stream().map(f -> budget(repeat, f)))
+                .toList());
+        RealMatrix ofReference =
+                shared(figures.stream().map(f -> budget(reference, f)).toList());
+        int n = figures.size();
+        for (int i = 0; i < own.size(); i++) {
+            for (int j = 0; j < own.size(); j++) {
+                covariance.setSubMatrix(
+                        covariance
+                                .getSubMatrix(i * n, i * n + n - 1, j * n, j * n + n - 1)
+                                .add(ofReference)
+                                .getData(),
+                        i * n,
+                        j * n);
             }
         }
         return covariance;
@@ -260,23 +267,34 @@ final class ReadingSlips {
         return Objects.requireNonNull(of.get(figure)).budget().parts();
     }
 
-    private static double shared(Map<String, Double> one, Map<String, Double> other) {
-        return one.entrySet().stream()
-                .mapToDouble(e -> e.getValue() * other.getOrDefault(e.getKey(), 0.0))
-                .sum();
+    /** The covariance of figures, of which each has its doubt by source: D·Dᵀ, a row a figure. */
+    private static RealMatrix shared(List<Map<String, Double>> budgets) {
+        Map<String, Integer> sources = new HashMap<>();
+        budgets.forEach(parts -> parts.keySet().forEach(source -> sources.putIfAbsent(source, sources.size())));
+        var doubts = new double[budgets.size()][Math.max(1, sources.size())];
+        for (int i = 0; i < doubts.length; i++) {
+            double[] row = doubts[i];
+            budgets.get(i).forEach((source, part) -> row[sources.getOrDefault(source, 0)] = part);
+        }
+        RealMatrix all = MatrixUtils.createRealMatrix(doubts);
+        return all.multiplyTransposed(all);
     }
 
     /** Chi-squared of differences, in the directions in which there is any doubt. */
     private static final class Distance {
-        private final EigenDecompositionSymmetric doubt;
-        private final int directions;
+
+        /** Each in figures, and so long that a length of 1 along it is one standard doubt. */
+        private final double[][] directions;
 
         Distance(RealMatrix covariance) {
-            this.doubt = new EigenDecompositionSymmetric(covariance);
+            var doubt = new EigenDecompositionSymmetric(covariance);
             double greatest = doubt.getEigenvalue(0); // in falling order
-            this.directions = (int) IntStream.range(0, covariance.getRowDimension())
+            this.directions = IntStream.range(0, covariance.getRowDimension())
                     .filter(i -> doubt.getEigenvalue(i) > NOTHING * greatest)
-                    .count();
+                    .mapToObj(i -> doubt.getEigenvector(i)
+                            .mapDivide(Math.sqrt(doubt.getEigenvalue(i)))
+                            .toArray())
+                    .toArray(double[][]::new);
         }
 
         double of(double[] differences) {
@@ -292,12 +310,17 @@ final class ReadingSlips {
         }
 
         private double product(double[] one, double[] other) {
-            RealVector first = MatrixUtils.createRealVector(one);
-            RealVector second = MatrixUtils.createRealVector(other);
             double sum = 0;
-            for (int i = 0; i < directions; i++) {
-                RealVector direction = doubt.getEigenvector(i);
-                sum += direction.dotProduct(first) * direction.dotProduct(second) / doubt.getEigenvalue(i);
+            for (double[] direction : directions) {
+                sum += dot(direction, one) * dot(direction, other);
+            }
+            return sum;
+        }
+
+        private static double dot(double[] one, double[] other) {
+            double sum = 0;
+            for (int i = 0; i < one.length; i++) {
+                sum += one[i] * other[i];
             }
             return sum;
         }
@@ -305,8 +328,8 @@ final class ReadingSlips {
         /** Whether honest hands leave as much in one of a thousand cases or more, when so many amounts were chosen to fit. */
         boolean honest(double left, int chosen) {
             return left < Double.POSITIVE_INFINITY
-                    && directions > chosen
-                    && Gamma.regularizedGammaQ((directions - chosen) / 2.0, Math.max(0, left) / 2) >= SELDOM;
+                    && directions.length > chosen
+                    && Gamma.regularizedGammaQ((directions.length - chosen) / 2.0, Math.max(0, left) / 2) >= SELDOM;
         }
     }
 }

@@ -11,104 +11,114 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
-/** What slips in the working make of one measurement's readings. */
+/**
+ * What slips in the working make of one measurement's readings. A slip changes what the figures are worked from, or the answers that
+ * they come to, or both. Slips are many, and where none fits alone two are tried in either order: what some of them begin with is worked
+ * once.
+ */
 public final class SlipAnswers {
 
     private final OwnFigures own;
     private final Measure measure;
-    private final List<Map<String, Double>> readings;
-    private final Map<Made, List<Map<FigureId, Double>>> known = new HashMap<>();
+    private final Map<AnswerUnit, SlipSetting> settings = new EnumMap<>(AnswerUnit.class);
+    private final Map<Slip, Boolean> ofReadings = new IdentityHashMap<>();
+    private final Map<Made, Ways> known = new HashMap<>();
 
-    private final Map<AnswerUnit, Map<FigureId, Double>> asRead = new EnumMap<>(AnswerUnit.class);
+    /**
+     * Slips in the order in which they are made.
+     *
+     * @param inUse those that are made in using the readings
+     * @param inAnswers those that are made of the answers which they come to
+     */
+    private record Made(List<Slip> inUse, List<Slip> inAnswers, AnswerUnit unit) {
+        Made butLast() {
+            return new Made(inUse, inAnswers.subList(0, inAnswers.size() - 1), unit);
+        }
 
-    private record Made(List<Slip> slips, AnswerUnit unit) {}
+        Slip last() {
+            return inAnswers.get(inAnswers.size() - 1);
+        }
+    }
+
+    /** Answers in every way they can come about, and whether any slip had a hand in them. */
+    private record Ways(List<Map<FigureId, Double>> answers, boolean changed) {}
 
     public SlipAnswers(OwnFigures own, Measure measure) {
         this.own = own;
         this.measure = measure;
-        this.readings = own.readings(measure, 0);
-    }
-
-    private SlipSetting setting(AnswerUnit unit) {
-        return new SlipSetting(measure.procedure(), own.standing(measure, 0), unit, own.baseline(measure), readings);
     }
 
     /** The answers, in their unit, that slips made in this order give, in every way they can be made; none where they change nothing here. */
     public List<Map<FigureId, Double>> of(List<Slip> made, AnswerUnit unit) {
-        var key = new Made(made, unit);
-        List<Map<FigureId, Double>> ways = known.get(key);
+        SlipSetting setting = settings.computeIfAbsent(unit, u -> own.slipSetting(measure, u));
+        List<Slip> inUse =
+                made.stream().filter(slip -> isOfReadings(slip, setting)).toList();
+        Ways ways = ways(new Made(inUse, made, unit), setting);
+        return ways.changed() ? ways.answers() : List.of();
+    }
+
+    /** Whether a slip is made in using readings, or of what they were taken on, and not of answers alone. */
+    private boolean isOfReadings(Slip slip, SlipSetting setting) {
+        return ofReadings.computeIfAbsent(
+                slip,
+                s -> s.misused(setting, Map.of()).isPresent()
+                        || !s.repeatsUsed(setting.readings()).isEmpty()
+                        || s.mistaken(setting.standing()).isPresent());
+    }
+
+    private Ways ways(Made made, SlipSetting setting) {
+        Ways ways = known.get(made);
         if (ways == null) {
-            ways = ways(made, unit);
-            known.put(key, ways);
+            ways = made.inAnswers().isEmpty()
+                    ? new Ways(
+                            List.of(used(made.inUse(), setting)), !made.inUse().isEmpty())
+                    : altered(made.last(), ways(made.butLast(), setting), setting);
+            known.put(made, ways);
         }
         return ways;
     }
 
-    private List<Map<FigureId, Double>> ways(List<Slip> made, AnswerUnit unit) {
-        SlipSetting setting = setting(unit);
-        List<Map<String, Double>> used = readings;
+    private static Ways altered(Slip slip, Ways before, SlipSetting setting) {
+        List<Map<FigureId, Double>> altered = new ArrayList<>();
+        for (Map<FigureId, Double> answers : before.answers()) {
+            altered.addAll(slip.altered(setting, answers));
+        }
+        return altered.isEmpty() ? before : new Ways(altered, true);
+    }
+
+    /** Everything these readings come to as the task teaches it, used with these slips, in the answer's unit. */
+    private Map<FigureId, Double> used(List<Slip> made, SlipSetting setting) {
+        List<Map<String, Double>> used = setting.readings();
         Standing standing = setting.standing();
-        boolean changes = false;
         for (Slip slip : made) {
-            List<Map<String, Double>> changed = misused(slip, setting, used);
-            changes |= slip.misused(setting, Map.of()).isPresent();
-            List<Map<String, Double>> kept = slip.repeatsUsed(changed);
-            changes |= !kept.isEmpty();
-            used = kept.isEmpty() ? changed : kept;
-            Optional<Standing> mistaken = slip.mistaken(standing);
-            changes |= mistaken.isPresent();
-            standing = mistaken.orElse(standing);
-        }
-        boolean asRead = used == readings && standing == setting.standing();
-        List<Map<FigureId, Double>> answers = List.of(asRead ? asRead(unit) : answers(used, standing, unit));
-        for (Slip slip : made) {
-            List<Map<FigureId, Double>> altered = answers.stream()
-                    .flatMap(a -> slip.altered(setting, a).stream())
+            List<Map<String, Double>> changed = used.stream()
+                    .map(repeat -> slip.misused(setting, repeat).orElse(repeat))
                     .toList();
-            if (!altered.isEmpty()) {
-                answers = altered;
-                changes = true;
-            }
+            List<Map<String, Double>> kept = slip.repeatsUsed(changed);
+            used = kept.isEmpty() ? changed : kept;
+            standing = slip.mistaken(standing).orElse(standing);
         }
-        return changes ? answers : List.of();
-    }
-
-    /** The readings as this slip uses them; the same ones where it is none of readings. */
-    private static List<Map<String, Double>> misused(
-            Slip slip, SlipSetting setting, List<Map<String, Double>> readings) {
-        List<Map<String, Double>> used = new ArrayList<>(readings.size());
-        boolean any = false;
-        for (Map<String, Double> repeat : readings) {
-            Optional<Map<String, Double>> changed = slip.misused(setting, repeat);
-            any |= changed.isPresent();
-            used.add(changed.orElse(repeat));
-        }
-        return any ? used : readings;
-    }
-
-    /** What slips of answers alter; every one of them starts from it. */
-    private Map<FigureId, Double> asRead(AnswerUnit unit) {
-        return asRead.computeIfAbsent(
-                unit, u -> Collections.unmodifiableMap(answers(readings, own.standing(measure, 0), u)));
-    }
-
-    /** Everything these readings come to as the task teaches it, in the answer's unit. */
-    private Map<FigureId, Double> answers(List<Map<String, Double>> used, Standing standing, AnswerUnit unit) {
         Map<FigureId, Double> sums = new LinkedHashMap<>();
         Map<FigureId, Integer> counts = new HashMap<>();
         for (Map<String, Double> repeat : used) {
-            measure.procedure().values(repeat, standing, measure.taught()).forEach((figure, value) -> {
+            values(repeat, standing).forEach((figure, value) -> {
                 sums.merge(figure, value, Double::sum);
                 counts.merge(figure, 1, Integer::sum);
             });
         }
-        double baseline = own.baseline(measure);
-        sums.replaceAll((figure, sum) -> unit.ofFigure(sum / counts.getOrDefault(figure, 1), figure, baseline));
-        return sums;
+        sums.replaceAll((figure, sum) ->
+                setting.unit().ofFigure(sum / counts.getOrDefault(figure, 1), figure, setting.baseline()));
+        return Collections.unmodifiableMap(sums);
+    }
+
+    private Map<FigureId, Double> values(Map<String, Double> repeat, Standing standing) {
+        return standing == own.standing(measure, 0)
+                ? own.values(measure, 0, repeat, measure.taught())
+                : measure.procedure().values(repeat, standing, measure.taught());
     }
 }

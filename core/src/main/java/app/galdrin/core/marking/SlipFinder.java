@@ -1,10 +1,13 @@
 package app.galdrin.core.marking;
 
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Work;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -55,14 +58,16 @@ final class SlipFinder {
     Found explain(List<Answered> wrong) {
         boolean alone = wrong.size() == 1;
         double places = alone ? 0.5 : 1;
+        Map<AnswerUnit, List<Answered>> byUnit =
+                wrong.stream().collect(Collectors.groupingBy(a -> a.item().unit()));
         List<Set<String>> singles = slips.stream()
-                .filter(slip -> fits(List.of(slip), wrong, places))
+                .filter(slip -> fits(List.of(slip), byUnit, places))
                 .<Set<String>>map(slip -> Set.of(slip.key()))
                 .toList();
         if (alone) {
             return new Found(singles, !singles.isEmpty() && share(wrong.get(0)) > MOST_BY_CHANCE);
         }
-        return new Found(singles.isEmpty() ? pairs(wrong, places) : singles, false);
+        return new Found(singles.isEmpty() ? pairs(byUnit, places) : singles, false);
     }
 
     /**
@@ -96,14 +101,14 @@ final class SlipFinder {
         return reach == 0 ? 1 : covered / (2 * reach);
     }
 
-    private List<Set<String>> pairs(List<Answered> wrong, double places) {
+    private List<Set<String>> pairs(Map<AnswerUnit, List<Answered>> wrong, double places) {
         List<Set<String>> pairs = new ArrayList<>();
         for (int i = 0; i < slips.size(); i++) {
             for (int j = i + 1; j < slips.size(); j++) {
-                if (fits(List.of(slips.get(i), slips.get(j)), wrong, places)
-                        || fits(List.of(slips.get(j), slips.get(i)), wrong, places)) {
-                    pairs.add(new TreeSet<>(
-                            Set.of(slips.get(i).key(), slips.get(j).key())));
+                Slip one = slips.get(i);
+                Slip other = slips.get(j);
+                if (fits(List.of(one, other), wrong, places) || fits(List.of(other, one), wrong, places)) {
+                    pairs.add(new TreeSet<>(Set.of(one.key(), other.key())));
                 }
             }
         }
@@ -111,12 +116,26 @@ final class SlipFinder {
     }
 
     /** Whether slips made in this order give all of these figures, those of one unit in one and the same way. */
-    private boolean fits(List<Slip> made, List<Answered> wrong, double places) {
-        return wrong.stream().collect(Collectors.groupingBy(a -> a.item().unit())).entrySet().stream()
-                .allMatch(e -> answers.of(made, e.getKey()).stream()
-                        .anyMatch(way -> e.getValue().stream().allMatch(a -> {
-                            Double value = way.get(a.item().figure());
-                            return value != null && a.is(value, places);
-                        })));
+    private boolean fits(List<Slip> made, Map<AnswerUnit, List<Answered>> wrong, double places) {
+        for (Map.Entry<AnswerUnit, List<Answered>> inUnit : wrong.entrySet()) {
+            boolean any = false;
+            for (Map<FigureId, Double> way : answers.of(made, inUnit.getKey())) {
+                any |= gives(way, inUnit.getValue(), places);
+            }
+            if (!any) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean gives(Map<FigureId, Double> way, List<Answered> wrong, double places) {
+        for (Answered one : wrong) {
+            Double value = way.get(one.item().figure());
+            if (value == null || !one.is(value, places)) {
+                return false;
+            }
+        }
+        return true;
     }
 }

@@ -34,8 +34,7 @@ public final class SlipPicture {
         }
         String key = named.get(0).iterator().next();
         List<Map<String, Double>> readings = own.readings(measure, 0);
-        var setting = new SlipSetting(
-                measure.procedure(), own.standing(measure, 0), AnswerUnit.DEGREES, own.baseline(measure), readings);
+        SlipSetting setting = own.slipSetting(measure, AnswerUnit.DEGREES);
         return Slips.of(measure.procedure()).stream()
                 .filter(slip -> slip.key().equals(key))
                 .findFirst()

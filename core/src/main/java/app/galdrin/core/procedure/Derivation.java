@@ -49,7 +49,8 @@ final class Derivation {
 
     /** How a figure follows from others; empty where it is read by itself. */
     static Optional<Made> of(FigureId figure) {
-        return MADE.computeIfAbsent(figure, Derivation::made);
+        Optional<Made> known = MADE.get(figure); // without the lock that computing takes
+        return known == null ? MADE.computeIfAbsent(figure, Derivation::made) : known;
     }
 
     /** There are no more than figures. */

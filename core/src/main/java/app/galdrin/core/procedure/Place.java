@@ -125,6 +125,20 @@ public record Place(
         return where.wheel();
     }
 
+    /** Whether the same is read there at the other end of its wheel, axle or vehicle. */
+    boolean isAtOtherEnd(Place other) {
+        return where == other.where
+                && reading.equals(other.reading)
+                && end.map(End::other).equals(other.end);
+    }
+
+    /** Whether the same is read there at the other wheel of its axle. */
+    boolean isOnOtherSide(Place other) {
+        return wheel().map(Wheel::opposite).equals(other.wheel())
+                && reading.equals(other.reading)
+                && end.equals(other.end);
+    }
+
     /** Key of its words, in which the name of where it is is filled. */
     public String words() {
         return "place." + reading + end.map(e -> "." + e.key()).orElse("");

@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.random.RandomGenerator;
@@ -205,6 +206,20 @@ public record Procedure(
             return steps.getOrDefault(evaluation, List::of).get();
         }
 
+        /** The figures without their doubt, rad or mm. */
+        public Map<FigureId, Double> solved() {
+            Map<FigureId, Double> solved = new LinkedHashMap<>();
+            figures.forEach((figure, estimate) -> solved.put(figure, estimate.value()));
+            return solved;
+        }
+
+        /** What an honest sheet has for every figure, rad or mm. */
+        public Map<FigureId, Double> honest() {
+            Map<FigureId, Double> honest = solved();
+            honest.putAll(byHand);
+            return honest;
+        }
+
         /** What an honest sheet has for a figure, rad or mm: by the taught formula, else as solved. */
         public Optional<Double> honest(FigureId figure) {
             Double hand = byHand.get(figure);
@@ -276,20 +291,22 @@ public record Procedure(
 
     /** The place at the other end that a place is compared with. */
     public Optional<Place> otherEnd(Place place) {
-        return walk.stream()
-                .filter(p -> place.compared() && p.compared())
-                .filter(p -> p.where() == place.where() && p.reading().equals(place.reading()))
-                .filter(p -> p.end().equals(place.end().map(End::other)))
-                .findFirst();
+        return place.compared() ? first(p -> p.compared() && place.isAtOtherEnd(p)) : Optional.empty();
     }
 
     /** The same place at the other wheel of its axle. */
     public Optional<Place> otherSide(Place place) {
-        return place.wheel()
-                .flatMap(wheel -> walk.stream()
-                        .filter(p -> p.wheel().equals(Optional.of(wheel.opposite())))
-                        .filter(p -> p.words().equals(place.words()))
-                        .findFirst());
+        return place.wheel().isPresent() ? first(place::isOnOtherSide) : Optional.empty();
+    }
+
+    /** Asked of every place for every slip. */
+    private Optional<Place> first(Predicate<Place> such) {
+        for (Place place : walk) {
+            if (such.test(place)) {
+                return Optional.of(place);
+            }
+        }
+        return Optional.empty();
     }
 
     /**

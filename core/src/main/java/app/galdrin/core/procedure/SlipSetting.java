@@ -13,35 +13,37 @@ import java.util.function.BiFunction;
  * @param unit in which answers are written
  * @param baseline over which an angle is answered in millimetres, mm; 1 where nobody does
  * @param readings those that stand, mm or deg by place, a map a repeat
+ * @param notes what stands beside the figures that they come to, in the record's unit, a map a repeat that comes to any
  */
 public record SlipSetting(
-        Procedure procedure, Standing standing, AnswerUnit unit, double baseline, List<Map<String, Double>> readings) {
+        Procedure procedure,
+        Standing standing,
+        AnswerUnit unit,
+        double baseline,
+        List<Map<String, Double>> readings,
+        List<Map<String, Double>> notes) {
 
     /** Answers, in their unit, with each figure that was worked by itself changed in rad or mm; what is put together of others follows. */
     Map<FigureId, Double> reworked(Map<FigureId, Double> answers, BiFunction<FigureId, Double, Double> change) {
-        Map<FigureId, Double> core = new HashMap<>();
-        answers.forEach((figure, answer) -> core.put(figure, unit.toFigure(answer, figure, baseline)));
         Map<FigureId, Double> changed = new HashMap<>();
-        core.forEach((figure, value) -> {
-            if (!core.keySet().containsAll(Derivation.parts(figure))
-                    || Derivation.parts(figure).isEmpty()) {
-                changed.put(figure, change.apply(figure, value));
+        answers.forEach((figure, answer) -> {
+            List<FigureId> parts = Derivation.parts(figure);
+            if (parts.isEmpty() || !answers.keySet().containsAll(parts)) {
+                changed.put(figure, change.apply(figure, unit.toFigure(answer, figure, baseline)));
             }
         });
-        core.keySet().stream()
-                .filter(figure -> !changed.containsKey(figure))
-                .toList()
-                .forEach(figure -> {
-                    List<FigureId> parts = Derivation.parts(figure);
-                    Double one = changed.get(parts.get(0));
-                    Double other = changed.get(parts.get(1));
-                    if (one != null && other != null) {
-                        changed.put(figure, Derivation.of(figure).orElseThrow().of(one, other));
-                    }
-                });
-        Map<FigureId, Double> reworked = new HashMap<>();
-        changed.forEach((figure, value) -> reworked.put(figure, unit.ofFigure(value, figure, baseline)));
-        return reworked;
+        for (FigureId figure : answers.keySet()) {
+            if (!changed.containsKey(figure)) {
+                Derivation.Made made = Derivation.of(figure).orElseThrow();
+                Double one = changed.get(made.parts().get(0));
+                Double other = changed.get(made.parts().get(1));
+                if (one != null && other != null) {
+                    changed.put(figure, made.of(one, other));
+                }
+            }
+        }
+        changed.replaceAll((figure, value) -> unit.ofFigure(value, figure, baseline));
+        return changed;
     }
 
     /** Readings changed place by place; {@code change} gets the place and what was read there. */

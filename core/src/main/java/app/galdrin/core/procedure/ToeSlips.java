@@ -6,7 +6,6 @@ import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
-import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.spec.VehicleGeometry;
 import com.google.auto.service.AutoService;
 import java.util.EnumMap;
@@ -48,14 +47,9 @@ public final class ToeSlips implements SlipList {
     }
 
     private static double skew(SlipSetting setting, String note) {
-        return setting.readings().stream()
-                .flatMap(read -> setting.procedure().evaluations().stream()
-                        .filter(e -> e.notes().contains(note))
-                        .map(e -> e.values(read, setting.standing(), HandFormula.SOLVED)
-                                .notes()
-                                .get(note)))
-                .filter(v -> v != null)
-                .mapToDouble(v -> Math.toRadians(v))
+        return setting.notes().stream()
+                .flatMap(of -> Optional.ofNullable(of.get(note)).stream())
+                .mapToDouble(Math::toRadians)
                 .average()
                 .orElse(0);
     }

@@ -197,12 +197,14 @@ public final class Proof {
     private static void readingSlip(Tally tally, Sat sat, int round) {
         Measure measure = sat.subject.measure();
         List<Slip> slips = Slips.of(measure.procedure()).stream()
-                .filter(slip -> slip.corrected(setting(sat), Map.of()).isPresent()
-                        || sat.truth
-                                        .figures()
-                                        .keySet()
-                                        .containsAll(slip.turned().keySet())
-                                && !slip.turned().isEmpty())
+                .filter(slip ->
+                        slip.corrected(sat.own().slipSetting(sat.subject.measure(), AnswerUnit.DEGREES), Map.of())
+                                        .isPresent()
+                                || sat.truth
+                                                .figures()
+                                                .keySet()
+                                                .containsAll(slip.turned().keySet())
+                                        && !slip.turned().isEmpty())
                 .toList();
         if (slips.isEmpty()) {
             return;
@@ -214,7 +216,8 @@ public final class Proof {
         }
         for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
             Map<String, Double> read = sat.answers().readings(measure, 0).get(repeat - 1);
-            Map<String, Double> misread = misread(slip, setting(sat), read);
+            Map<String, Double> misread =
+                    misread(slip, sat.own().slipSetting(sat.subject.measure(), AnswerUnit.DEGREES), read);
             for (Place place : measure.procedure().places(measure.figures())) {
                 Double value = misread.get(place.id());
                 if (value != null && !canBeWritten(place, Math.abs(value))) {
@@ -244,16 +247,6 @@ public final class Proof {
                     .anyMatch(e -> e.slips().stream().anyMatch(s -> s.contains(slip.key())));
             tally.count(Measured.READING_SLIP_NAMED, slip.key(), named);
         }
-    }
-
-    private static SlipSetting setting(Sat sat) {
-        Measure measure = sat.subject.measure();
-        return new SlipSetting(
-                measure.procedure(),
-                sat.own().standing(measure, 0),
-                AnswerUnit.DEGREES,
-                1,
-                sat.answers().readings(measure, 0));
     }
 
     private static Map<FigureId, Estimate> means(Sat sat) {

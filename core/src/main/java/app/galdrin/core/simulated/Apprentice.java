@@ -151,7 +151,7 @@ public final class Apprentice {
     private void miswrite(Measure measure, String key) {
         List<Map<String, Double>> readings = own().readings(measure, 0);
         Optional<Slip> slip = slip(measure, key);
-        var setting = new SlipSetting(measure.procedure(), own().standing(measure, 0), AnswerUnit.DEGREES, 1, readings);
+        SlipSetting setting = own().slipSetting(measure, AnswerUnit.DEGREES);
         for (int i = 0; i < readings.size(); i++) {
             int repeat = i + 1;
             Map<String, Double> read = readings.get(i);

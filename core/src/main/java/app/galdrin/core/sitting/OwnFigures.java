@@ -1,13 +1,16 @@
 package app.galdrin.core.sitting;
 
+import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.SlipSetting;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.task.Assignment;
@@ -69,6 +72,11 @@ public final class OwnFigures {
         return works(measure, round).telling();
     }
 
+    /** Every repeat of {@link #readings}, also those that come to nothing. */
+    public List<Worked> worked(Measure measure, int round) {
+        return works(measure, round).all();
+    }
+
     /**
      * The repeats of a step in a round.
      *
@@ -107,8 +115,18 @@ public final class OwnFigures {
                         measure.taught());
     }
 
-    /** What readings, mm or deg by place, come to in a round as the task teaches it or by another working; rad or mm, without doubts. */
+    /**
+     * What readings, mm or deg by place, come to in a round as the task teaches it or as solved; rad or mm, without doubts. Of a repeat as
+     * it was read, by the very map of {@link #readings}, it is known.
+     */
     public Map<FigureId, Double> values(Measure measure, int round, Map<String, Double> readings, String taught) {
+        List<Map<String, Double>> read = readings(measure, round);
+        for (int i = 0; i < read.size(); i++) {
+            if (read.get(i) == readings) {
+                Worked known = worked(measure, round).get(i);
+                return taught.equals(HandFormula.SOLVED) ? known.solved() : known.honest();
+            }
+        }
         return measure.procedure().values(readings, standing(measure, round), taught);
     }
 
@@ -128,7 +146,7 @@ public final class OwnFigures {
                     .forEach(pair ->
                             asked.add(new AskedBack(repeat, Optional.empty(), List.of(pair.first(), pair.second()))));
             if (chosen) {
-                Worked one = works(measure, round).all().get(i);
+                Worked one = worked(measure, round).get(i);
                 measure.figures().stream()
                         .filter(f -> !f.ofBothWheels() && !one.figures().containsKey(f))
                         .forEach(f -> impossible(procedure, f, repeat, read).ifPresent(asked::add));
@@ -219,6 +237,17 @@ public final class OwnFigures {
     /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */
     public double baseline(Measure measure) {
         return measure.procedure().baseline().apply(assignment.standing()).orElse(1.0);
+    }
+
+    /** What slips are tried on where a step's figures as found are answered in a unit. */
+    public SlipSetting slipSetting(Measure measure, AnswerUnit unit) {
+        return new SlipSetting(
+                measure.procedure(),
+                standing(measure, 0),
+                unit,
+                baseline(measure),
+                readings(measure, 0),
+                repeats(measure, 0).stream().map(Worked::notes).toList());
     }
 
     /** What was written as worked before a step, in the answer's unit. */

@@ -8,6 +8,7 @@ import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.measure.HandFormula;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +39,13 @@ class SlipsTest {
 
     private static SlipSetting setting(String procedure, AnswerUnit unit, List<Map<String, Double>> readings) {
         var floor = new BayFloor(1, Math.toRadians(0.2), 0, 0);
-        return new SlipSetting(Procedures.of(procedure), new Standing(Vehicles.van(), floor), unit, 500, readings);
+        Procedure of = Procedures.of(procedure);
+        var standing = new Standing(Vehicles.van(), floor);
+        List<Map<String, Double>> notes = readings.stream()
+                .map(read ->
+                        of.work(read, standing, Place::id, HandFormula.SOLVED).notes())
+                .toList();
+        return new SlipSetting(of, standing, unit, 500, readings, notes);
     }
 
     private static SlipSetting setting(String procedure) {
@@ -287,7 +294,8 @@ class SlipsTest {
     void aPlumbLine_onAFloorThatIsKnown(String key, String wheel, double floor) {
         var bay = new BayFloor(2, 0, Math.toRadians(0.3), 0);
         SlipSetting level = setting("plumbRule");
-        var setting = new SlipSetting(level.procedure(), level.standing().on(bay), AnswerUnit.DEGREES, 500, List.of());
+        var setting = new SlipSetting(
+                level.procedure(), level.standing().on(bay), AnswerUnit.DEGREES, 500, List.of(), List.of());
         var read = map(wheel + ".topGap=60 " + wheel + ".bottomGap=60");
         FigureId camber = figure(wheel.equals("fl") ? "camber.front.left" : "camber.front.right");
         assertEquals(floor, Math.toDegrees(worked(key, setting, read, camber)), 1e-9);
@@ -303,7 +311,8 @@ class SlipsTest {
     @Test
     void marksMiscounted_andRepeatsLeftAside() {
         Procedure inches = Procedures.of("strings").with(Map.of("rim", CatalogueInstrument.RULE_SIXTEENTHS));
-        var setting = new SlipSetting(inches, setting("strings").standing(), AnswerUnit.DEGREES, 416, List.of());
+        var setting =
+                new SlipSetting(inches, setting("strings").standing(), AnswerUnit.DEGREES, 416, List.of(), List.of());
         List<Map<String, Double>> ways =
                 slip("markMiscounted").correctedWays(setting, map("wheels.fl.frontGap=50.8 hubGap.fl=60"));
         assertEquals(
