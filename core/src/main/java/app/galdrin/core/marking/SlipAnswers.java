@@ -4,10 +4,12 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.SlipSetting;
+import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Measure;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -15,6 +17,7 @@ import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * What slips in the working make of one measurement's readings. A slip changes what the figures are worked from, or the answers that
@@ -25,6 +28,7 @@ public final class SlipAnswers {
 
     private final OwnFigures own;
     private final Measure measure;
+    private final Set<FigureId> figures;
     private final Map<AnswerUnit, SlipSetting> settings = new EnumMap<>(AnswerUnit.class);
     private final Map<Slip, Boolean> ofReadings = new IdentityHashMap<>();
     private final Map<Made, Ways> known = new HashMap<>();
@@ -48,9 +52,16 @@ public final class SlipAnswers {
     /** Answers in every way they can come about, and whether any slip had a hand in them. */
     private record Ways(List<Map<FigureId, Double>> answers, boolean changed) {}
 
+    /** Of every figure that the procedure can tell. */
     public SlipAnswers(OwnFigures own, Measure measure) {
+        this(own, measure, measure.procedure().sees());
+    }
+
+    /** Of these figures, and of those that slips mix up with them. */
+    SlipAnswers(OwnFigures own, Measure measure, Collection<FigureId> figures) {
         this.own = own;
         this.measure = measure;
+        this.figures = Slips.mixed(figures);
     }
 
     /** The answers, in their unit, that slips made in this order give, in every way they can be made; none where they change nothing here. */
@@ -107,8 +118,10 @@ public final class SlipAnswers {
         Map<FigureId, Integer> counts = new HashMap<>();
         for (Map<String, Double> repeat : used) {
             values(repeat, standing).forEach((figure, value) -> {
-                sums.merge(figure, value, Double::sum);
-                counts.merge(figure, 1, Integer::sum);
+                if (figures.contains(figure)) {
+                    sums.merge(figure, value, Double::sum);
+                    counts.merge(figure, 1, Integer::sum);
+                }
             });
         }
         sums.replaceAll((figure, sum) ->

@@ -26,13 +26,26 @@ final class SlipFinder {
 
     private final Case of;
     private final Measure measure;
+    private final List<Answered> wrong;
+    private final Map<AnswerUnit, List<Answered>> byUnit;
     private final SlipAnswers answers;
     private final List<Slip> slips;
 
-    SlipFinder(Case of, Measure measure) {
+    /**
+     * For figures of one measurement.
+     *
+     * @param wrong those that were worked wrong from its readings
+     */
+    SlipFinder(Case of, Measure measure, List<Answered> wrong) {
         this.of = of;
         this.measure = measure;
-        this.answers = new SlipAnswers(of.own(), measure);
+        this.wrong = wrong;
+        this.byUnit =
+                wrong.stream().collect(Collectors.groupingBy(one -> one.item().unit()));
+        this.answers = new SlipAnswers(
+                of.own(),
+                measure,
+                wrong.stream().map(one -> one.item().figure()).toList());
         this.slips = of.assignment().slips(measure);
     }
 
@@ -52,22 +65,20 @@ final class SlipFinder {
     }
 
     /**
-     * Slips behind the wrong figures that were worked from these readings. A slip is named where it gives every one of them, each within
-     * one place as written. A single figure is weaker evidence: it takes a single slip, within half a place.
+     * Slips behind the wrong figures. A slip is named where it gives every one of them, each within one place as written. A single figure is
+     * weaker evidence: it takes a single slip, within half a place.
      */
-    Found explain(List<Answered> wrong) {
+    Found explain() {
         boolean alone = wrong.size() == 1;
         double places = alone ? 0.5 : 1;
-        Map<AnswerUnit, List<Answered>> byUnit =
-                wrong.stream().collect(Collectors.groupingBy(a -> a.item().unit()));
         List<Set<String>> singles = slips.stream()
-                .filter(slip -> fits(List.of(slip), byUnit, places))
+                .filter(slip -> fits(List.of(slip), places))
                 .<Set<String>>map(slip -> Set.of(slip.key()))
                 .toList();
         if (alone) {
             return new Found(singles, !singles.isEmpty() && share(wrong.get(0)) > MOST_BY_CHANCE);
         }
-        return new Found(singles.isEmpty() ? pairs(byUnit, places) : singles, false);
+        return new Found(singles.isEmpty() ? pairs(places) : singles, false);
     }
 
     /**
@@ -101,13 +112,13 @@ final class SlipFinder {
         return reach == 0 ? 1 : covered / (2 * reach);
     }
 
-    private List<Set<String>> pairs(Map<AnswerUnit, List<Answered>> wrong, double places) {
+    private List<Set<String>> pairs(double places) {
         List<Set<String>> pairs = new ArrayList<>();
         for (int i = 0; i < slips.size(); i++) {
             for (int j = i + 1; j < slips.size(); j++) {
                 Slip one = slips.get(i);
                 Slip other = slips.get(j);
-                if (fits(List.of(one, other), wrong, places) || fits(List.of(other, one), wrong, places)) {
+                if (fits(List.of(one, other), places) || fits(List.of(other, one), places)) {
                     pairs.add(new TreeSet<>(Set.of(one.key(), other.key())));
                 }
             }
@@ -116,8 +127,8 @@ final class SlipFinder {
     }
 
     /** Whether slips made in this order give all of these figures, those of one unit in one and the same way. */
-    private boolean fits(List<Slip> made, Map<AnswerUnit, List<Answered>> wrong, double places) {
-        for (Map.Entry<AnswerUnit, List<Answered>> inUnit : wrong.entrySet()) {
+    private boolean fits(List<Slip> made, double places) {
+        for (Map.Entry<AnswerUnit, List<Answered>> inUnit : byUnit.entrySet()) {
             boolean any = false;
             for (Map<FigureId, Double> way : answers.of(made, inUnit.getKey())) {
                 any |= gives(way, inUnit.getValue(), places);

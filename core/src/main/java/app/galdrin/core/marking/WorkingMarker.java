@@ -127,8 +127,11 @@ public final class WorkingMarker implements AspectMarker {
                     .filter(a -> a.measure().id().equals(measure.id()))
                     .toList();
             return together.stream().anyMatch(Answered::beyondRounding)
-                    ? new SlipFinder(of, measure)
-                            .explain(together.stream().filter(Answered::wrong).toList())
+                    ? new SlipFinder(
+                                    of,
+                                    measure,
+                                    together.stream().filter(Answered::wrong).toList())
+                            .explain()
                     : SlipFinder.Found.NOTHING;
         }
 
