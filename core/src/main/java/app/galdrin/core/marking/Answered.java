@@ -41,6 +41,11 @@ record Answered(Work.Item item, Measure measure, double honest, double right, do
         return credit() == 0;
     }
 
+    /** Whether it is off by no more than the place that it was written to. */
+    boolean coarse() {
+        return off() <= place + Tolerance.ROUNDING.size();
+    }
+
     /** Whether it is off what the readings give by more than rounding, as it was written, can do. */
     boolean beyondRounding() {
         return tells(wrote);

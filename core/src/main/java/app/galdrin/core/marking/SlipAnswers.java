@@ -54,14 +54,16 @@ public final class SlipAnswers {
 
     /** Of every figure that the procedure can tell. */
     public SlipAnswers(OwnFigures own, Measure measure) {
-        this(own, measure, measure.procedure().sees());
+        this.own = own;
+        this.measure = measure;
+        this.figures = measure.procedure().sees();
     }
 
     /** Of these figures, and of those that slips mix up with them. */
     SlipAnswers(OwnFigures own, Measure measure, Collection<FigureId> figures) {
         this.own = own;
         this.measure = measure;
-        this.figures = Slips.mixed(figures);
+        this.figures = Set.copyOf(Slips.mixedUp(measure.procedure(), figures));
     }
 
     /** The answers, in their unit, that slips made in this order give, in every way they can be made; none where they change nothing here. */
@@ -85,10 +87,12 @@ public final class SlipAnswers {
     private Ways ways(Made made, SlipSetting setting) {
         Ways ways = known.get(made);
         if (ways == null) {
-            ways = made.inAnswers().isEmpty()
-                    ? new Ways(
-                            List.of(used(made.inUse(), setting)), !made.inUse().isEmpty())
-                    : altered(made.last(), ways(made.butLast(), setting), setting);
+            if (made.inAnswers().isEmpty()) {
+                ways = new Ways(
+                        List.of(used(made.inUse(), setting)), !made.inUse().isEmpty());
+            } else {
+                ways = altered(made.last(), ways(made.butLast(), setting), setting);
+            }
             known.put(made, ways);
         }
         return ways;

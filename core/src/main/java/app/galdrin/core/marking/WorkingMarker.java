@@ -121,17 +121,18 @@ public final class WorkingMarker implements AspectMarker {
                     way.follows());
         }
 
-        /** Looked for where any figure of the same readings is off by more than rounding, be it a total of wheels that are off a little. */
+        /**
+         * Looked for where a figure is off by more than rounding, be it a total of several that are off a little. One that is wrong alone, and
+         * that by being written coarsely, would fit every slip that hardly moves it.
+         */
         private SlipFinder.Found found(Measure measure) {
             List<Answered> together = answered.values().stream()
                     .filter(a -> a.measure().id().equals(measure.id()))
                     .toList();
-            return together.stream().anyMatch(Answered::beyondRounding)
-                    ? new SlipFinder(
-                                    of,
-                                    measure,
-                                    together.stream().filter(Answered::wrong).toList())
-                            .explain()
+            List<Answered> wrong = together.stream().filter(Answered::wrong).toList();
+            boolean coarse = wrong.size() == 1 && wrong.get(0).coarse();
+            return !coarse && together.stream().anyMatch(Answered::beyondRounding)
+                    ? new SlipFinder(of, measure, wrong).explain()
                     : SlipFinder.Found.NOTHING;
         }
 

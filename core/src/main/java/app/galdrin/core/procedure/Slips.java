@@ -3,10 +3,11 @@ package app.galdrin.core.procedure;
 import app.galdrin.core.figure.FigureId;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.ServiceLoader;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The slips there are. */
 public final class Slips {
@@ -23,12 +24,18 @@ public final class Slips {
         return ALL;
     }
 
-    /** Figures with what they are made of and with the same of the other side: all that a slip in the working takes for one of them. */
-    public static Set<FigureId> mixed(Collection<FigureId> figures) {
-        Set<FigureId> mixed = new HashSet<>(figures);
-        figures.forEach(figure -> mixed.addAll(Derivation.parts(figure)));
-        List.copyOf(mixed).forEach(figure -> mixed.add(figure.otherSide()));
-        return mixed;
+    /**
+     * All that a slip in the working can take for one of these figures, or change with it: what is told of the same measurand on the same
+     * axle, and what they are made of.
+     */
+    public static List<FigureId> mixedUp(Procedure procedure, Collection<FigureId> figures) {
+        Set<FigureId.Adjustment> of = figures.stream()
+                .flatMap(figure -> Stream.concat(Stream.of(figure), Derivation.parts(figure).stream()))
+                .map(FigureId::adjustment)
+                .collect(Collectors.toSet());
+        return procedure.sees().stream()
+                .filter(figure -> of.contains(figure.adjustment()))
+                .toList();
     }
 
     public static List<Slip> of(Procedure procedure) {

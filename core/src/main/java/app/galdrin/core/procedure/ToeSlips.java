@@ -47,11 +47,16 @@ public final class ToeSlips implements SlipList {
     }
 
     private static double skew(SlipSetting setting, String note) {
-        return setting.notes().stream()
-                .flatMap(of -> Optional.ofNullable(of.get(note)).stream())
-                .mapToDouble(Math::toRadians)
-                .average()
-                .orElse(0);
+        double sum = 0;
+        int repeats = 0;
+        for (Map<String, Double> of : setting.notes()) {
+            Double degrees = of.get(note);
+            if (degrees != null) {
+                sum += Math.toRadians(degrees);
+                repeats++;
+            }
+        }
+        return repeats == 0 ? 0 : sum / repeats;
     }
 
     private static double at(Map<Side, Double> skews, FigureId figure) {

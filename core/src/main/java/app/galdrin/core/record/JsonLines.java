@@ -1,7 +1,6 @@
 package app.galdrin.core.record;
 
 import java.nio.ByteBuffer;
-import java.nio.CharBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -32,6 +31,8 @@ public final class JsonLines implements AutoCloseable {
     public static final int LONGEST_LINE = 4 * 1024 * 1024;
 
     private static final int DEEPEST = 64;
+
+    private static final char REPLACEMENT = '\uFFFD';
 
     private static final JsonFactory FACTORY = JsonFactory.builder()
             .streamReadConstraints(StreamReadConstraints.builder()
@@ -140,12 +141,19 @@ public final class JsonLines implements AutoCloseable {
 
     /** Decodes a line strictly; it has no more characters than bytes, and spaces fill the rest. */
     private boolean decode(int from, int to) {
+        String decoded = new String(bytes, offset + from, to - from, StandardCharsets.UTF_8);
+        if (decoded.indexOf(REPLACEMENT) >= 0 && !isUtf8(from, to)) {
+            return false;
+        }
+        decoded.getChars(0, decoded.length(), text, from);
+        Arrays.fill(text, from + decoded.length(), to, ' ');
+        return true;
+    }
+
+    /** Text decodes faster than a decoder does, but puts its replacement character where the decoder would refuse. */
+    private boolean isUtf8(int from, int to) {
         try {
-            ByteBuffer line = ByteBuffer.wrap(bytes, offset + from, to - from);
-            CharBuffer decoded = StandardCharsets.UTF_8.newDecoder().decode(line);
-            int length = decoded.remaining();
-            decoded.get(text, from, length);
-            Arrays.fill(text, from + length, to, ' ');
+            StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes, offset + from, to - from));
             return true;
         } catch (CharacterCodingException e) {
             return false;

@@ -166,6 +166,15 @@ public final class TryOut {
     }
 
     private static MarkSheet sheet(Assignment assignment, Kind kind, RandomGenerator random) {
+        Sitting sitting = sitting(assignment, kind, random);
+        return Marker.mark(assignment, sitting.wrote(), sitting.references());
+    }
+
+    /** What one of the three wrote, and what the instructor read of the vehicle. */
+    public record Sitting(Answers wrote, References references) {}
+
+    /** One sheet by one of the three, on a vehicle found and left in some state. */
+    public static Sitting sitting(Assignment assignment, Kind kind, RandomGenerator random) {
         Truth found = FoundState.about(assignment.sheet(), FOUND, random);
         boolean slack = random.nextDouble() < kind.slips;
         Truth left = FoundState.about(assignment.sheet(), slack ? LEFT_CARELESSLY : LEFT_BY_CARE, random);
@@ -175,7 +184,7 @@ public final class TryOut {
         Answers asFound = reference(assignment, found, 0, random);
         Answers asLeft = reference(assignment, left, 1, random);
         Answers again = reference(assignment, left, 1, random);
-        return Marker.mark(assignment, paper.answers(), new References(asFound, asLeft, again, true));
+        return new Sitting(paper.answers(), new References(asFound, asLeft, again, true));
     }
 
     /** The instructor's readings, by hands like anybody's. */

@@ -124,6 +124,18 @@ class WorkingMarkerTest {
         assertEquals(0, credit(bench, "toe.front.left"), "a whole degree has no room of half a degree");
     }
 
+    /** It would fit every slip that hardly moves it, from one repeat used alone to the skew of a string that is nearly straight. */
+    @Test
+    void whatIsWrongByItsCoarsePlaceAlone_isNobodysSlip() {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                .read(state(3, -1, -1, 0.36, 0.1))
+                .workRight();
+        bench.write("work/toe.front.left/0/0", "0.4").write("work/totalToe.front/0/0", "0.50");
+        assertEquals(0, credit(bench, "toe.front.left"));
+        assertTrue(working(bench, "totalToe.front").addedUp(), "and so further off than rounding goes");
+        assertEquals(Set.of(), slips(bench, "toe.front.left"));
+    }
+
     /** Right within one step of what was asked, half within two: whoever writes to halves where he may loses nothing by it. */
     @ParameterizedTest
     @CsvSource({
