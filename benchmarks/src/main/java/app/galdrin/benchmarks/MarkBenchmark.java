@@ -14,6 +14,8 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.SplittableRandom;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -41,12 +43,13 @@ import tools.jackson.core.json.JsonFactory;
 @Measurement(iterations = 6, time = 2)
 public class MarkBenchmark {
 
-    private static final int SITTINGS = 48;
+    static final int SITTINGS = 48;
+    private static final int VEHICLES = 3;
     private static final Path HERE = Path.of("benchmarks/src/main/sittings");
 
     /**
-     * A class at toe by two strings, four wheels, and at caster, camber and toe together: as many sheets of each of the three people with
-     * whom tasks are tried out. Then one sheet over and over: of the first of these tasks; of the second one that is right throughout, one
+     * Three classes of sixteen, each on a vehicle of its own, at toe by two strings, four wheels, and at caster, camber and toe together: the
+     * three people with whom tasks are tried out, complete sheets. Then one sheet over and over: of the first of these tasks; of the second one that is right throughout, one
      * with every figure's sign the wrong way round, one whose gaps were written front for rear, one whose figures nothing explains.
      */
     @Param({"toeClass", "class", "toe", "careful", "slip", "misread", "unexplained"})
@@ -58,9 +61,7 @@ public class MarkBenchmark {
     @Setup
     public void read() throws IOException {
         boolean toe = sitting.startsWith("toe");
-        var pack =
-                (TaskPack.Reading.Read) TaskPack.read(Files.readString(HERE.resolve(toe ? "toe.json" : "task.json")));
-        Assignment assignment = pack.pack().assignment();
+        Assignment assignment = assignment(toe ? "toe.json" : "task.json");
         writer = new MarksWriter(assignment, fault -> fault.code().key(), false);
         sittings = sitting.equals("class") || sitting.equals("toeClass")
                 ? classOf(assignment)
@@ -77,12 +78,11 @@ public class MarkBenchmark {
 
     private static byte[] classOf(Assignment assignment) {
         var all = new ByteArrayOutputStream();
-        for (int i = 0; i < SITTINGS; i++) {
-            TryOut.Kind kind = TryOut.Kind.values()[i % TryOut.Kind.values().length];
-            TryOut.Sitting sat = TryOut.sitting(assignment, kind, new SplittableRandom(i));
+        int number = 0;
+        for (TryOut.Sitting sat : people(assignment)) {
             try (JsonGenerator json = new JsonFactory().createGenerator(ObjectWriteContext.empty(), all)) {
                 json.writeStartObject();
-                json.writeStringProperty("id", kind.key() + i);
+                json.writeStringProperty("id", "s" + ++number);
                 write(json, "wrote", sat.wrote());
                 write(json, "asFound", sat.references().asFound());
                 write(json, "asLeft", sat.references().asLeft());
@@ -92,6 +92,26 @@ public class MarkBenchmark {
             all.write('\n');
         }
         return all.toByteArray();
+    }
+
+    /** Three vehicles, sixteen sheets on each: as many of each of the three people as can be. */
+    static List<TryOut.Sitting> people(Assignment assignment) {
+        TryOut.Kind[] kinds = TryOut.Kind.values();
+        var random = new SplittableRandom(1);
+        List<TryOut.Sitting> people = new ArrayList<>();
+        while (people.size() < SITTINGS) {
+            TryOut.Found found = TryOut.found(assignment, random);
+            for (int i = 0; i < SITTINGS / VEHICLES; i++) {
+                people.add(TryOut.sitting(assignment, kinds[people.size() % kinds.length], found, random));
+            }
+        }
+        return people;
+    }
+
+    static Assignment assignment(String file) throws IOException {
+        return ((TaskPack.Reading.Read) TaskPack.read(Files.readString(HERE.resolve(file))))
+                .pack()
+                .assignment();
     }
 
     private static void write(JsonGenerator json, String name, Answers answers) {

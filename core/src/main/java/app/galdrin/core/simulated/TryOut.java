@@ -166,25 +166,32 @@ public final class TryOut {
     }
 
     private static MarkSheet sheet(Assignment assignment, Kind kind, RandomGenerator random) {
-        Sitting sitting = sitting(assignment, kind, random);
+        Sitting sitting = sitting(assignment, kind, found(assignment, random), random);
         return Marker.mark(assignment, sitting.wrote(), sitting.references());
     }
+
+    /** A vehicle as it is found, and what the instructor read of it. */
+    public record Found(Truth truth, Answers reference) {}
 
     /** What one of the three wrote, and what the instructor read of the vehicle. */
     public record Sitting(Answers wrote, References references) {}
 
-    /** One sheet by one of the three, on a vehicle found and left in some state. */
-    public static Sitting sitting(Assignment assignment, Kind kind, RandomGenerator random) {
-        Truth found = FoundState.about(assignment.sheet(), FOUND, random);
+    /** A vehicle that some find as it is. */
+    public static Found found(Assignment assignment, RandomGenerator random) {
+        Truth truth = FoundState.about(assignment.sheet(), FOUND, random);
+        return new Found(truth, reference(assignment, truth, 0, random));
+    }
+
+    /** One sheet by one of the three, who leaves the vehicle in some other state. */
+    public static Sitting sitting(Assignment assignment, Kind kind, Found found, RandomGenerator random) {
         boolean slack = random.nextDouble() < kind.slips;
         Truth left = FoundState.about(assignment.sheet(), slack ? LEFT_CARELESSLY : LEFT_BY_CARE, random);
         var paper = new Paper(new Sheet(assignment));
         new Apprentice(assignment, paper, () -> new HonestHands(kind.clumsiness, random))
-                .doAll(habit(assignment, kind, random), found, left);
-        Answers asFound = reference(assignment, found, 0, random);
+                .doAll(habit(assignment, kind, random), found.truth(), left);
         Answers asLeft = reference(assignment, left, 1, random);
         Answers again = reference(assignment, left, 1, random);
-        return new Sitting(paper.answers(), new References(asFound, asLeft, again, true));
+        return new Sitting(paper.answers(), new References(found.reference(), asLeft, again, true));
     }
 
     /** The instructor's readings, by hands like anybody's. */
