@@ -9,12 +9,14 @@ import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
@@ -248,11 +250,19 @@ public record Procedure(
 
     /** Everything it can tell, in the order of a sheet; to all else it is blind. */
     public Set<FigureId> sees() {
+        Set<FigureId> known = SEEN.get(evaluations);
+        return known == null ? SEEN.computeIfAbsent(evaluations, Procedure::seen) : known;
+    }
+
+    /** Asked for at every line of every sheet. There are as many as procedures and instruments to read them with. */
+    private static final Map<List<Evaluation>, Set<FigureId>> SEEN = new ConcurrentHashMap<>();
+
+    private static Set<FigureId> seen(List<Evaluation> evaluations) {
         Set<FigureId> seen = evaluations.stream()
                 .flatMap(e -> e.figures().values().stream())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
         seen.addAll(Derivation.reachable(seen));
-        return seen;
+        return Collections.unmodifiableSet(seen);
     }
 
     /** The places asked for by figures, in walking order: those of the first evaluation that tells each. */

@@ -80,9 +80,12 @@ final class Taken {
 
     /** Where the kind says what one unit of every field's doubt contributes. */
     private Budget bySlopes(Budget slopes) {
-        var all = new Parts(2 * slopes.size());
-        slopes.forEach((path, slope) ->
-                of.field(path).ifPresent(field -> all.addAll(partsOf(field), slope / field.inCore())));
+        var all = new Parts(slopes.size());
+        slopes.forEach((path, slope) -> {
+            if (slope != 0) { // a wheel's figure has little to do with what was read at the others
+                of.field(path).ifPresent(field -> all.addAll(partsOf(field), slope / field.inCore()));
+            }
+        });
         return all.budget();
     }
 
