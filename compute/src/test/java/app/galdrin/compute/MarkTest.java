@@ -1,6 +1,7 @@
 package app.galdrin.compute;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.file.Files;
@@ -27,7 +28,11 @@ class MarkTest {
     void sittings_areMarkedFromFiles_andFromStandardInput() throws Exception {
         var all = run(Mark.class, "", TASK, SITTINGS.toString());
         assertEquals(0, all.status(), all.err());
-        assertEquals(2, all.out().lines().count());
+        List<String> sheets = all.out().lines().toList();
+        assertEquals(Files.readAllLines(SITTINGS).size(), sheets.size());
+        assertTrue(sheets.get(1).contains("\"slips\":[[\"methodSign\"]]"), "every sign the wrong way round");
+        assertTrue(sheets.get(2).contains("\"slips\":[[\"frontRearSwapped\"]]"), "gaps front for rear");
+        assertFalse(sheets.get(3).contains("\"slips\":[["), "figures that nothing explains");
         assertTrue(all.out().startsWith("{\"id\":\"careful\",\"engine\":"), all.out());
         assertEquals(
                 all.out(), run(Mark.class, Files.readString(SITTINGS), TASK).out());

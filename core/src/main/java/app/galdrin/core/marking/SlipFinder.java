@@ -131,7 +131,7 @@ final class SlipFinder {
         for (Map.Entry<AnswerUnit, List<Answered>> inUnit : byUnit.entrySet()) {
             boolean any = false;
             for (Map<FigureId, Double> way : answers.of(made, inUnit.getKey())) {
-                any |= gives(way, inUnit.getValue(), places);
+                any = any || gives(way, inUnit.getValue(), places);
             }
             if (!any) {
                 return false;

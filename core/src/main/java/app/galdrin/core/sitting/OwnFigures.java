@@ -106,7 +106,7 @@ public final class OwnFigures {
     }
 
     /** Works one repeat; readings are mm or deg by place. */
-    public Worked work(Measure measure, int round, int repeat, Map<String, Double> readings) {
+    private Worked work(Measure measure, int round, int repeat, Map<String, Double> readings) {
         return measure.procedure()
                 .work(
                         readings,
