@@ -9,18 +9,25 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.procedure.Intermediate;
+import app.galdrin.core.procedure.Slip;
+import app.galdrin.core.procedure.Slips;
+import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Work;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -134,6 +141,43 @@ class WorkingMarkerTest {
         assertEquals(0, credit(bench, "toe.front.left"));
         assertTrue(working(bench, "totalToe.front").addedUp(), "and so further off than rounding goes");
         assertEquals(Set.of(), slips(bench, "toe.front.left"));
+    }
+
+    /** Made in using the readings, of the answers alone, and both in either order; {@code other} makes it a pair. */
+    @ParameterizedTest
+    @CsvSource({
+        "frontRearSwapped,",
+        "gapsUnconverted,",
+        "inchesUnconverted,",
+        "firstRepeatOnly,",
+        "leftRightSwapped,",
+        "gapsUnconverted,leftRightSwapped",
+        "minutesAsDecimals,frontRearSwapped",
+        "firstRepeatOnly,leftRightSwapped",
+    })
+    void aSlip_isNamed_whereverItIsMade(String key, @Nullable String other) {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                .readByHand(state(3, -1, -1, 1.37, 0.62), new SplittableRandom(4))
+                .workRight();
+        Measure toe = bench.practical().measure("toe").orElseThrow();
+        var own = new OwnFigures(bench.assignment, bench.answers());
+        List<Slip> made = Stream.of(key, other)
+                .filter(Objects::nonNull)
+                .map(k -> Slips.all().stream()
+                        .filter(s -> s.key().equals(k))
+                        .findFirst()
+                        .orElseThrow())
+                .toList();
+        List<Map<FigureId, Double>> ways = new SlipAnswers(own, toe).of(made, AnswerUnit.DEGREES);
+        toe.figures()
+                .forEach(f -> bench.write(
+                        "work/" + f.key() + "/0/0",
+                        String.format(Locale.ROOT, "%.4f", ways.get(0).get(f))));
+        Set<String> keys =
+                new TreeSet<>(Stream.of(key, other).filter(Objects::nonNull).toList());
+        assertTrue(
+                toe.figures().stream().anyMatch(f -> slips(bench, f.key()).contains(keys)),
+                keys + " among " + slips(bench, "toe.front.left") + slips(bench, "totalToe.front"));
     }
 
     /** Right within one step of what was asked, half within two: whoever writes to halves where he may loses nothing by it. */
