@@ -53,7 +53,7 @@ public final class CasterSweep implements MeasuringMethod {
     /** Places on the sketch, which are the fields of the record: {@code readings.0.steer} and so on. */
     private static final ListField READINGS = ListField.of("readings", STEER, CAMBER);
 
-    private static final NumberField FLOOR_PITCH =
+    static final NumberField FLOOR_PITCH =
             NumberField.angle("floorPitch", Range.FLOOR).optional();
     private static final NumberField FLOOR_ROLL =
             NumberField.angle("floorRoll", Range.FLOOR).optional();

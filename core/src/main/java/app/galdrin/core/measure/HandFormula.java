@@ -1,6 +1,7 @@
 package app.galdrin.core.measure;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.record.Input;
 import app.galdrin.core.record.JsonObject;
 import java.util.Set;
 
@@ -22,9 +23,9 @@ public interface HandFormula {
     String path();
 
     /**
-     * The figure in the core's unit, from the record's input and result (mm, deg), both of which have been worked.
+     * The figure in the core's unit, from the input, and from the result as a record has it (mm, deg).
      *
      * @return mm or rad
      */
-    double work(JsonObject input, JsonObject result);
+    double work(Input input, JsonObject result);
 }

@@ -1,6 +1,7 @@
 package app.galdrin.core.measure;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.record.Input;
 import app.galdrin.core.record.JsonObject;
 import java.util.List;
 import java.util.Set;
@@ -65,9 +66,9 @@ public enum SweepHand {
         }
 
         @Override
-        public double work(JsonObject input, JsonObject result) {
+        public double work(Input input, JsonObject result) {
             double shortcut = number(result, "shortcut", 0);
-            double pitch = number(input, "floorPitch", 0);
+            double pitch = input.asWritten(CasterSweep.FLOOR_PITCH, 0);
             double exact = number(result, "factor", 1);
             return Math.toRadians((shortcut + pitch) / exact * by.factor(exact) - pitch);
         }

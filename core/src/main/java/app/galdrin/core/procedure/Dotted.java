@@ -1,12 +1,11 @@
 package app.galdrin.core.procedure;
 
 import app.galdrin.core.record.JsonObject;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** A place in an object of a record, its dotted path taken apart once; the elements of a list are counted from 0 and come in order. */
+/** A place in an object of a record, its dotted path taken apart once; the elements of a list are counted from 0. */
 final class Dotted {
 
     private static final int NO_LIST = -1;
@@ -50,36 +49,5 @@ final class Dotted {
 
     Optional<Double> numberIn(JsonObject object) {
         return in(object) instanceof Double number ? Optional.of(number) : Optional.empty();
-    }
-
-    /** Adds what is to stand there, and the objects and lists that it stands in. */
-    void put(JsonObject object, Object value) {
-        if (rest == null) {
-            object.add(name, value);
-        } else {
-            rest.put(index == NO_LIST ? inner(object) : element(object), value);
-        }
-    }
-
-    private JsonObject inner(JsonObject object) {
-        if (object.get(name) instanceof JsonObject there) {
-            return there;
-        }
-        var made = new JsonObject();
-        object.add(name, made);
-        return made;
-    }
-
-    @SuppressWarnings("unchecked") // lists of this object are made here
-    private JsonObject element(JsonObject object) {
-        List<JsonObject> list = (List<JsonObject>) object.get(name);
-        if (list == null) {
-            list = new ArrayList<>();
-            object.add(name, list);
-        }
-        while (list.size() <= index) {
-            list.add(new JsonObject());
-        }
-        return list.get(index);
     }
 }

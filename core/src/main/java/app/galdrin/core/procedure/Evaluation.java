@@ -1,10 +1,11 @@
 package app.galdrin.core.procedure;
 
-import app.galdrin.core.Outcome;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Input;
+import app.galdrin.core.record.InputForm;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Estimate;
@@ -249,12 +250,14 @@ public final class Evaluation {
         }
         Prepared of = prepared();
         var taken = new Taken(of, readings, standing, ofReading);
-        JsonObject input = taken.input();
-        of.unitDoubts().ifPresent(u -> input.add(Prepared.U, u));
-        if (!(of.kind().evaluate(input) instanceof Outcome.Value<Answer> answer)) {
+        InputForm form = taken.form();
+        of.askForSlopes(form);
+        Optional<Input> input = form.input();
+        Optional<Answer> answer = input.flatMap(of::work);
+        if (answer.isEmpty()) {
             return Optional.empty();
         }
-        Figures result = answer.value().figures();
+        Figures result = answer.get().figures();
         Map<FigureId, Estimate> worked = new LinkedHashMap<>();
         for (Prepared.Told told : of.figures()) {
             told.at()
@@ -270,9 +273,9 @@ public final class Evaluation {
                 worked.put(figure, correction.of(before, taken));
             }
         }
-        Map<FigureId, Double> byHand = byHand(input, result.values(), taught);
+        Map<FigureId, Double> byHand = byHand(input.get(), result.values(), taught);
         return Optional.of(new Run(worked, byHand, noted(of, result.values()), () -> {
-            List<Step> steps = new ArrayList<>(answer.value().working().get());
+            List<Step> steps = new ArrayList<>(answer.get().working().get());
             steps.addAll(corrected);
             return steps;
         }));
@@ -288,11 +291,13 @@ public final class Evaluation {
             return Values.NONE;
         }
         Prepared of = prepared();
-        JsonObject input = new Taken(of, readings, standing, Place::id).input();
-        if (!(of.kind().evaluate(input) instanceof Outcome.Value<Answer> answer)) {
+        Optional<Input> input =
+                new Taken(of, readings, standing, Place::id).form().input();
+        Optional<Answer> answer = input.flatMap(of::work);
+        if (answer.isEmpty()) {
             return Values.NONE;
         }
-        JsonObject result = answer.value().figures().values();
+        JsonObject result = answer.get().figures().values();
         Map<FigureId, Double> solved = new LinkedHashMap<>();
         for (Prepared.Told told : of.figures()) {
             told.at()
@@ -306,10 +311,10 @@ public final class Evaluation {
                 solved.put(figure, before + correction.factor() * correction.inCore(standing));
             }
         }
-        return new Values(solved, byHand(input, result, taught), noted(of, result));
+        return new Values(solved, byHand(input.get(), result, taught), noted(of, result));
     }
 
-    private Map<FigureId, Double> byHand(JsonObject input, JsonObject result, String taught) {
+    private Map<FigureId, Double> byHand(Input input, JsonObject result, String taught) {
         Map<FigureId, Double> byHand = new LinkedHashMap<>();
         for (HandFormula formula : hand) {
             if (formula.taught().equals(taught)) {

@@ -1,10 +1,14 @@
 package app.galdrin.core.procedure;
 
+import app.galdrin.core.Outcome;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.record.Answer;
+import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Field;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.GroupField;
-import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.record.Input;
+import app.galdrin.core.record.InputForm;
 import app.galdrin.core.record.ListField;
 import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.RecordKind;
@@ -18,10 +22,13 @@ import java.util.Optional;
 /** What every run of an evaluation needs and would look for anew each time: where its fields and figures stand, and their units. */
 final class Prepared {
 
-    static final String U = "u";
+    private static final String U = "u";
 
     private final RecordKind kind;
-    private final Optional<JsonObject> unitDoubts;
+
+    /** Where the standard uncertainties of the reading classes stand; none where the kind lists no uncertainty. */
+    private final List<InputForm.Blank> doubts;
+
     private final List<Filled> fields;
     private final Map<String, Filled> byPath = new LinkedHashMap<>();
     private final List<Told> figures;
@@ -31,17 +38,18 @@ final class Prepared {
      * A field of the input.
      *
      * @param index its place among the fields, 0 and up
+     * @param blank where it stands in the input
      * @param inCore one unit of it, mm or rad; not a number where it is none
      */
-    record Filled(int index, String path, Dotted at, Source source, double inCore) {}
+    record Filled(int index, InputForm.Blank blank, Source source, double inCore) {}
 
     /** A figure of the result, and its unit there. */
     record Told(String path, Dotted at, FigureId figure, FieldUnit unit) {}
 
     Prepared(String kind, Map<String, Source> fields, Map<String, FigureId> figures, List<String> notes) {
         this.kind = RecordKinds.named(kind).orElseThrow(() -> new IllegalStateException("no record kind " + kind));
-        this.unitDoubts = unitDoubts(this.kind);
         Shape input = this.kind.contract().input();
+        this.doubts = doubts(this.kind.contract());
         Shape result = this.kind.contract().result();
         fields.forEach((path, source) -> byPath.put(path, filled(input, path, source)));
         this.fields = List.copyOf(byPath.values());
@@ -54,7 +62,7 @@ final class Prepared {
     private Filled filled(Shape input, String path, Source source) {
         double inCore =
                 unitOf(input, path).map(unit -> read(unit, source).toCore(1)).orElse(Double.NaN);
-        return new Filled(byPath.size(), path, Dotted.of(path), source, inCore);
+        return new Filled(byPath.size(), InputForm.Blank.of(input, path), source, inCore);
     }
 
     private static Told told(Shape result, String path, FigureId figure) {
@@ -80,23 +88,32 @@ final class Prepared {
         return notes;
     }
 
-    RecordKind kind() {
-        return kind;
+    /** Works an input; empty where it can't be worked. */
+    Optional<Answer> work(Input input) {
+        return kind.evaluate(input) instanceof Outcome.Value<Answer> answer
+                ? Optional.of(answer.value())
+                : Optional.empty();
     }
 
-    /** A standard uncertainty of one unit for every reading class, so that the parts of the answer are its slopes. */
-    Optional<JsonObject> unitDoubts() {
-        return unitDoubts;
+    /** For all of the input's fields. */
+    InputForm form() {
+        return new InputForm(kind.contract().input());
     }
 
-    private static Optional<JsonObject> unitDoubts(RecordKind kind) {
-        List<Field> fields = kind.contract().input().fields();
-        if (!kind.contract().hasU() || !(fields.get(fields.size() - 1) instanceof GroupField classes)) {
-            return Optional.empty();
+    /** Fills in one unit of doubt for every reading class, so that the parts of the answer are its slopes. */
+    void askForSlopes(InputForm form) {
+        for (InputForm.Blank u : doubts) {
+            form.put(u, 1.0);
         }
-        var u = new JsonObject();
-        classes.shape().fields().forEach(c -> u.add(c.name(), 1.0));
-        return Optional.of(u);
+    }
+
+    private static List<InputForm.Blank> doubts(Contract contract) {
+        List<Field> fields = contract.input().fields();
+        return contract.hasU() && fields.get(fields.size() - 1) instanceof GroupField classes
+                ? classes.shape().fields().stream()
+                        .map(u -> InputForm.Blank.of(contract.input(), U + "." + u.name()))
+                        .toList()
+                : List.of();
     }
 
     /** A bare number, which a word beside it gives its unit, is of what is read. */

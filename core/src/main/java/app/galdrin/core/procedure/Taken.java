@@ -1,9 +1,7 @@
 package app.galdrin.core.procedure;
 
-import app.galdrin.core.Outcome;
-import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Figures;
-import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.record.InputForm;
 import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Parts;
@@ -41,13 +39,13 @@ final class Taken {
         return standing;
     }
 
-    /** The input of the kind's record. */
-    JsonObject input() {
-        var input = new JsonObject();
+    /** The input of the kind, without doubts. */
+    InputForm form() {
+        InputForm form = of.form();
         for (Prepared.Filled field : of.fields()) {
-            valueOf(field).ifPresent(value -> field.at().put(input, value));
+            valueOf(field).ifPresent(value -> form.put(field.blank(), value));
         }
-        return input;
+        return form;
     }
 
     private Optional<Object> valueOf(Prepared.Filled field) {
@@ -107,12 +105,9 @@ final class Taken {
     }
 
     private Optional<Double> moved(Prepared.Told told, Prepared.Filled moved, double value) {
-        var input = new JsonObject();
-        for (Prepared.Filled field : of.fields()) {
-            valueOf(field).ifPresent(v -> field.at().put(input, field == moved ? (Object) value : v));
-        }
-        return of.kind().evaluate(input) instanceof Outcome.Value<Answer> answer
-                ? told.at().numberIn(answer.value().figures().values())
-                : Optional.empty();
+        return form().put(moved.blank(), value)
+                .input()
+                .flatMap(of::work)
+                .flatMap(answer -> told.at().numberIn(answer.figures().values()));
     }
 }

@@ -45,6 +45,11 @@ public final class Input {
         return (Double) needed(field);
     }
 
+    /** In the record's unit, as is the number that stands for one left out. */
+    public double asWritten(NumberField field, double otherwise) {
+        return value(field) instanceof Double written ? written : otherwise;
+    }
+
     /** In the core's unit, mm or rad. */
     public OptionalDouble optional(NumberField field) {
         return has(field) ? OptionalDouble.of(number(field)) : OptionalDouble.empty();

@@ -52,6 +52,17 @@ public final class Shape {
                 && group.name().equals(GroupField.U);
     }
 
+    /** The field that stands there, 0 and up. */
+    Field at(int index) {
+        return fields[index];
+    }
+
+    /** Room for a value of every field. */
+    @Nullable
+    Object[] blank() {
+        return new Object[fields.length];
+    }
+
     /** Where a field stands; −1 for a field of another shape. */
     int indexOf(Field field) {
         int index = fields.length - 1;
