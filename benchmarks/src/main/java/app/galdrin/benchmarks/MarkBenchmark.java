@@ -6,6 +6,8 @@ import app.galdrin.core.marking.written.MarksWriter;
 import app.galdrin.core.pack.TaskPack;
 import app.galdrin.core.simulated.TryOut;
 import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Assignment;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -78,15 +80,16 @@ public class MarkBenchmark {
 
     private static byte[] classOf(Assignment assignment) {
         var all = new ByteArrayOutputStream();
+        List<LineKey> lines = lines(assignment);
         int number = 0;
         for (TryOut.Sitting sat : people(assignment)) {
             try (JsonGenerator json = new JsonFactory().createGenerator(ObjectWriteContext.empty(), all)) {
                 json.writeStartObject();
                 json.writeStringProperty("id", "s" + ++number);
-                write(json, "wrote", sat.wrote());
-                write(json, "asFound", sat.references().asFound());
-                write(json, "asLeft", sat.references().asLeft());
-                write(json, "asLeftAgain", sat.references().asLeftAgain());
+                write(json, lines, "wrote", sat.wrote());
+                write(json, lines, "asFound", sat.references().asFound());
+                write(json, lines, "asLeft", sat.references().asLeft());
+                write(json, lines, "asLeftAgain", sat.references().asLeftAgain());
                 json.writeEndObject();
             }
             all.write('\n');
@@ -114,10 +117,21 @@ public class MarkBenchmark {
                 .assignment();
     }
 
-    private static void write(JsonGenerator json, String name, Answers answers) {
+    /** Line by line as they stand on the sheet, the order in which a program writes them. */
+    private static void write(JsonGenerator json, List<LineKey> lines, String name, Answers answers) {
         json.writeObjectPropertyStart(name);
-        answers.standing().forEach((line, written) -> json.writeStringProperty(line.key(), written.text()));
+        lines.forEach(line -> answers.text(line).ifPresent(text -> json.writeStringProperty(line.key(), text)));
         json.writeEndObject();
+    }
+
+    private static List<LineKey> lines(Assignment assignment) {
+        var sheet = new Sheet(assignment);
+        return assignment
+                .practical()
+                .allSteps()
+                .flatMap(step -> sheet.roundsOf(step).stream().flatMap(round -> sheet.keys(step, round).stream()))
+                .distinct()
+                .toList();
     }
 
     @Benchmark

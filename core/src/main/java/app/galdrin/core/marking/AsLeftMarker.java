@@ -63,7 +63,7 @@ public final class AsLeftMarker implements AspectMarker {
         Estimate all = first.get();
         if (again) {
             List<Estimate> readings = new ArrayList<>(of.left().each(measure, round, figure));
-            anew.forEach(e -> readings.add(e.anew(Case::isOfALaying)));
+            anew.forEach(e -> readings.add(e.anew(of::again)));
             all = Estimate.mean(readings);
         }
         Judgement judgement = of.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);

@@ -14,6 +14,7 @@ import java.util.Optional;
 /** One sitting while it is marked: the assignment, what was written, the references, and the figures all of these come to. */
 final class Case {
 
+    private final KnownReferences known;
     private final Assignment assignment;
     private final Answers answers;
     private final References references;
@@ -23,6 +24,7 @@ final class Case {
     private final OwnFigures leftAgain;
 
     Case(KnownReferences known, Answers answers, References references) {
+        this.known = known;
         this.assignment = known.assignment();
         this.answers = answers;
         this.references = references;
@@ -68,9 +70,9 @@ final class Case {
         return leftAgain;
     }
 
-    /** Whether a source of doubt is made anew when everything is set up anew: a reading or a set-up, and no datum of the bay or the sheet. */
-    static boolean isOfALaying(String source) {
-        return source.contains("/") || source.startsWith("setUp.");
+    /** The name of a source of doubt where everything was set up and read anew. */
+    String again(String source) {
+        return known.again(source);
     }
 
     /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */

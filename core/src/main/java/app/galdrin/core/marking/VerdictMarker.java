@@ -102,6 +102,9 @@ public final class VerdictMarker implements AspectMarker {
                 .map(Evidence.Judged.class::cast)
                 .toList();
         long wrong = judged.stream().filter(j -> j.credit() < 1).count();
+        if (wrong == 0) {
+            return verdicts;
+        }
         List<Set<String>> slips = LimitSlip.ALL.stream()
                 .filter(slip -> judged.stream().allMatch(j -> slip.said(of, j).contains(j.said())))
                 .map(slip -> Set.of(slip.key()))

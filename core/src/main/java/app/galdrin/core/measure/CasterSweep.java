@@ -25,6 +25,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.random.RandomGenerator;
+import java.util.stream.IntStream;
 
 /**
  * Caster, and with three or more steer angles KPI, from the camber of a wheel that is steered (record kind
@@ -243,12 +244,22 @@ public final class CasterSweep implements MeasuringMethod {
         return READINGS.name() + "." + index + "." + field.name();
     }
 
+    /** Of so many readings the places are put together beforehand; sweeps have seldom more. */
+    private static final int USUAL_READINGS = 8;
+
+    private static final String[] CAMBER_PLACES = places(CAMBER);
+    private static final String[] STEER_PLACES = places(STEER);
+
+    private static String[] places(NumberField field) {
+        return IntStream.range(0, USUAL_READINGS).mapToObj(i -> place(i, field)).toArray(String[]::new);
+    }
+
     static String camberPlace(int index) {
-        return place(index, CAMBER);
+        return index < USUAL_READINGS ? CAMBER_PLACES[index] : place(index, CAMBER);
     }
 
     static String steerPlace(int index) {
-        return place(index, STEER);
+        return index < USUAL_READINGS ? STEER_PLACES[index] : place(index, STEER);
     }
 
     /**

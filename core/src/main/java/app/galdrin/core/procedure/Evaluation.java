@@ -9,7 +9,6 @@ import app.galdrin.core.record.InputForm;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Estimate;
-import app.galdrin.core.uncertainty.Parts;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -146,11 +145,8 @@ public final class Evaluation {
         }
 
         private Estimate of(Estimate figure, Taken taken) {
-            return figure.plus(Estimate.lazily(factor * inCore(taken.standing()), () -> {
-                var parts = new Parts(1);
-                parts.addAll(taken.partsOf(given), factor);
-                return parts.budget();
-            }));
+            return figure.plus(Estimate.lazily(inCore(taken.standing()), () -> taken.doubtOf(given))
+                    .times(factor));
         }
 
         private double inCore(Standing standing) {

@@ -215,10 +215,23 @@ public sealed interface Source {
      * @param key names it as a source of doubt
      * @param value in the record's unit; empty where the sheet does not know
      * @param doubt standard uncertainty in the record's unit
+     * @param source the name as a source of doubt
      */
     record Datum(
-            String key, FieldUnit unit, Function<Standing, Optional<Double>> value, ToDoubleFunction<Standing> doubt)
+            String key,
+            FieldUnit unit,
+            Function<Standing, Optional<Double>> value,
+            ToDoubleFunction<Standing> doubt,
+            String source)
             implements Given {
+        Datum(
+                String key,
+                FieldUnit unit,
+                Function<Standing, Optional<Double>> value,
+                ToDoubleFunction<Standing> doubt) {
+            this(key, unit, value, doubt, "sheet." + key);
+        }
+
         @Override
         public Optional<Double> known(Standing standing) {
             return value.apply(standing);
@@ -230,7 +243,7 @@ public sealed interface Source {
                 Function<Place, String> ofReading,
                 Standing standing,
                 ObjDoubleConsumer<String> each) {
-            each.accept("sheet." + key, unit.toCore(doubt.applyAsDouble(standing)));
+            each.accept(source, unit.toCore(doubt.applyAsDouble(standing)));
         }
     }
 
@@ -332,8 +345,13 @@ public sealed interface Source {
      *
      * @param key names it as a source of doubt, common to all that is read in this set-up
      * @param standardUncertainty mm or rad
+     * @param source the name as a source of doubt
      */
-    record SetUp(String key, double standardUncertainty) implements Source {
+    record SetUp(String key, double standardUncertainty, String source) implements Source {
+        SetUp(String key, double standardUncertainty) {
+            this(key, standardUncertainty, "setUp." + key);
+        }
+
         /** How far off it was made this once, mm or rad. */
         double made(Hands hands) {
             return hands.off(this);
@@ -350,7 +368,7 @@ public sealed interface Source {
                 Function<Place, String> ofReading,
                 Standing standing,
                 ObjDoubleConsumer<String> each) {
-            each.accept("setUp." + key, standardUncertainty);
+            each.accept(source, standardUncertainty);
         }
     }
 }

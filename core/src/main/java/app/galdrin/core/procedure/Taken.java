@@ -4,11 +4,11 @@ import app.galdrin.core.record.Figures;
 import app.galdrin.core.record.InputForm;
 import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
-import app.galdrin.core.uncertainty.Parts;
+import app.galdrin.core.uncertainty.InputDoubts;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicReferenceArray;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /** What one run of an evaluation works with: readings on a vehicle where it stands, and what of their doubt goes into each figure. */
 final class Taken {
@@ -18,8 +18,8 @@ final class Taken {
     private final Standing standing;
     private final Function<Place, String> ofReading;
 
-    /** By the index of its field: every figure asks for those of all, and from several threads. */
-    private final AtomicReferenceArray<Parts> parts;
+    /** Every figure asks for them, from several threads; two who ask at once put together the same. */
+    private @Nullable InputDoubts doubts;
 
     /**
      * For one repeat.
@@ -32,7 +32,6 @@ final class Taken {
         this.readings = readings;
         this.standing = standing;
         this.ofReading = ofReading;
-        this.parts = new AtomicReferenceArray<>(of.fields().size());
     }
 
     Standing standing() {
@@ -52,19 +51,21 @@ final class Taken {
         return field.source().value(readings, standing);
     }
 
-    private Parts partsOf(Prepared.Filled field) {
-        Parts known = parts.get(field.index());
+    private InputDoubts doubts() {
+        InputDoubts known = doubts;
         if (known == null) {
-            known = partsOf(field.source());
-            parts.set(field.index(), known);
+            known = new InputDoubts(
+                    of.fields().size(),
+                    (index, each) -> of.fields().get(index).source().parts(readings, ofReading, standing, each));
+            doubts = known;
         }
         return known;
     }
 
-    Parts partsOf(Source source) {
-        var all = new Parts(2);
-        source.parts(readings, ofReading, standing, all::add);
-        return all;
+    /** What is given beside the fields. */
+    Budget doubtOf(Source.Given given) {
+        return new InputDoubts(1, (only, each) -> given.parts(readings, ofReading, standing, each))
+                .through(new double[] {1});
     }
 
     /** A figure of a result, rad or mm; {@code value} is in the record's unit. */
@@ -78,30 +79,27 @@ final class Taken {
 
     /** Where the kind says what one unit of every field's doubt contributes. */
     private Budget bySlopes(Budget slopes) {
-        var all = new Parts(slopes.size());
-        slopes.forEach((path, slope) -> {
-            if (slope != 0) { // a wheel's figure has little to do with what was read at the others
-                of.field(path).ifPresent(field -> all.addAll(partsOf(field), slope / field.inCore()));
-            }
-        });
-        return all.budget();
+        double[] byField = new double[of.fields().size()];
+        slopes.forEach(
+                (path, slope) -> of.field(path).ifPresent(field -> byField[field.index()] = slope / field.inCore()));
+        return doubts().through(byField);
     }
 
     /** Where the kind lists no uncertainty: every field is moved by its own doubt, both ways. */
     private Budget byMoving(Prepared.Told told) {
-        var all = new Parts(2 * of.fields().size());
+        double[] byField = new double[of.fields().size()];
         for (Prepared.Filled field : of.fields()) {
-            double u = partsOf(field).budget().standardUncertainty();
+            double u = doubts().standardUncertainty(field.index());
             if (u > 0 && valueOf(field).orElse("") instanceof Double value) {
                 double step = u / field.inCore();
                 Optional<Double> up = moved(told, field, value + step);
                 Optional<Double> down = moved(told, field, value - step);
                 if (up.isPresent() && down.isPresent()) {
-                    all.addAll(partsOf(field), told.unit().toCore(up.get() - down.get()) / (2 * u));
+                    byField[field.index()] = told.unit().toCore(up.get() - down.get()) / (2 * u);
                 }
             }
         }
-        return all.budget();
+        return doubts().through(byField);
     }
 
     private Optional<Double> moved(Prepared.Told told, Prepared.Filled moved, double value) {

@@ -77,14 +77,21 @@ public final class Assignment {
         return standing;
     }
 
+    /** What is known of something, found out when it is asked for the first time; a map takes a lock where it has to look. */
+    private static <K, V> V once(Map<K, V> known, K of, Function<? super K, ? extends V> found) {
+        V there = known.get(of);
+        return there == null ? known.computeIfAbsent(of, found) : there;
+    }
+
     /** The places that a step of this practical reads. */
     public List<Place> places(Measure measure) {
-        return places.computeIfAbsent(measure.id(), id -> measure.procedure().places(measure.figures()));
+        return once(places, measure.id(), id -> measure.procedure().places(measure.figures()));
     }
 
     /** The figures that a step's readings are worked with and that steps before it tell. */
     public List<FigureId> takenFromBefore(Measure measure) {
-        return owned.computeIfAbsent(
+        return once(
+                owned,
                 measure.id(),
                 id -> measure.procedure().given(measure.taught(), measure.figures()).stream()
                         .filter(Source.Own.class::isInstance)
@@ -94,60 +101,58 @@ public final class Assignment {
 
     /** {@link Procedure.Repeat#source}, each name put together once. */
     public Function<Place, String> sources(Procedure.Repeat repeat) {
-        return sources.computeIfAbsent(repeat, of -> {
+        return once(sources, repeat, of -> {
             Map<String, String> names = new ConcurrentHashMap<>();
-            return place -> names.computeIfAbsent(place.id(), id -> of.source(place));
+            return place -> once(names, place.id(), id -> of.source(place));
         });
     }
 
     /** {@link Procedure#doubtGroup} of a step's readings. */
     public UnaryOperator<String> doubtGroups(Measure measure) {
-        return doubtGroups.computeIfAbsent(measure.id(), id -> {
+        return once(doubtGroups, measure.id(), id -> {
             Map<String, String> groups = new ConcurrentHashMap<>();
-            return source -> groups.computeIfAbsent(source, measure.procedure()::doubtGroup);
+            return source -> once(groups, source, measure.procedure()::doubtGroup);
         });
     }
 
     /** {@link Measure#figuresAndDifferences}. */
     public List<FigureId> figuresAndDifferences(Measure measure) {
-        return judged.computeIfAbsent(measure.id(), id -> measure.figuresAndDifferences());
+        return once(judged, measure.id(), id -> measure.figuresAndDifferences());
     }
 
     /** What is chosen for a step's readings, each once. */
     public List<Choice> choices(Measure measure) {
-        return choices.computeIfAbsent(measure.id(), id -> measure.procedure().choices());
+        return once(choices, measure.id(), id -> measure.procedure().choices());
     }
 
     /** {@link SpecificationSheet#scale}. */
     public SheetScale scale(FigureId figure) {
-        return scales.computeIfAbsent(figure, sheet::scale);
+        return once(scales, figure, sheet::scale);
     }
 
     /** The slips that can be made with a step's procedure. */
     public List<Slip> slips(Measure measure) {
-        return slips.computeIfAbsent(measure.id(), id -> Slips.of(measure.procedure()));
+        return once(slips, measure.id(), id -> Slips.of(measure.procedure()));
     }
 
     /** {@link SpecificationSheet#limits}. */
     public Optional<Limits> limits(FigureId figure) {
-        return limits.computeIfAbsent(figure, sheet::limits);
+        return once(limits, figure, sheet::limits);
     }
 
     /** {@link Practical#measuring}. */
     public Optional<Measure> measuring(FigureId figure, String beforeStep) {
-        return measuring.computeIfAbsent(
-                new Judged(figure, beforeStep), judged -> practical.measuring(figure, beforeStep));
+        return once(measuring, new Judged(figure, beforeStep), judged -> practical.measuring(figure, beforeStep));
     }
 
     /** {@link Practical#workStep}. */
     public Optional<Work> workStep(FigureId figure, String beforeStep) {
-        return working.computeIfAbsent(
-                new Judged(figure, beforeStep), judged -> practical.workStep(figure, beforeStep));
+        return once(working, new Judged(figure, beforeStep), judged -> practical.workStep(figure, beforeStep));
     }
 
     /** {@link SpecificationSheet#adjusters}. */
     public List<Adjuster> adjusters(FigureId.Adjustment adjustment) {
-        return adjusters.computeIfAbsent(adjustment, sheet::adjusters);
+        return once(adjusters, adjustment, sheet::adjusters);
     }
 
     @Override

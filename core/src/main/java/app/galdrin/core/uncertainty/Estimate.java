@@ -3,8 +3,8 @@ package app.galdrin.core.uncertainty;
 import java.util.Arrays;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
-import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /** A figure and how well it is known. */
@@ -111,10 +111,9 @@ public final class Estimate {
         return lazily(value, () -> Budget.combined(factors, figures));
     }
 
-    /** The same figure in the same unit, told another time: its sources that are made anew each time are none of the others' any more. */
-    public Estimate anew(Predicate<String> each) {
-        return new Estimate(
-                value, () -> new Doubt(standardUncertainty(), budget().named(s -> each.test(s) ? "again/" + s : s)));
+    /** The same figure in the same unit, told another time: what is made anew each time is none of the others' any more, but as this names it. */
+    public Estimate anew(UnaryOperator<String> names) {
+        return new Estimate(value, () -> new Doubt(standardUncertainty(), budget().named(names)));
     }
 
     /** The same value with one source of doubt more; {@code part} in its unit, with the sign of what the source does to it. */

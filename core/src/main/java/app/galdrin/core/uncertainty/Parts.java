@@ -1,13 +1,12 @@
 package app.galdrin.core.uncertainty;
 
 import java.util.Arrays;
-import java.util.function.ObjDoubleConsumer;
 
 /**
  * Signed parts of a doubt while they are added up, by the names of their sources and in the order in which the names came. Every figure
  * of every sheet is put together so; over boxed numbers in a map it took a fifth of marking.
  */
-public final class Parts {
+final class Parts {
 
     /** So many are looked through one by one; most have no more. */
     private static final int FEW = 6;
@@ -22,7 +21,7 @@ public final class Parts {
     private int[] slots;
 
     /** For so many sources; for more it grows. */
-    public Parts(int sources) {
+    Parts(int sources) {
         names = new String[Math.max(1, sources)];
         parts = new double[names.length];
         slots = slotsFor(names.length);
@@ -33,21 +32,30 @@ public final class Parts {
     }
 
     /** Adds to what a source contributes, in the figure's unit. */
-    public void add(String source, double part) {
+    void add(String source, double part) {
+        int at = place(source); // for which the parts may have to grow
+        parts[at] += part;
+    }
+
+    int size() {
+        return size;
+    }
+
+    /** Where a source is in the list, counted from 0; at its end, with nothing, if it was not there. */
+    int place(String source) {
         int at = indexOf(source);
         if (at >= 0) {
-            parts[at] += part;
-            return;
+            return at;
         }
         if (size == names.length) {
             grow();
         }
         names[size] = source;
-        parts[size] = part;
         size++;
         if (slots.length > 0) {
             slots[slot(source)] = size;
         }
+        return size - 1;
     }
 
     /** Where a source is in the list; −1 where it is not. */
@@ -61,18 +69,6 @@ public final class Parts {
             at--;
         }
         return at;
-    }
-
-    /** Adds all of another, by a factor that may turn its unit into this one's. */
-    public void addAll(Parts other, double factor) {
-        other.forEach((source, part) -> add(source, factor * part));
-    }
-
-    /** Every source with its part. */
-    public void forEach(ObjDoubleConsumer<String> each) {
-        for (int i = 0; i < size; i++) {
-            each.accept(names[i], parts[i]);
-        }
     }
 
     /** Where a source is among the slots, or where it would be. */
@@ -95,8 +91,25 @@ public final class Parts {
     }
 
     /** What they come to. */
-    public Budget budget() {
+    Budget budget() {
         String[] sources = Arrays.copyOf(names, size);
         return Budget.of(Arrays.copyOf(parts, size), i -> sources[i]);
+    }
+
+    /** What other parts of these sources come to, in their order; those that are nothing left away. */
+    Budget budget(double[] others) {
+        int count = 0;
+        for (double other : others) {
+            count += other == 0 ? 0 : 1;
+        }
+        String[] sources = new String[count];
+        double[] kept = new double[count];
+        for (int i = 0, at = 0; at < count; i++) {
+            if (others[i] != 0) {
+                sources[at] = names[i];
+                kept[at++] = others[i];
+            }
+        }
+        return Budget.of(kept, i -> sources[i]);
     }
 }
