@@ -47,7 +47,7 @@ public class EvidenceWords {
     }
 
     public List<Told> tell(List<Evidence> evidence) {
-        return evidence.stream().map(this::tell).toList();
+        return Told.explainedOnce(evidence.stream().map(this::tell).toList());
     }
 
     /** The same, and behind each worked figure the way to it with the apprentice's own readings. */
@@ -57,7 +57,7 @@ public class EvidenceWords {
                 .filter(Evidence.Working.class::isInstance)
                 .map(e -> ((Evidence.Working) e).figure())
                 .collect(Collectors.toSet());
-        return line.evidence().stream()
+        return Told.explainedOnce(line.evidence().stream()
                 .map(e -> {
                     if (e instanceof Evidence.Judged j) {
                         return judged(j, inHisUnit(assignment, line.criterion().step(), j));
@@ -67,7 +67,7 @@ public class EvidenceWords {
                             ? told.calculated(through(assignment, own, w, figures))
                             : told;
                 })
-                .toList();
+                .toList());
     }
 
     /** The steps to a figure, repeat by repeat; of a sum that stands beside its two wheels nothing but itself is shown. */

@@ -2,8 +2,11 @@ package app.galdrin.web.marking;
 
 import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.sketch.ToleranceRule;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -36,7 +39,12 @@ public record Told(
      * @param why a sentence each
      * @param practise what is practised against it, said
      */
-    public record Slipped(String name, List<String> why, String practise) {}
+    public record Slipped(String name, List<String> why, String practise) {
+        /** By name alone. */
+        Slipped named() {
+            return new Slipped(name, List.of(), "");
+        }
+    }
 
     static Told of(String head, boolean right, List<String> lines) {
         return new Told(head, Optional.of(right), lines, List.of(), List.of(), Optional.empty());
@@ -66,5 +74,16 @@ public record Told(
 
     Told slipped(List<Slipped> made) {
         return new Told(head, right, lines, through, made, rule);
+    }
+
+    /** The same, a slip explained where it stands first and only named after that. */
+    static List<Told> explainedOnce(List<Told> all) {
+        Set<Slipped> explained = new HashSet<>();
+        List<Told> once = new ArrayList<>();
+        for (Told told : all) {
+            boolean again = told.slips.size() == 1 && !explained.add(told.slips.get(0));
+            once.add(again ? told.slipped(List.of(told.slips.get(0).named())) : told);
+        }
+        return once;
     }
 }
