@@ -28,8 +28,14 @@ final class SweepFit {
     private final CasterSweep.ReadingUncertainty u;
     private final boolean solvesKpi;
     private final double tanKpi;
-    private final double[] toes;
     private final Floor.Corrected[] cambers;
+
+    /** Of every row's toe and camber. */
+    private final double[] sinToe;
+
+    private final double[] cosToe;
+    private final double[] sin;
+    private final double[] cos;
     private final LeastSquares leastSquares;
     private double[] solution = {};
 
@@ -39,17 +45,23 @@ final class SweepFit {
         this.solvesKpi = solvesKpi;
         this.tanKpi = Math.tan(readings.kpi());
         int n = readings.readings().size();
-        this.toes = new double[n];
         this.cambers = new Floor.Corrected[n];
+        this.sinToe = new double[n];
+        this.cosToe = new double[n];
+        this.sin = new double[n];
+        this.cos = new double[n];
         double[][] rows = new double[n][];
         double[] right = new double[n];
         for (int i = 0; i < n; i++) {
             CasterSweep.Reading reading = readings.readings().get(i);
-            toes[i] = SteeringAxis.toe(reading.steer(), readings.side());
-            cambers[i] = readings.floor().camber(reading.camber(), toes[i], readings.side());
-            double cos = Math.cos(cambers[i].camber());
-            rows[i] = row(Math.sin(toes[i]) * cos, Math.cos(toes[i]) * cos, -1);
-            right[i] = -Math.sin(cambers[i].camber()) - (solvesKpi ? 0 : Math.cos(toes[i]) * cos * tanKpi);
+            double toe = SteeringAxis.toe(reading.steer(), readings.side());
+            cambers[i] = readings.floor().camber(reading.camber(), toe, readings.side());
+            sinToe[i] = Math.sin(toe);
+            cosToe[i] = Math.cos(toe);
+            sin[i] = Math.sin(cambers[i].camber());
+            cos[i] = Math.cos(cambers[i].camber());
+            rows[i] = row(sinToe[i] * cos[i], cosToe[i] * cos[i], -1);
+            right[i] = -sin[i] - (solvesKpi ? 0 : cosToe[i] * cos[i] * tanKpi);
         }
         this.leastSquares = LeastSquares.of(rows, right);
     }
@@ -91,7 +103,7 @@ final class SweepFit {
 
     /** First the cambers, then the steers, then what all rows share. */
     private Budget budget(int unknown, double slope) {
-        int n = toes.length;
+        int n = cambers.length;
         double[] parts = new double[2 * n + SHARED.length];
         for (int i = 0; i < n; i++) {
             parts[i] = shift(i, By.CAMBER, unknown) * slope * u.angle();
@@ -106,17 +118,13 @@ final class SweepFit {
 
     /** How an unknown moves with one row. */
     private double shift(int i, By by, int unknown) {
-        double sinToe = Math.sin(toes[i]);
-        double cosToe = Math.cos(toes[i]);
-        double sin = Math.sin(cambers[i].camber());
-        double cos = Math.cos(cambers[i].camber());
         double camber = camberBy(i, by);
         double toe = by == By.STEER ? -readings.side().sign() : 0;
-        double byCaster = cosToe * cos * toe - sinToe * sin * camber;
-        double byKpi = -sinToe * cos * toe - cosToe * sin * camber;
-        double right = -cos * camber;
+        double byCaster = cosToe[i] * cos[i] * toe - sinToe[i] * sin[i] * camber;
+        double byKpi = -sinToe[i] * cos[i] * toe - cosToe[i] * sin[i] * camber;
+        double right = -cos[i] * camber;
         if (!solvesKpi) {
-            right -= byKpi * tanKpi + (by == By.KPI ? cosToe * cos * (1 + tanKpi * tanKpi) : 0);
+            right -= byKpi * tanKpi + (by == By.KPI ? cosToe[i] * cos[i] * (1 + tanKpi * tanKpi) : 0);
         }
         return leastSquares.shift(solution, i, row(byCaster, byKpi, 0), right)[unknown];
     }

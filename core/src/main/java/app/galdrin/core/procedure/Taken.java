@@ -19,7 +19,7 @@ final class Taken {
     private final Function<Place, String> ofReading;
 
     /** Every figure asks for them, from several threads; two who ask at once put together the same. */
-    private @Nullable InputDoubts doubts;
+    private volatile @Nullable InputDoubts doubts;
 
     /**
      * For one repeat.

@@ -4,12 +4,14 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Records.Given;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
@@ -39,6 +41,44 @@ class RecordPropertiesTest {
                 assertEquals(value, got.get(path), path);
             }
         });
+    }
+
+    /** Filled in field by field in any order, an input is as legal as a line with the same, and gives the same figures. */
+    @ParameterizedTest
+    @MethodSource("worked")
+    void aForm_isReadAsItsLineIs(Given given) {
+        NavigableMap<String, Object> all = new TreeMap<>(Records.flat(given.input()));
+        for (String path : all.keySet()) {
+            for (Object wrong : List.of(Double.NaN, 1e300, "x", true)) {
+                NavigableMap<String, Object> changed = new TreeMap<>(all);
+                changed.put(path, wrong);
+                assertLegalAlike(given, changed);
+            }
+            NavigableMap<String, Object> without = new TreeMap<>(all);
+            without.remove(path);
+            assertLegalAlike(given, without);
+        }
+        for (NavigableMap<String, Object> values : List.of(all, all.descendingMap())) {
+            var answer = assertInstanceOf(
+                    Outcome.Value.class,
+                    given.kind().evaluate(form(given, values).input().orElseThrow()));
+            assertEquals(
+                    Records.flat(given.figures().orElseThrow().values()),
+                    Records.flat(((Answer) answer.value()).figures().values()));
+        }
+    }
+
+    private static InputForm form(Given given, Map<String, Object> values) {
+        Shape shape = given.kind().contract().input();
+        var form = new InputForm(shape);
+        values.forEach((path, value) -> form.put(InputForm.Blank.of(shape, path), value));
+        return form;
+    }
+
+    private static void assertLegalAlike(Given given, Map<String, Object> values) {
+        JsonObject line = (JsonObject) Records.nested(values);
+        boolean legal = given.kind().contract().input().read(line) instanceof Outcome.Value;
+        assertEquals(legal, form(given, values).input().isPresent(), values::toString);
     }
 
     /** A vehicle twice as large with the same angles: lengths scale, angles and shares stay. */

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BiFunction;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Records for tests: the golden cases, changed and worked. Paths are those of the format: {@code wheels.fl.frontGap}. */
@@ -77,6 +78,28 @@ public final class Records {
             return value;
         });
         return flat;
+    }
+
+    /** An object of values by path, or the list of them where paths begin with numbers. */
+    static Object nested(Map<String, Object> flat) {
+        Map<String, Map<String, Object>> inner = new TreeMap<>();
+        var object = new JsonObject();
+        flat.forEach((path, value) -> {
+            int dot = path.indexOf('.');
+            if (dot < 0) {
+                object.add(path, value);
+            } else {
+                inner.computeIfAbsent(path.substring(0, dot), head -> new TreeMap<>())
+                        .put(path.substring(dot + 1), value);
+            }
+        });
+        inner.forEach((head, values) -> object.add(head, nested(values)));
+        boolean list = inner.keySet().stream().anyMatch(head -> Character.isDigit(head.charAt(0)));
+        return list
+                ? IntStream.rangeClosed(0, Integer.parseInt(object.name(object.size() - 1)))
+                        .mapToObj(i -> Objects.requireNonNullElseGet(object.get(String.valueOf(i)), JsonObject::new))
+                        .toList()
+                : object;
     }
 
     private static Object map(String path, Object value, BiFunction<String, Object, Object> change) {
