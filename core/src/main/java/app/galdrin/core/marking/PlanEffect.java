@@ -40,9 +40,8 @@ record PlanEffect(
     /** What one unit of a part does to a figure, rad or mm with its sign; ±1 where only the way is known; 0 where nothing. */
     static double factor(Adjuster adjuster, FigureId figure) {
         if (!figure.ofBothWheels()) {
-            return adjuster.effectOn(figure)
-                    .map(e -> e.perUnit().orElse(e.sign()))
-                    .orElse(0.0);
+            Adjuster.Effect effect = adjuster.effects().get(figure);
+            return effect == null ? 0 : effect.perUnit().orElse(effect.sign());
         }
         return adjuster.effects().entrySet().stream()
                 .filter(e -> e.getKey().measurand() == figure.measurand().base()
@@ -56,7 +55,8 @@ record PlanEffect(
     }
 
     Evidence evidence(boolean splitAssumed) {
-        double credit = credit(after(moves));
+        double after = after(moves);
+        double credit = credit(after);
         List<Evidence.Planned> said = moves.entrySet().stream()
                 .map(m -> new Evidence.Planned(
                         m.getKey().id(),
@@ -68,7 +68,7 @@ record PlanEffect(
                 figure,
                 ReadingMarker.figureOf(now),
                 zone,
-                after(moves),
+                after,
                 limits,
                 said,
                 splitAssumed,

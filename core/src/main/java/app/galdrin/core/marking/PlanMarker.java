@@ -107,11 +107,12 @@ public final class PlanMarker implements AspectMarker {
 
         /** A part that moves several figures is asked for once. */
         private boolean isFirstOf(Adjuster adjuster, FigureId.Adjustment adjustment) {
-            return adjustments.stream()
-                    .filter(adjuster::moves)
-                    .findFirst()
-                    .filter(adjustment::equals)
-                    .isPresent();
+            for (FigureId.Adjustment one : adjustments) {
+                if (adjuster.moves(one)) {
+                    return one.equals(adjustment);
+                }
+            }
+            return false;
         }
 
         /** Empty where the way, or the amount that has to go with it, was not written. */
@@ -139,20 +140,28 @@ public final class PlanMarker implements AspectMarker {
 
         /** Those that can be adjusted and are known: wheels, and a sum where its wheels are not; each wheel's share is assumed then. */
         private List<FigureId> figures() {
-            return plan.figures().stream()
-                    .filter(f -> !of.assignment().adjusters(f.adjustment()).isEmpty())
-                    .filter(f ->
-                            f.ofBothWheels() ? !wheelsStand(f) : standing(f).isPresent() || noSumOf(f))
-                    .toList();
+            List<FigureId> figures = new ArrayList<>();
+            for (FigureId f : plan.figures()) {
+                boolean adjusted = !of.assignment().adjusters(f.adjustment()).isEmpty();
+                if (adjusted
+                        && (f.ofBothWheels() ? !wheelsStand(f) : standing(f).isPresent() || noSumOf(f))) {
+                    figures.add(f);
+                }
+            }
+            return figures;
         }
 
         private boolean wheelsStand(FigureId sum) {
-            List<FigureId> wheels = plan.figures().stream()
-                    .filter(f -> f.wheel().isPresent() && f.adjustment().equals(sum.adjustment()))
-                    .filter(f -> standing(f).isPresent())
-                    .filter(f -> of.assignment().limits(f).isPresent())
-                    .toList();
-            return wheels.size() == 2;
+            int wheels = 0;
+            for (FigureId f : plan.figures()) {
+                boolean wheel = f.wheel().isPresent() && f.adjustment().equals(sum.adjustment());
+                if (wheel
+                        && standing(f).isPresent()
+                        && of.assignment().limits(f).isPresent()) {
+                    wheels++;
+                }
+            }
+            return wheels == 2;
         }
 
         private boolean noSumOf(FigureId wheel) {

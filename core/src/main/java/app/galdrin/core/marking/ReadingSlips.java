@@ -2,7 +2,6 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure.Worked;
@@ -20,6 +19,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.hipparchus.linear.EigenDecompositionSymmetric;
 import org.hipparchus.linear.MatrixUtils;
@@ -59,11 +59,13 @@ final class ReadingSlips {
 
     private final Map<FigureId, Estimate> reference = new LinkedHashMap<>();
     private final List<FigureId> figures;
+    private final List<List<String>> sides;
 
     ReadingSlips(Case of, Measure measure) {
         this.of = of;
         this.measure = measure;
         this.readings = of.own().readings(measure, 0);
+        this.sides = sides(measure);
         this.setting = of.own().slipSetting(measure, AnswerUnit.DEGREES);
         this.own = of.own().worked(measure, 0).stream().map(Worked::figures).toList();
         this.asRead = readings.stream().map(this::values).toList();
@@ -173,8 +175,12 @@ final class ReadingSlips {
         List<Way> ways = new ArrayList<>();
         for (Slip slip : of.assignment().slips(measure)) {
             if (slip.corrected(setting, Map.of()).isPresent()) {
-                for (Predicate<Place> where : slip.ofBothSides() ? List.<Predicate<Place>>of(p -> true) : sides()) {
-                    ways.addAll(inAllOrOne(slip, where));
+                List<Map<String, Double>> everywhere = readings.stream()
+                        .map(read -> slip.corrected(setting, read).orElse(read))
+                        .toList();
+                ways.addAll(inAllOrOne(slip, everywhere));
+                for (List<String> side : slip.ofBothSides() ? List.<List<String>>of() : sides) {
+                    ways.addAll(inAllOrOne(slip, putRight(side, everywhere)));
                 }
             } else {
                 ways.addAll(oneByOne(slip));
@@ -183,18 +189,16 @@ final class ReadingSlips {
         return ways;
     }
 
-    /** A slip that is made at many places, in all repeats or in one. */
-    private List<Way> inAllOrOne(Slip slip, Predicate<Place> where) {
-        List<Map<FigureId, Double>> right = readings.stream()
-                .map(read -> values(putRight(slip, where, read)))
-                .toList();
-        return repeats().stream()
-                .map(made -> new Way(
-                        slip.key(),
-                        IntStream.range(0, readings.size())
-                                .mapToObj(i -> (made.test(i) ? right : asRead).get(i))
-                                .toList()))
-                .toList();
+    /** A slip that is made at many places, in all repeats or in one; {@code putRight} is what should have been written in each. */
+    private List<Way> inAllOrOne(Slip slip, List<Map<String, Double>> putRight) {
+        List<Map<FigureId, Double>> right = putRight.stream().map(this::values).toList();
+        List<Way> ways = new ArrayList<>(List.of(new Way(slip.key(), right)));
+        for (int only = 0; only < right.size() && right.size() > 1; only++) {
+            List<Map<FigureId, Double>> once = new ArrayList<>(asRead);
+            once.set(only, right.get(only));
+            ways.add(new Way(slip.key(), once));
+        }
+        return ways;
     }
 
     /** A slip that is made at one place, in one repeat. */
@@ -210,12 +214,15 @@ final class ReadingSlips {
         return ways;
     }
 
-    private List<Predicate<Place>> sides() {
-        boolean wheels =
-                measure.procedure().walk().stream().anyMatch(p -> p.wheel().isPresent());
-        Predicate<Place> left = p -> p.wheel().filter(Wheel::left).isPresent();
-        Predicate<Place> right = p -> p.wheel().filter(w -> !w.left()).isPresent();
-        return wheels ? List.of(p -> true, left, right) : List.of(p -> true);
+    /** Where a slip can be made on one side alone: the places of the left wheels and those of the right ones, by id. */
+    private static List<List<String>> sides(Measure measure) {
+        Map<Boolean, List<String>> byLeft = measure.procedure().walk().stream()
+                .filter(p -> p.wheel().isPresent())
+                .collect(Collectors.groupingBy(
+                        p -> p.wheel().orElseThrow().left(), Collectors.mapping(Place::id, Collectors.toList())));
+        return byLeft.isEmpty()
+                ? List.of()
+                : List.of(byLeft.getOrDefault(true, List.of()), byLeft.getOrDefault(false, List.of()));
     }
 
     /** All repeats, and each by itself. */
@@ -227,16 +234,21 @@ final class ReadingSlips {
         return repeats;
     }
 
-    private Map<String, Double> putRight(Slip slip, Predicate<Place> where, Map<String, Double> read) {
-        Map<String, Double> all = slip.corrected(setting, read).orElse(read);
-        Map<String, Double> used = new HashMap<>(read);
-        measure.procedure().walk().stream().filter(where).map(Place::id).forEach(place -> {
-            Double right = all.get(place);
-            if (right != null) {
-                used.put(place, right);
+    /** What should have been written where a slip was made at some places only. */
+    private List<Map<String, Double>> putRight(List<String> places, List<Map<String, Double>> everywhere) {
+        List<Map<String, Double>> putRight = new ArrayList<>();
+        for (int i = 0; i < readings.size(); i++) {
+            Map<String, Double> all = everywhere.get(i);
+            Map<String, Double> used = new HashMap<>(readings.get(i));
+            for (String place : places) {
+                Double right = all.get(place);
+                if (right != null) {
+                    used.put(place, right);
+                }
             }
-        });
-        return used;
+            putRight.add(used);
+        }
+        return putRight;
     }
 
     // ---- how unlikely a difference is

@@ -2,6 +2,7 @@ package app.galdrin.core.spec;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Where;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -66,10 +67,23 @@ public record Adjuster(
         }
     }
 
+    /** Plans and rounds are kept by part. */
+    @Override
+    public int hashCode() {
+        return 31 * part.ordinal() + where.ordinal();
+    }
+
     /** The name in lines, documents and the database: {@code rod.front.left}. */
     public String id() {
-        return where.key().isEmpty() ? part.key() : part.key() + "." + where.key();
+        return IDS[part.ordinal()][where.ordinal()];
     }
+
+    /** Every line of a plan is looked up by one of these: part by where. */
+    private static final String[][] IDS = Arrays.stream(Part.values())
+            .map(part -> Arrays.stream(Where.values())
+                    .map(where -> where.key().isEmpty() ? part.key() : part.key() + "." + where.key())
+                    .toArray(String[]::new))
+            .toArray(String[][]::new);
 
     public Optional<Effect> effectOn(FigureId figure) {
         return Optional.ofNullable(effects.get(figure));
@@ -77,7 +91,12 @@ public record Adjuster(
 
     /** Whether the data say how far it moves anything; else only its way is asked. */
     public boolean amountKnown() {
-        return effects.values().stream().anyMatch(e -> e.perUnit().isPresent());
+        for (Effect effect : effects.values()) {
+            if (effect.perUnit().isPresent()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether it moves a figure of this adjustment. */
