@@ -3,10 +3,13 @@ package app.galdrin.core.task;
 import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.procedure.WayTo;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.EnumSet;
@@ -53,6 +56,12 @@ public record Measure(
     /** The same readings again, under another id. */
     public Measure as(String other) {
         return new Measure(other, procedure, figures, repeats, taught, steering);
+    }
+
+    /** What can be asked for on the way to a figure that is worked from these readings on a vehicle. */
+    public List<Intermediate> onTheWay(FigureId figure, SpecificationSheet sheet) {
+        var standing = new Standing(sheet, BayFloor.UNSURVEYED);
+        return WayTo.any(procedure, figure, standing, taught).intermediates();
     }
 
     @Override

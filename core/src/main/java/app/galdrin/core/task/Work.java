@@ -6,7 +6,6 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Procedure;
-import app.galdrin.core.procedure.WayTo;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.record.JsonObject;
@@ -174,24 +173,14 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
                 faults.add(
                         at + ".figures", TaskFault.Reason.UNKNOWN, item.unit().key());
             }
-            List<Intermediate> known = intermediates(practical, sheet, item);
+            List<Intermediate> known = practical
+                    .measure(item.from())
+                    .map(m -> m.onTheWay(item.figure(), sheet))
+                    .orElse(List.of());
             item.steps().stream()
                     .filter(step -> !known.contains(step))
                     .forEach(step -> faults.add(at + ".figures", TaskFault.Reason.UNKNOWN, step.key()));
         }
-    }
-
-    /** What can be asked for on the way to a figure on this vehicle. */
-    private static List<Intermediate> intermediates(Practical practical, SpecificationSheet sheet, Item item) {
-        return practical
-                .measure(item.from())
-                .map(m -> WayTo.any(
-                                m.procedure(),
-                                item.figure(),
-                                Assignment.of(practical, sheet).standing(),
-                                m.taught())
-                        .intermediates())
-                .orElse(List.of());
     }
 
     @Override

@@ -144,19 +144,34 @@ public class Sittings {
         return reference(me, task.id(), place.sheet().id(), place.stateId(), FIRST);
     }
 
-    /** The instructor's own readings of the vehicle as an apprentice left it. */
+    /** The instructor's own readings of the vehicle as an apprentice left it: as it stands after the last round that was begun. */
     @Transactional
-    public UUID referenceAsLeft(SignedIn me, Sitting sitting, int round) {
-        UUID state = roundState(me, sitting, round);
-        return reference(me, sitting.task().id(), sitting.sheet().id(), state, FIRST);
+    public UUID referenceAsLeft(SignedIn me, Sitting sitting) {
+        return asLeft(me, sitting, FIRST);
     }
 
     /** The same once more with everything set up anew, because the first left it in doubt. */
     @Transactional
-    public UUID referenceAsLeftAgain(SignedIn me, Sitting sitting, int round) {
+    public UUID referenceAsLeftAgain(SignedIn me, Sitting sitting) {
+        return asLeft(me, sitting, AGAIN);
+    }
+
+    private UUID asLeft(SignedIn me, Sitting sitting, int attempt) {
         instructorOnly(me, sitting);
-        UUID state = roundState(me, sitting, round);
-        return reference(me, sitting.task().id(), sitting.sheet().id(), state, AGAIN);
+        int round = lastRound(sitting, log(sitting));
+        boolean readOnce = findReferenceAfter(sitting, round).isPresent();
+        if (!readOnce && (attempt == AGAIN || !isReadAsLeft(sitting))) {
+            throw new NotThere("reference as left", sitting.id(), me);
+        }
+        return reference(me, sitting.task().id(), sitting.sheet().id(), roundState(me, sitting, round), attempt);
+    }
+
+    /** Whether anything is measured again after adjusting. */
+    public boolean isReadAsLeft(Sitting sitting) {
+        return sitting.task()
+                .practical()
+                .of(Round.class)
+                .anyMatch(round -> !round.measures().isEmpty());
     }
 
     private UUID reference(SignedIn me, UUID taskId, UUID sheetId, UUID stateId, int attempt) {

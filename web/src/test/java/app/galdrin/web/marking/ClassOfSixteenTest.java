@@ -101,8 +101,8 @@ class ClassOfSixteenTest {
         var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
         Sitting sitting = sittings.sitting(centre.instructor(), sittings.begin(opening, id, null));
         new Writer(people.session(centre.id(), id), sitting).apprentice().doAll(Habit.CAREFUL, FOUND, LEFT);
-        readLeft(centre, sittings.referenceAsLeft(centre.instructor(), sitting, 1));
-        readLeft(centre, sittings.referenceAsLeftAgain(centre.instructor(), sitting, 1));
+        readLeft(centre, sittings.referenceAsLeft(centre.instructor(), sitting));
+        readLeft(centre, sittings.referenceAsLeftAgain(centre.instructor(), sitting));
     }
 
     private void readLeft(Centre centre, UUID reference) {

@@ -237,7 +237,11 @@ class MarkingDeskTest {
     @Test
     void asLeftInDoubt_isAskedForOnceMore_andHoldsTheRelease() {
         assertFalse(desk().contains("ask-again"), "nothing was read as left");
-        read(sittings.referenceAsLeft(centre.instructor(), sitting, 1), "left", 1, "1905", "1904");
+        assertEquals(
+                404,
+                teacher.post("/marking/" + sitting.id() + "/reference-again", Map.of())
+                        .statusCode());
+        read(sittings.referenceAsLeft(centre.instructor(), sitting), "left", 1, "1905", "1904");
         assertTrue(sheet().lines().stream().anyMatch(MarkLine::asksForAnotherReading));
         post("sign");
         post("release");
@@ -266,7 +270,7 @@ class MarkingDeskTest {
     void asLeftInDoubt_canBeAccepted_withAReason() {
         post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", "too early");
         assertTrue(desk().contains("not in doubt any more"), "nothing was read yet");
-        read(sittings.referenceAsLeft(centre.instructor(), sitting, 1), "left", 1, "1905", "1904");
+        read(sittings.referenceAsLeft(centre.instructor(), sitting), "left", 1, "1905", "1904");
         post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", " ");
         assertTrue(desk().contains("needs its reason"));
         post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", "the edge of the rod's thread");

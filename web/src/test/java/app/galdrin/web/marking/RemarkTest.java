@@ -310,7 +310,7 @@ class RemarkTest {
         assertEquals(
                 Optional.empty(),
                 sheets.release(centre.instructor(), sittings.sitting(centre.instructor(), right.id()), key()));
-        UUID left = sittings.referenceAsLeft(centre.instructor(), right, 1);
+        UUID left = sittings.referenceAsLeft(centre.instructor(), right);
         Sitting reference = sittings.sitting(centre.instructor(), left);
         for (int repeat = 1; repeat <= 2; repeat++) {
             Centre.write(

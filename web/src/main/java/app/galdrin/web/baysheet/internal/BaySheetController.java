@@ -103,14 +103,8 @@ class BaySheetController {
 
     /** The instructor's own readings of a vehicle as an apprentice left it. */
     @PostMapping("/marking/{sittingId}/reference")
-    String asLeftReference(
-            @AuthenticationPrincipal SignedIn me,
-            @PathVariable UUID sittingId,
-            @RequestParam(defaultValue = "1") int round) {
-        if (!me.is(Role.INSTRUCTOR)) {
-            throw new NotThere("reference", sittingId, me);
-        }
-        return "redirect:/sittings/" + sittings.referenceAsLeft(me, sittings.sitting(me, sittingId), round);
+    String asLeftReference(@AuthenticationPrincipal SignedIn me, @PathVariable UUID sittingId) {
+        return "redirect:/sittings/" + sittings.referenceAsLeft(me, sittings.sitting(me, sittingId));
     }
 
     /** The same once more, asked for from the desk: it waits in the list of what is to be read. */
@@ -118,9 +112,8 @@ class BaySheetController {
     String asLeftAgain(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID sittingId,
-            @RequestParam(defaultValue = "1") int round,
             @RequestParam(defaultValue = "false") boolean now) {
-        UUID reference = sittings.referenceAsLeftAgain(me, sittings.sitting(me, sittingId), round);
+        UUID reference = sittings.referenceAsLeftAgain(me, sittings.sitting(me, sittingId));
         return now ? "redirect:/sittings/" + reference : "redirect:/marking/" + sittingId;
     }
 

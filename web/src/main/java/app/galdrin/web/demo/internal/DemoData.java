@@ -14,11 +14,13 @@ import app.galdrin.core.simulated.Habit;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Reason;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
@@ -130,7 +132,9 @@ public class DemoData implements ApplicationRunner {
         UUID plates = tasks.set(
                 centre,
                 aldous,
-                toe(DemoVehicles.MINIBUS, "plates", "Front toe by plates", Mode.PRACTICE),
+                askingWhy(
+                        DemoVehicles.MINIBUS,
+                        toe(DemoVehicles.MINIBUS, "plates", "Front toe by plates", Mode.PRACTICE)),
                 List.of(bus),
                 classTwo);
         tasks.open(centre, aldous, plates);
@@ -214,6 +218,43 @@ public class DemoData implements ApplicationRunner {
             steps.add(replaced(step, measure));
         }
         return TaskStart.withDefaults(start.titled(title).with(mode).with(steps), vehicle.sheet());
+    }
+
+    /** The same with the reasons for protective equipment, what is done before wheels go on to plates, and the figures on the way. */
+    private static Practical askingWhy(WrittenSheet.Read vehicle, Practical practical) {
+        List<Step> steps = new ArrayList<>();
+        for (Step step : practical.steps()) {
+            if (step instanceof Checklist list && !list.isClosing()) {
+                steps.add(new Checklist(
+                        list.id(),
+                        list.items().stream().map(DemoData::askingWhy).toList()));
+            } else if (step instanceof Work work) {
+                steps.add(new Work(
+                        work.id(),
+                        work.asked().stream()
+                                .map(i -> onTheWay(i, practical, vehicle.sheet()))
+                                .toList()));
+            } else {
+                steps.add(step);
+            }
+        }
+        return TaskStart.withDefaults(practical.with(steps), vehicle.sheet());
+    }
+
+    private static Checklist.Item askingWhy(Checklist.Item item) {
+        List<Reason> why = item.id().equals("protection")
+                ? List.of(
+                        new Reason(List.of("fall", "drop")),
+                        new Reason(List.of("rust", "corro", "eye")),
+                        new Reason(List.of("grease", "oil", "skin")))
+                : item.why();
+        return new Checklist.Item(
+                item.id(), item.critical(), item.witnessed(), item.id().equals("wheelsOnPlates"), why);
+    }
+
+    private static Work.Item onTheWay(Work.Item item, Practical practical, SpecificationSheet sheet) {
+        Measure from = practical.measure(item.from()).orElseThrow();
+        return new Work.Item(item.figure(), item.from(), item.unit(), from.onTheWay(item.figure(), sheet));
     }
 
     private static Step replaced(Step step, Measure measure) {
@@ -416,7 +457,7 @@ public class DemoData implements ApplicationRunner {
     }
 
     private void asLeftReference(SignedIn me, Sitting sitting, Truth truth, long seed) {
-        Sitting reference = sittings.sitting(me, sittings.referenceAsLeft(me, sitting, 1));
+        Sitting reference = sittings.sitting(me, sittings.referenceAsLeft(me, sitting));
         readAll(new DemoApprentice(entries, works, me, reference, seed), reference, 1, truth);
         var log = sittings.log(me.centreId(), sitting.id());
         boolean inDoubt = works
@@ -425,7 +466,7 @@ public class DemoData implements ApplicationRunner {
                 .stream()
                 .anyMatch(MarkLine::asksForAnotherReading);
         if (inDoubt) {
-            Sitting again = sittings.sitting(me, sittings.referenceAsLeftAgain(me, sitting, 1));
+            Sitting again = sittings.sitting(me, sittings.referenceAsLeftAgain(me, sitting));
             readAll(new DemoApprentice(entries, works, me, again, seed + 1000), again, 1, truth);
         }
     }

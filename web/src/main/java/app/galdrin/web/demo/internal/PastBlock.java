@@ -319,10 +319,10 @@ class PastBlock {
     private void mark(SignedIn instructor, Sitting sitting, int i) {
         boolean waits = i == NAMES.size() - 1;
         Truth state = leftBy(i);
-        Sitting left = sittings.sitting(instructor, sittings.referenceAsLeft(instructor, sitting, 1));
+        Sitting left = sittings.sitting(instructor, sittings.referenceAsLeft(instructor, sitting));
         read(instructor, left, 1, state, SEED + 10L * i + 1);
         if (inDoubt(sitting)) {
-            UUID again = sittings.referenceAsLeftAgain(instructor, sitting, 1);
+            UUID again = sittings.referenceAsLeftAgain(instructor, sitting);
             if (waits) {
                 return;
             }

@@ -2,7 +2,6 @@ package app.galdrin.web.marking.internal;
 
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.task.Criterion;
-import app.galdrin.core.task.Round;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
@@ -83,13 +82,7 @@ class MarkingController {
                 "asLeftReference", sittings.findReferenceAfter(sitting, round).isPresent());
         model.addAttribute(
                 "askedAgain", sittings.findReferenceAgain(sitting, round).isPresent());
-        model.addAttribute(
-                "readAsLeft",
-                sitting.task()
-                        .practical()
-                        .of(Round.class)
-                        .anyMatch(r -> !r.measures().isEmpty()));
-        model.addAttribute("round", round);
+        model.addAttribute("readAsLeft", sittings.isReadAsLeft(sitting));
         model.addAttribute("returned", log.returned());
         model.addAttribute("stopped", log.stopped().orElse(""));
         model.addAttribute("witnessed", witnessed.of(me, sitting, log));

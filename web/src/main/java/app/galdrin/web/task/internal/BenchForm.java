@@ -5,12 +5,8 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.measure.CatalogueInstrument;
-import app.galdrin.core.procedure.BayFloor;
-import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Standing;
-import app.galdrin.core.procedure.WayTo;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
@@ -267,17 +263,11 @@ final class BenchForm {
                             figure,
                             measure.id(),
                             Keyed.find(AnswerUnit.values(), unit).orElse(unit()).orFitting(figure),
-                            ticked("steps", id) ? intermediates(measure, figure) : List.of()));
+                            ticked("steps", id) ? measure.onTheWay(figure, sheet.sheet()) : List.of()));
                 }
             }
         }
         return asked;
-    }
-
-    private List<Intermediate> intermediates(Measure measure, FigureId figure) {
-        var standing = new Standing(sheet.sheet(), BayFloor.UNSURVEYED);
-        return WayTo.any(measure.procedure(), figure, standing, measure.taught())
-                .intermediates();
     }
 
     /** The figures that are asked of two procedures, so that it can be asked whether they agree. */
