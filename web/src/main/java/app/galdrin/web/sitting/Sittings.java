@@ -52,7 +52,7 @@ public class Sittings {
     /** The person's newest sitting in this opening, begun if it is the first time. */
     @Transactional
     public UUID begin(Opening opening, UUID personId, @Nullable Integer bay) {
-        Optional<UUID> there = mapper.inOpening(opening.centreId(), opening.id(), personId);
+        Optional<UUID> there = begunIn(opening, personId);
         return there.orElseGet(() -> begin(opening, personId, bay, 1));
     }
 
@@ -64,8 +64,13 @@ public class Sittings {
 
     private UUID begin(Opening opening, UUID personId, @Nullable Integer bay, int attempt) {
         return begun(opening, personId, bay, attempt)
-                .or(() -> mapper.inOpening(opening.centreId(), opening.id(), personId))
+                .or(() -> begunIn(opening, personId))
                 .orElseThrow();
+    }
+
+    /** What a person began last in an opening. */
+    public Optional<UUID> begunIn(Opening opening, UUID personId) {
+        return mapper.inOpening(opening.centreId(), opening.id(), personId);
     }
 
     /** Empty where the person has this attempt already. */

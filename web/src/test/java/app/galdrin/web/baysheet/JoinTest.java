@@ -82,6 +82,23 @@ class JoinTest {
                 second.get(sheet).headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]+", ""));
     }
 
+    /** Whoever signed in by password finds the own name chosen, keeps all pages, and is led back when the code is typed again. */
+    @Test
+    void aSignedInApprentice_joinsAsHimself_andStaysSignedIn() {
+        var person = centre.apprentice();
+        var visitor = new Visitor(port).signIn(person.signIn(), Centre.PASSWORD);
+        String page = visitor.get("/join?code=" + centre.code()).body();
+        assertTrue(page.contains("value=\"" + person.personId() + "\" checked=\"checked\""));
+        String sheet = visitor.post("/join", form(person.personId().toString(), ""))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow()
+                .replaceFirst("http://[^/]+", "");
+        assertEquals(200, visitor.get("/procedures").statusCode());
+        assertTrue(visitor.get("/join?code=" + centre.code()).body().contains("href=\"" + sheet + "\""));
+        assertFalse(atTheDoor().get("/join?code=" + centre.code()).body().contains(sheet));
+    }
+
     @Test
     void aSessionByCode_seesOneOpeningOnly() {
         var sittingOfNow = centre.sitting(tasks, sittings);

@@ -1,9 +1,11 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.web.account.Access;
 import app.galdrin.web.account.Attempts;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Person;
 import app.galdrin.web.account.Sessions;
+import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Opening;
 import app.galdrin.web.task.TaskVersion;
@@ -15,6 +17,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,19 +50,26 @@ class JoinController {
 
     @GetMapping("/join")
     String ask(
+            @AuthenticationPrincipal @Nullable SignedIn me,
             @RequestParam(defaultValue = "") String code,
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
         model.addAttribute("code", code);
         if (!code.isBlank()) {
-            opening(code, request, response, model);
+            Optional<Opening> opening = opening(code, request, response, model);
+            if (me != null && opening.isPresent()) {
+                model.addAttribute("person", me.personId());
+                model.addAttribute(
+                        "begun", sittings.begunIn(opening.get(), me.personId()).orElse(null));
+            }
         }
         return "baysheet/join";
     }
 
     @PostMapping("/join")
     String join(
+            @AuthenticationPrincipal @Nullable SignedIn me,
             @RequestParam String code,
             @RequestParam(required = false) @Nullable UUID person,
             @RequestParam(defaultValue = "") String bay,
@@ -68,6 +78,7 @@ class JoinController {
             Model model) {
         model.addAttribute("code", code);
         model.addAttribute("bay", bay);
+        model.addAttribute("person", person);
         Optional<Opening> opening = opening(code, request, response, model);
         if (opening.isEmpty()) {
             return "baysheet/join";
@@ -86,9 +97,12 @@ class JoinController {
             model.addAttribute("error", "join.name");
             return "baysheet/join";
         }
-        var session = people.session(opening.get().centreId(), person)
-                .joined(opening.get().id());
-        sessions.start(session, request, response);
+        // whoever has signed in already keeps all that he could see
+        if (me == null || !me.personId().equals(person) || me.access() != Access.ROLE) {
+            var session = people.session(opening.get().centreId(), person)
+                    .joined(opening.get().id());
+            sessions.start(session, request, response);
+        }
         return "redirect:/sittings/" + sitting.get();
     }
 
