@@ -96,6 +96,8 @@ class JoinTest {
                 .replaceFirst("http://[^/]+", "");
         assertEquals(200, visitor.get("/procedures").statusCode());
         assertTrue(visitor.get("/join?code=" + centre.code()).body().contains("href=\"" + sheet + "\""));
+        var again = visitor.post("/join", form(person.personId().toString(), ""));
+        assertTrue(again.statusCode() == 422 && again.body().contains("href=\"" + sheet + "\""), "pressed twice");
         assertFalse(atTheDoor().get("/join?code=" + centre.code()).body().contains(sheet));
     }
 

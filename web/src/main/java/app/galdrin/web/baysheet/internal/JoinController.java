@@ -56,13 +56,9 @@ class JoinController {
             HttpServletResponse response,
             Model model) {
         model.addAttribute("code", code);
+        model.addAttribute("person", me == null ? null : me.personId());
         if (!code.isBlank()) {
-            Optional<Opening> opening = opening(code, request, response, model);
-            if (me != null && opening.isPresent()) {
-                model.addAttribute("person", me.personId());
-                model.addAttribute(
-                        "begun", sittings.begunIn(opening.get(), me.personId()).orElse(null));
-            }
+            opening(code, me, request, response, model);
         }
         return "baysheet/join";
     }
@@ -79,7 +75,7 @@ class JoinController {
         model.addAttribute("code", code);
         model.addAttribute("bay", bay);
         model.addAttribute("person", person);
-        Optional<Opening> opening = opening(code, request, response, model);
+        Optional<Opening> opening = opening(code, me, request, response, model);
         if (opening.isEmpty()) {
             return "baysheet/join";
         }
@@ -93,7 +89,7 @@ class JoinController {
         Optional<UUID> sitting = sittings.join(opening.get(), person, number.orElse(null));
         if (sitting.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("names", free(opening.get()));
+            offer(opening.get(), me, model);
             model.addAttribute("error", "join.name");
             return "baysheet/join";
         }
@@ -111,9 +107,9 @@ class JoinController {
         return digits.matches("[1-9][0-9]?") ? Optional.of(Integer.valueOf(digits)) : Optional.empty();
     }
 
-    /** The opening of a code, with its task and the names still free for the page; a wrong code is counted. */
+    /** The opening of a code, with its task and who can join it for the page; a wrong code is counted. */
     private Optional<Opening> opening(
-            String code, HttpServletRequest request, HttpServletResponse response, Model model) {
+            String code, @Nullable SignedIn me, HttpServletRequest request, HttpServletResponse response, Model model) {
         String address = request.getRemoteAddr();
         if (attempts.failsCodes(address) && !slowly.turn(address)) {
             response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
@@ -129,9 +125,17 @@ class JoinController {
         }
         TaskVersion task = tasks.task(opening.get().centreId(), opening.get().taskId());
         model.addAttribute("task", task);
-        model.addAttribute("names", free(opening.get()));
         model.addAttribute("bays", tasks.bays(task.centreId(), task.id()));
+        offer(opening.get(), me, model);
         return opening;
+    }
+
+    /** The names that are still free, and the sheet of whoever has one and asks again. */
+    private void offer(Opening opening, @Nullable SignedIn me, Model model) {
+        model.addAttribute("names", free(opening));
+        if (me != null) {
+            model.addAttribute("begun", sittings.begunIn(opening, me.personId()).orElse(null));
+        }
     }
 
     private List<Person> free(Opening opening) {
