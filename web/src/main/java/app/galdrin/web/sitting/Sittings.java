@@ -165,7 +165,7 @@ public class Sittings {
         instructorOnly(me, sitting);
         int round = lastRound(sitting, log(sitting));
         boolean readOnce = findReferenceAfter(sitting, round).isPresent();
-        if (!readOnce && (attempt == AGAIN || !isReadAsLeft(sitting))) {
+        if (sitting.isReference() || (!readOnce && (attempt == AGAIN || !isReadAsLeft(sitting)))) {
             throw new NotThere("reference as left", sitting.id(), me);
         }
         return reference(me, sitting.task().id(), sitting.sheet().id(), roundState(me, sitting, round), attempt);

@@ -233,15 +233,18 @@ class MarkingDeskTest {
         }
     }
 
+    private int refers(UUID to, String action) {
+        return teacher.post("/marking/" + to + "/" + action, Map.of()).statusCode();
+    }
+
     /** 1 mm over the plates' 500 is 0.11 degrees, where the sheet allows -0.22 to 0.06 and prefers -0.08. */
     @Test
     void asLeftInDoubt_isAskedForOnceMore_andHoldsTheRelease() {
         assertFalse(desk().contains("ask-again"), "nothing was read as left");
-        assertEquals(
-                404,
-                teacher.post("/marking/" + sitting.id() + "/reference-again", Map.of())
-                        .statusCode());
-        read(sittings.referenceAsLeft(centre.instructor(), sitting), "left", 1, "1905", "1904");
+        assertEquals(404, refers(sitting.id(), "reference-again"), "nor is there anything to read again");
+        UUID left = sittings.referenceAsLeft(centre.instructor(), sitting);
+        assertEquals(404, refers(left, "reference"), "a reference leaves no vehicle behind");
+        read(left, "left", 1, "1905", "1904");
         assertTrue(sheet().lines().stream().anyMatch(MarkLine::asksForAnotherReading));
         post("sign");
         post("release");
