@@ -283,14 +283,18 @@ class MarkingDeskTest {
         assertTrue(sittings.sitting(centre.instructor(), sitting.id()).state().released());
     }
 
-    /** Someone else's instructor, and an apprentice, neither ask for a reading nor say that a reference stands. */
+    /** Someone else's instructor, an apprentice and a verifier neither ask for a reading nor say that a reference stands. */
     @Test
     void onlyItsInstructors_decide() {
         var stranger = centres.plates();
+        String verifier = "v." + centre.id();
+        people.add(centre.id(), Role.VERIFIER, "Vera", verifier, Centre.PASSWORD);
+        sittings.referenceAsLeft(centre.instructor(), sitting);
         for (Visitor visitor : List.of(
                 new Visitor(port).signIn(stranger.instructor().signIn(), Centre.PASSWORD),
-                new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD))) {
-            for (String action : List.of("reference-again", "reference-stands", "accept-in-doubt")) {
+                new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD),
+                new Visitor(port).signIn(verifier, Centre.PASSWORD))) {
+            for (String action : List.of("reference", "reference-again", "reference-stands", "accept-in-doubt")) {
                 int status = visitor.post(
                                 "/marking/" + sitting.id() + "/" + action,
                                 Map.of("key", "k", "reason", "because", "criterion", "adjust.asLeft"))

@@ -4,26 +4,15 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
-import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.marking.MarkLine;
-import app.galdrin.core.procedure.Procedure;
-import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.simulated.Habit;
-import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.core.start.TaskStart;
-import app.galdrin.core.task.Checklist;
-import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
-import app.galdrin.core.task.Plan;
-import app.galdrin.core.task.Practical;
-import app.galdrin.core.task.Reason;
-import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.Work;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
@@ -58,7 +47,6 @@ public class DemoData implements ApplicationRunner {
     public static final String PASSWORD = "follow the string";
 
     private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
-    private static final int REPEATS = 2;
 
     private final People people;
     private final Library library;
@@ -125,16 +113,16 @@ public class DemoData implements ApplicationRunner {
         UUID strings = tasks.set(
                 centre,
                 aldous,
-                toe(DemoVehicles.PARCEL_VAN, "strings", "Front toe by two strings", Mode.ASSESSMENT),
+                DemoTasks.toe(DemoVehicles.PARCEL_VAN, "strings", "Front toe by two strings", Mode.ASSESSMENT),
                 List.of(van),
                 classOne);
         runStrings(instructor, strings, first);
         UUID plates = tasks.set(
                 centre,
                 aldous,
-                askingWhy(
+                DemoTasks.askingWhy(
                         DemoVehicles.MINIBUS,
-                        toe(DemoVehicles.MINIBUS, "plates", "Front toe by plates", Mode.PRACTICE)),
+                        DemoTasks.toe(DemoVehicles.MINIBUS, "plates", "Front toe by plates", Mode.PRACTICE)),
                 List.of(bus),
                 classTwo);
         tasks.open(centre, aldous, plates);
@@ -142,13 +130,14 @@ public class DemoData implements ApplicationRunner {
         UUID practice = tasks.set(
                 centre,
                 aldous,
-                toe(DemoVehicles.PARCEL_VAN, "strings", "Strings: first try", Mode.PRACTICE),
+                DemoTasks.toe(DemoVehicles.PARCEL_VAN, "strings", "Strings: first try", Mode.PRACTICE),
                 List.of(van),
                 classTwo);
         runHalfway(instructor, practice, second.get(0));
         bays.survey(centre, 1, 0.1, -0.2, 0.03);
         bays.survey(centre, 2, 0.0, 0.35, 0.03);
-        UUID full = tasks.set(centre, aldous, fullFront(DemoVehicles.PARCEL_VAN.sheet()), List.of(van, bus), classTwo);
+        UUID full = tasks.set(
+                centre, aldous, DemoTasks.fullFront(DemoVehicles.PARCEL_VAN.sheet()), List.of(van, bus), classTwo);
         runFull(instructor, full, van, second);
         UUID lorry = vehicle(centre, DemoVehicles.MOBILE_LIBRARY);
         UUID ranger = nextIssue(centre, vehicle(centre, DemoVehicles.RANGER), aldous);
@@ -171,7 +160,7 @@ public class DemoData implements ApplicationRunner {
                 Habit.working(Map.of("caster", "frameWrongWay")),
                 lorry(0.9, 0.35),
                 lorry(0.05, 0.06));
-        UUID ends = tasks.set(centre, aldous, bothEnds(), List.of(ranger), classTwo);
+        UUID ends = tasks.set(centre, aldous, DemoTasks.bothEnds(), List.of(ranger), classTwo);
         runBoth(
                 instructor,
                 ends,
@@ -206,136 +195,6 @@ public class DemoData implements ApplicationRunner {
             ids.add(people.add(centre, Role.APPRENTICE, name, signIn, PASSWORD));
         }
         return ids;
-    }
-
-    /** The ready-made toe task by one procedure. */
-    private static Practical toe(WrittenSheet.Read vehicle, String procedure, String title, Mode mode) {
-        Practical start = TaskStart.TOE.on(vehicle.sheet(), title, OrderSchool.A, AnswerUnit.DEGREES);
-        Procedure with = Procedures.of(procedure);
-        var measure = Measure.of("toe", with, TaskStart.usualFigures(with, Measurand.TOE), REPEATS);
-        List<Step> steps = new ArrayList<>();
-        for (Step step : start.steps()) {
-            steps.add(replaced(step, measure));
-        }
-        return TaskStart.withDefaults(start.titled(title).with(mode).with(steps), vehicle.sheet());
-    }
-
-    /** The same with the reasons for protective equipment, what is done before wheels go on to plates, and the figures on the way. */
-    private static Practical askingWhy(WrittenSheet.Read vehicle, Practical practical) {
-        List<Step> steps = new ArrayList<>();
-        for (Step step : practical.steps()) {
-            if (step instanceof Checklist list && !list.isClosing()) {
-                steps.add(new Checklist(
-                        list.id(),
-                        list.items().stream().map(DemoData::askingWhy).toList()));
-            } else if (step instanceof Work work) {
-                steps.add(new Work(
-                        work.id(),
-                        work.asked().stream()
-                                .map(i -> onTheWay(i, practical, vehicle.sheet()))
-                                .toList()));
-            } else {
-                steps.add(step);
-            }
-        }
-        return TaskStart.withDefaults(practical.with(steps), vehicle.sheet());
-    }
-
-    private static Checklist.Item askingWhy(Checklist.Item item) {
-        List<Reason> why = item.id().equals("protection")
-                ? List.of(
-                        new Reason(List.of("fall", "drop")),
-                        new Reason(List.of("rust", "corro", "eye")),
-                        new Reason(List.of("grease", "oil", "skin")))
-                : item.why();
-        return new Checklist.Item(
-                item.id(), item.critical(), item.witnessed(), item.id().equals("wheelsOnPlates"), why);
-    }
-
-    private static Work.Item onTheWay(Work.Item item, Practical practical, SpecificationSheet sheet) {
-        Measure from = practical.measure(item.from()).orElseThrow();
-        return new Work.Item(item.figure(), item.from(), item.unit(), from.onTheWay(item.figure(), sheet));
-    }
-
-    private static Step replaced(Step step, Measure measure) {
-        if (step instanceof Measure) {
-            return measure;
-        }
-        List<FigureId> figures = measure.figures();
-        if (step instanceof Work work) {
-            return new Work(
-                    work.id(),
-                    figures.stream()
-                            .map(f -> new Work.Item(f, measure.id(), AnswerUnit.DEGREES))
-                            .toList());
-        }
-        if (step instanceof Judge judge) {
-            return new Judge(judge.id(), figures);
-        }
-        if (step instanceof Plan plan) {
-            return new Plan(plan.id(), figures);
-        }
-        return step instanceof Round round
-                ? new Round(round.id(), List.of(Measure.of("toeAgain", measure.procedure(), figures, REPEATS)), 1)
-                : step;
-    }
-
-    private static Practical fullFront(SpecificationSheet sheet) {
-        Practical p = TaskStart.FULL_FRONT.on(
-                sheet, "The full front: caster, camber, toe", OrderSchool.A, AnswerUnit.DEGREES);
-        List<Step> steps =
-                p.steps().stream().map(s -> askingForToesReadings(s, p)).toList();
-        return p.with(steps);
-    }
-
-    /** Caster and camber by sweep in front, camber behind, all four toes: the rear first, since it can be adjusted. */
-    private static Practical bothEnds() {
-        SpecificationSheet sheet = DemoVehicles.rangerAsPrinted().sheet();
-        Practical start = TaskStart.FULL_FRONT.on(sheet, "Both ends of the pick-up", OrderSchool.A, AnswerUnit.DEGREES);
-        List<FigureId> rear = List.of(
-                FigureId.of(Measurand.CAMBER, Wheel.REAR_LEFT), FigureId.of(Measurand.CAMBER, Wheel.REAR_RIGHT));
-        List<FigureId> swept = List.of(
-                FigureId.of(Measurand.CASTER, Wheel.FRONT_LEFT),
-                FigureId.of(Measurand.CASTER, Wheel.FRONT_RIGHT),
-                FigureId.of(Measurand.CAMBER, Wheel.FRONT_LEFT),
-                FigureId.of(Measurand.CAMBER, Wheel.FRONT_RIGHT));
-        List<FigureId> toes = List.of(
-                FigureId.of(Measurand.TOE, Wheel.REAR_LEFT),
-                FigureId.of(Measurand.TOE, Wheel.REAR_RIGHT),
-                FigureId.of(Measurand.THRUST, Axle.REAR),
-                FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT),
-                FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT),
-                FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT));
-        List<Measure> measures = List.of(
-                Measure.of("rearCamber", Procedures.of("inclinometer"), rear, REPEATS),
-                Measure.of("caster", Procedures.of("sweep"), swept, REPEATS),
-                Measure.of("toe", Procedures.of("strings"), toes, REPEATS));
-        List<FigureId> all =
-                measures.stream().flatMap(m -> m.figures().stream()).toList();
-        List<Step> steps = new ArrayList<>();
-        steps.add(start.steps().get(0));
-        steps.addAll(measures);
-        steps.add(new Work(
-                "work",
-                measures.stream()
-                        .flatMap(m -> m.figures().stream().map(f -> new Work.Item(f, m.id(), AnswerUnit.DEGREES)))
-                        .toList()));
-        steps.add(new Judge("judge", all));
-        steps.add(new Plan("plan", all));
-        steps.add(new Round(
-                "adjust", measures.stream().map(m -> m.as(m.id() + "Again")).toList(), 2));
-        steps.addAll(
-                start.steps().subList(start.steps().size() - 2, start.steps().size()));
-        return TaskStart.withDefaults(start.with(steps), sheet);
-    }
-
-    private static Step askingForToesReadings(Step step, Practical practical) {
-        return step instanceof Work work
-                ? new Work(
-                        work.id(),
-                        work.asked(),
-                        List.of(practical.measure("toe").orElseThrow().target()))
-                : step;
     }
 
     /** The state of a front axle, deg: caster of both wheels, camber of both, toe left and right. */
