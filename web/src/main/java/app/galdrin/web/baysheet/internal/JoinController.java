@@ -79,6 +79,12 @@ class JoinController {
         if (opening.isEmpty()) {
             return "baysheet/join";
         }
+        Optional<SignedIn> himself =
+                Optional.ofNullable(me).filter(m -> m.personId().equals(person));
+        Optional<UUID> begun = himself.flatMap(m -> sittings.begunIn(opening.get(), m.personId()));
+        if (begun.isPresent()) {
+            return "redirect:/sittings/" + begun.get();
+        }
         Optional<Integer> number = bay(bay);
         boolean free = person != null && free(opening.get()).stream().anyMatch(p -> p.id().equals(person));
         if (person == null || !free || (number.isEmpty() && !bay.isBlank())) {
@@ -94,7 +100,7 @@ class JoinController {
             return "baysheet/join";
         }
         // whoever has signed in already keeps all that he could see
-        if (me == null || !me.personId().equals(person) || me.access() != Access.ROLE) {
+        if (himself.filter(m -> m.access() == Access.ROLE).isEmpty()) {
             var session = people.session(opening.get().centreId(), person)
                     .joined(opening.get().id());
             sessions.start(session, request, response);
