@@ -2,7 +2,10 @@
 import { bench } from './bench.js';
 import { fromFile } from './file.js';
 import { desk, refresh } from './live.js';
+import { once } from './once.js';
 import { sheet } from './sheet.js';
+
+once();
 
 document.addEventListener('alpine:init', () => {
   Alpine.data('bench', bench);

@@ -20,22 +20,26 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.WebDriverWait;
+import org.springframework.util.FileSystemUtils;
 
 /** Someone at a real browser: Debian's Chromium, headless, with a profile of its own. */
 public final class Browser implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(15);
+    private static final Duration BETWEEN_TAPS = Duration.ofMillis(150);
     private static final Duration LOOK_AGAIN = Duration.ofMillis(100);
 
     private final ChromeDriver driver;
+    private final Path profile;
     private final String base;
     private int width;
     private int height;
 
     public Browser(int port, int width, int height) {
         try {
-            Path profile = Files.createTempDirectory("galdrin-browser");
+            profile = Files.createTempDirectory("galdrin-browser");
             var options = new ChromeOptions();
             options.setBinary("/usr/bin/chromium");
             options.addArguments(
@@ -78,10 +82,19 @@ public final class Browser implements AutoCloseable {
     }
 
     public void offline(boolean offline) {
+        network(offline, 0);
+    }
+
+    /** The far corner of the workshop. */
+    public void slow(Duration latency) {
+        network(false, latency.toMillis());
+    }
+
+    private void network(boolean offline, long latencyMillis) {
         driver.executeCdpCommand("Network.enable", Map.of());
         driver.executeCdpCommand(
                 "Network.emulateNetworkConditions",
-                Map.of("offline", offline, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+                Map.of("offline", offline, "latency", latencyMillis, "downloadThroughput", -1, "uploadThroughput", -1));
     }
 
     /** What can't be reached although the network is there; nothing given, all of it can. */
@@ -136,6 +149,18 @@ public final class Browser implements AutoCloseable {
         WebElement element = find(css);
         driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
         element.click();
+    }
+
+    /** As a shaky finger does. */
+    public void tapTwice(String css) {
+        WebElement element = find(css);
+        driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
+        new Actions(driver)
+                .moveToElement(element)
+                .click()
+                .pause(BETWEEN_TAPS)
+                .click()
+                .perform();
     }
 
     public void type(String css, String text) {
@@ -233,5 +258,6 @@ public final class Browser implements AutoCloseable {
     @Override
     public void close() {
         driver.quit();
+        FileSystemUtils.deleteRecursively(profile.toFile());
     }
 }

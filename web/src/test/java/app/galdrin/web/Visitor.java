@@ -15,7 +15,10 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
-/** Someone without a script: real requests with cookies and form tokens, redirects not followed. */
+/**
+ * Someone without a script: real requests with cookies and form tokens, redirects not followed. A page or a form that the server fails at
+ * fails the test, whatever the test looks at.
+ */
 public final class Visitor {
 
     private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
@@ -25,9 +28,16 @@ public final class Visitor {
     private final String base;
     private String token = "";
     private String forwarded = "";
+    private boolean expectsFailure;
 
     public Visitor(int port) {
         this.base = "http://localhost:" + port;
+    }
+
+    /** For a test that makes the server fail. */
+    public Visitor expectsFailure() {
+        expectsFailure = true;
+        return this;
     }
 
     /** As if a proxy said so. */
@@ -37,7 +47,7 @@ public final class Visitor {
     }
 
     public HttpResponse<String> get(String path) {
-        var response = send(HttpRequest.newBuilder(URI.create(base + path)).header("Accept", "text/html"));
+        var response = answer(HttpRequest.newBuilder(URI.create(base + path)).header("Accept", "text/html"));
         var found = TOKEN.matcher(response.body());
         if (found.find()) {
             token = found.group(1);
@@ -77,14 +87,22 @@ public final class Visitor {
                 .header("Accept", script ? "application/json" : "text/html")
                 .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body));
-        return send(script ? request.header("X-Galdrin-Device", "test-device") : request);
+        return answer(script ? request.header("X-Galdrin-Device", "test-device") : request);
     }
 
     public Visitor signIn(String name, String password) {
-        get("/sign-in");
-        post("/sign-in", Map.of("signIn", name, "password", password));
+        var answer = tryToSignIn(name, password);
+        String to = answer.headers().firstValue("Location").orElse("");
+        assertTrue(
+                answer.statusCode() == 302 && !to.startsWith("/sign-in"),
+                () -> name + " was not let in: " + answer.statusCode() + " " + to + answer.body());
         get("/join"); // the token changes with the sign-in
         return this;
+    }
+
+    public HttpResponse<String> tryToSignIn(String name, String password) {
+        get("/sign-in");
+        return post("/sign-in", Map.of("signIn", name, "password", password));
     }
 
     public void forgetToken() {
@@ -96,7 +114,13 @@ public final class Visitor {
         return token;
     }
 
-    /** Anything at all, as it is given. */
+    private HttpResponse<String> answer(HttpRequest.Builder request) {
+        var response = send(request);
+        assertTrue(expectsFailure || response.statusCode() < 500, () -> response + response.body());
+        return response;
+    }
+
+    /** Anything at all, as it is given, whatever the answer. */
     public HttpResponse<String> raw(String method, String path, String body, Map<String, String> headers) {
         var request = HttpRequest.newBuilder(URI.create(base + path))
                 .header("Content-Type", "application/x-www-form-urlencoded")

@@ -4,12 +4,14 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.web.Browser;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -99,6 +101,19 @@ class JoinTest {
         var again = visitor.post("/join", form(person.personId().toString(), ""));
         assertTrue(again.headers().firstValue("Location").orElseThrow().endsWith(sheet), "pressed twice");
         assertFalse(atTheDoor().get("/join?code=" + centre.code()).body().contains(sheet));
+    }
+
+    /** In gloves: the second tap must not break off the answer that brings the session. */
+    @Test
+    void whoTapsTwice_joinsOnce_andIsIn() {
+        try (var browser = new Browser(port, 390, 844)) {
+            browser.go("/join?code=" + centre.code());
+            browser.click("input[value='" + centre.apprentice().personId() + "']");
+            browser.slow(Duration.ofMillis(400));
+            browser.tapTwice("main form .btn-ink");
+            browser.waitFor(() -> browser.path().startsWith("/sittings/"));
+            assertTrue(browser.has("#step-prepare"));
+        }
     }
 
     @Test

@@ -128,7 +128,8 @@ class ModerationTest {
         assertTrue(verifier.get(path).body().contains("decided already"));
         Sitting back = sittings.sitting(centre.instructor(), sat.get(2).id());
         assertFalse(back.state().released() || back.state().signed());
-        assertTrue(teacher.get("/marking").body().contains("returned by the verifier"));
+        var queue = teacher.get("/marking");
+        assertTrue(queue.body().contains("returned by the verifier"), () -> queue + queue.body());
         assertTrue(teacher.get("/marking/" + byHand).body().contains("seven of twenty for what?"));
         sheets.sign(centre.instructor(), back, Ids.next().toString());
         assertEquals(
