@@ -23,8 +23,9 @@ public final class Visitor {
 
     private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
 
+    private final CookieManager cookies = new CookieManager();
     private final HttpClient client =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+            HttpClient.newBuilder().cookieHandler(cookies).build();
     private final String base;
     private String token = "";
     private String forwarded = "";
@@ -103,6 +104,15 @@ public final class Visitor {
     public HttpResponse<String> tryToSignIn(String name, String password) {
         get("/sign-in");
         return post("/sign-in", Map.of("signIn", name, "password", password));
+    }
+
+    /** As if the answer that brought the session had never arrived. */
+    public void losesSession() {
+        var store = cookies.getCookieStore();
+        store.getCookies().stream()
+                .filter(c -> c.getName().equals("SESSION"))
+                .toList()
+                .forEach(c -> store.remove(URI.create(base), c));
     }
 
     public void forgetToken() {

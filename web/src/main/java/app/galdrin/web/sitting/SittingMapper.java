@@ -29,6 +29,10 @@ interface SittingMapper {
 
     void addPerson(UUID centreId, UUID sittingId, UUID personId);
 
+    void joinedFrom(UUID centreId, UUID sittingId, String browser);
+
+    List<UUID> justJoinedFrom(UUID centreId, UUID openingId, String browser, int most);
+
     void beginState(UUID centreId, UUID sittingId, Purpose purpose, @Nullable Integer bay);
 
     /** The newest attempt of a person in an opening. */

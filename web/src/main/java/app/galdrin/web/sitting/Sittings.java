@@ -56,10 +56,23 @@ public class Sittings {
         return there.orElseGet(() -> begin(opening, personId, bay, 1));
     }
 
-    /** Takes a name of an opening; empty where somebody has it, also at this very moment and on another instance. */
+    /**
+     * Takes a name of an opening; empty where somebody has it, also at this very moment and on another instance. Whoever took it a moment
+     * ago from the same browser has it still: the answer may have got lost on its way.
+     */
     @Transactional
-    public Optional<UUID> join(Opening opening, UUID personId, @Nullable Integer bay) {
-        return peopleIn(opening).contains(personId) ? Optional.empty() : begun(opening, personId, bay, 1);
+    public Optional<UUID> join(Opening opening, UUID personId, @Nullable Integer bay, String browser) {
+        Optional<UUID> taken =
+                peopleIn(opening).contains(personId) ? Optional.empty() : begun(opening, personId, bay, 1);
+        taken.ifPresent(id -> mapper.joinedFrom(opening.centreId(), id, browser));
+        return taken.or(() -> Optional.of(personId)
+                .filter(justJoinedFrom(opening, browser)::contains)
+                .flatMap(p -> begunIn(opening, p)));
+    }
+
+    /** Who took his name from this browser a moment ago. */
+    public List<UUID> justJoinedFrom(Opening opening, String browser) {
+        return mapper.justJoinedFrom(opening.centreId(), opening.id(), browser, People.MOST);
     }
 
     private UUID begin(Opening opening, UUID personId, @Nullable Integer bay, int attempt) {

@@ -11,6 +11,7 @@ import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
+import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -69,7 +70,7 @@ class JoinTest {
         var first = atTheDoor();
         var joined = first.post("/join", form(who, "4"));
         assertEquals(302, joined.statusCode());
-        String sheet = joined.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]+", "");
+        String sheet = location(joined);
         assertTrue(first.get(sheet).body().contains("Prepare"));
         assertEquals(403, first.get("/tasks").statusCode());
 
@@ -79,9 +80,7 @@ class JoinTest {
         assertTrue(refused.body().contains("Choose your own name"));
         assertFalse(refused.body().contains(centre.apprentice().displayName()), "the name is no longer offered");
         assertEquals(302, second.get(sheet).statusCode());
-        assertEquals(
-                "/sign-in",
-                second.get(sheet).headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]+", ""));
+        assertEquals("/sign-in", location(second.get(sheet)));
     }
 
     /** Whoever signed in by password finds the own name chosen, keeps all pages, and is led back when the code is typed again. */
@@ -91,15 +90,11 @@ class JoinTest {
         var visitor = new Visitor(port).signIn(person.signIn(), Centre.PASSWORD);
         String page = visitor.get("/join?code=" + centre.code()).body();
         assertTrue(page.contains("value=\"" + person.personId() + "\" checked=\"checked\""));
-        String sheet = visitor.post("/join", form(person.personId().toString(), ""))
-                .headers()
-                .firstValue("Location")
-                .orElseThrow()
-                .replaceFirst("http://[^/]+", "");
+        String sheet = location(visitor.post("/join", form(person.personId().toString(), "")));
         assertEquals(200, visitor.get("/procedures").statusCode());
         assertTrue(visitor.get("/join?code=" + centre.code()).body().contains("href=\"" + sheet + "\""));
         var again = visitor.post("/join", form(person.personId().toString(), ""));
-        assertTrue(again.headers().firstValue("Location").orElseThrow().endsWith(sheet), "pressed twice");
+        assertEquals(sheet, location(again), "pressed twice");
         assertFalse(atTheDoor().get("/join?code=" + centre.code()).body().contains(sheet));
     }
 
@@ -114,6 +109,45 @@ class JoinTest {
             browser.waitFor(() -> browser.path().startsWith("/sittings/"));
             assertTrue(browser.has("#step-prepare"));
         }
+    }
+
+    /** The same browser gets in once more for ten minutes; another one, or whoever has a session by now, does not. */
+    @Test
+    void anAnswerThatGotLost_isHadAgain() {
+        String who = centre.apprentice().personId().toString();
+        String offered = "value=\"" + who + "\"";
+        var first = atTheDoor();
+        String sheet = location(first.post("/join", form(who, "4")));
+        assertFalse(first.get("/join?code=" + centre.code()).body().contains(offered));
+        first.losesSession();
+        assertEquals(302, first.get(sheet).statusCode());
+
+        assertTrue(first.get("/join?code=" + centre.code()).body().contains(offered));
+        assertEquals(sheet, location(first.post("/join", form(who, "4"))));
+        assertEquals(200, first.get(sheet).statusCode());
+
+        var other = atTheDoor();
+        assertFalse(other.get("/join?code=" + centre.code()).body().contains(offered));
+        assertEquals(422, other.post("/join", form(who, "4")).statusCode());
+
+        first.losesSession();
+        jdbc.update("update sitting_joined set joined_at = joined_at - interval '11 minutes'");
+        assertFalse(first.get("/join?code=" + centre.code()).body().contains(offered));
+        assertEquals(422, first.post("/join", form(who, "4")).statusCode());
+    }
+
+    /** Sent again and again by a browser that hears nothing, all of it arrives at once. */
+    @Test
+    void oneBrowsersTriesAtOneInstant_makeOneSheet() throws Exception {
+        var form = form(centre.apprentice().personId().toString(), "4");
+        var visitor = atTheDoor();
+        List<String> sheets = together(Collections.nCopies(6, () -> location(visitor.post("/join", form))));
+        assertEquals(Collections.nCopies(6, sheets.get(0)), sheets);
+        assertEquals(200, visitor.get(sheets.get(0)).statusCode());
+    }
+
+    private static String location(HttpResponse<String> response) {
+        return response.headers().firstValue("Location").orElseThrow().replaceFirst("http://[^/]+", "");
     }
 
     @Test

@@ -12,6 +12,7 @@ import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -26,7 +27,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /**
  * Joining by the code on the instructor's screen: code, then name and bay. A name can be taken once; coming back from
- * another device needs the password, or the instructor, who sees who has joined.
+ * another device needs the password, or the instructor, who sees who has joined. Whose answer got lost on its way asks again from the
+ * same browser.
  */
 @Controller
 class JoinController {
@@ -86,16 +88,17 @@ class JoinController {
             return "redirect:/sittings/" + begun.get();
         }
         Optional<Integer> number = bay(bay);
-        boolean free = person != null && free(opening.get()).stream().anyMatch(p -> p.id().equals(person));
+        boolean free =
+                person != null && free(opening.get(), me, request).stream().anyMatch(p -> p.id().equals(person));
         if (person == null || !free || (number.isEmpty() && !bay.isBlank())) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("error", free ? "join.bay" : "join.name");
             return "baysheet/join";
         }
-        Optional<UUID> sitting = sittings.join(opening.get(), person, number.orElse(null));
+        Optional<UUID> sitting = sittings.join(opening.get(), person, number.orElse(null), SameBrowser.of(request));
         if (sitting.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            offer(opening.get(), me, model);
+            offer(opening.get(), me, request, model);
             model.addAttribute("error", "join.name");
             return "baysheet/join";
         }
@@ -132,21 +135,24 @@ class JoinController {
         TaskVersion task = tasks.task(opening.get().centreId(), opening.get().taskId());
         model.addAttribute("task", task);
         model.addAttribute("bays", tasks.bays(task.centreId(), task.id()));
-        offer(opening.get(), me, model);
+        offer(opening.get(), me, request, model);
         return opening;
     }
 
     /** The names that are still free, and the sheet of whoever has one and asks again. */
-    private void offer(Opening opening, @Nullable SignedIn me, Model model) {
-        model.addAttribute("names", free(opening));
+    private void offer(Opening opening, @Nullable SignedIn me, HttpServletRequest request, Model model) {
+        model.addAttribute("names", free(opening, me, request));
         if (me != null) {
             model.addAttribute("begun", sittings.begunIn(opening, me.personId()).orElse(null));
         }
     }
 
-    private List<Person> free(Opening opening) {
+    private List<Person> free(Opening opening, @Nullable SignedIn me, HttpServletRequest request) {
         TaskVersion task = tasks.task(opening.centreId(), opening.taskId());
-        List<UUID> taken = sittings.peopleIn(opening);
+        List<UUID> taken = new ArrayList<>(sittings.peopleIn(opening));
+        if (me == null) {
+            taken.removeAll(sittings.justJoinedFrom(opening, SameBrowser.of(request)));
+        }
         return people.classMembers(opening.centreId(), task.classId()).stream()
                 .filter(p -> !taken.contains(p.id()))
                 .toList();
