@@ -202,6 +202,41 @@ class GateTest {
         }
     }
 
+    /** An address with a percent sign too many is a stranger's mistake and no error of ours, whatever is behind it. */
+    @ParameterizedTest
+    @CsvSource({
+        "GET /join?code=%zz, '', address",
+        "GET /tasks?a=%, '', address",
+        "POST /join?code=%zz, Content-Length: 1, form"
+    })
+    void anAddressThatCanNotBeRead_isSaid_andNotLogged(String what, String length, String said) throws Exception {
+        var heard = new ListAppender<ILoggingEvent>();
+        heard.start();
+        var root = (Logger) LoggerFactory.getLogger(org.slf4j.Logger.ROOT_LOGGER_NAME);
+        root.addAppender(heard);
+        try (Socket socket = from("127.0.0.4", port)) {
+            socket.setSoTimeout(30_000);
+            say(
+                    socket,
+                    what + " HTTP/1.1\r\nHost: x\r\nAccept: text/html\r\nConnection: close\r\n"
+                            + (length.isEmpty()
+                                    ? ""
+                                    : length + "\r\nContent-Type: application/x-www-form-urlencoded\r\n")
+                            + "\r\n" + (length.isEmpty() ? "" : "a"));
+            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertTrue(answer.startsWith("HTTP/1.1 400"), answer);
+            assertTrue(answer.contains("That " + said + " could not be read"), answer);
+        } finally {
+            root.detachAppender(heard);
+        }
+        assertEquals(
+                List.of(),
+                List.copyOf(heard.list).stream()
+                        .filter(e -> e.getLevel().isGreaterOrEqual(Level.ERROR))
+                        .map(ILoggingEvent::getFormattedMessage)
+                        .toList());
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -69,8 +70,20 @@ class FormBody extends OncePerRequestFilter {
                     response); // an error page asks nothing of a body that may be half there
         } else if (hasBody(request)) {
             read(request, response, chain);
-        } else {
+        } else if (hasReadableAddress(request)) {
             chain.doFilter(request, response);
+        } else {
+            turnedAway.answer(request, response, HttpStatus.BAD_REQUEST, "address-400");
+        }
+    }
+
+    /** False where a percent sign lacks its figures: asked for later on, that would be noted as an error of ours. */
+    private static boolean hasReadableAddress(HttpServletRequest request) {
+        try {
+            request.getParameterMap();
+            return true;
+        } catch (InvalidParameterException e) {
+            return false;
         }
     }
 
@@ -92,6 +105,9 @@ class FormBody extends OncePerRequestFilter {
                 request.removeAttribute(RequestDispatcher.ERROR_EXCEPTION);
                 return;
             }
+        }
+        if (refused == HttpStatus.OK && !hasReadableAddress(request)) {
+            refused = HttpStatus.BAD_REQUEST;
         }
         if (refused == HttpStatus.OK) {
             Map<String, String[]> all =
