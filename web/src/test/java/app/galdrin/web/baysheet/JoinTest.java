@@ -136,6 +136,19 @@ class JoinTest {
         assertEquals(422, first.post("/join", form(who, "4")).statusCode());
     }
 
+    /** On a tablet that is handed on: whoever has signed out is not offered to the next. */
+    @Test
+    void whoSignsOut_isNotHadAgain() {
+        String who = centre.apprentice().personId().toString();
+        var tablet = atTheDoor();
+        tablet.get(location(tablet.post("/join", form(who, "4"))));
+        assertEquals("/sign-in?out", location(tablet.post("/sign-out", Map.of())));
+        String page = tablet.get("/join?code=" + centre.code()).body();
+        assertFalse(page.contains("value=\"" + who + "\""));
+        assertTrue(page.contains("value=\"" + centre.neighbour().personId() + "\""));
+        assertEquals(422, tablet.post("/join", form(who, "4")).statusCode());
+    }
+
     /** Sent again and again by a browser that hears nothing, all of it arrives at once. */
     @Test
     void oneBrowsersTriesAtOneInstant_makeOneSheet() throws Exception {

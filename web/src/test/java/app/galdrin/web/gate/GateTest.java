@@ -229,12 +229,7 @@ class GateTest {
         } finally {
             root.detachAppender(heard);
         }
-        assertEquals(
-                List.of(),
-                List.copyOf(heard.list).stream()
-                        .filter(e -> e.getLevel().isGreaterOrEqual(Level.ERROR))
-                        .map(ILoggingEvent::getFormattedMessage)
-                        .toList());
+        assertEquals(List.of(), errors(heard));
     }
 
     @ParameterizedTest
@@ -329,16 +324,18 @@ class GateTest {
                 assertTrue(tries < 300, "it goes on, or nobody noticed");
                 Thread.sleep(100);
             }
-            assertEquals(
-                    List.of(),
-                    List.copyOf(heard.list).stream()
-                            .filter(e -> e.getLevel().isGreaterOrEqual(Level.ERROR))
-                            .map(ILoggingEvent::getLoggerName)
-                            .toList());
+            assertEquals(List.of(), errors(heard));
         } finally {
             gate.setLevel(null);
             root.detachAppender(heard);
         }
+    }
+
+    private static List<String> errors(ListAppender<ILoggingEvent> heard) {
+        return List.copyOf(heard.list).stream()
+                .filter(e -> e.getLevel().isGreaterOrEqual(Level.ERROR))
+                .map(e -> e.getLoggerName() + " " + e.getFormattedMessage())
+                .toList();
     }
 
     private static boolean said(ListAppender<ILoggingEvent> heard, String message) {

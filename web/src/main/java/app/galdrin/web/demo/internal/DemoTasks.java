@@ -138,11 +138,7 @@ final class DemoTasks {
         List<Step> steps = new ArrayList<>();
         steps.add(start.steps().get(0));
         steps.addAll(measures);
-        steps.add(new Work(
-                "work",
-                measures.stream()
-                        .flatMap(m -> m.figures().stream().map(f -> new Work.Item(f, m.id(), AnswerUnit.DEGREES)))
-                        .toList()));
+        steps.add(inDegrees(measures));
         steps.add(new Judge("judge", all));
         steps.add(new Plan("plan", all));
         steps.add(new Round(
@@ -159,5 +155,14 @@ final class DemoTasks {
                         work.asked(),
                         List.of(practical.measure("toe").orElseThrow().target()))
                 : step;
+    }
+
+    /** All that was measured is worked, in degrees. */
+    static Work inDegrees(List<Measure> measures) {
+        return new Work(
+                "work",
+                measures.stream()
+                        .flatMap(m -> m.figures().stream().map(f -> new Work.Item(f, m.id(), AnswerUnit.DEGREES)))
+                        .toList());
     }
 }

@@ -219,11 +219,7 @@ class PastBlock {
         List<Step> steps = new ArrayList<>();
         steps.add(start.steps().get(0));
         steps.addAll(first);
-        steps.add(new Work(
-                "work",
-                first.stream()
-                        .flatMap(m -> m.figures().stream().map(f -> new Work.Item(f, m.id(), AnswerUnit.DEGREES)))
-                        .toList()));
+        steps.add(DemoTasks.inDegrees(first));
         steps.add(measures.get(measures.size() - 1));
         steps.add(new Work("work2", List.of(new Work.Item(total, "bars", AnswerUnit.DEGREES))));
         for (Step step : start.steps()) {
