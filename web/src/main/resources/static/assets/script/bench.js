@@ -3,19 +3,21 @@ import { device } from './device.js';
 
 export const bench = () => ({
   timer: null,
+  turn: Promise.resolve(),
 
   changed(event) {
     clearTimeout(this.timer);
     const rebuild = event.target.matches('[data-rebuild]') && event.type === 'change';
-    this.timer = setTimeout(() => (rebuild ? this.rebuild() : this.show()), rebuild ? 0 : 250);
+    this.timer = setTimeout(() => { this.turn = this.turn.then(() => (rebuild ? this.rebuild() : this.show())); }, rebuild ? 0 : 250);
   },
 
-  // a button that would load the page again loads its parts instead
+  // a button that would load the page again loads its parts instead; each press is taken after the one before it, however quick they come
   pressed(event) {
     const button = event.target.closest('button[formmethod="get"][name]');
     if (!button || button.disabled) return;
     event.preventDefault();
-    this.rebuild(button);
+    const { name, value } = button;
+    this.turn = this.turn.then(() => this.rebuild({ name, value }));
   },
 
   query(button) {

@@ -18,6 +18,9 @@ export class Field {
   get inputs() { return [...this.holder.querySelectorAll('[data-field]')]; }
   get says() { return this.holder.querySelector('.says'); }
 
+  // what it is called for who hears the page
+  get name() { return this.input?.getAttribute('aria-label') || this.input?.labels?.[0]?.textContent.trim() || this.holder.querySelector('legend')?.textContent.trim() || ''; }
+
   // where the keys of what stands are kept: on the field, or on the fieldset of a choice
   get keeper() { return this.kind === 'choice' ? this.holder : this.input; }
   get saw() { return (this.keeper?.dataset.saw ?? '').split(',').filter(Boolean); }

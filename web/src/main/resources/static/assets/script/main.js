@@ -4,6 +4,7 @@ import { fromFile } from './file.js';
 import { desk, refresh } from './live.js';
 import { once } from './once.js';
 import { sheet } from './sheet.js';
+import { zone } from './zone.js';
 
 once();
 
@@ -13,4 +14,5 @@ document.addEventListener('alpine:init', () => {
   Alpine.data('fromFile', fromFile);
   Alpine.data('refresh', refresh);
   Alpine.data('sheet', sheet);
+  Alpine.data('zone', zone);
 });

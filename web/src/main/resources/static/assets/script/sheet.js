@@ -3,6 +3,10 @@ import { Queue } from './queue.js';
 import { Field } from './field.js';
 import { device, token } from './device.js';
 import { move } from './moves.js';
+import { Connection } from './connection.js';
+
+const CALL = '_staff/needsYou/0/0'; // the line of the flag that calls the instructor
+const LOOK_MS = 5000;
 
 export const sheet = () => ({
   queue: null, drafts: {}, seq: 0, elsewhere: false, last: null, disputed: false, late: false,
@@ -15,6 +19,8 @@ export const sheet = () => ({
       name: this.root.dataset.sitting, storage: localStorage, locks: navigator.locks ?? null,
       send: entry => this.post(entry), changed: () => this.showAside(), retry: () => this.flush(true),
     });
+    this.connection = new Connection({ probe: `/sittings/${this.root.dataset.sitting}/standing`, lost: () => this.say(this.say_.sayStay, true) });
+    this.connection.guard();
     this.draftKey = `galdrin.draft.${this.root.dataset.sitting}`;
     try { this.drafts = JSON.parse(localStorage.getItem(this.draftKey)) ?? {}; } catch { this.drafts = {}; }
     this.listen();
@@ -23,6 +29,7 @@ export const sheet = () => ({
     this.root.querySelectorAll('.measure').forEach(move);
     this.showAside();
     this.flush();
+    this.looking = setInterval(() => this.lookUp(), LOOK_MS);
     if (matchMedia('(min-width: 900px)').matches) this.firstOpen()?.focus({ preventScroll: true });
   },
 
@@ -38,6 +45,15 @@ export const sheet = () => ({
     window.addEventListener('storage', event => { if (event.key?.startsWith('galdrin.')) this.showAside(); });
   },
 
+  destroy() { clearInterval(this.looking); this.connection.release(); },
+
+  // given back or stopped while the page is open: it is shown anew, once nothing is on its way
+  async lookUp() {
+    if (document.hidden || this.queue.length > 0 || document.querySelector('dialog[open]')) return;
+    const stands = await this.connection.ask();
+    if (stands && String(stands.over) !== this.root.dataset.over && Object.keys(this.drafts).length === 0) location.reload();
+  },
+
   fieldOf(element) { const holder = element?.closest?.('[data-line][data-kind]'); return holder ? new Field(holder) : null; },
   field(line) { const holder = this.root.querySelector(`[data-kind][data-line="${CSS.escape(line)}"]`); return holder ? new Field(holder) : null; },
   step() { return this.root.querySelector('.step.shown'); },
@@ -45,6 +61,7 @@ export const sheet = () => ({
   // ---- what was typed here and never reached the server comes back into its field
   restore() {
     for (const entry of this.queue.entries()) {
+      if (entry.line === CALL) this.showCall(entry.text);
       const field = this.field(entry.line);
       if (!field) continue;
       if (entry.strike) field.empty();
@@ -53,6 +70,10 @@ export const sheet = () => ({
     for (const [line, text] of Object.entries(this.drafts)) {
       const field = this.field(line);
       if (field && !field.input?.readOnly && field.text !== text) { field.show(text); field.mark('unsent', true); }
+    }
+    for (const entry of this.queue.aside()) {
+      const field = this.field(entry.line);
+      if (field && field.text === entry.text) field.fault(entry.sentence);
     }
   },
 
@@ -138,6 +159,9 @@ export const sheet = () => ({
     else if (event.target.closest('#strike')) this.strikeLast();
     else if (event.target.closest('#keyboard')) this.switchKeyboard();
     else if (event.target.closest('[data-route-fold]')) this.fold(event.target.closest('[data-route-fold]'));
+    else if (event.target.closest('[data-ask-yes]')) this.handIn(event.target.closest('.sheet-form'));
+    else if (event.target.closest('[data-ask-no]')) event.target.closest('dialog').close();
+    else if (event.target.closest('[data-aside-go]')) this.field(event.target.closest('[data-aside-go]').dataset.asideGo)?.inputs[0]?.focus();
     else if (event.target.closest('[data-aside-done]')) this.queue.clearAside(event.target.closest('[data-aside-done]').dataset.asideDone);
   },
 
@@ -157,6 +181,7 @@ export const sheet = () => ({
     this.shown = id;
     if (push) history.pushState({}, '', `?step=${id}`);
     this.showRoute();
+    this.showAside();
     document.title = `${target.querySelector('h1').textContent} · ${document.title.split(' · ').slice(1).join(' · ')}`;
     window.scrollTo(0, 0);
     (matchMedia('(min-width: 900px)').matches ? this.firstOpen() ?? target.querySelector('h1') : target.querySelector('h1'))?.focus({ preventScroll: true });
@@ -232,12 +257,52 @@ export const sheet = () => ({
 
   // ---- writing
   submitted(event) {
+    if (event.target.matches('[data-call]')) { event.preventDefault(); this.call(event.target); return; }
     if (!event.target.matches('.sheet-form')) return;
     if (!event.submitter?.matches('[data-hand-in]')) { event.preventDefault(); this.writeAll(); return; }
-    if (this.queue.length === 0) return; // the form itself hands in
+    if (this.handing) return; // the form itself hands in
     event.preventDefault();
-    const form = event.target;
-    this.flush().then(() => { if (this.queue.length === 0) form.requestSubmit(event.submitter); });
+    this.askHandIn(event.target);
+  },
+
+  // asked once, with what is open
+  askHandIn(form) {
+    const dialog = form.querySelector('[data-ask-hand-in]');
+    const open = [...form.querySelectorAll('[data-open-step]:not([hidden])')].map(item => {
+      const line = document.createElement('li');
+      line.textContent = item.textContent.replace(/\s+/g, ' ').trim();
+      return line;
+    });
+    dialog.querySelector('[data-ask-open]').replaceChildren(...open);
+    dialog.showModal();
+  },
+
+  async handIn(form) {
+    form.querySelector('[data-ask-hand-in]').close();
+    await this.flush();
+    if (this.queue.length > 0) return; // what waits is said
+    if (!await this.connection.ask()) { this.say(this.say_.sayAway, true); return; }
+    this.handing = true;
+    form.dataset.sure = 'yes';
+    form.requestSubmit(form.querySelector('[data-hand-in]'));
+  },
+
+  // calling the instructor is an entry like any other: it waits here until the server has it
+  call(form) {
+    const text = form.elements.text.value;
+    this.queue.add({ line: CALL, text, strike: false, saw: [] });
+    this.showCall(text);
+    this.flush();
+  },
+
+  showCall(text) {
+    const form = this.root.querySelector('[data-call]');
+    if (!form) return;
+    const raised = text === 'raised';
+    const button = form.querySelector('button');
+    form.elements.text.value = raised ? 'answered' : 'raised';
+    button.classList.toggle('raised', raised);
+    button.textContent = raised ? form.dataset.lower : form.dataset.raise;
   },
 
   writeAll() { this.walk(this.step().querySelector('[data-field]') ?? this.step()).forEach(field => this.write(field)); },
@@ -305,7 +370,8 @@ export const sheet = () => ({
         body: new URLSearchParams({ line: entry.line, text: entry.text, strike: String(entry.strike), saw: entry.saw.join(','), key: entry.key,
           deviceSeq: String(entry.deviceSeq), writtenAt: String(entry.writtenAt), sentAt: String(Date.now()) }),
       });
-    } catch { return { later: this.say_.sayAway }; }
+    } catch { this.connection.failed(); return { later: this.say_.sayAway }; }
+    this.connection.worked();
     if (response.status === 401 || response.type === 'opaqueredirect') return { later: this.say_.saySignedOut };
     if (response.status === 404 || response.status === 400) return { refused: this.say_.sayAside };
     if (!response.ok) return { later: this.say_.sayAway };
@@ -328,28 +394,41 @@ export const sheet = () => ({
       return;
     }
     if (!field.saw.includes(entry.key) && !entry.strike) return; // something newer is on its way
+    this.queue.aside().filter(refused => refused.line === entry.line).forEach(refused => this.queue.clearAside(refused.key)); // put right
     field.mark('unsent', false);
     if (field.kind === 'text' || field.kind === 'sensed') { field.say(answer.echo, false); field.holder.dataset.value = answer.number ?? ''; }
     move(field.holder.closest('.measure'));
   },
 
-  // what can never be written stands here with its sentence; a fault beside a field that is still there needs no second place
+  // what could not be written is said at its field; here it stands with its step and its field while that step is shown, and what
+  // has no field on this page stands here always
   showAside() {
     const box = this.root.querySelector('[data-aside]');
     if (!box) return;
     const entries = this.queue?.aside() ?? [];
-    const list = box.querySelector('ul');
-    list.replaceChildren(...entries.map(entry => {
-      const item = document.createElement('li');
-      const text = document.createElement('span');
-      text.textContent = `${entry.text || '–'}: ${entry.sentence}`;
-      const done = document.createElement('button');
-      done.type = 'button'; done.className = 'quiet'; done.dataset.asideDone = entry.key; done.textContent = '×';
-      done.setAttribute('aria-label', text.textContent);
-      item.append(text, done);
-      return item;
-    }));
-    box.hidden = entries.length === 0;
+    const stepOf = entry => this.field(entry.line)?.holder.closest('.step');
+    const here = entries.filter(entry => (stepOf(entry)?.dataset.step ?? this.shown) === this.shown);
+    box.querySelector('ul').replaceChildren(...here.map(entry => this.asideItem(entry)));
+    box.hidden = here.length === 0;
+    this.root.querySelectorAll('[data-route]').forEach(item => {
+      const bad = entries.some(entry => stepOf(entry)?.dataset.step === item.dataset.route);
+      item.classList.toggle('to-right', bad);
+      const state = item.querySelector('[data-route-bad]');
+      if (state) state.hidden = !bad;
+    });
+  },
+
+  asideItem(entry) {
+    const item = document.createElement('li');
+    const field = this.field(entry.line);
+    const text = document.createElement(field ? 'button' : 'span');
+    if (field) { text.type = 'button'; text.className = 'btn btn-link'; text.dataset.asideGo = entry.line; }
+    text.textContent = [this.step()?.querySelector('h1').textContent, field?.name, `${entry.text || '–'}: ${entry.sentence}`].filter((part, at) => part && (at > 0 || field)).join(' · ');
+    const done = document.createElement('button');
+    done.type = 'button'; done.className = 'quiet'; done.dataset.asideDone = entry.key; done.textContent = '×';
+    done.setAttribute('aria-label', this.say_.sayForget.replace('{0}', entry.text || '–'));
+    item.append(text, done);
+    return item;
   },
 
   say(sentence, trouble = false) {

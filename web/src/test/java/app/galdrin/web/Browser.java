@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import org.openqa.selenium.By;
@@ -21,6 +22,7 @@ import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.util.FileSystemUtils;
 
@@ -149,6 +151,48 @@ public final class Browser implements AutoCloseable {
         WebElement element = find(css);
         driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
         element.click();
+    }
+
+    /** Presses what is called so: a button, a link, a heading that unfolds, or a choice; the first that is shown. */
+    public void press(String name) {
+        waitFor(() -> named(name).isPresent());
+        WebElement element = named(name).orElseThrow();
+        driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
+        element.click();
+    }
+
+    private Optional<WebElement> named(String name) {
+        String said = "'" + name + "'";
+        return driver
+                .findElements(
+                        By.xpath("//*[self::button or self::a or self::summary or self::label][normalize-space(.)="
+                                + said + " or @aria-label=" + said + "]"))
+                .stream()
+                .filter(WebElement::isDisplayed)
+                .findFirst();
+    }
+
+    /** Types into the field with this label, in place of what stands there. */
+    public void fill(String label, String text) {
+        WebElement field = (WebElement) driver.executeScript(
+                "return [...document.querySelectorAll('input, textarea, select')].find(f => f.offsetParent"
+                        + " && (f.labels?.[0]?.querySelector('span') ?? f.labels?.[0])?.textContent.trim() === arguments[0]"
+                        + " || f.offsetParent && f.getAttribute('aria-label') === arguments[0])",
+                label);
+        if (field == null) {
+            throw new AssertionError(path() + " has no field “" + label + "”");
+        }
+        if (field.getTagName().equals("select")) {
+            new Select(field)
+                    .getOptions().stream()
+                            .filter(o -> o.getText().contains(text))
+                            .findFirst()
+                            .orElseThrow(() -> new AssertionError(label + " has no choice “" + text + "”"))
+                            .click();
+        } else {
+            field.clear();
+            field.sendKeys(text);
+        }
     }
 
     /** As a shaky finger does. */

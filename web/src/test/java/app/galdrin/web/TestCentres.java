@@ -28,6 +28,9 @@ import app.galdrin.core.task.Work;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.Bays;
+import app.galdrin.web.bay.Facing;
+import app.galdrin.web.bay.NewSurvey;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.sitting.Entries;
@@ -35,6 +38,7 @@ import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -53,6 +57,7 @@ public class TestCentres {
     private final Sittings sittings;
     private final Entries entries;
     private final MarkSheets sheets;
+    private final Bays bays;
 
     TestCentres(
             People people,
@@ -61,7 +66,9 @@ public class TestCentres {
             JdbcTemplate jdbc,
             Sittings sittings,
             Entries entries,
-            MarkSheets sheets) {
+            MarkSheets sheets,
+            Bays bays) {
+        this.bays = bays;
         this.sittings = sittings;
         this.entries = entries;
         this.sheets = sheets;
@@ -101,6 +108,9 @@ public class TestCentres {
                         null)
                 .orElseThrow();
         UUID task = tasks.set(centre, teacher, practical.apply(sheet.sheet()), List.of(vehicle), group);
+        bays.add(centre, 1, "");
+        bays.survey(centre, teacher, new NewSurvey(1, 0, 0, 0, Facing.FAR_END, LocalDate.of(2026, 1, 5)));
+        tasks.preset(centre, teacher, task, 1, vehicle, null);
         return new Centre(
                 centre,
                 people.session(centre, teacher),
@@ -112,7 +122,7 @@ public class TestCentres {
 
     /** The instructor's readings of the plates' vehicle: 3 mm over 500, which is 0.34 degrees. */
     public void reference(Centre centre) {
-        UUID reference = sittings.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 0);
+        UUID reference = sittings.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 1);
         read(centre.instructor(), sittings.sitting(centre.instructor(), reference));
     }
 

@@ -94,6 +94,11 @@ public enum Measurand implements Keyed {
         return of == null ? this : of;
     }
 
+    /** Whether it only shows that something is off, and nothing sets it by itself. */
+    public boolean isScreen() {
+        return this == SIDESLIP;
+    }
+
     /** The sum or the difference that is made of this one. */
     public List<Measurand> madeOfIt() {
         return List.of(values()).stream()

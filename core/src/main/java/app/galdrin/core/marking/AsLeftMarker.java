@@ -1,17 +1,23 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.uncertainty.Scatter;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
@@ -64,11 +70,16 @@ public final class AsLeftMarker implements AspectMarker {
         if (again) {
             List<Estimate> readings = new ArrayList<>(of.left().each(measure, round, figure));
             anew.forEach(e -> readings.add(e.anew(of::again)));
-            all = Estimate.mean(readings);
+            all = Scatter.mean(readings);
         }
+        Optional<Estimate> thrust = thrust(of, measure, round);
+        all = OwnFigures.countedFrom(thrust, figure, all);
         Judgement judgement = of.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
         if (judgement.zone().inDoubt() && !again && !of.references().closed()) {
             return new Evidence.Missing(Evidence.Lack.AS_LEFT_AGAIN, figure.key());
+        }
+        if (nothingMoves(of, figure) && (judgement.zone() == Zone.OUTSIDE || !judgement.accepted())) {
+            return notAdjustable(of, figure, all, limits, judgement.zone());
         }
         return new Evidence.AsLeft(
                 figure,
@@ -78,6 +89,59 @@ public final class AsLeftMarker implements AspectMarker {
                 judgement.zone(),
                 again,
                 judgement.zone() != Zone.OUTSIDE && judgement.accepted(),
-                aimed);
+                aimed,
+                of.line(figure, thrust, f -> of.left().mean(measure, round, f)));
+    }
+
+    /** The thrust as left; as found where nobody has read the rear again, since nothing moves it then. */
+    private static Optional<Estimate> thrust(Case of, Measure measure, int round) {
+        return of.assignment().frontsToThrustLine()
+                ? of.left()
+                        .mean(measure, round, OwnFigures.THRUST)
+                        .or(() -> of.practical()
+                                .of(Measure.class)
+                                .flatMap(m -> of.found().mean(m, 0, OwnFigures.THRUST).stream())
+                                .findFirst())
+                : Optional.empty();
+    }
+
+    private static boolean nothingMoves(Case of, FigureId figure) {
+        return of.assignment().sheet().adjustable(figure.adjustment()) != Adjustable.NOT_KNOWN
+                && of.assignment().adjusters(figure.adjustment()).isEmpty();
+    }
+
+    /** What nothing on this vehicle moves is judged on having been found, and its cause looked for. */
+    private static Evidence notAdjustable(Case of, FigureId figure, Estimate left, Limits limits, Zone zone) {
+        FigureId.Adjustment adjustment = figure.adjustment();
+        boolean found = of.practical()
+                .of(Judge.class)
+                .anyMatch(judge -> judge.figures().stream()
+                        .filter(adjustment::contains)
+                        .flatMap(f -> of.answers().text(LineKey.of(judge.id(), f.key())).stream())
+                        .anyMatch(said -> !said.equals(Judge.Verdict.INSIDE.key())));
+        return new Evidence.NotAdjustable(
+                figure, ReadingMarker.figureOf(left), limits, zone, found, isReported(of, adjustment));
+    }
+
+    /** Whether the part was to be looked for; where no plan asks it, whether it was said that nothing moves it. */
+    private static boolean isReported(Case of, FigureId.Adjustment adjustment) {
+        List<Plan> plans = of.practical()
+                .of(Plan.class)
+                .filter(plan -> plan.figures().stream().anyMatch(adjustment::contains))
+                .toList();
+        if (plans.isEmpty()) {
+            return of.practical()
+                    .of(Judge.class)
+                    .anyMatch(judge -> of.answers()
+                            .text(LineKey.of(judge.id(), Judge.ADJUSTABLE + adjustment.key()))
+                            .filter(Adjustable.NO.key()::equals)
+                            .isPresent());
+        }
+        return plans.stream()
+                .anyMatch(plan -> of.answers()
+                        .text(LineKey.of(plan.id(), Plan.PART + adjustment.key()))
+                        .flatMap(Plan::instead)
+                        .filter(Plan.Instead.LOOK_FOR_THE_PART::equals)
+                        .isPresent());
     }
 }

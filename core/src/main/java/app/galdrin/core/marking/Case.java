@@ -1,15 +1,20 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Written;
 import app.galdrin.core.spec.Judgement;
+import app.galdrin.core.steering.SteerWheelOffset;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
 
 /** One sitting while it is marked: the assignment, what was written, the references, and the figures all of these come to. */
 final class Case {
@@ -30,8 +35,8 @@ final class Case {
         this.references = references;
         this.own = new OwnFigures(assignment, answers);
         this.found = known.of(references.asFound());
-        this.left = new OwnFigures(assignment, references.asLeft());
-        this.leftAgain = new OwnFigures(assignment, references.asLeftAgain());
+        this.left = OwnFigures.ofReference(assignment, references.asLeft());
+        this.leftAgain = OwnFigures.ofReference(assignment, references.asLeftAgain());
     }
 
     Assignment assignment() {
@@ -88,6 +93,28 @@ final class Case {
     /** The figure an apprentice judges and plans on. */
     Optional<Estimate> standing(FigureId figure, String beforeStep) {
         return own.goesBy(figure, beforeStep);
+    }
+
+    /**
+     * The thrust line that a front wheel's figure is counted from, in evidence.
+     *
+     * @param toe gives the toe, rad, that stands for a front wheel with it
+     */
+    Optional<Evidence.ThrustLine> line(
+            FigureId figure, Optional<Estimate> thrust, Function<FigureId, Optional<Estimate>> toe) {
+        if (thrust.isEmpty() || !OwnFigures.isFrontToe(figure)) {
+            return Optional.empty();
+        }
+        double angle = thrust.get().value();
+        OptionalDouble ratio = assignment.sheet().geometry().steeringRatio();
+        Optional<Estimate> left = toe.apply(FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT));
+        Optional<Estimate> right = toe.apply(FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT));
+        Optional<Double> wheel = ratio.isEmpty() || left.isEmpty() || right.isEmpty()
+                ? Optional.empty()
+                : Optional.of(SteerWheelOffset.evaluate(new SteerWheelOffset.Readings(
+                                left.get().value(), right.get().value(), angle, ratio.getAsDouble()))
+                        .steeringWheel());
+        return Optional.of(new Evidence.ThrustLine(angle, wheel));
     }
 
     /** A figure judged as its sheet shows it, by the practical's rule; empty where the sheet has no limits for it. */

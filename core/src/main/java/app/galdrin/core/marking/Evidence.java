@@ -37,6 +37,15 @@ public sealed interface Evidence {
     /** A figure and its standard uncertainty, rad or mm. */
     record Figure(double value, double doubt) {}
 
+    /**
+     * The thrust line that a front wheel was judged against; the figure beside it is counted from there.
+     *
+     * @param thrust rad, positive to the right
+     * @param steeringWheel how the steering wheel sits on the road with the fronts so, rad, positive to the right; empty where that is not
+     *     known
+     */
+    record ThrustLine(double thrust, Optional<Double> steeringWheel) {}
+
     /** What can be missing; each has a sentence of its own. */
     enum Lack implements Keyed {
         READINGS("readings"),
@@ -219,7 +228,7 @@ public sealed interface Evidence {
             return slips.isEmpty() && credit == 1;
         }
 
-        /** Whether it is the sum of his own two wheels rather than that of his readings. */
+        /** Whether it follows from his own figures, a total from his two wheels, rather than from his readings. */
         public boolean addedUp() {
             return right() && way.isEmpty() && Math.abs(written - honest) > tolerance;
         }
@@ -278,6 +287,7 @@ public sealed interface Evidence {
      * @param right every verdict that counts as right
      * @param slips in reading the limits, each of which gives everything that was said of them
      * @param possible whether it is the only verdict that is wrong, so that it may be chance
+     * @param line what the wheel was judged against, where that is the thrust line
      */
     record Judged(
             FigureId figure,
@@ -289,10 +299,11 @@ public sealed interface Evidence {
             Verdict said,
             Set<Verdict> right,
             List<Set<String>> slips,
-            boolean possible)
+            boolean possible,
+            Optional<ThrustLine> line)
             implements Evidence {
         Judged with(List<Set<String>> found, boolean mayBeChance) {
-            return new Judged(figure, own, limits, rule, zone, shown, said, right, found, mayBeChance);
+            return new Judged(figure, own, limits, rule, zone, shown, said, right, found, mayBeChance, line);
         }
 
         @Override
@@ -371,6 +382,7 @@ public sealed interface Evidence {
      * @param moves of every part that moves it
      * @param splitAssumed whether only a total is known, so that an equal split was assumed
      * @param slips any of which, undone, would have made it right
+     * @param line what the wheel is counted from, where that is the thrust line
      */
     record Effect(
             FigureId figure,
@@ -381,8 +393,23 @@ public sealed interface Evidence {
             List<Planned> moves,
             boolean splitAssumed,
             double credit,
-            List<Set<String>> slips)
-            implements Evidence {}
+            List<Set<String>> slips,
+            Optional<ThrustLine> line)
+            implements Evidence {
+        Effect without(String slip) {
+            return new Effect(
+                    figure,
+                    own,
+                    zone,
+                    after,
+                    limits,
+                    moves,
+                    splitAssumed,
+                    credit,
+                    slips.stream().filter(s -> !s.contains(slip)).toList(),
+                    line);
+        }
+    }
 
     /**
      * The plan for one part, in its unit: where only its way is known, and on mark sheets from before plans were marked by their effect.
@@ -433,6 +460,7 @@ public sealed interface Evidence {
      *
      * @param again whether it is the mean of two readings, because the first left it in doubt
      * @param aimed whether the task asks to come nearer to what the sheet prefers than its limits, and {@code limits} are those
+     * @param line what the wheel was judged against, where that is the thrust line
      */
     record AsLeft(
             FigureId figure,
@@ -442,11 +470,27 @@ public sealed interface Evidence {
             Zone zone,
             boolean again,
             boolean accepted,
-            boolean aimed)
+            boolean aimed,
+            Optional<ThrustLine> line)
             implements Evidence {
         @Override
         public double credit() {
             return accepted ? 1 : 0;
+        }
+    }
+
+    /**
+     * A figure that nothing on this vehicle moves, as left by the instructor's readings: outside, it is judged on having been found and
+     * reported.
+     *
+     * @param found whether it was judged outside, or too close to tell
+     * @param reported whether the damaged or worn part was to be looked for
+     */
+    record NotAdjustable(FigureId figure, Figure reference, Limits limits, Zone zone, boolean found, boolean reported)
+            implements Evidence {
+        @Override
+        public double credit() {
+            return found && reported ? 1 : 0;
         }
     }
 }

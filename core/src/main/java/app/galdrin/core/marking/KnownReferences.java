@@ -57,7 +57,7 @@ public final class KnownReferences {
         if (there != null) {
             return there;
         }
-        var figures = new OwnFigures(assignment, reference);
+        var figures = OwnFigures.ofReference(assignment, reference);
         if (known.size() < MOST) {
             known.put(reference, figures);
         }

@@ -43,11 +43,7 @@ public record MarkSheet(List<MarkLine> lines) {
 
     /** The grade its share of the marks has reached; none below a pass, and none where something that must be passed was not. */
     public Optional<Grade> grade(List<Grade> grades) {
-        return competent()
-                ? grades.stream()
-                        .filter(grade -> percent().compareTo(BigDecimal.valueOf(grade.from())) >= 0)
-                        .reduce((lower, higher) -> higher)
-                : Optional.empty();
+        return competent() ? Grade.of(percent(), grades) : Optional.empty();
     }
 
     /** Whether nothing is missing any more. */

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
@@ -37,6 +38,8 @@ record PlanEffect(
 
     private static final double NOTHING = 1e-12;
 
+    static final String LEFT_RIGHT_SWAPPED = "leftRightSwapped";
+
     /** What one unit of a part does to a figure, rad or mm with its sign; ±1 where only the way is known; 0 where nothing. */
     static double factor(Adjuster adjuster, FigureId figure) {
         if (!figure.ofBothWheels()) {
@@ -54,7 +57,7 @@ record PlanEffect(
                 .sum();
     }
 
-    Evidence evidence(boolean splitAssumed) {
+    Evidence evidence(boolean splitAssumed, Optional<Evidence.ThrustLine> line) {
         double after = after(moves);
         double credit = credit(after);
         List<Evidence.Planned> said = moves.entrySet().stream()
@@ -73,7 +76,8 @@ record PlanEffect(
                 said,
                 splitAssumed,
                 credit,
-                credit < 1 ? slips() : List.of());
+                credit < 1 ? slips() : List.of(),
+                line);
     }
 
     private double after(Map<Adjuster, Double> made) {
@@ -134,7 +138,7 @@ record PlanEffect(
     private List<Set<String>> slips() {
         List<Set<String>> slips = new ArrayList<>();
         if (!figure.ofBothWheels() && isRight(mirrored)) {
-            slips.add(Set.of("leftRightSwapped"));
+            slips.add(Set.of(LEFT_RIGHT_SWAPPED));
         }
         if (isRightWith(any -> true, amount -> -amount)) {
             slips.add(Set.of(PlanSlip.WRONG_WAY.key()));

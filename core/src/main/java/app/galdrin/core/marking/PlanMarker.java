@@ -4,6 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Written;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Way;
@@ -47,11 +48,13 @@ public final class PlanMarker implements AspectMarker {
         private final Map<Adjuster, Double> planned = new LinkedHashMap<>();
 
         private final List<FigureId.Adjustment> adjustments;
+        private final Optional<Estimate> thrust;
 
         OnePlan(Case of, Plan plan) {
             this.of = of;
             this.plan = plan;
             this.adjustments = Practical.adjustments(plan.figures());
+            this.thrust = of.own().thrustLine(plan.id());
         }
 
         List<Evidence> evidence() {
@@ -70,8 +73,28 @@ public final class PlanMarker implements AspectMarker {
                     }
                 }
             }
-            figures().forEach(figure -> effect(figure).ifPresent(evidence::add));
+            List<Evidence> effects = figures().stream()
+                    .flatMap(figure -> effect(figure).stream())
+                    .toList();
+            effects.forEach(effect -> evidence.add(onBothSides(effect, effects)));
             return evidence;
+        }
+
+        /** Left and right are taken for one another on both sides or not at all. */
+        private static Evidence onBothSides(Evidence evidence, List<Evidence> all) {
+            return evidence instanceof Evidence.Effect one
+                            && isSwapped(one)
+                            && all.stream()
+                                    .noneMatch(e -> e instanceof Evidence.Effect other
+                                            && isSwapped(other)
+                                            && other.figure()
+                                                    .equals(one.figure().otherSide()))
+                    ? one.without(PlanEffect.LEFT_RIGHT_SWAPPED)
+                    : evidence;
+        }
+
+        private static boolean isSwapped(Evidence.Effect effect) {
+            return effect.slips().stream().anyMatch(slip -> slip.contains(PlanEffect.LEFT_RIGHT_SWAPPED));
         }
 
         // ---- what can't be adjusted
@@ -135,7 +158,7 @@ public final class PlanMarker implements AspectMarker {
         }
 
         private Optional<Estimate> standing(FigureId figure) {
-            return of.standing(figure, plan.id());
+            return of.standing(figure, plan.id()).map(v -> OwnFigures.countedFrom(thrust, figure, v));
         }
 
         /** Those that can be adjusted and are known: wheels, and a sum where its wheels are not; each wheel's share is assumed then. */
@@ -200,7 +223,7 @@ public final class PlanMarker implements AspectMarker {
                                     judged.zone(),
                                     moves,
                                     mirrored(moves.keySet()))
-                            .evidence(splitAssumed(figure)));
+                            .evidence(splitAssumed(figure), of.line(figure, thrust, f -> of.standing(f, plan.id()))));
         }
 
         /** What was planned for the same parts on the other side. */

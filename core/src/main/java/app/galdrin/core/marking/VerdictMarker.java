@@ -3,6 +3,7 @@ package app.galdrin.core.marking;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
@@ -44,7 +45,9 @@ public final class VerdictMarker implements AspectMarker {
                 .toList();
         evidence.addAll(withSlips(of, verdicts));
         for (FigureId.Adjustment adjustment : Practical.adjustments(judge.figures())) {
-            evidence.add(adjustable(of, judge, adjustment));
+            if (of.assignment().sheet().adjustable(adjustment) != Adjustable.NOT_KNOWN) {
+                evidence.add(adjustable(of, judge, adjustment));
+            }
         }
         return evidence;
     }
@@ -73,7 +76,8 @@ public final class VerdictMarker implements AspectMarker {
     }
 
     private static Evidence verdict(Case of, Judge judge, FigureId figure) {
-        Optional<Estimate> value = of.standing(figure, judge.id());
+        Optional<Estimate> thrust = of.own().thrustLine(judge.id());
+        Optional<Estimate> value = of.standing(figure, judge.id()).map(v -> OwnFigures.countedFrom(thrust, figure, v));
         Optional<Verdict> said = of.answers()
                 .text(LineKey.of(judge.id(), figure.key()))
                 .flatMap(text -> Keyed.find(Verdict.values(), text));
@@ -92,7 +96,8 @@ public final class VerdictMarker implements AspectMarker {
                 said.get(),
                 right(judgement.zone(), rule),
                 List.of(),
-                false);
+                false,
+                of.line(figure, thrust, f -> of.standing(f, judge.id())));
     }
 
     /** A slip in reading limits is made all down the sheet: it has to give every verdict, right ones and wrong ones. */

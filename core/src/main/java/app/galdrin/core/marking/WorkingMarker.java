@@ -1,8 +1,9 @@
 package app.galdrin.core.marking;
 
+import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Tolerance;
+import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.quantity.Quantity;
@@ -156,9 +157,9 @@ public final class WorkingMarker implements AspectMarker {
             Measure measure = of.practical().measure(item.from()).orElseThrow();
             double wrote = written.get().value().orElseThrow();
             var worked = new Answered(item, measure, honest.getAsDouble(), honest.getAsDouble(), wrote, place);
-            return Optional.of(ownSum(item)
-                    .map(sum -> new Answered(item, measure, honest.getAsDouble(), sum, wrote, place))
-                    .filter(added -> added.credit() > worked.credit())
+            return Optional.of(followsFromHis(item)
+                    .map(follows -> new Answered(item, measure, honest.getAsDouble(), follows, wrote, place))
+                    .filter(derived -> derived.credit() > worked.credit())
                     .orElse(worked));
         }
 
@@ -168,19 +169,25 @@ public final class WorkingMarker implements AspectMarker {
                     .filter(w -> w.value().isPresent());
         }
 
-        /** The sum of the two wheels as he wrote them: what is printed adds up as printed. */
-        private Optional<Double> ownSum(Work.Item item) {
-            if (item.figure().measurand().form() != Measurand.Form.SUM) {
-                return Optional.empty();
-            }
-            List<Double> wheels = work.asked().stream()
-                    .filter(i -> i.unit() == item.unit())
-                    .filter(i -> i.figure().wheel().map(item.figure()::part).equals(Optional.of(i.figure())))
-                    .filter(i -> i.figure().axle().equals(item.figure().axle()))
-                    .flatMap(i -> written(i).stream())
-                    .map(w -> w.value().orElseThrow())
-                    .toList();
-            return wheels.size() == 2 ? Optional.of(wheels.get(0) + wheels.get(1)) : Optional.empty();
+        /** What follows from his own figures as he wrote them, in the same unit: what is wrong in them is not wrong a second time. */
+        private Optional<Double> followsFromHis(Work.Item item) {
+            return Derivation.of(item.figure())
+                    .flatMap(made -> wroteOf(made.parts().get(0), item.unit())
+                            .flatMap(first ->
+                                    wroteOf(made.parts().get(1), item.unit()).map(second -> made.of(first, second))));
+        }
+
+        private Optional<Double> wroteOf(FigureId part, AnswerUnit unit) {
+            return of.practical()
+                    .of(Work.class)
+                    .flatMap(step -> step.item(part).stream()
+                            .filter(i -> i.unit() == unit)
+                            .flatMap(i -> of
+                                    .answers()
+                                    .at(LineKey.of(step.id(), part.key()))
+                                    .flatMap(w -> w.value().stream().boxed().findFirst())
+                                    .stream()))
+                    .findFirst();
         }
     }
 }

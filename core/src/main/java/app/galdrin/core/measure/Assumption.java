@@ -23,7 +23,9 @@ public enum Assumption {
     /** The road wheels point as they do when the vehicle drives straight. */
     WHEELS_STRAIGHT("wheelsStraight"),
     /** The target stays parallel to the mirror. */
-    TARGET_PARALLEL("targetParallel");
+    TARGET_PARALLEL("targetParallel"),
+    /** The axle is a beam with kingpins, which has a pad and a knuckle to lay a protractor on. */
+    BEAM_AXLE("beamAxle");
 
     private final String key;
 

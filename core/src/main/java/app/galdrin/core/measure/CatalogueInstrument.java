@@ -21,8 +21,9 @@ public enum CatalogueInstrument implements Keyed {
     RULE_SIXTEENTHS("ruleSixteenths", Unit.IN, Unit.IN.factor() / 16, 0.26, Use.GAP, Use.SPACING, Use.BEAM),
     TAPE("tape", Unit.MM, 0.5, 0.48, Use.SPAN, Use.SPACING),
     TAPE_SIXTEENTHS("tapeSixteenths", Unit.IN, Unit.IN.factor() / 16, 0.48, Use.SPAN, Use.SPACING),
-    VERNIER("vernier", Unit.MM, 0.05, 0.05, Use.GAP),
-    DIGITAL_CALLIPER("digitalCalliper", Unit.MM, 0.01, 0.05, Use.GAP),
+    /** A string gives way under its jaw, whatever its scale shows. */
+    VERNIER("vernier", Unit.MM, 0.05, 0.25, Use.GAP),
+    DIGITAL_CALLIPER("digitalCalliper", Unit.MM, 0.01, 0.25, Use.GAP),
     LASER_AND_RULER("laserAndRuler", Unit.MM, 0.5, 0.4, Use.BEAM),
     SLIP_PLATE("slipPlate", Unit.MM, 0.1, 0.3, Use.SLIP),
     DIGITAL_INCLINOMETER("digitalInclinometer", Unit.DEG, 0.05, 0.05, Use.LEVEL, Use.AXIS),

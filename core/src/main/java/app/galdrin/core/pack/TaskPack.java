@@ -123,7 +123,7 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
     private static BayFloor floor(JsonObject json, List<PackFault> faults) {
         Optional<JsonObject> floor = json.has(FLOOR) ? object(json, FLOOR, faults) : Optional.empty();
         if (floor.isEmpty()) {
-            return BayFloor.UNSURVEYED;
+            return BayFloor.LEVEL;
         }
         unknown(floor.get(), FLOOR + ".", Set.of(PITCH, ROLL, DOUBT), faults);
         double pitch = slope(floor.get(), PITCH, -STEEPEST, faults);

@@ -4,6 +4,7 @@ import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.CasterProtractor;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.KpiProtractor;
@@ -74,10 +75,11 @@ public final class AxisProcedures implements ProcedureList {
                 walk,
                 evaluations,
                 Guide.of(
-                        List.of("settledLoaded", "padClean", "capOff", "frameRead"),
-                        List.of("protractorProved", "padAgree", "frameBesideSpring"),
-                        8,
-                        5),
+                                List.of("settledLoaded", "padClean", "capOff", "frameRead"),
+                                List.of("protractorProved", "padAgree", "frameBesideSpring"),
+                                8,
+                                5)
+                        .assuming(Assumption.BEAM_AXLE),
                 (truth, s, hands) -> lay(truth, s, hands));
     }
 
@@ -147,10 +149,11 @@ public final class AxisProcedures implements ProcedureList {
                 walk,
                 evaluations,
                 Guide.of(
-                        List.of("settledLoaded", "padClean", "capOff", "crossRead"),
-                        List.of("protractorProved", "protractorSquare"),
-                        6,
-                        4),
+                                List.of("settledLoaded", "padClean", "capOff", "crossRead"),
+                                List.of("protractorProved", "protractorSquare"),
+                                6,
+                                4)
+                        .assuming(Assumption.BEAM_AXLE),
                 AxisProcedures::layAcross);
     }
 

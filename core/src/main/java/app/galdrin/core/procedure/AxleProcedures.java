@@ -25,6 +25,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
 /** Ways of telling how an axle stands in the vehicle, how true its wheels run and how they turn. */
 @AutoService(ProcedureList.class)
@@ -38,7 +39,11 @@ public final class AxleProcedures implements ProcedureList {
 
     @Override
     public List<Procedure> procedures() {
-        return List.of(setback(), runOut(), turnOut());
+        return List.of(
+                setback(),
+                runOut(),
+                turnOut("turnOut", "lockToLock", AxleProcedures::atLock, LOCK),
+                turnOut("turnOutAtTwenty", "innerToTwenty", AxleProcedures::atTwenty, TWENTY));
     }
 
     /** How far the fronts are from straight ahead, mm of wheelbase; our own working value. */
@@ -157,8 +162,14 @@ public final class AxleProcedures implements ProcedureList {
         return new SetUp("plate." + wheel.key(), Math.toRadians(0.3));
     }
 
-    /** Both plates at both locks: at a lock the wheel on that side is the inner one and turns more. */
-    private static Procedure turnOut() {
+    /**
+     * Both plates to both sides: the wheel on the side that is steered to is the inner one and turns more.
+     *
+     * @param step what is done to turn them
+     * @param at the turn-out to a side
+     * @param turned how far the inner wheel is turned in a simulation, rad
+     */
+    private static Procedure turnOut(String key, String step, Function<Side, FigureId> at, double turned) {
         List<Place> walk = new ArrayList<>();
         List<Evaluation> evaluations = new ArrayList<>();
         for (Side lock : Side.values()) {
@@ -172,27 +183,35 @@ public final class AxleProcedures implements ProcedureList {
             fields.put("outer", new AsLaid(new Read(out, 1), plateZero(outer)));
             fields.put("kingpinTrack", Data.FRONT_TRACK);
             fields.put("wheelbase", Data.WHEELBASE);
-            evaluations.add(Evaluation.of(SteerTurnOut.NAME, fields, Map.of("toeOutOnTurn", at(lock))));
+            evaluations.add(Evaluation.of(SteerTurnOut.NAME, fields, Map.of("toeOutOnTurn", at.apply(lock))));
         }
         return Procedure.of(
-                "turnOut",
+                key,
                 Family.STEERING,
                 walk,
                 evaluations,
                 Guide.of(
-                                List.of("settled", "onPlates", "brakeHeld", "lockToLock"),
+                                List.of("settled", "onPlates", "brakeHeld", step),
                                 List.of("platesFree", "platesZeroed", "locksEqual"),
                                 4,
                                 4)
                         .assuming(Assumption.WHEELS_HELD),
-                AxleProcedures::layLocks);
+                (truth, s, hands) -> layTurned(truth, at, turned, hands));
     }
 
     /** The turn-out at a lock. */
-    private static FigureId at(Side lock) {
+    private static FigureId atLock(Side lock) {
         At.Kind kind = lock == Side.LEFT ? At.Kind.LEFT_LOCK : At.Kind.RIGHT_LOCK;
         return new FigureId(Measurand.TURN_OUT, Where.FRONT, new At(kind, 0));
     }
+
+    /** The turn-out with the inner wheel turned by twenty degrees, at which most sheets give it. */
+    private static FigureId atTwenty(Side side) {
+        At.Kind kind = side == Side.LEFT ? At.Kind.STEERED_LEFT : At.Kind.STEERED_RIGHT;
+        return new FigureId(Measurand.TURN_OUT, Where.FRONT, new At(kind, 20));
+    }
+
+    private static final double TWENTY = Math.toRadians(20);
 
     private static Place turned(Wheel wheel, String reading) {
         return Place.angle(wheel.key() + "." + reading, wheel, reading, LEAST_LOCK, MOST_LOCK, Use.STEER);
@@ -201,7 +220,7 @@ public final class AxleProcedures implements ProcedureList {
     /** To which the inner wheel turns in a simulation, rad. */
     private static final double LOCK = Math.toRadians(36);
 
-    private static Simulation.Laying layLocks(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying layTurned(Truth truth, Function<Side, FigureId> at, double turned, Hands hands) {
         Map<Side, Double> zeros = new HashMap<>();
         for (Side side : Side.values()) {
             zeros.put(side, plateZero(Wheel.of(Axle.FRONT, side)).made(hands));
@@ -209,8 +228,8 @@ public final class AxleProcedures implements ProcedureList {
         Map<String, Double> places = new HashMap<>();
         for (Side lock : Side.values()) {
             Wheel inner = Wheel.of(Axle.FRONT, lock);
-            double in = LOCK + zeros.getOrDefault(lock, 0.0);
-            double out = LOCK - truth.of(at(lock)) + zeros.getOrDefault(lock.other(), 0.0);
+            double in = turned + zeros.getOrDefault(lock, 0.0);
+            double out = turned - truth.of(at.apply(lock)) + zeros.getOrDefault(lock.other(), 0.0);
             places.put(inner.key() + ".plateInner", Math.toDegrees(in));
             places.put(inner.opposite().key() + ".plateOuter", Math.toDegrees(out));
         }

@@ -1,21 +1,82 @@
 package app.galdrin.core.procedure;
 
-/**
- * The slope of a bay's floor as it was surveyed, in the frame of {@link app.galdrin.core.geometry.Floor}.
- *
- * @param bay its number, which names the source of doubt
- * @param pitch rad, −10° to 10°: the front of the bay is higher
- * @param roll rad, −10° to 10°: the left side is higher
- * @param standardUncertainty of each, rad, 0 or more
- */
-public record BayFloor(int bay, double pitch, double roll, double standardUncertainty) {
+import app.galdrin.core.Keyed;
 
-    /** A bay nobody has surveyed: taken as level and exact. */
-    public static final BayFloor UNSURVEYED = new BayFloor(0, 0, 0, 0);
+/**
+ * The slope of the floor in a bay, in the frame of {@link app.galdrin.core.geometry.Floor}.
+ *
+ * @param bay its number, which names the source of doubt; 0 where nobody names bays
+ * @param pitch rad, −10° to 10°: the front of the vehicle is higher; 0 where it is not known
+ * @param roll rad, −10° to 10°: the left side is higher; 0 where it is not known
+ * @param standardUncertainty of each, rad, 0 or more
+ * @param origin how it is known
+ */
+public record BayFloor(int bay, double pitch, double roll, double standardUncertainty, Origin origin) {
+
+    /** How a slope is known. */
+    public enum Origin {
+        /** From the survey of the bay, which is one and the same for everybody who measures there. */
+        SURVEYED,
+        /** From whoever measured there and read the slope with the rest. */
+        READ,
+        /** Nobody has said anything of it: it has to be read. */
+        NOT_KNOWN
+    }
+
+    /** A slope of the floor, as a line of a sheet and in the sources of a calculation. */
+    public enum Slope implements Keyed {
+        PITCH("floorPitch", "pitch"),
+        ROLL("floorRoll", "roll");
+
+        private final String key;
+        private final String source;
+
+        Slope(String key, String source) {
+            this.key = key;
+            this.source = source;
+        }
+
+        @Override
+        public String key() {
+            return key;
+        }
+    }
+
+    /** Level and exact, as it is said to be: where no slope matters, and in documents that say nothing of a floor. */
+    public static final BayFloor LEVEL = new BayFloor(0, 0, 0, 0);
+
+    /** As surveyed; {@code pitch}, {@code roll} and their doubt in rad. */
+    public BayFloor(int bay, double pitch, double roll, double standardUncertainty) {
+        this(bay, pitch, roll, standardUncertainty, Origin.SURVEYED);
+    }
+
+    /** The floor of a bay that nobody has surveyed. */
+    public static BayFloor unsurveyed(int bay) {
+        return new BayFloor(bay, 0, 0, 0, Origin.NOT_KNOWN);
+    }
+
+    /** The same bay, its slopes read where the vehicle stands; rad. */
+    public BayFloor read(double alongVehicle, double acrossVehicle, double doubt) {
+        return new BayFloor(bay, alongVehicle, acrossVehicle, doubt, Origin.READ);
+    }
+
+    public boolean isKnown() {
+        return origin != Origin.NOT_KNOWN;
+    }
+
+    /** rad. */
+    double of(Slope slope) {
+        return slope == Slope.PITCH ? pitch : roll;
+    }
+
+    /** The name of a slope as a source of doubt: a survey is shared by all who measure there, a reading is one's own. */
+    String source(Slope slope) {
+        return origin == Origin.READ ? "setUp.floorRead." + slope.source : "bay." + slope.source + "." + bay;
+    }
 
     /** The same bay, its slopes multiplied. */
     BayFloor sloped(double factor) {
-        return new BayFloor(bay, factor * pitch, factor * roll, standardUncertainty);
+        return new BayFloor(bay, factor * pitch, factor * roll, standardUncertainty, origin);
     }
 
     boolean level() {

@@ -13,6 +13,7 @@ import app.galdrin.core.measure.CamberOffset;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.Use;
+import app.galdrin.core.procedure.BayFloor.Slope;
 import app.galdrin.core.procedure.Source.AsLaid;
 import app.galdrin.core.procedure.Source.Fixed;
 import app.galdrin.core.procedure.Source.FromPlumb;
@@ -204,7 +205,7 @@ public final class CamberProcedures implements ProcedureList {
                             new AsLaid(new Mean(List.of(new Read(once, 1), new Read(turned, 1))), seated(wheel)),
                             Reference.GRAVITY,
                             "floorRoll",
-                            new Source.Bay(false));
+                            new Source.Bay(Slope.ROLL));
                 },
                 (truth, s, hands) -> shows(truth, s, hands, false, 0));
     }
@@ -244,7 +245,7 @@ public final class CamberProcedures implements ProcedureList {
                     .with(new Evaluation.Correction(
                             "camber",
                             "floor.roll." + wheel.side().key(),
-                            new Source.Bay(false),
+                            new Source.Bay(Slope.ROLL),
                             wheel.side().sign())));
         }
         return Procedure.of(

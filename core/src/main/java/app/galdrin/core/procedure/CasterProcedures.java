@@ -13,6 +13,7 @@ import app.galdrin.core.measure.CasterSweep;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.measure.SweepHand;
 import app.galdrin.core.measure.Use;
+import app.galdrin.core.procedure.BayFloor.Slope;
 import app.galdrin.core.procedure.Source.AsLaid;
 import app.galdrin.core.procedure.Source.Fixed;
 import app.galdrin.core.procedure.Source.FromPlumb;
@@ -26,7 +27,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.random.RandomGenerator;
 
 /** Ways of measuring caster, and KPI with it, by what camber does while a wheel is steered. */
@@ -197,8 +197,8 @@ public final class CasterProcedures implements ProcedureList {
                 fields.put("readings." + i + ".steer", positions.get(i).steer());
                 fields.put("readings." + i + ".camber", positions.get(i).camber());
             }
-            fields.put("floorPitch", new Source.Bay(true));
-            fields.put("floorRoll", new Source.Bay(false));
+            fields.put("floorPitch", new Source.Bay(Slope.PITCH));
+            fields.put("floorRoll", new Source.Bay(Slope.ROLL));
             fields.put("kpi", positions.size() > 2 ? new Source.Spare(sheetKpi(wheel)) : sheetKpi(wheel));
             FigureId caster = FigureId.of(Measurand.CASTER, wheel);
             List<HandFormula> formulas =
@@ -212,7 +212,7 @@ public final class CasterProcedures implements ProcedureList {
             fields.put("side", new Fixed(wheel.side().key()));
             fields.put("reading", reading);
             fields.put("reference", new Fixed(Reference.GRAVITY.key()));
-            fields.put("floorRoll", new Source.Bay(false));
+            fields.put("floorRoll", new Source.Bay(Slope.ROLL));
             return Evaluation.of(
                     CamberInclinometer.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel)));
         }
@@ -264,16 +264,16 @@ public final class CasterProcedures implements ProcedureList {
         return new Source.Datum(
                 kpi.key(),
                 FieldUnit.ANGLE,
-                s -> s.sheet()
-                        .limits(kpi)
-                        .map(Limits::target)
-                        .flatMap(t -> t.isPresent() ? Optional.of(Math.toDegrees(t.getAsDouble())) : Optional.empty()),
-                s -> s.sheet().limits(kpi).map(CasterProcedures::spread).orElse(0.0));
+                s -> s.sheet().preferred(kpi).stream().mapToObj(Math::toDegrees).findFirst(),
+                s -> s.sheet().limits(kpi).map(CasterProcedures::width).orElse(UNTOLERATED) / Math.sqrt(12));
     }
 
-    private static double spread(Limits limits) {
+    /** What a KPI printed without a tolerance may be off either way together, deg; our own working value. */
+    private static final double UNTOLERATED = 1;
+
+    private static double width(Limits limits) {
         return limits.min().isPresent() && limits.max().isPresent()
-                ? Math.toDegrees(limits.max().getAsDouble() - limits.min().getAsDouble()) / Math.sqrt(12)
+                ? Math.toDegrees(limits.max().getAsDouble() - limits.min().getAsDouble())
                 : 0;
     }
 }

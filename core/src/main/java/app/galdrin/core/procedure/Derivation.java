@@ -21,7 +21,7 @@ import java.util.concurrent.ConcurrentHashMap;
  * Figures that follow from other figures: sums and differences of both wheels, and the included angle camber + KPI. What both have
  * in common is added with its sign.
  */
-final class Derivation {
+public final class Derivation {
 
     private Derivation() {}
 
@@ -33,7 +33,7 @@ final class Derivation {
      * @param first factor of the first part, without unit
      * @param second factor of the second, without unit
      */
-    record Made(String formula, List<FigureId> parts, double first, double second) {
+    public record Made(String formula, List<FigureId> parts, double first, double second) {
         private Estimate of(Estimate one, Estimate other) {
             return (first == 1 ? one : one.times(first)).plus(other.times(second));
         }
@@ -42,13 +42,14 @@ final class Derivation {
             return figures.contains(parts.get(0)) || figures.contains(parts.get(1));
         }
 
-        double of(double one, double other) {
+        /** What it comes to of its two parts, in their unit. */
+        public double of(double one, double other) {
             return first * one + second * other;
         }
     }
 
     /** How a figure follows from others; empty where it is read by itself. */
-    static Optional<Made> of(FigureId figure) {
+    public static Optional<Made> of(FigureId figure) {
         Optional<Made> known = MADE.get(figure); // without the lock that computing takes
         return known == null ? MADE.computeIfAbsent(figure, Derivation::made) : known;
     }
@@ -80,8 +81,17 @@ final class Derivation {
             List.of(FigureId.of(Measurand.TOE, Wheel.REAR_LEFT), FigureId.of(Measurand.TOE, Wheel.REAR_RIGHT));
 
     /** What a figure is made of; empty where it is read by itself. */
-    static List<FigureId> parts(FigureId figure) {
+    public static List<FigureId> parts(FigureId figure) {
         return of(figure).map(Made::parts).orElse(List.of());
+    }
+
+    /** The figures that it all comes from in the end, each read by itself: its own alone where it is one of those. */
+    public static Set<FigureId> roots(FigureId figure) {
+        Set<FigureId> roots = new TreeSet<>();
+        for (FigureId part : parts(figure)) {
+            roots.addAll(roots(part));
+        }
+        return roots.isEmpty() ? Set.of(figure) : roots;
     }
 
     /** What can follow from sets of figures that procedures tell; there are as many as ways to leave evaluations out. */

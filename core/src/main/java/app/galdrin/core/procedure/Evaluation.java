@@ -11,6 +11,7 @@ import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +44,7 @@ public final class Evaluation {
     private final List<HandFormula> hand;
     private final List<Correction> corrections;
     private final List<Place> places;
+    private final Set<BayFloor.Slope> slopes;
 
     /** Looked up when it is first worked: kinds are found by registration, as the procedures are. */
     private volatile @Nullable Prepared prepared;
@@ -60,6 +62,7 @@ public final class Evaluation {
         this.notes = List.copyOf(notes);
         this.hand = List.copyOf(hand);
         this.corrections = List.copyOf(corrections);
+        this.slopes = slopes(fields, corrections);
         this.places = fields.values().stream()
                 .flatMap(s -> s.places().stream())
                 .distinct()
@@ -213,8 +216,23 @@ public final class Evaluation {
 
     /** Whether the slope of the bay's floor goes into it. */
     boolean takesFloor() {
-        return Stream.concat(fields.values().stream(), corrections.stream().map(Correction::given))
-                .anyMatch(Source.Bay.class::isInstance);
+        return !slopes.isEmpty();
+    }
+
+    /** The slopes of the bay's floor that go into it. */
+    Set<BayFloor.Slope> slopes() {
+        return slopes;
+    }
+
+    private static Set<BayFloor.Slope> slopes(Map<String, Source> fields, List<Correction> corrections) {
+        Set<BayFloor.Slope> slopes = EnumSet.noneOf(BayFloor.Slope.class);
+        Stream.concat(fields.values().stream(), corrections.stream().map(Correction::given))
+                .forEach(source -> {
+                    if (source instanceof Source.Bay bay) {
+                        slopes.add(bay.slope());
+                    }
+                });
+        return slopes;
     }
 
     /** What the taught working takes as known. */
@@ -237,11 +255,12 @@ public final class Evaluation {
      * @param readings mm or deg by place, with their signs
      * @param ofReading the name of a place's reading as a source of doubt
      * @param taught key of the working that the task teaches
-     * @return empty where a place has no reading, something is not chosen, the sheet lacks a datum, or the readings can't be worked
+     * @return empty where a place has no reading, something is not chosen, the slope of the floor is needed and not known, the sheet lacks a
+     *     datum, or the readings can't be worked
      */
     public Optional<Run> run(
             Map<String, Double> readings, Standing standing, Function<Place, String> ofReading, String taught) {
-        if (!hasAll(readings)) {
+        if (!hasAll(readings, standing)) {
             return Optional.empty();
         }
         Prepared of = prepared();
@@ -283,7 +302,7 @@ public final class Evaluation {
      * @return mm or rad by figure; empty where it can't be worked
      */
     Values values(Map<String, Double> readings, Standing standing, String taught) {
-        if (!hasAll(readings)) {
+        if (!hasAll(readings, standing)) {
             return Values.NONE;
         }
         Prepared of = prepared();
@@ -331,7 +350,10 @@ public final class Evaluation {
         static final Values NONE = new Values(Map.of(), Map.of(), Map.of());
     }
 
-    private boolean hasAll(Map<String, Double> readings) {
+    private boolean hasAll(Map<String, Double> readings, Standing standing) {
+        if (takesFloor() && !standing.floor().isKnown()) {
+            return false;
+        }
         for (Place place : places) {
             if (!readings.containsKey(place.id())) {
                 return false;

@@ -2,14 +2,19 @@ package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.HandFormula;
+import app.galdrin.core.measure.Use;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Step;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -142,6 +147,15 @@ public record Procedure(
                 simulation);
     }
 
+    /** Whether a vehicle has what it is laid on; a sheet that does not know its suspension rules nothing out. */
+    public boolean fits(SpecificationSheet sheet) {
+        return !guide.assumes().contains(Assumption.BEAM_AXLE)
+                || sheet.geometry()
+                        .frontSuspension()
+                        .filter(s -> s != Suspension.BEAM)
+                        .isEmpty();
+    }
+
     /** What its places are read with, by {@link Place#tool()}, in walking order. */
     public Map<String, CatalogueInstrument> instruments() {
         Map<String, CatalogueInstrument> by = new LinkedHashMap<>();
@@ -171,6 +185,25 @@ public record Procedure(
     private static boolean tellsPartOf(Evaluation evaluation, FigureId figure) {
         return evaluation.figures().containsValue(figure)
                 || Derivation.parts(figure).stream().anyMatch(part -> tellsPartOf(evaluation, part));
+    }
+
+    /** The slopes of the bay's floor that go into the working of these figures. */
+    public Set<BayFloor.Slope> slopes(Collection<FigureId> figures) {
+        Set<BayFloor.Slope> slopes = EnumSet.noneOf(BayFloor.Slope.class);
+        evaluations.stream()
+                .filter(e -> figures.stream().anyMatch(f -> tellsPartOf(e, f)))
+                .forEach(e -> slopes.addAll(e.slopes()));
+        return slopes;
+    }
+
+    /** Standard uncertainty of a slope of the floor read with its own level, rad; with the usual one where it has none. */
+    public double levelUncertainty() {
+        return walk.stream()
+                .filter(place -> place.use() == Use.LEVEL)
+                .map(Place::instrument)
+                .findFirst()
+                .orElse(Use.LEVEL.usual())
+                .standardUncertainty(CatalogueInstrument.Surface.RIM);
     }
 
     /** What is chosen before its places are read, each once. */

@@ -265,10 +265,10 @@ public sealed interface Source {
     }
 
     /** A slope of the bay's floor: along the vehicle, or across. */
-    record Bay(boolean pitch) implements Given {
+    record Bay(BayFloor.Slope slope) implements Given {
         @Override
         public String key() {
-            return pitch ? "floorPitch" : "floorRoll";
+            return slope.key();
         }
 
         @Override
@@ -278,8 +278,8 @@ public sealed interface Source {
 
         @Override
         public Optional<Double> known(Standing standing) {
-            return Optional.of(Math.toDegrees(
-                    pitch ? standing.floor().pitch() : standing.floor().roll()));
+            BayFloor floor = standing.floor();
+            return floor.isKnown() ? Optional.of(Math.toDegrees(floor.of(slope))) : Optional.empty();
         }
 
         @Override
@@ -289,7 +289,7 @@ public sealed interface Source {
                 Standing standing,
                 ObjDoubleConsumer<String> each) {
             BayFloor floor = standing.floor();
-            each.accept((pitch ? "bay.pitch." : "bay.roll.") + floor.bay(), floor.standardUncertainty());
+            each.accept(floor.source(slope), floor.standardUncertainty());
         }
     }
 

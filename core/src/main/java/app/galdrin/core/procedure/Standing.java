@@ -30,7 +30,7 @@ public record Standing(
     }
 
     /** In a bay with another floor. */
-    Standing on(BayFloor other) {
+    public Standing on(BayFloor other) {
         return new Standing(sheet, other, own, chosen);
     }
 

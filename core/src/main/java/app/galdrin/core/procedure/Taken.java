@@ -13,6 +13,9 @@ import org.jspecify.annotations.Nullable;
 /** What one run of an evaluation works with: readings on a vehicle where it stands, and what of their doubt goes into each figure. */
 final class Taken {
 
+    /** Of a move: less is binary rounding. */
+    private static final double LEAST_SLOPE = 1e-6;
+
     private final Prepared of;
     private final Map<String, Double> readings;
     private final Standing standing;
@@ -74,7 +77,7 @@ final class Taken {
                 ? Estimate.lazily(
                         known.estimate().value(),
                         () -> bySlopes(known.estimate().budget()))
-                : Estimate.lazily(told.unit().toCore(value), () -> byMoving(told));
+                : Estimate.lazily(told.unit().toCore(value), () -> byMoving(told, value));
     }
 
     /** Where the kind says what one unit of every field's doubt contributes. */
@@ -86,7 +89,7 @@ final class Taken {
     }
 
     /** Where the kind lists no uncertainty: every field is moved by its own doubt, both ways. */
-    private Budget byMoving(Prepared.Told told) {
+    private Budget byMoving(Prepared.Told told, double now) {
         double[] byField = new double[of.fields().size()];
         for (Prepared.Filled field : of.fields()) {
             double u = doubts().standardUncertainty(field.index());
@@ -95,11 +98,17 @@ final class Taken {
                 Optional<Double> up = moved(told, field, value + step);
                 Optional<Double> down = moved(told, field, value - step);
                 if (up.isPresent() && down.isPresent()) {
-                    byField[field.index()] = told.unit().toCore(up.get() - down.get()) / (2 * u);
+                    byField[field.index()] = told.unit().toCore(slope(down.get(), now, up.get())) / u;
                 }
             }
         }
         return doubts().through(byField);
+    }
+
+    /** Half of what the figure moves by, both ways together; no run-out at all grows as much either way, and is no less in doubt for that. */
+    private static double slope(double down, double now, double up) {
+        boolean growsAlike = Math.abs(up - down) < LEAST_SLOPE * Math.abs(up - now);
+        return growsAlike ? up - now : (up - down) / 2;
     }
 
     private Optional<Double> moved(Prepared.Told told, Prepared.Filled moved, double value) {

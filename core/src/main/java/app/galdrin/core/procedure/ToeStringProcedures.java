@@ -55,8 +55,10 @@ public final class ToeStringProcedures implements ProcedureList {
         Place spacingFront = spacing(battens ? "notches" : "stringSpacingFront", battens ? "notches" : SPACING, 4000)
                 .at(End.FRONT);
         Place spacingRear = spacing("stringSpacingRear", SPACING, 4000).at(End.REAR);
-        Place stations =
-                spacing("stationDistance", "stations", 12000).at(End.HUB).once();
+        // several metres along a vehicle are a tape's
+        Place stations = Place.length("stationDistance", Where.VEHICLE, "stations", 500, 12000, Use.SPAN)
+                .at(End.HUB)
+                .once();
         walk.addAll(wheels.get(Wheel.FRONT_LEFT));
         walk.addAll(wheels.get(Wheel.REAR_LEFT));
         if (!battens) {

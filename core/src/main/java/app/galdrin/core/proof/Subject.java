@@ -42,10 +42,11 @@ record Subject(Measure measure, Work work, Round round, Assignment assignment) {
     static final BayFloor FLOOR =
             new BayFloor(1, Math.toRadians(PITCH), Math.toRadians(ROLL), Math.toRadians(SURVEYED));
 
-    /** Every procedure in every unit, number of repeats and rule. */
+    /** Every procedure in every unit, number of repeats and rule; turn-out at an angle is worked as at the locks, which the sheet gives. */
     static List<Subject> all() {
         List<Subject> all = new ArrayList<>();
-        for (Procedure procedure : Procedures.all()) {
+        for (Procedure procedure :
+                Procedures.all().stream().filter(Subject::isGiven).toList()) {
             for (AnswerUnit unit : AnswerUnit.values()) {
                 for (int repeats : REPEATS) {
                     for (DecisionRule rule : DecisionRule.values()) {
@@ -55,6 +56,11 @@ record Subject(Measure measure, Work work, Round round, Assignment assignment) {
             }
         }
         return all;
+    }
+
+    private static boolean isGiven(Procedure procedure) {
+        return procedure.sees().stream()
+                .anyMatch(figure -> ProofVehicle.SHEET.limits(figure).isPresent());
     }
 
     static Subject of(Procedure procedure, AnswerUnit unit, int repeats, DecisionRule rule) {

@@ -3,7 +3,9 @@ package app.galdrin.core.quantity;
 import app.galdrin.core.quantity.QuantityText.Read;
 import app.galdrin.core.quantity.QuantityText.Reason;
 import app.galdrin.core.quantity.QuantityText.Rejected;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Reads one length or angle as people write it: {@code 12,5}, {@code 1 3/16"}, {@code 1-3/16 in}, {@code 5' 1/2"},
@@ -14,6 +16,21 @@ public final class QuantityParser {
 
     /** Greatest size of a quantity that is accepted, millimetres, degrees or turns. */
     public static final double LARGEST = 1e6;
+
+    private static final double FLATS_A_TURN = 6;
+
+    /** What is counted, by its words. */
+    private static final Map<String, Unit> COUNTED = Map.of(
+            "turn", Unit.TURNS,
+            "turns", Unit.TURNS,
+            "flat", Unit.FLATS,
+            "flats", Unit.FLATS,
+            "mark", Unit.CAM_MARKS,
+            "marks", Unit.CAM_MARKS,
+            "spline", Unit.SPLINES,
+            "splines", Unit.SPLINES);
+
+    private static final Set<Unit> NO_WORDS = Set.of(Unit.FT, Unit.ARCSEC, Unit.TIMES);
 
     private final Scanner scan;
     private final Quantity quantity;
@@ -71,12 +88,27 @@ public final class QuantityParser {
         if (unit.get().quantity() != quantity) {
             return new Rejected(Reason.WRONG_UNIT);
         }
-        return scan.atEnd() ? read(figure, unit.get()) : new Rejected(Reason.LEFT_OVER);
+        if (!scan.atEnd()) {
+            return new Rejected(Reason.LEFT_OVER);
+        }
+        return quantity == Quantity.COUNT ? counted(figure, unit.get()) : read(figure, unit.get());
+    }
+
+    /** What is counted is counted in the unit it was asked in; a flat of a hexagon is a sixth of a turn. */
+    private QuantityText counted(Figure figure, Unit unit) {
+        double each = unit == defaultUnit
+                ? 1
+                : unit == Unit.FLATS && defaultUnit == Unit.TURNS
+                        ? 1 / FLATS_A_TURN
+                        : unit == Unit.TURNS && defaultUnit == Unit.FLATS ? FLATS_A_TURN : 0;
+        return each == 0
+                ? new Rejected(Reason.WRONG_UNIT)
+                : new Read(figure.value() * each, unit, figure.step() * each);
     }
 
     /** The words of the grammar; feet and seconds of arc have signs only. */
     private static Optional<Unit> unitOfWord(String word) {
-        return Unit.ofKey(word).filter(u -> u != Unit.FT && u != Unit.ARCSEC && u != Unit.TIMES);
+        return Optional.ofNullable(COUNTED.get(word)).or(() -> Unit.ofKey(word).filter(u -> !NO_WORDS.contains(u)));
     }
 
     private QuantityText withSigns(Figure figure) {

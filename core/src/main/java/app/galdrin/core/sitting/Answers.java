@@ -1,9 +1,11 @@
 package app.galdrin.core.sitting;
 
+import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.task.Measure;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,8 +17,10 @@ import java.util.OptionalDouble;
  *
  * @param order what was ticked, in the order in which that was done; a line of which nobody knows is not among them
  * @param minutes how long the work took until it was handed in, extra time taken off; empty where nobody knows
+ * @param floor where it was read, if that is another bay than the assignment's
  */
-public record Answers(Map<LineKey, Written> standing, List<LineKey> order, OptionalDouble minutes) {
+public record Answers(
+        Map<LineKey, Written> standing, List<LineKey> order, OptionalDouble minutes, Optional<BayFloor> floor) {
 
     public Answers {
         standing = Map.copyOf(standing);
@@ -25,7 +29,7 @@ public record Answers(Map<LineKey, Written> standing, List<LineKey> order, Optio
 
     /** Of work whose time is not known, and done in no order that anyone asks for. */
     public Answers(Map<LineKey, Written> standing) {
-        this(standing, List.of(), OptionalDouble.empty());
+        this(standing, List.of(), OptionalDouble.empty(), Optional.empty());
     }
 
     /** The same, done in so many minutes. */
@@ -35,12 +39,17 @@ public record Answers(Map<LineKey, Written> standing, List<LineKey> order, Optio
 
     /** The same, done in so many minutes if that is known. */
     public Answers in(OptionalDouble taken) {
-        return new Answers(standing, order, taken);
+        return new Answers(standing, order, taken, floor);
     }
 
     /** The same, ticked in this order. */
     public Answers ordered(List<LineKey> done) {
-        return new Answers(standing, done, minutes);
+        return new Answers(standing, done, minutes, floor);
+    }
+
+    /** The same, read in a bay with this floor. */
+    public Answers on(BayFloor bay) {
+        return new Answers(standing, order, minutes, Optional.of(bay));
     }
 
     /** Whether one line was ticked before another; false where either is not known. */
@@ -59,6 +68,20 @@ public record Answers(Map<LineKey, Written> standing, List<LineKey> order, Optio
 
     public Optional<String> text(LineKey key) {
         return at(key).map(Written::text);
+    }
+
+    /**
+     * A slope of the floor as it was read, deg with its sign: for these readings, else for others of the sheet, since the vehicle stands
+     * where it stood.
+     */
+    public OptionalDouble slope(Measure measure, int round, BayFloor.Slope slope) {
+        var here = new LineKey(measure.id(), slope.key(), 0, round);
+        return at(here).or(() -> standing.keySet().stream()
+                        .filter(key -> key.line().equals(slope.key()))
+                        .min(Comparator.comparingInt(LineKey::round).thenComparing(LineKey::step))
+                        .map(standing::get))
+                .map(Written::value)
+                .orElse(OptionalDouble.empty());
     }
 
     /** What was chosen for the readings of a measuring step in a round: the option by the id of its choice. */

@@ -2,17 +2,19 @@ package app.galdrin.core.sitting;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Measurand.Form;
+import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
-import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
+import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.SlipSetting;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.TargetReading;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
@@ -20,14 +22,18 @@ import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
 import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.uncertainty.Scatter;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 
 /**
  * The figures that readings come to, by measuring step and state of the vehicle: round 0 as found, then after each adjustment. The
@@ -35,8 +41,13 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 public final class OwnFigures {
 
+    /** Nobody reads a scale finer than a fifth of its marks. */
+    private static final double FINEST_SHARE = 0.2;
+
     /** The source of doubt that a formula on paper adds by what it misses. */
     private static final String HAND_FORMULA = "handFormula";
+
+    public static final FigureId THRUST = FigureId.of(Measurand.THRUST, Axle.REAR);
 
     private final Assignment assignment;
     private final Answers answers;
@@ -56,9 +67,28 @@ public final class OwnFigures {
     /** A figure of every repeat that tells it, their mean, and what an honest sheet has for it. */
     private record Told(List<Estimate> each, Optional<Estimate> mean, OptionalDouble onPaper) {}
 
+    private final Function<List<Estimate>, Estimate> averaging;
+
     public OwnFigures(Assignment assignment, Answers answers) {
+        this(assignment, answers, Estimate::mean);
+    }
+
+    private OwnFigures(Assignment assignment, Answers answers, Function<List<Estimate>, Estimate> averaging) {
         this.assignment = assignment;
         this.answers = answers;
+        this.averaging = averaging;
+    }
+
+    /** Of a reference, whose repeats lie as far apart as it is in doubt. */
+    public static OwnFigures ofReference(Assignment assignment, Answers answers) {
+        return new OwnFigures(assignment, answers, Scatter::mean);
+    }
+
+    /** The figures of a step whose repeats lie farther apart than the procedure explains. */
+    public List<FigureId> scattered(Measure measure, int round) {
+        return measure.figures().stream()
+                .filter(figure -> !figure.ofBothWheels() && Scatter.isUnexplained(each(measure, round, figure)))
+                .toList();
     }
 
     /** The readings of a step in a round: mm or deg by place, a map a repeat. */
@@ -136,6 +166,8 @@ public final class OwnFigures {
         Standing standing = standing(measure, round);
         boolean chosen = procedure.choices().stream()
                 .allMatch(choice -> choice.in(standing).isPresent());
+        boolean floorKnown = standing.floor().isKnown()
+                || procedure.slopes(measure.figures()).isEmpty();
         List<Map<String, Double>> all = readings(measure, round);
         List<AskedBack> asked = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
@@ -145,7 +177,8 @@ public final class OwnFigures {
                     .filter(pair -> pair.alikeIn(read))
                     .forEach(pair ->
                             asked.add(new AskedBack(repeat, Optional.empty(), List.of(pair.first(), pair.second()))));
-            if (chosen) {
+            askedBack(measure, round, repeat, read).forEach(asked::add);
+            if (chosen && floorKnown) {
                 Worked one = worked(measure, round).get(i);
                 measure.figures().stream()
                         .filter(f -> !f.ofBothWheels() && !one.figures().containsKey(f))
@@ -153,6 +186,22 @@ public final class OwnFigures {
             }
         }
         return asked;
+    }
+
+    /** What is far finer than the instrument shows was read in another unit, or is a digit short; what stands for all repeats is asked once. */
+    private List<AskedBack> askedBack(Measure measure, int round, int repeat, Map<String, Double> read) {
+        return assignment.places(measure).stream()
+                .filter(place -> place.eachRepeat() || repeat == 1)
+                .filter(place -> isFinerThanShown(place, Math.abs(read.getOrDefault(place.id(), 0.0))))
+                .map(place -> new AskedBack(repeat, Optional.empty(), List.of(place)))
+                .toList();
+    }
+
+    /** {@code size} in mm or deg; nothing at all can be read on any scale. */
+    private static boolean isFinerThanShown(Place place, double size) {
+        double resolution = place.instrument().resolution();
+        double mark = place.amount().quantity() == Quantity.ANGLE ? Math.toDegrees(resolution) : resolution;
+        return size > 0 && size < FINEST_SHARE * mark;
     }
 
     private static Optional<AskedBack> impossible(
@@ -178,7 +227,31 @@ public final class OwnFigures {
         for (FigureId figure : assignment.takenFromBefore(measure)) {
             foundBefore(measure, round, figure).ifPresent(e -> found.put(figure, e));
         }
-        return assignment.standing().with(found).choosing(answers.chosen(measure, round, assignment.choices(measure)));
+        return assignment
+                .standing()
+                .on(floor(measure, round))
+                .with(found)
+                .choosing(answers.chosen(measure, round, assignment.choices(measure)));
+    }
+
+    /** The bay's as surveyed; else as it was read with the rest, and not known until then. */
+    private BayFloor floor(Measure measure, int round) {
+        BayFloor floor = answers.floor().orElse(assignment.floor());
+        if (floor.isKnown()) {
+            return floor;
+        }
+        double[] read = new double[BayFloor.Slope.values().length];
+        for (BayFloor.Slope slope : measure.procedure().slopes(measure.figures())) {
+            OptionalDouble degrees = answers.slope(measure, round, slope);
+            if (degrees.isEmpty()) {
+                return floor;
+            }
+            read[slope.ordinal()] = Math.toRadians(degrees.getAsDouble());
+        }
+        return floor.read(
+                read[BayFloor.Slope.PITCH.ordinal()],
+                read[BayFloor.Slope.ROLL.ordinal()],
+                measure.procedure().levelUncertainty());
     }
 
     /** The last that a step before this one came to: of the same round, else as found. */
@@ -218,7 +291,7 @@ public final class OwnFigures {
         return known;
     }
 
-    private static Told tell(List<Worked> repeats, FigureId figure) {
+    private Told tell(List<Worked> repeats, FigureId figure) {
         List<Estimate> each = new ArrayList<>(repeats.size());
         var onPaper = new DoubleSummaryStatistics();
         for (Worked repeat : repeats) {
@@ -230,7 +303,7 @@ public final class OwnFigures {
         }
         return new Told(
                 each,
-                each.isEmpty() ? Optional.empty() : Optional.of(Estimate.mean(each)),
+                each.isEmpty() ? Optional.empty() : Optional.of(averaging.apply(each)),
                 onPaper.getCount() == 0 ? OptionalDouble.empty() : OptionalDouble.of(onPaper.getAverage()));
     }
 
@@ -255,12 +328,54 @@ public final class OwnFigures {
         return assignment.workStep(figure, beforeStep).flatMap(work -> answers.at(LineKey.of(work.id(), figure.key())));
     }
 
-    /** The difference of his own two worked wheels, with the doubt of the readings; empty where he has not both. */
-    private Optional<Estimate> betweenHisWheels(FigureId difference, String beforeStep, Estimate solved) {
-        Axle axle = difference.axle().orElseThrow();
-        Optional<Estimate> left = goesBy(difference.part(Wheel.of(axle, Side.LEFT)), beforeStep);
-        Optional<Estimate> right = goesBy(difference.part(Wheel.of(axle, Side.RIGHT)), beforeStep);
-        return left.flatMap(l -> right.map(r -> new Estimate(l.value() - r.value(), solved.budget())));
+    /** What follows from his own worked figures, with the doubt of the readings; empty where he has not written all of them. */
+    private Optional<Estimate> followsFromHis(Derivation.Made made, String beforeStep, Estimate solved) {
+        Optional<Estimate> first = goesBy(made.parts().get(0), beforeStep);
+        Optional<Estimate> second = goesBy(made.parts().get(1), beforeStep);
+        return first.flatMap(one ->
+                second.map(other -> new Estimate(made.of(one.value(), other.value()), solved.budget())));
+    }
+
+    private boolean isAsked(FigureId figure, String beforeStep) {
+        return assignment.workStep(figure, beforeStep).isPresent()
+                || Derivation.parts(figure).stream().anyMatch(part -> isAsked(part, beforeStep));
+    }
+
+    /**
+     * A figure, rad or mm, as whoever is still writing an assessment may see it: worked by himself, or following from what he worked. One that is given is
+     * seen where it tells nothing of any figure that he is asked for.
+     */
+    public Optional<Estimate> ofHisOwn(FigureId figure, String beforeStep) {
+        if (isAsked(figure, beforeStep)) {
+            return goesBy(figure, beforeStep);
+        }
+        Set<FigureId> roots = Derivation.roots(figure);
+        boolean tells = assignment
+                .practical()
+                .of(Work.class)
+                .flatMap(work -> work.asked().stream())
+                .anyMatch(item -> !Collections.disjoint(roots, Derivation.roots(item.figure())));
+        return tells ? Optional.empty() : goesBy(figure, beforeStep);
+    }
+
+    /** The thrust that the front wheels are judged against before a step, rad; empty where they are not, or nobody has measured it. */
+    public Optional<Estimate> thrustLine(String beforeStep) {
+        return assignment.frontsToThrustLine() ? goesBy(THRUST, beforeStep) : Optional.empty();
+    }
+
+    /** A figure, rad or mm, counted from a thrust line, rad, if it is a front wheel's toe; else as it is. */
+    public static Estimate countedFrom(Optional<Estimate> thrust, FigureId figure, Estimate value) {
+        return isFrontToe(figure)
+                ? thrust.map(t -> value.plus(
+                                t.times(-figure.wheel().orElseThrow().side().sign())))
+                        .orElse(value)
+                : value;
+    }
+
+    /** Whether a figure is the toe of a front wheel, which a thrust line matters to. */
+    public static boolean isFrontToe(FigureId figure) {
+        return figure.measurand() == Measurand.TOE
+                && figure.wheel().filter(Wheel::front).isPresent();
     }
 
     /**
@@ -285,8 +400,8 @@ public final class OwnFigures {
             return solved;
         }
         if (item.isEmpty()) {
-            return figure.measurand().form() == Form.DIFFERENCE
-                    ? betweenHisWheels(figure, beforeStep, solved.get())
+            return isAsked(figure, beforeStep)
+                    ? followsFromHis(Derivation.of(figure).orElseThrow(), beforeStep, solved.get())
                     : solved;
         }
         OptionalDouble worked = written(figure, beforeStep).map(Written::value).orElse(OptionalDouble.empty());

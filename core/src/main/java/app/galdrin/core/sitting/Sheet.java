@@ -1,5 +1,7 @@
 package app.galdrin.core.sitting;
 
+import app.galdrin.core.Keyed;
+import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Line;
@@ -11,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
 /** The lines of a sheet and how far they are written. One is safely asked by many threads. */
 public final class Sheet {
@@ -43,7 +46,11 @@ public final class Sheet {
     }
 
     public List<Line> lines(Step step) {
-        return lines.computeIfAbsent(step.id(), id -> step.lines(assignment.sheet()));
+        return lines.computeIfAbsent(step.id(), id -> {
+            List<Line> slopes = step instanceof Measure measure ? measure.slopeLines(assignment.floor()) : List.of();
+            return Stream.concat(slopes.stream(), step.lines(assignment.sheet()).stream())
+                    .toList();
+        });
     }
 
     /** The numbers of the rounds a step is done in; 0 alone for one outside of rounds. */
@@ -110,13 +117,27 @@ public final class Sheet {
         return new Progress(done, of);
     }
 
+    /** Whether it is written, or needs no more to be. */
     public boolean isFilled(LineKey key, Answers answers) {
         return answers.at(key).isPresent()
+                || isSlopeReadElsewhere(key, answers)
                 || line(key)
                         .flatMap(Line::needless)
                         .filter(n -> answers.text(new LineKey(key.step(), n.line(), 0, key.round()))
                                 .filter(n.answer()::equals)
                                 .isPresent())
+                        .isPresent();
+    }
+
+    /** A slope of the floor is read once: whoever has read it for other readings of this sheet knows it. */
+    private boolean isSlopeReadElsewhere(LineKey key, Answers answers) {
+        return !assignment.floor().isKnown()
+                && Keyed.find(BayFloor.Slope.values(), key.line())
+                        .flatMap(slope -> assignment
+                                .practical()
+                                .measure(key.step())
+                                .filter(m ->
+                                        answers.slope(m, key.round(), slope).isPresent()))
                         .isPresent();
     }
 

@@ -7,7 +7,9 @@ public enum Adjustable implements Keyed {
     YES("yes"),
     NO("no"),
     /** Only with parts that are not on the vehicle as it comes. */
-    WITH_ADDED_PARTS("addedParts");
+    WITH_ADDED_PARTS("addedParts"),
+    /** The maker does not say, and nobody has looked: nothing is asked or marked of it. */
+    NOT_KNOWN("notKnown");
 
     private final String key;
 

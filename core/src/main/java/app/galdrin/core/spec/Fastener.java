@@ -64,4 +64,9 @@ public record Fastener(
     private static boolean unusual(OptionalDouble torque, double diameter) {
         return torque.isPresent() && !plausible(torque.getAsDouble(), diameter);
     }
+
+    /** Whether a part means this one; capitals do not count. */
+    public boolean isNamed(String other) {
+        return name.equalsIgnoreCase(other.strip());
+    }
 }

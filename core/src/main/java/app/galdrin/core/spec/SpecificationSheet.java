@@ -4,8 +4,10 @@ import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** One version of a vehicle's specification sheet. Never changed once a task uses it. */
 public record SpecificationSheet(
@@ -29,19 +31,28 @@ public record SpecificationSheet(
     }
 
     /**
-     * The limits of a figure; of a side difference they lie about what is intended. Those of the turn-out are of both locks; other steered or lifted
-     * positions have none here.
+     * The limits of a figure; of a side difference they lie about what is intended. Those of the turn-out are of both locks, or of the inner angle
+     * that the sheet names, to both sides; other steered or lifted positions have none here.
      */
     public Optional<Limits> limits(FigureId figure) {
-        if (!figure.at().equals(At.AHEAD) && figure.measurand() != Measurand.TURN_OUT) {
-            return Optional.empty();
-        }
         if (figure.measurand().form() == Measurand.Form.DIFFERENCE) {
             return line(figure.axle(), figure.measurand().base())
+                    .filter(line -> figure.at().equals(At.AHEAD))
                     .flatMap(SheetLine::sideDifference)
                     .map(SideDifference::limits);
         }
-        return line(figure.axle(), figure.measurand()).flatMap(SheetLine::limits);
+        return line(figure.axle(), figure.measurand())
+                .filter(line -> line.isGivenAt(figure.at()))
+                .flatMap(SheetLine::limits);
+    }
+
+    /** What a figure is to be set to, or is where nobody sets it, rad or mm: within its limits, or printed without any. */
+    public OptionalDouble preferred(FigureId figure) {
+        return limits(figure)
+                .map(Limits::target)
+                .orElseGet(() -> line(figure.axle(), figure.measurand())
+                        .map(SheetLine::preferredAlone)
+                        .orElse(OptionalDouble.empty()));
     }
 
     /** The unit and place in which a figure's limits are given; degrees to hundredths where the sheet has no line of it. */
@@ -52,21 +63,23 @@ public record SpecificationSheet(
                 .orElseGet(() -> SheetScale.usual(figure));
     }
 
-    /** Whether what an adjustment holds can be adjusted on this vehicle; a sheet that is silent about it says no. */
+    /** Whether what an adjustment holds can be adjusted on this vehicle; a sheet that is silent about it says no, and so it is of a screen. */
     public Adjustable adjustable(FigureId.Adjustment adjustment) {
+        if (adjustment.measurand().isScreen()) {
+            return Adjustable.NO;
+        }
         return lines.stream()
                 .filter(l -> l.axle().equals(adjustment.axle()) && l.measurand().base() == adjustment.measurand())
                 .map(SheetLine::adjustable)
                 .filter(a -> a != Adjustable.NO)
-                .findFirst()
+                .min(Comparator.naturalOrder()) // what is known of one line counts before what is not of another
                 .orElse(Adjustable.NO);
     }
 
     /** What is slackened to move a part and tightened after it; empty where the sheet does not say. */
     public Optional<Fastener> fastener(Adjuster adjuster) {
         return adjuster.fastener()
-                .flatMap(name ->
-                        fasteners.stream().filter(f -> f.name().equals(name)).findFirst());
+                .flatMap(name -> fasteners.stream().filter(f -> f.isNamed(name)).findFirst());
     }
 
     /** The parts that move figures of an adjustment, in the order of the sheet. */

@@ -1,6 +1,7 @@
 package app.galdrin.core.spec;
 
 import app.galdrin.core.geometry.Axle;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -12,6 +13,7 @@ import java.util.OptionalDouble;
  * @param doubleThread a sleeve with opposite threads, which moves two pitches a turn
  * @param armLength effective steering-arm length: atan(lead / armLength) is the toe of one turn; empty where nobody knows
  * @param steeringRatio steering-wheel angle over road-wheel angle; empty where nobody knows
+ * @param frontSuspension empty where nobody knows; likewise rear
  */
 public record VehicleGeometry(
         double wheelbase,
@@ -23,7 +25,9 @@ public record VehicleGeometry(
         OptionalDouble rodPitch,
         boolean doubleThread,
         OptionalDouble armLength,
-        OptionalDouble steeringRatio) {
+        OptionalDouble steeringRatio,
+        Optional<Suspension> frontSuspension,
+        Optional<Suspension> rearSuspension) {
 
     public VehicleGeometry {
         positive("wheelbase", wheelbase);
@@ -34,7 +38,7 @@ public record VehicleGeometry(
         steeringRatio.ifPresent(v -> positive("steeringRatio", v));
     }
 
-    /** The same wheels on both axles, and nothing unknown. */
+    /** The same wheels on both axles, and nothing unknown but the suspensions. */
     public VehicleGeometry(
             double wheelbase,
             double frontTrack,
@@ -55,7 +59,26 @@ public record VehicleGeometry(
                 OptionalDouble.of(rodPitch),
                 doubleThread,
                 OptionalDouble.of(armLength),
-                OptionalDouble.of(steeringRatio));
+                OptionalDouble.of(steeringRatio),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** The same on these suspensions. */
+    public VehicleGeometry on(Suspension frontAxle, Suspension rearAxle) {
+        return new VehicleGeometry(
+                wheelbase,
+                frontTrack,
+                rearTrack,
+                front,
+                rear,
+                linkage,
+                rodPitch,
+                doubleThread,
+                armLength,
+                steeringRatio,
+                Optional.of(frontAxle),
+                Optional.of(rearAxle));
     }
 
     private static void positive(String name, double value) {

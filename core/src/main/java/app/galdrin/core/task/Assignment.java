@@ -1,6 +1,8 @@
 package app.galdrin.core.task;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Place;
@@ -58,7 +60,7 @@ public final class Assignment {
     }
 
     public static Assignment of(Practical practical, SpecificationSheet sheet) {
-        return new Assignment(practical, sheet, BayFloor.UNSURVEYED);
+        return new Assignment(practical, sheet, BayFloor.LEVEL);
     }
 
     public Practical practical() {
@@ -81,6 +83,18 @@ public final class Assignment {
     private static <K, V> V once(Map<K, V> known, K of, Function<? super K, ? extends V> found) {
         V there = known.get(of);
         return there == null ? known.computeIfAbsent(of, found) : there;
+    }
+
+    /**
+     * Whether front wheels are judged against the thrust line: where the task says so, else where the rear wheels' toe can't be adjusted, since
+     * the vehicle then runs along it.
+     */
+    public boolean frontsToThrustLine() {
+        return practical
+                .frontsTo()
+                .map(datum -> datum == FrontDatum.THRUST_LINE)
+                .orElseGet(() -> adjusters(new FigureId.Adjustment(Measurand.TOE, Optional.of(Axle.REAR)))
+                        .isEmpty());
     }
 
     /** The places that a step of this practical reads. */

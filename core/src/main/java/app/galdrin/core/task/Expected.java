@@ -12,6 +12,7 @@ import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.uncertainty.NormalRange;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;

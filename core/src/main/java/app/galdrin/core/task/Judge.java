@@ -85,7 +85,9 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
         var verdicts = AnswerType.Choice.of("verdict", Verdict.values());
         figures.forEach(f -> lines.add(Line.of(f.key(), verdicts).about(f)));
         for (FigureId.Adjustment adjustment : Practical.adjustments(figures)) {
-            lines.add(Line.of(ADJUSTABLE + adjustment.key(), answers(sheet.adjustable(adjustment))));
+            if (sheet.adjustable(adjustment) != Adjustable.NOT_KNOWN) {
+                lines.add(Line.of(ADJUSTABLE + adjustment.key(), answers(sheet.adjustable(adjustment))));
+            }
         }
         return lines;
     }

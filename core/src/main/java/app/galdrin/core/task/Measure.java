@@ -1,7 +1,9 @@
 package app.galdrin.core.task;
 
 import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.geometry.Side;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Intermediate;
@@ -10,6 +12,8 @@ import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.WayTo;
+import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import java.util.EnumSet;
@@ -39,6 +43,9 @@ public record Measure(
     private static final int LONGEST_KEY = 40;
     private static final int MOST_FIGURES = 20;
 
+    /** More than any bay's floor falls, deg. */
+    private static final double STEEPEST = 5;
+
     public Measure {
         figures = List.copyOf(figures);
     }
@@ -60,7 +67,7 @@ public record Measure(
 
     /** What can be asked for on the way to a figure that is worked from these readings on a vehicle. */
     public List<Intermediate> onTheWay(FigureId figure, SpecificationSheet sheet) {
-        var standing = new Standing(sheet, BayFloor.UNSURVEYED);
+        var standing = new Standing(sheet, BayFloor.LEVEL);
         return WayTo.any(procedure, figure, standing, taught).intermediates();
     }
 
@@ -75,6 +82,21 @@ public record Measure(
                 procedure.choices().stream().map(c -> Line.of(c.id(), new AnswerType.Choice(c.id(), c.options())));
         return Stream.concat(chosen, procedure.places(figures).stream().map(Line::reading))
                 .toList();
+    }
+
+    /** The lines for slopes of the floor that its figures are worked with, where nobody has surveyed the bay; none where it is known. */
+    public List<Line> slopeLines(BayFloor floor) {
+        return floor.isKnown()
+                ? List.of()
+                : procedure.slopes(figures).stream().map(Measure::slopeLine).toList();
+    }
+
+    private static Line slopeLine(BayFloor.Slope slope) {
+        var size = new AnswerType.Amount(Quantity.ANGLE, Unit.DEG, 0, STEEPEST);
+        List<Sense> senses = slope == BayFloor.Slope.PITCH
+                ? List.of(Sense.FALLS_TO_REAR, Sense.FALLS_TO_FRONT)
+                : List.of(Sense.FALLS_LEFT, Sense.FALLS_RIGHT);
+        return Line.of(slope.key(), new AnswerType.SizeAndSense(size, senses, Side.LEFT));
     }
 
     @Override
@@ -102,6 +124,9 @@ public record Measure(
 
     @Override
     public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
+        if (!procedure.fits(sheet)) {
+            faults.add(at + ".procedure", TaskFault.Reason.DOES_NOT_FIT, procedure.key());
+        }
         Standing standing = Assignment.of(practical, sheet).standing();
         figures.stream()
                 .flatMap(f -> procedure.lacking(f, figures, standing).stream())

@@ -20,6 +20,7 @@ import java.util.stream.Stream;
  *
  * @param steps in the order of the work
  * @param minutes limit of time, if there is one
+ * @param frontsTo what front wheels are judged against; empty where that follows from the vehicle, {@link Assignment#frontsToThrustLine}
  */
 public record Practical(
         String title,
@@ -29,7 +30,8 @@ public record Practical(
         OutcomeSchool outcome,
         Optional<Integer> minutes,
         List<Step> steps,
-        Scheme scheme) {
+        Scheme scheme,
+        Optional<FrontDatum> frontsTo) {
 
     public static final int MOST_STEPS = 40;
     public static final int MOST_LINES = 60;
@@ -42,25 +44,43 @@ public record Practical(
         steps = List.copyOf(steps);
     }
 
+    /** What its front wheels are judged against follows from the vehicle. */
+    public Practical(
+            String title,
+            OrderSchool school,
+            DecisionRule rule,
+            Mode mode,
+            OutcomeSchool outcome,
+            Optional<Integer> minutes,
+            List<Step> steps,
+            Scheme scheme) {
+        this(title, school, rule, mode, outcome, minutes, steps, scheme, Optional.empty());
+    }
+
     public Practical titled(String other) {
-        return new Practical(other, school, rule, mode, outcome, minutes, steps, scheme);
+        return new Practical(other, school, rule, mode, outcome, minutes, steps, scheme, frontsTo);
     }
 
     public Practical with(DecisionRule other) {
-        return new Practical(title, school, other, mode, outcome, minutes, steps, scheme);
+        return new Practical(title, school, other, mode, outcome, minutes, steps, scheme, frontsTo);
     }
 
     public Practical with(Mode other) {
-        return new Practical(title, school, rule, other, outcome, minutes, steps, scheme);
+        return new Practical(title, school, rule, other, outcome, minutes, steps, scheme, frontsTo);
     }
 
     /** The same with other steps; its scheme is not theirs yet. */
     public Practical with(List<Step> others) {
-        return new Practical(title, school, rule, mode, outcome, minutes, others, scheme);
+        return new Practical(title, school, rule, mode, outcome, minutes, others, scheme, frontsTo);
     }
 
     public Practical with(Scheme other) {
-        return new Practical(title, school, rule, mode, outcome, minutes, steps, other);
+        return new Practical(title, school, rule, mode, outcome, minutes, steps, other, frontsTo);
+    }
+
+    /** The same, its front wheels judged against this; empty where that follows from the vehicle. */
+    public Practical with(Optional<FrontDatum> datum) {
+        return new Practical(title, school, rule, mode, outcome, minutes, steps, scheme, datum);
     }
 
     /** Every step, those within rounds behind their round. */
@@ -156,9 +176,13 @@ public record Practical(
                 .findFirst();
     }
 
-    /** What adjusts these figures, each once, in their order. */
+    /** What adjusts these figures, each once, in their order; what only screens is never adjusted by itself. */
     public static List<FigureId.Adjustment> adjustments(Collection<FigureId> figures) {
-        return figures.stream().map(FigureId::adjustment).distinct().toList();
+        return figures.stream()
+                .filter(f -> !f.measurand().isScreen())
+                .map(FigureId::adjustment)
+                .distinct()
+                .toList();
     }
 
     /**

@@ -45,11 +45,18 @@ public final class SchemeDefaults {
                 criteria.add(new Criterion(
                         new Criterion.Id(step.id(), aspect),
                         marks(aspect, later),
-                        aspect == Aspect.CRITICAL || aspect == Aspect.AS_LEFT,
+                        mustPass(aspect),
                         bands(step, aspect)));
             }
         }
         return criteria;
+    }
+
+    /** Who would make a vehicle worse that he is going to adjust is not competent, whatever his other marks. */
+    private boolean mustPass(Aspect aspect) {
+        return aspect == Aspect.CRITICAL
+                || aspect == Aspect.AS_LEFT
+                || aspect == Aspect.PLAN && practical.of(Round.class).findAny().isPresent();
     }
 
     /** A hundred for one measurement without a closing list; several measurements share what one has. */

@@ -35,7 +35,7 @@ public record Target(String from, Procedure procedure, List<FigureId> figures) {
 
     /** What there is to read on a vehicle, whatever was read; the values are those of one that stands as the sheet prefers. */
     public List<TargetReading> on(SpecificationSheet sheet) {
-        Standing standing = procedure.asUsual(new Standing(sheet, BayFloor.UNSURVEYED));
+        Standing standing = procedure.asUsual(new Standing(sheet, BayFloor.LEVEL));
         Map<String, Double> readings = procedure.readings(Expected.asTheSheetWants(sheet), standing);
         readings.keySet()
                 .retainAll(procedure.places(figures).stream().map(Place::id).toList());

@@ -35,6 +35,7 @@ public final class TaskDocument {
     public static final int LONGEST = 256 * 1024;
 
     private static final String FORMAT = "galdrin.task";
+    private static final String FRONTS_TO = "frontsTo";
     private static final Pattern ID = Pattern.compile("[a-z][a-zA-Z0-9]{0,39}");
     private static final JsonFactory JSON = new JsonFactory();
 
@@ -89,7 +90,8 @@ public final class TaskDocument {
                         "steps",
                         "marks",
                         "slipKeepsPercent",
-                        "grades"));
+                        "grades",
+                        FRONTS_TO));
         if (!FORMAT.equals(json.get("format"))) {
             faults.add("format", TaskFault.Reason.UNKNOWN, String.valueOf(json.get("format")));
         }
@@ -113,7 +115,10 @@ public final class TaskDocument {
                 outcome,
                 minutes == 0 ? Optional.empty() : Optional.of(minutes),
                 steps,
-                new Scheme(criteria, keeps, grades));
+                new Scheme(criteria, keeps, grades),
+                json.has(FRONTS_TO)
+                        ? Optional.of(faults.word(json, FRONTS_TO, FrontDatum.values(), FrontDatum.THRUST_LINE))
+                        : Optional.empty());
         List<TaskFault> all = new ArrayList<>(faults.found());
         if (all.isEmpty()) {
             all.addAll(practical.faults());
@@ -205,6 +210,7 @@ public final class TaskDocument {
             json.writeStringProperty("mode", practical.mode().key());
             json.writeStringProperty("outcome", practical.outcome().key());
             practical.minutes().ifPresent(minutes -> json.writeNumberProperty("minutes", minutes));
+            practical.frontsTo().ifPresent(datum -> json.writeStringProperty(FRONTS_TO, datum.key()));
             json.writeArrayPropertyStart("steps");
             for (Step step : practical.steps()) {
                 json.writeStartObject();

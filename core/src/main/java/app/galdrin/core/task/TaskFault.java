@@ -23,6 +23,8 @@ public record TaskFault(String at, Reason reason, String value, int limit) {
         TOO_MANY("tooMany"),
         TWICE("twice"),
         NOT_SEEN("notSeen"),
+        /** The vehicle has no axle that the procedure can be laid on. */
+        DOES_NOT_FIT("doesNotFit"),
         ONE_WHEEL_SQUARED("oneWheelSquared"),
         NOT_KNOWN("notKnown"),
         NOT_MEASURED("notMeasured"),

@@ -146,8 +146,8 @@ public final class Budget {
         return new Budget(parts, i -> other.apply(sources.apply(i)));
     }
 
-    /** The same budget with one source more; one of that name is added to. */
-    Budget with(String source, double part) {
+    /** The same budget with one source more; one of that name is added to; {@code part} is in the unit of the figure. */
+    public Budget with(String source, double part) {
         var all = new Parts(parts.length + 1);
         forEach(all::add);
         all.add(source, part);

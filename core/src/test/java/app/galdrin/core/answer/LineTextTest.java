@@ -32,6 +32,7 @@ class LineTextTest {
             case "worked" -> WORKED;
             case "tape" -> TAPE;
             case "turns" -> TURNS;
+            case "flats" -> new Amount(Quantity.COUNT, Unit.FLATS, 0, 60);
             case "camber" -> CAMBER;
             case "verdict" -> VERDICT;
             case "short" -> new AnswerType.ShortText(5);
@@ -49,6 +50,12 @@ class LineTextTest {
                 "worked|-0°24'|-0.4|0.0166667",
                 "worked|0.43|0.43|0.01",
                 "turns|1 1/4|1.25|0.25",
+                "turns|3 flats|0.5|0.1666667",
+                "turns|6 flats|1|0.1666667",
+                "turns|1 turn|1|1",
+                "turns|1/2 turns|0.5|0.5",
+                "flats|3 flats|3|1",
+                "flats|1 1/2 turns|9|3",
                 "camber|1.15, topIn|-1.15|0.01",
                 "camber|1,15, topOut|1.15|0.01",
                 "camber|0, topIn|0|1",
@@ -76,6 +83,8 @@ class LineTextTest {
                 "worked|31|TOO_GREAT",
                 "worked|-31|TOO_SMALL",
                 "worked|3 mm|WRONG_UNIT",
+                "turns|2 marks|WRONG_UNIT",
+                "turns|3 mm|WRONG_UNIT",
                 "camber|1.15|NO_SENSE",
                 "camber|-1.15, topIn|SIGN_AND_SENSE",
                 "camber|1.15, turnedIn|LEFT_OVER",

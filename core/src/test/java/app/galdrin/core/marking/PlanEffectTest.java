@@ -66,7 +66,7 @@ class PlanEffectTest {
         }
         return (Evidence.Effect)
                 new PlanEffect(figure, new Estimate(hundredths(now), hundredths(2)), limits, zone, planned, Map.of())
-                        .evidence(false);
+                        .evidence(false, java.util.Optional.empty());
     }
 
     /** The slots take 40 of the 48 away; 8 are left, 4 a rod, and he gave each rod all 8. */

@@ -101,6 +101,17 @@ class PlanMarkerTest {
         assertTrue(effect(twice, "totalToe.front").splitAssumed());
     }
 
+    /** The left rod was planned as the right one should be, and the right one is right. */
+    @Test
+    void leftAndRight_areTakenForOneAnotherOnBothSides_orNotAtAll() {
+        Bench oneSide = flawless();
+        rod(oneSide, "left", (-0.04 - 0.10) / TURN);
+        rod(oneSide, "right", (-0.04 - 0.10) / TURN);
+        assertEquals(1, effect(oneSide, "toe.front.right").credit());
+        assertTrue(effect(oneSide, "toe.front.left").credit() < 1);
+        assertEquals(Set.of(), named(oneSide, "toe.front.left"));
+    }
+
     /** The left slot has an effect in the data, the right one a way only. */
     @Test
     void wherePartsHaveNoEffectInTheData_theWayIsAll() {

@@ -16,6 +16,7 @@ import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Work;
@@ -71,6 +72,40 @@ class WorkingMarkerTest {
         assertFalse(working(bench, "totalToe.front").addedUp());
         bench.write("work/totalToe.front/0/0", "0.70");
         assertEquals(0, credit(bench, "totalToe.front"), "neither");
+    }
+
+    /** Both wheels are wrong, and the difference of the sides follows from them: it is not wrong a second time. */
+    @ParameterizedTest
+    @CsvSource({"1.40,1,true", "0.20,1,false", "0.90,0,false"})
+    void aDifference_isRight_asItFollowsFromHisOwnWheels(String wrote, double credit, boolean follows) {
+        Practical full = read().practical();
+        Practical asked = full.with(full.steps().stream()
+                .map(s -> s instanceof Work w
+                        ? new Work(
+                                w.id(),
+                                Stream.concat(
+                                                w.asked().stream(),
+                                                Stream.of(new Work.Item(
+                                                        figure("camberDifference.front"),
+                                                        "camber",
+                                                        AnswerUnit.DEGREES)))
+                                        .toList())
+                        : s)
+                .toList());
+        Bench bench = Bench.of(TaskStart.withDefaults(asked, Vehicles.van()), Vehicles.van())
+                .read(MarkerTest.FOUND)
+                .workRight()
+                .write("work/camber.front.left/0/0", "0.60")
+                .write("work/camber.front.right/0/0", "-0.80")
+                .write("work/camberDifference.front/0/0", wrote);
+        assertEquals(credit, credit(bench, "camberDifference.front"));
+        assertEquals(follows, working(bench, "camberDifference.front").addedUp());
+        if (follows) {
+            var judged = new OwnFigures(bench.assignment, bench.answers())
+                    .goesBy(figure("camberDifference.front"), "judge")
+                    .orElseThrow();
+            assertEquals(1.40, Math.toDegrees(judged.value()), 1e-9);
+        }
     }
 
     /** Hands that round each figure as they go, at whichever place, on a hundred and fifty vehicles. */

@@ -276,7 +276,7 @@ class ProceduresTest {
     void millimetres_areAnsweredOverWhatTheProcedureSpans(String key, Double baseline) {
         assertEquals(
                 Optional.ofNullable(baseline),
-                fresh(key).baseline().apply(new Standing(Vehicles.van(), BayFloor.UNSURVEYED)));
+                fresh(key).baseline().apply(new Standing(Vehicles.van(), BayFloor.LEVEL)));
     }
 
     /** Where instruments are laid on the van, whose front track is 1484 and wheelbase 2760. */

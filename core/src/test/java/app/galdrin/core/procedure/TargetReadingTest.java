@@ -30,7 +30,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** A figure turned back into what must be read. */
 class TargetReadingTest {
 
-    private static final Standing LEVEL = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
+    private static final Standing LEVEL = new Standing(Vehicles.van(), BayFloor.LEVEL);
     private static final Set<Measurand> MOVED = Set.of(
             Measurand.CASTER,
             Measurand.CAMBER,

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What places are read with, and what hands make of what stands there. */
 class ToolsTest {
 
-    private static final Standing LEVEL = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
+    private static final Standing LEVEL = new Standing(Vehicles.van(), BayFloor.LEVEL);
     private static final Procedure.Repeat ONCE = new Procedure.Repeat("m", 0, 1);
 
     @Test

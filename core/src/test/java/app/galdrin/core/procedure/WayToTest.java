@@ -48,7 +48,7 @@ class WayToTest {
         "turnOut,turnOut.front.leftLock,solved,",
     })
     void aPersonWritesDown_whatHeGoesOnFrom(String procedure, String of, String taught, @Nullable String expected) {
-        var standing = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
+        var standing = new Standing(Vehicles.van(), BayFloor.LEVEL);
         List<Intermediate> found =
                 WayTo.any(fresh(procedure), figure(of), standing, taught).intermediates();
         assertEquals(
@@ -92,7 +92,7 @@ class WayToTest {
     @Test
     void whatIsWritten_isGoneOnFrom() {
         Procedure plates = fresh("plates");
-        var standing = plates.asUsual(new Standing(Vehicles.van(), BayFloor.UNSURVEYED));
+        var standing = plates.asUsual(new Standing(Vehicles.van(), BayFloor.LEVEL));
         Truth four = new Truth(Map.of(figure("toe.front.left"), Math.toRadians(0.4)));
         Worked worked = plates.work(plates.readings(four, standing), standing, ONCE, "solved");
         FigureId total = figure("totalToe.front");
@@ -115,7 +115,7 @@ class WayToTest {
     @Test
     void aStepBehind_followsFromTheStepBeforeIt() {
         Procedure flags = fresh("flags");
-        var standing = flags.asUsual(new Standing(Vehicles.van(), BayFloor.UNSURVEYED));
+        var standing = flags.asUsual(new Standing(Vehicles.van(), BayFloor.LEVEL));
         Truth truth = new Truth(Map.of(figure("toe.front.left"), 0.01, figure("toe.front.right"), 0.004));
         Worked worked = flags.work(flags.readings(truth, standing), standing, ONCE, "solved");
         var way = new WayTo(flags, figure("toe.front.left"), List.of(worked), "solved");

@@ -39,7 +39,7 @@ class WorkedByHandTest {
         FigureId left = figure("caster.front.left");
         FigureId right = figure("caster.front.right");
         FigureId difference = figure("casterDifference.front");
-        var standing = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
+        var standing = new Standing(Vehicles.van(), BayFloor.LEVEL);
         Worked worked = fresh("sweep").work(readings, standing, ONCE, "factor");
         double byHand = worked.honest(left).orElseThrow() - worked.honest(right).orElseThrow();
         assertEquals(byHand, worked.honest(difference).orElseThrow(), 1e-12);
@@ -62,7 +62,7 @@ class WorkedByHandTest {
     @Test
     void theSkewOfTheStrings_isNoted_andASumIsTheLastStep() {
         Procedure strings = fresh("strings");
-        var standing = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
+        var standing = new Standing(Vehicles.van(), BayFloor.LEVEL);
         Map<String, Double> readings =
                 strings.readings(Vehicles.truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing);
         readings.merge("stringSpacingFront", 20.0, Double::sum);
@@ -88,7 +88,7 @@ class WorkedByHandTest {
     private static Worked sweep(double out, double camberOut, double in, double camberIn, String taught) {
         Map<String, Double> readings = new TreeMap<>(
                 Map.of("fl.out.steer", out, "fl.out.camber", camberOut, "fl.in.steer", in, "fl.in.camber", camberIn));
-        return Procedures.of("sweep").work(readings, new Standing(Vehicles.van(), BayFloor.UNSURVEYED), ONCE, taught);
+        return Procedures.of("sweep").work(readings, new Standing(Vehicles.van(), BayFloor.LEVEL), ONCE, taught);
     }
 
     /** From plates at 20 and 19 the shortcut is not what is solved: the honest sheet has what the trade works on paper. */
@@ -158,7 +158,7 @@ class WorkedByHandTest {
     void theZeroOfAGauge_leansBothWheels_andTheDifferenceDoubly() {
         Map<String, Double> readings = Map.of("fl.gauge", -0.5, "fr.gauge", -0.5);
         Worked worked = Procedures.of("inclinometerZeroed")
-                .work(readings, new Standing(Vehicles.van(), BayFloor.UNSURVEYED), ONCE, HandFormula.SOLVED);
+                .work(readings, new Standing(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
         double u = worked.figures()
                 .get(figure("camber.front.left"))
                 .budget()
@@ -187,7 +187,7 @@ class WorkedByHandTest {
     void theFloorBesideTheWheel_isTakenOffBySide() {
         Map<String, Double> readings = Map.of("fl.gauge", -1.0, "fl.floor", 0.35, "fr.gauge", -1.0, "fr.floor", 0.35);
         Worked worked = Procedures.of("inclinometer")
-                .work(readings, new Standing(Vehicles.van(), BayFloor.UNSURVEYED), ONCE, HandFormula.SOLVED);
+                .work(readings, new Standing(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
         assertEquals(
                 -0.65, Math.toDegrees(worked.honest(figure("camber.front.left")).orElseThrow()), 1e-4);
         assertEquals(
@@ -249,8 +249,7 @@ class WorkedByHandTest {
                 40.0,
                 "wheels.fr.rearGap",
                 40.5);
-        Worked worked =
-                string.work(readings, new Standing(Vehicles.van(), BayFloor.UNSURVEYED), ONCE, HandFormula.SOLVED);
+        Worked worked = string.work(readings, new Standing(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
         assertEquals(
                 2,
                 string.stepsTo(figure("toe.front.left"), worked, HandFormula.SOLVED)
@@ -280,7 +279,7 @@ class WorkedByHandTest {
                         "reference", new Source.Fixed("floor")),
                 Map.of("camber", camber));
         assertEquals(Set.of(one, turned), Set.copyOf(evaluation.places()));
-        var standing = new Standing(Vehicles.van(), BayFloor.UNSURVEYED);
+        var standing = new Standing(Vehicles.van(), BayFloor.LEVEL);
         var run = evaluation
                 .run(Map.of("one", 0.7, "turned", 0.3), standing, place -> "read " + place.id(), HandFormula.SOLVED)
                 .orElseThrow();

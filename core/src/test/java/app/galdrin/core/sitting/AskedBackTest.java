@@ -77,8 +77,8 @@ class AskedBackTest {
         for (String lock : List.of("leftLock", "rightLock")) {
             state.put(figure("turnOut.front." + lock), 0.04);
         }
-        var assignment = procedure.asUsual(new app.galdrin.core.procedure.Standing(
-                Vehicles.van(), app.galdrin.core.procedure.BayFloor.UNSURVEYED));
+        var assignment = procedure.asUsual(
+                new app.galdrin.core.procedure.Standing(Vehicles.van(), app.galdrin.core.procedure.BayFloor.LEVEL));
         Map<String, Double> readings = procedure
                 .lay(new Truth(state), assignment, 1, new SplittableRandom(3))
                 .read();

@@ -19,6 +19,7 @@ import app.galdrin.core.task.TaskFault.Reason;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -419,7 +420,9 @@ class TaskDocumentTest {
         assertEquals(20, marks.get("work.working"));
         assertTrue(scheme.criteria().stream()
                 .filter(Criterion::mustPass)
-                .allMatch(c -> c.id().aspect() == Aspect.CRITICAL || c.id().aspect() == Aspect.AS_LEFT));
+                .allMatch(c ->
+                        Set.of(Aspect.CRITICAL, Aspect.PLAN, Aspect.AS_LEFT).contains(c.id().aspect())));
+        assertTrue(scheme.criteria().stream().anyMatch(c -> c.mustPass() && c.id().aspect() == Aspect.PLAN));
         Criterion reading =
                 scheme.criterion(new Criterion.Id("camber", Aspect.READING)).orElseThrow();
         double u = Expected.asAsked(

@@ -20,6 +20,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
@@ -234,5 +235,17 @@ class DoubtTest {
                                                 given.kind().contract().result(), path))
                                         .carriesDoubt(),
                                 path)));
+    }
+
+    /** Two repeats of u 0.1 each explain a range of 0.28; what lies farther apart is in doubt by itself. */
+    @ParameterizedTest
+    @CsvSource({"1.0,1.2,false,0.0707", "1.0,1.27,false,0.0707", "1.0,2.0,true,0.5"})
+    void repeatsThatScatterMoreThanExplained_widenTheirMean(
+            double one, double other, boolean unexplained, double doubt) {
+        var repeats = List.of(
+                new Estimate(one, Budget.NONE.with("a/1", 0.1)), new Estimate(other, Budget.NONE.with("a/2", 0.1)));
+        assertEquals(unexplained, Scatter.isUnexplained(repeats));
+        assertEquals(doubt, Scatter.mean(repeats).standardUncertainty(), 1e-4);
+        assertEquals((one + other) / 2, Scatter.mean(repeats).value(), 1e-12);
     }
 }

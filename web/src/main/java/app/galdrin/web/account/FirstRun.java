@@ -48,8 +48,14 @@ public class FirstRun {
     private static boolean isCode(@Nullable String code, String typed) {
         return code != null
                 && MessageDigest.isEqual(
-                        code.getBytes(StandardCharsets.UTF_8),
-                        typed.strip().toLowerCase(Locale.ROOT).getBytes(StandardCharsets.UTF_8));
+                        code.getBytes(StandardCharsets.UTF_8), grouped(typed).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** As it is printed, however somebody has typed it: with hyphens, without, or with blanks for them. */
+    private static String grouped(String typed) {
+        return typed.toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]", "")
+                .replaceAll("(?<=\\G.{" + Office.GROUP + "})(?=.)", "-");
     }
 
     /** The college and its first instructor, both or neither; empty where somebody was quicker. */

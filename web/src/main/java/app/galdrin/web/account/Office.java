@@ -29,7 +29,7 @@ public class Office {
 
     private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
     private static final int GROUPS = 3;
-    private static final int GROUP = 4;
+    static final int GROUP = 4;
 
     private final PersonMapper mapper;
     private final PasswordEncoder passwords;
@@ -58,9 +58,13 @@ public class Office {
 
     /** A new person, and the one-time password to hand to him. */
     public String add(SignedIn me, Role role, String displayName, String signIn) {
+        return add(me, Ids.next(), role, displayName, signIn);
+    }
+
+    /** The same under an id. */
+    String add(SignedIn me, UUID id, Role role, String displayName, String signIn) {
         String password = oneTime();
         String hash = passwords.encode(password); // before the transaction: it may have to wait
-        UUID id = Ids.next();
         decide(me, "added " + role, id, () -> {
             if (!decidesOn(me).contains(role)) {
                 throw new NotThere("role", role, me);
@@ -87,6 +91,14 @@ public class Office {
         decide(me, active ? "activated" : "deactivated", personId, () -> {
             concerned(me, personId);
             mapper.activate(me.centreId(), personId, active);
+        });
+    }
+
+    /** Puts a name right; whoever is signed in stays so. */
+    public void rename(SignedIn me, UUID personId, String displayName) {
+        decide(me, "renamed", personId, () -> {
+            concerned(me, personId);
+            mapper.rename(me.centreId(), personId, displayName);
         });
     }
 

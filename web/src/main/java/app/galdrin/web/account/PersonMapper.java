@@ -3,6 +3,7 @@ package app.galdrin.web.account;
 import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.jspecify.annotations.Nullable;
@@ -77,6 +78,17 @@ interface PersonMapper {
             @Nullable String hash,
             boolean oneTime,
             @Nullable Integer hours);
+
+    int rename(UUID centreId, UUID personId, String displayName);
+
+    List<Classes.Row> classRows(UUID centreId, int most);
+
+    void renameClass(UUID centreId, UUID classId, String name);
+
+    void removeMember(UUID centreId, UUID classId, UUID personId);
+
+    /** An apprentice who is let in, of this very name; capitals do not count, and of several the first who was made. */
+    Optional<UUID> apprenticeNamed(UUID centreId, String name);
 
     void insertClass(UUID id, UUID centreId, String name);
 

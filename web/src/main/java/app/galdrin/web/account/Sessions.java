@@ -170,6 +170,14 @@ public class Sessions {
         endWhere(me, ticket -> !ticket.id().equals(here));
     }
 
+    /** Ends those by which a person had joined an opening. */
+    public void endJoined(UUID personId, UUID openingId) {
+        rows.findByPrincipalName(personId.toString())
+                .forEach((id, session) -> ticketOf(session)
+                        .filter(ticket -> openingId.equals(ticket.limitedTo()))
+                        .ifPresent(ticket -> rows.deleteById(id)));
+    }
+
     private void endWhere(SignedIn me, Predicate<Ticket> which) {
         of(me).forEach((id, session) -> ticketOf(session).filter(which).ifPresent(ticket -> rows.deleteById(id)));
     }

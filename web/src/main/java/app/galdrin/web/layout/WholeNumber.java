@@ -7,10 +7,10 @@ public final class WholeNumber {
 
     private WholeNumber() {}
 
-    /** The number, if it is one from {@code least} to {@code most}, both 0 or more and below a thousand. */
+    /** The number, if it is one from {@code least} to {@code most}, both 0 or more and below a thousand million. */
     public static OptionalInt read(String typed, int least, int most) {
         String text = typed.strip();
-        if (!text.matches("[0-9]{1,3}")) {
+        if (!text.matches("[0-9]{1,9}")) {
             return OptionalInt.empty();
         }
         int number = Integer.parseInt(text);

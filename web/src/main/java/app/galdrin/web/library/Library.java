@@ -3,6 +3,7 @@ package app.galdrin.web.library;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
@@ -93,7 +94,18 @@ public class Library {
     private Optional<UUID> addSheet(
             UUID centreId, UUID vehicleId, int version, SpecificationSheet sheet, @Nullable UUID by, String reason) {
         UUID id = Ids.next();
-        if (mapper.insertSheet(id, centreId, vehicleId, version, sheet.geometry(), by, reason) == 0) {
+        VehicleGeometry g = sheet.geometry();
+        int written = mapper.insertSheet(
+                id,
+                centreId,
+                vehicleId,
+                version,
+                g,
+                by,
+                reason,
+                g.frontSuspension().orElse(null),
+                g.rearSuspension().orElse(null));
+        if (written == 0) {
             return Optional.empty();
         }
         mapper.insertWheels(centreId, id, sheet.geometry());

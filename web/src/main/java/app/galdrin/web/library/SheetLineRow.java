@@ -10,13 +10,16 @@ import app.galdrin.core.spec.SideDifference;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A line of a sheet, deg or mm.
  *
+ * @param innerAngle whole degrees; null where the figure is given straight ahead or at the locks
  * @param typed its cells as they were written, as a JSON object
  */
 record SheetLineRow(
@@ -29,6 +32,7 @@ record SheetLineRow(
         OptionalDouble sideDifference,
         double intendedDifference,
         Adjustable adjustable,
+        @Nullable Integer innerAngle,
         String typed) {
 
     private static final JsonMapper JSON = JsonMapper.shared();
@@ -49,6 +53,8 @@ record SheetLineRow(
                 limits,
                 difference,
                 adjustable,
+                innerAngle == null ? OptionalInt.empty() : OptionalInt.of(innerAngle),
+                limits.isPresent() ? OptionalDouble.empty() : core(preferred),
                 JSON.readValue(typed, CELLS));
     }
 
@@ -65,11 +71,14 @@ record SheetLineRow(
                 line.axle().map(Axle::key).orElse(""),
                 measurand,
                 printed(limits.map(Limits::min), measurand),
-                printed(limits.map(Limits::preferred), measurand),
+                printed(Optional.of(limits.map(Limits::preferred).orElse(line.preferredAlone())), measurand),
                 printed(limits.map(Limits::max), measurand),
                 printed(difference.map(d -> OptionalDouble.of(d.most())), measurand),
                 difference.map(d -> Printed.of(d.intended(), measurand)).orElse(0.0),
                 line.adjustable(),
+                line.innerAngle().isPresent()
+                        ? Integer.valueOf(line.innerAngle().getAsInt())
+                        : null,
                 JSON.writeValueAsString(line.typed()));
     }
 

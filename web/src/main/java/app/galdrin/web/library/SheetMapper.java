@@ -1,5 +1,6 @@
 package app.galdrin.web.library;
 
+import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
 import java.util.List;
@@ -40,7 +41,9 @@ interface SheetMapper {
             int version,
             @Param("g") VehicleGeometry geometry,
             @Nullable UUID by,
-            String reason);
+            String reason,
+            @Nullable Suspension front,
+            @Nullable Suspension rear);
 
     void insertWheels(UUID centreId, UUID sheetId, @Param("g") VehicleGeometry geometry);
 

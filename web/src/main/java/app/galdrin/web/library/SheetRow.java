@@ -5,6 +5,7 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.spec.WheelSize;
@@ -38,6 +39,8 @@ record SheetRow(
         boolean doubleThread,
         OptionalDouble armLength,
         OptionalDouble steeringRatio,
+        @Nullable Suspension frontSuspension,
+        @Nullable Suspension rearSuspension,
         Instant createdAt,
         @Nullable String writtenBy,
         String reason) {
@@ -89,7 +92,9 @@ record SheetRow(
                 rodPitch,
                 doubleThread,
                 armLength,
-                steeringRatio);
+                steeringRatio,
+                Optional.ofNullable(frontSuspension),
+                Optional.ofNullable(rearSuspension));
         return new SheetVersion(
                 id,
                 vehicleId,

@@ -2,6 +2,7 @@ package app.galdrin.web.marking;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.procedure.Intermediate;
@@ -175,6 +176,18 @@ public class EvidenceWords {
                             e.limit(),
                             Math.round(e.limit() + e.band().none())));
         }
+        if (evidence instanceof Evidence.NotAdjustable e) {
+            return Told.of(
+                            words.name(e.figure()),
+                            e.credit() == 1,
+                            say(
+                                    "evidence.notAdjustable."
+                                            + (e.credit() == 1 ? "reported" : e.found() ? "found" : "missed"),
+                                    words.figure(e.reference().value(), e.figure()),
+                                    say("zone." + e.zone().key())))
+                    .with(ToleranceRule.of(
+                            e.figure(), e.reference().value(), e.reference().doubt(), e.limits(), e.zone()));
+        }
         return asLeft((Evidence.AsLeft) evidence);
     }
 
@@ -242,7 +255,9 @@ public class EvidenceWords {
     }
 
     private Told working(Evidence.Working e) {
-        String how = e.addedUp() ? "addedUp" : e.right() ? "right" : e.near() ? near(e) : onTheWay(e);
+        boolean sum = e.figure().measurand().form() == Measurand.Form.SUM;
+        String how =
+                e.addedUp() ? (sum ? "addedUp" : "follows") : e.right() ? "right" : e.near() ? near(e) : onTheWay(e);
         AnswerUnit unit = e.unit();
         List<String> lines = new ArrayList<>();
         lines.add(say("evidence.working." + how, words.answer(e.written(), unit), words.answer(e.honest(), unit)));
@@ -341,6 +356,7 @@ public class EvidenceWords {
                     "evidence.verdict.right",
                     e.right().stream().map(this::verdict).collect(Collectors.joining(" " + say("or") + " "))));
         }
+        e.line().ifPresent(line -> lines.add(plans.thrustLine(line)));
         if (e.possible() && !e.slips().isEmpty()) {
             lines.add(say("slip.possible.one", slips.names(e.slips())));
         }
@@ -366,7 +382,8 @@ public class EvidenceWords {
                                 say("zone." + e.zone().key())))
                 .with(ToleranceRule.of(
                         e.figure(), e.reference().value(), e.reference().doubt(), e.limits(), e.zone()));
-        return e.aimed() ? told.also(say("evidence.asLeft.aimed." + (e.accepted() ? "met" : "missed"))) : told;
+        Told counted = e.line().map(line -> told.also(plans.thrustLine(line))).orElse(told);
+        return e.aimed() ? counted.also(say("evidence.asLeft.aimed." + (e.accepted() ? "met" : "missed"))) : counted;
     }
 
     private String say(String key, Object... args) {

@@ -18,6 +18,9 @@ import org.springframework.stereotype.Component;
 @Component
 final class PlanWords {
 
+    /** An angle that shows as none, rad. */
+    private static final double STRAIGHT = Math.toRadians(0.005);
+
     private final Words words;
     private final StepWords steps;
     private final SlipWords slips;
@@ -36,10 +39,23 @@ final class PlanWords {
                 words.figure(e.own().value(), e.figure()),
                 words.figure(e.after(), e.figure())));
         e.limits().target().ifPresent(t -> lines.add(say("evidence.effect.preferred", words.figure(t, e.figure()))));
+        e.line().ifPresent(line -> lines.add(thrustLine(line)));
         if (e.splitAssumed()) {
             lines.add(say("evidence.move.split"));
         }
         return Told.of(words.name(e.figure()), e.credit() == 1, lines).slipped(slips.all(e.slips(), e.figure()));
+    }
+
+    /** What a front wheel is counted from, and how the steering wheel sits then. */
+    String thrustLine(Evidence.ThrustLine line) {
+        String counted = say("evidence.thrustLine." + way(line.thrust()), words.angleSize(line.thrust()));
+        return line.steeringWheel()
+                .map(wheel -> counted + " " + say("evidence.steeringWheel." + way(wheel), words.angleSize(wheel)))
+                .orElse(counted);
+    }
+
+    private static String way(double angle) {
+        return Math.abs(angle) < STRAIGHT ? "straight" : angle > 0 ? "right" : "left";
     }
 
     private String moves(Evidence.Effect e) {

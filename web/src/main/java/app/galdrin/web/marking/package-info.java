@@ -1,5 +1,5 @@
 /**
- * The marking desk and the feedback. Uses sitting, task, sketch.
+ * The marking desk and the feedback. Uses sitting, task, sketch, and moderation, whose decisions stand on the evidence.
  */
 @NullMarked
 package app.galdrin.web.marking;

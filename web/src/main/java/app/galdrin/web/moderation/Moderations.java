@@ -23,6 +23,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -152,6 +153,15 @@ public class Moderations {
 
     public List<Sampled> sheets(Moderation moderation) {
         return mapper.sheets(moderation.centreId(), moderation.id(), MOST);
+    }
+
+    /** The sheet to decide on after this one: the next in the order of the sample, from its end on its first; empty where all are decided. */
+    public Optional<Sampled> next(Moderation moderation, UUID after) {
+        List<Sampled> all = sheets(moderation);
+        int here = all.stream().map(Sampled::sittingId).toList().indexOf(after);
+        return Stream.concat(all.stream().skip(here + 1L), all.stream().limit(Math.max(here, 0)))
+                .filter(s -> s.decision() == null)
+                .findFirst();
     }
 
     /** Agrees to a sheet or returns it with a reason, once; what is returned has to be signed and released anew. */

@@ -11,11 +11,13 @@ import app.galdrin.core.task.Step;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.layout.LineTextWords;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.task.TaskBay;
+import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -54,8 +56,10 @@ public class Entries {
 
     private final SittingMapper mapper;
     private final Sittings sittings;
+    private final Tasks tasks;
 
-    Entries(SittingMapper mapper, Sittings sittings) {
+    Entries(SittingMapper mapper, Sittings sittings, Tasks tasks) {
+        this.tasks = tasks;
         this.mapper = mapper;
         this.sittings = sittings;
     }
@@ -119,7 +123,9 @@ public class Entries {
         if (mapper.countOf(me.centreId(), sitting.id(), StaffLine.FLAG, me.role()) >= MOST_FLAGS) {
             return new Outcome.Refused(Said.of("sitting.flags", MOST_FLAGS));
         }
-        return append(me, sitting, entry, text(entry.text()));
+        mapper.lock(me.centreId(), sitting.id());
+        // whoever calls or answers means the flag as it is: nobody disputes over it
+        return append(me, sitting, entry.seeing(standingKeys(sitting, StaffLine.FLAG)), text(entry.text()));
     }
 
     /** Gives a sheet back that was handed in or stopped, so that its apprentice can go on; the reason stays on the log. */
@@ -172,13 +178,38 @@ public class Entries {
                 : staff(me, sitting, StaffLine.EXTRA_TIME, reason, BigDecimal.valueOf(minutes.getAsInt()), key);
     }
 
-    /** Moves the sitting to another bay, by its number as typed. */
+    /**
+     * Moves the sitting to another bay of its task: from now on it is of the vehicle there, its sheet, its state and the reference of that,
+     * and worked with that bay's floor.
+     */
     @Transactional
-    public Outcome moveTo(SignedIn me, Sitting sitting, String typed, String key) {
-        OptionalInt bay = WholeNumber.read(typed, 1, TaskBay.HIGHEST);
-        return bay.isEmpty()
-                ? new Outcome.Refused(Said.of("task.bay.number", Words.quote(typed), TaskBay.HIGHEST))
-                : staff(me, sitting, StaffLine.BAY, typed.strip(), BigDecimal.valueOf(bay.getAsInt()), key);
+    public Outcome moveTo(SignedIn me, Sitting sitting, String bay, String key) {
+        Sittings.instructorOnly(me, sitting);
+        Optional<TaskBay> place = tasks.bays(me.centreId(), sitting.task().id()).stream()
+                .filter(b -> b.number().map(String::valueOf).equals(Optional.of(bay.strip())))
+                .findFirst();
+        if (place.isEmpty()) {
+            return new Outcome.Refused(Said.of("sitting.noSuchBay", Words.quote(bay)));
+        }
+        mapper.lock(me.centreId(), sitting.id());
+        TaskBay there = place.get();
+        if (mapper.leftBy(me.centreId(), sitting.id()).isPresent()
+                && !there.stateId().equals(sitting.stateId())) {
+            return new Outcome.Refused(Said.of("sitting.adjustedAlready"));
+        }
+        Outcome outcome = staff(me, sitting, StaffLine.BAY, bay.strip(), BigDecimal.valueOf(there.bay()), key);
+        if (outcome instanceof Outcome.Stands) {
+            mapper.moveTo(me.centreId(), sitting.id(), there.sheet().id(), there.stateId());
+            if (!there.sheet().vehicleId().equals(sitting.sheet().vehicleId())) {
+                mapper.markOn(me.centreId(), sitting.id(), there.sheet().id());
+            }
+        }
+        return outcome;
+    }
+
+    /** Writes on a sheet that it belongs to somebody else, for {@link Names}. */
+    Outcome belongs(SignedIn me, Sitting sitting, String text, String key) {
+        return staff(me, sitting, StaffLine.BELONGS, text, null, key);
     }
 
     /** Says of a reference that it stands although many sittings lie off it the same way. */
@@ -323,7 +354,8 @@ public class Entries {
         }
         if (state.released()
                 && !entry.line().equals(StaffLine.FLAG)
-                && !entry.line().equals(StaffLine.RETURNED)) {
+                && !entry.line().equals(StaffLine.RETURNED)
+                && !(entry.line().equals(StaffLine.RELEASE_SOON) && entry.strike() && !state.shown())) {
             return Optional.of(Said.of(apprentice ? "sitting.closed" : "marking.released"));
         }
         List<Entry> stopped =
@@ -333,15 +365,38 @@ public class Entries {
         }
         boolean handsIn = entry.line().line().equals(HandIn.DONE) && isHandIn(sitting, entry.line());
         if (apprentice && handsIn && entry.strike()) {
-            return Optional.of(Said.of("sitting.handInStays"));
+            return isTakenBackInTime(sitting, state) ? Optional.empty() : Optional.of(Said.of("sitting.handInStays"));
         }
-        if (apprentice && ofTask && state.handedIn() && !late && !(handsIn && !entry.strike())) {
+        if (apprentice && ofTask && state.handedIn() && !late && !handsIn) {
             return Optional.of(Said.of("sitting.closed"));
         }
         if (entry.strike() && standing.stream().noneMatch(e -> entry.saw().contains(e.key()))) {
             return Optional.of(Said.of("sitting.nothingToStrike"));
         }
-        return apprentice && ofTask ? stillReading(sitting, entry) : Optional.empty();
+        return apprentice && ofTask
+                ? movedMeanwhile(sitting, entry).or(() -> stillReading(sitting, entry))
+                : Optional.empty();
+    }
+
+    private boolean isTakenBackInTime(Sitting sitting, SittingState state) {
+        Instant handedIn = state.handedInAt();
+        return handedIn != null
+                && !state.stopped()
+                && Instant.now().isBefore(handedIn.plus(Sittings.TAKE_BACK))
+                && !mapper.openedSince(sitting.centreId(), sitting.id(), handedIn);
+    }
+
+    /** Takes a hand-in back, within two minutes and before an instructor has opened it. */
+    @Transactional
+    public Outcome takeBack(SignedIn me, Sitting sitting, String key) {
+        if (!isWriter(me, sitting)) {
+            throw new NotThere("hand-in", sitting.id(), me);
+        }
+        mapper.lock(me.centreId(), sitting.id());
+        LineKey line = Works.sheet(sitting).handIn();
+        var entry =
+                NewEntry.now(line, "", standingKeys(sitting, line), key, "form").asStrike();
+        return append(me, sitting, entry, text(""));
     }
 
     private static boolean isHandIn(Sitting sitting, LineKey line) {
@@ -350,6 +405,25 @@ public class Entries {
                 .step(line.step())
                 .filter(HandIn.class::isInstance)
                 .isPresent();
+    }
+
+    /**
+     * What somebody else has adjusted since is not the vehicle that is to be read here, nor the one that was: the instructor has to say that it
+     * was put back, or that it is read as it stands now. Who has adjusted it himself goes on.
+     */
+    private Optional<Said> movedMeanwhile(Sitting sitting, NewEntry entry) {
+        UUID centre = sitting.centreId();
+        boolean adjusts = entry.line().round() > 0;
+        if (!adjusts && sitting.task().practical().measure(entry.line().step()).isEmpty()) {
+            return Optional.empty();
+        }
+        if (adjusts) {
+            mapper.lockVehicle(centre, sitting.stateId());
+        }
+        return mapper.movedOutOf(centre, sitting.stateId(), sitting.id())
+                .filter(move -> entry.corrected().isAfter(move.madeAt()))
+                .filter(move -> mapper.leftBy(centre, sitting.id()).isEmpty())
+                .map(move -> Said.of("sitting.vehicleMoved", move.names()));
     }
 
     /** Nobody adjusts a vehicle while another open sitting still reads it as it stands. */

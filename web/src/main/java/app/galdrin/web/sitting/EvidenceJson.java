@@ -63,7 +63,8 @@ class EvidenceJson {
         @JsonSubTypes.Type(value = Evidence.Sequence.class, name = "sequence"),
         @JsonSubTypes.Type(value = Evidence.NoMove.class, name = "noMove"),
         @JsonSubTypes.Type(value = Evidence.TimeTaken.class, name = "time"),
-        @JsonSubTypes.Type(value = Evidence.AsLeft.class, name = "asLeft")
+        @JsonSubTypes.Type(value = Evidence.AsLeft.class, name = "asLeft"),
+        @JsonSubTypes.Type(value = Evidence.NotAdjustable.class, name = "notAdjustable")
     })
     private interface Kinds {}
 

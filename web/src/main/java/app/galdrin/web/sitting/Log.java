@@ -5,6 +5,7 @@ import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Written;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.web.account.Role;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -157,6 +158,16 @@ public final class Log {
     /** Why the instructor has stopped the sitting, where he has. */
     public Optional<String> stopped() {
         return at(StaffLine.STOPPED).map(Entry::written);
+    }
+
+    /** Why the instructor has given the sheet back last; empty where he has not. */
+    public String givenBack() {
+        return entries.stream()
+                .filter(e -> e.isStrike() && e.role() == Role.INSTRUCTOR)
+                .filter(e -> !StaffLine.isStaffLine(e.line()) || e.line().equals(StaffLine.STOPPED))
+                .reduce((earlier, later) -> later)
+                .map(Entry::written)
+                .orElse("");
     }
 
     /** Whether, since anything was last read on it, someone has said that this reference stands. */

@@ -3,10 +3,12 @@ package app.galdrin.web.sitting;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
+import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Said;
 import java.math.BigDecimal;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,6 +24,9 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class MarkSheets {
+
+    /** How long a release with its whole task can be taken back; its apprentices see nothing before. */
+    public static final Duration BEFORE_SHOWN = Duration.ofMinutes(10);
 
     private static final String DESK = "desk";
     private static final int MOST_STORED = 50;
@@ -142,6 +147,29 @@ public class MarkSheets {
     /** Releases what was signed, if nothing has changed since. */
     @Transactional
     public Optional<Said> release(SignedIn me, Sitting sitting, String key) {
+        return release(me, sitting, StaffLine.RELEASE, key);
+    }
+
+    /** The same with all of its task: to be taken back for {@link #BEFORE_SHOWN}, and shown then. */
+    @Transactional
+    public Optional<Said> releaseSoon(SignedIn me, Sitting sitting, String key) {
+        return release(me, sitting, StaffLine.RELEASE_SOON, key);
+    }
+
+    /** Takes back a release that its apprentice has not been shown; it is signed as it was. */
+    @Transactional
+    public Optional<Said> takeBack(SignedIn me, Sitting sitting, String key) {
+        SittingState state = entries.lock(me.centreId(), sitting.id());
+        if (!state.released()) {
+            return Optional.empty();
+        }
+        var line = StaffLine.RELEASE_SOON;
+        var entry = NewEntry.now(line, "", entries.standingKeys(sitting, line), key, DESK)
+                .asStrike();
+        return why(entries.appendMark(me, sitting, entry, null));
+    }
+
+    private Optional<Said> release(SignedIn me, Sitting sitting, LineKey line, String key) {
         SittingState state = entries.lock(me.centreId(), sitting.id());
         if (state.released()) {
             return Optional.empty();
@@ -159,7 +187,7 @@ public class MarkSheets {
         if (!works.referenceQuestion(sitting).isEmpty()) {
             return Optional.of(Said.of("desk.waitsForReference"));
         }
-        var entry = NewEntry.now(StaffLine.RELEASE, now.total().toPlainString(), List.of(), key, DESK);
+        var entry = NewEntry.now(line, now.total().toPlainString(), entries.standingKeys(sitting, line), key, DESK);
         return why(entries.appendMark(me, sitting, entry, now.total()));
     }
 

@@ -39,6 +39,11 @@ public record NewEntry(
         return new NewEntry(line, text, true, saw, key, device, deviceSeq, writtenAt, clockOffset);
     }
 
+    /** The same, meant for what stands by these keys. */
+    NewEntry seeing(List<String> standing) {
+        return new NewEntry(line, text, strike, standing, key, device, deviceSeq, writtenAt, clockOffset);
+    }
+
     /** When it was written, by the server's clock. */
     public Instant corrected() {
         return writtenAt.plusMillis(clockOffset);

@@ -1,8 +1,10 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.web.account.Role;
+import app.galdrin.web.bay.Facing;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
@@ -30,6 +32,7 @@ interface RemarkMapper {
      * A sitting with the sheet that was stored last for one of its people.
      *
      * @param released whether no more will be read: what stood then decides
+     * @param along as in {@link FloorRow}, and so the three that follow
      * @param marks of that sheet's lines: {@code step.aspect=marks}, in their order, with blanks between
      */
     record Stored(
@@ -39,6 +42,11 @@ interface RemarkMapper {
             UUID stateId,
             Instant begunAt,
             @Nullable Integer bay,
+            @Nullable Instant baySince,
+            @Nullable Double along,
+            @Nullable Double across,
+            @Nullable Double doubt,
+            @Nullable Facing faces,
             int extraMinutes,
             UUID personId,
             int number,
@@ -46,7 +54,12 @@ interface RemarkMapper {
             BigDecimal percent,
             boolean competent,
             boolean released,
-            String marks) {}
+            String marks) {
+
+        Optional<BayFloor> floor() {
+            return new FloorRow(bay, baySince, along, across, doubt, faces).floor();
+        }
+    }
 
     /**
      * An entry of a sitting, or of a reference of the state that a round of it made: flat, since rows that share a part would be put

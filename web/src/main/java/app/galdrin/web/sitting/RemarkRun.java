@@ -74,7 +74,6 @@ class RemarkRun {
 
     private final RemarkMapper mapper;
     private final Sittings sittings;
-    private final BayMapper bays;
     private final Library library;
     private final EvidenceJson json;
     private final DataSource database;
@@ -88,14 +87,12 @@ class RemarkRun {
     RemarkRun(
             RemarkMapper mapper,
             Sittings sittings,
-            BayMapper bays,
             Library library,
             EvidenceJson json,
             DataSource database,
             PlatformTransactionManager transactions) {
         this.mapper = mapper;
         this.sittings = sittings;
-        this.bays = bays;
         this.library = library;
         this.json = json;
         this.database = database;
@@ -295,9 +292,9 @@ class RemarkRun {
         private final Map<UUID, Sheet> sheets = new HashMap<>();
         private final Map<UUID, Optional<Reference>> found = new HashMap<>();
 
-        private record Where(UUID sheetId, @Nullable Integer bay) {}
+        private record Where(UUID sheetId, BayFloor floor) {}
 
-        private record Reference(UUID id, Log log) {}
+        private record Reference(UUID id, int lastSeq, Answers answers) {}
 
         Setting(UUID centre, TaskVersion by, Optional<SheetVersion> on) {
             this.centre = centre;
@@ -307,7 +304,7 @@ class RemarkRun {
 
         One one(List<Stored> people, List<Wrote> entries, List<Wrote> left) {
             Stored first = people.get(0);
-            var where = new Where(first.sheetId(), first.bay());
+            var where = new Where(first.sheetId(), first.floor().orElse(BayFloor.LEVEL));
             KnownReferences known = assignments.computeIfAbsent(where, w -> new KnownReferences(assignment(w)));
             Assignment assignment = known.assignment();
             var log = new Log(entries.stream().map(e -> e.toEntry()).toList());
@@ -321,13 +318,8 @@ class RemarkRun {
         }
 
         private Assignment assignment(Where where) {
-            Integer bay = where.bay();
-            BayFloor floor = Optional.ofNullable(bay)
-                    .flatMap(number -> Optional.ofNullable(bays.bay(centre, number)))
-                    .map(BayRow::toFloor)
-                    .orElse(BayFloor.UNSURVEYED);
             SheetVersion sheet = on.orElseGet(() -> library.sheet(centre, where.sheetId()));
-            return new Assignment(by.practical(), sheet.sheet(), floor);
+            return new Assignment(by.practical(), sheet.sheet(), where.floor());
         }
 
         private int lastRound(Assignment assignment, Sheet sheet, Log log) {
@@ -343,9 +335,14 @@ class RemarkRun {
             Optional<Reference> reference = found.computeIfAbsent(
                     sitting.stateId(),
                     state -> sittings.findReference(centre, sitting.taskId(), state)
-                            .map(id -> new Reference(id, sittings.log(centre, id))));
-            reference.ifPresent(r -> seqs.put(r.id(), r.log().lastSeq()));
-            return reference.map(r -> r.log().answers()).orElse(Answers.none());
+                            .map(this::reference));
+            reference.ifPresent(r -> seqs.put(r.id(), r.lastSeq()));
+            return reference.map(Reference::answers).orElse(Answers.none());
+        }
+
+        private Reference reference(UUID id) {
+            Log log = sittings.log(centre, id);
+            return new Reference(id, log.lastSeq(), sittings.asRead(centre, Optional.of(id), log.answers()));
         }
 
         /** The last reference that was taken of a state, of those for several versions of the practical. */

@@ -1,5 +1,6 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.task.TaskVersion;
 import java.time.Duration;
@@ -18,6 +19,7 @@ import java.util.UUID;
  * @param stateRound the round that made this state; 0 for one that was put up
  * @param ofSittingId the sitting whose round made this state
  * @param people who sit it: one, or a pair; the instructor on a reference
+ * @param pinnedFloor the floor of its bay as it was known when the sitting came there; empty for one from before surveys were kept
  * @param attempt 1, and one more each time it is sat again
  */
 public record Sitting(
@@ -35,7 +37,8 @@ public record Sitting(
         Optional<UUID> openingId,
         int attempt,
         Instant begunAt,
-        SittingState state) {
+        SittingState state,
+        Optional<BayFloor> pinnedFloor) {
 
     /** Somebody by name. */
     public record PersonName(UUID id, String name) {}
@@ -58,6 +61,11 @@ public record Sitting(
         return isReference()
                 ? Optional.empty()
                 : task.practical().minutes().map(m -> begunAt.plus(Duration.ofMinutes(m + state.extraMinutes())));
+    }
+
+    /** The floor that its readings are worked with; from before surveys were kept it was stated as level. */
+    public BayFloor floor() {
+        return pinnedFloor.orElse(BayFloor.LEVEL);
     }
 
     public Optional<Integer> bay() {

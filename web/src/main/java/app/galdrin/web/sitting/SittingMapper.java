@@ -33,7 +33,8 @@ interface SittingMapper {
 
     List<UUID> justJoinedFrom(UUID centreId, UUID openingId, String browser, int most);
 
-    void beginState(UUID centreId, UUID sittingId, Purpose purpose, @Nullable Integer bay);
+    /** {@code since} when it came into its bay; null for now. */
+    void beginState(UUID centreId, UUID sittingId, Purpose purpose, @Nullable Integer bay, @Nullable Instant since);
 
     /** The newest attempt of a person in an opening. */
     Optional<UUID> inOpening(UUID centreId, UUID openingId, UUID personId);
@@ -93,6 +94,36 @@ interface SittingMapper {
 
     /** Other sittings that are open on a state of a vehicle and have been begun. */
     List<UUID> openOn(UUID centreId, UUID stateId, UUID butSittingId, int most);
+
+    Optional<VehicleMove> movedOutOf(UUID centreId, UUID stateId, @Nullable UUID butSittingId);
+
+    Optional<UUID> leftBy(UUID centreId, UUID sittingId);
+
+    void putBack(UUID centreId, UUID stateId, UUID personId);
+
+    /** Holds the state of a vehicle until the transaction ends: two moves at one instant come one after the other. */
+    boolean lockVehicle(UUID centreId, UUID stateId);
+
+    void goOnWith(UUID centreId, UUID stateId, UUID newStateId);
+
+    void moveTo(UUID centreId, UUID sittingId, UUID sheetId, UUID stateId);
+
+    void markOn(UUID centreId, UUID sittingId, UUID sheetId);
+
+    void givePerson(UUID centreId, UUID sittingId, UUID personId, int attempt);
+
+    void dropPeople(UUID centreId, UUID sittingId);
+
+    void welcome(UUID centreId, UUID sittingId, UUID personId);
+
+    List<UUID> welcomeIn(UUID centreId, UUID openingId, int most);
+
+    int useWelcome(UUID centreId, UUID sittingId);
+
+    /** That an instructor has opened it on the desk. */
+    void opened(UUID centreId, UUID sittingId, UUID personId);
+
+    boolean openedSince(UUID centreId, UUID sittingId, Instant since);
 
     List<UUID> page(UUID centreId, @Nullable UUID after, int most);
 

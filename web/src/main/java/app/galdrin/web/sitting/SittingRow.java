@@ -31,7 +31,8 @@ record SittingRow(
         Instant begunAt,
         List<String> personIds,
         List<String> personNames,
-        SittingState state) {
+        SittingState state,
+        @Nullable FloorRow floor) {
 
     Sitting toSitting(TaskVersion task, SheetVersion sheet, TaskVersion markedBy, SheetVersion markedOn) {
         return new Sitting(
@@ -49,7 +50,8 @@ record SittingRow(
                 Optional.ofNullable(openingId),
                 attempt,
                 begunAt,
-                state);
+                state,
+                Optional.ofNullable(floor).flatMap(FloorRow::floor));
     }
 
     private List<Sitting.PersonName> people() {

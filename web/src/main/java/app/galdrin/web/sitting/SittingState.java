@@ -12,6 +12,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param apprenticeEntries how many entries apprentices have written; staff's have a limit of their own
  * @param handedInAt when the sheet was handed in or stopped; null before, and again once it is given back
+ * @param baySince when it came into that bay, whose survey of then it keeps; null for one from before surveys were kept
+ * @param stopped whether the instructor has stopped it: it is over, and was not handed in
  * @param lateWaiting entries that came after the hand-in and wait for the instructor
  */
 public record SittingState(
@@ -26,11 +28,13 @@ public record SittingState(
         int lateWaiting,
         int extraMinutes,
         @Nullable Integer bay,
+        @Nullable Instant baySince,
         boolean signed,
-        @Nullable Instant releasedAt) {
+        @Nullable Instant releasedAt,
+        boolean stopped) {
 
-    static SittingState begun(@Nullable Integer bay) {
-        return new SittingState(0, 0, 0, null, 0, null, false, null, 0, 0, bay, false, null);
+    static SittingState begun(@Nullable Integer bay, @Nullable Instant since) {
+        return new SittingState(0, 0, 0, null, 0, null, false, null, 0, 0, bay, since, false, null, false);
     }
 
     public boolean handedIn() {
@@ -41,12 +45,17 @@ public record SittingState(
         return releasedAt != null;
     }
 
+    /** Whether the apprentice sees his marks: those released with their task can still be taken back for a while. */
+    public boolean shown() {
+        return releasedAt != null && !releasedAt.isAfter(Instant.now());
+    }
+
     /** The state once this entry is written. */
     SittingState after(Entry e, LineKey handIn) {
         boolean byApprentice = e.role() == Role.APPRENTICE;
         LineKey line = e.line();
         boolean ofTask = !StaffLine.isStaffLine(line);
-        boolean changesMarks = !line.equals(StaffLine.FLAG) && !line.equals(StaffLine.RELEASE) && !e.late();
+        boolean changesMarks = !line.equals(StaffLine.FLAG) && !StaffLine.isRelease(line) && !e.late();
         return new SittingState(
                 e.seq(),
                 apprenticeEntries + (byApprentice ? 1 : 0),
@@ -59,8 +68,19 @@ public record SittingState(
                 lateWaiting(e),
                 line.equals(StaffLine.EXTRA_TIME) && !e.isStrike() ? extraMinutes + number(e.value()) : extraMinutes,
                 line.equals(StaffLine.BAY) && !e.isStrike() ? Integer.valueOf(number(e.value())) : bay,
+                line.equals(StaffLine.BAY) && !e.isStrike() ? e.receivedAt() : baySince,
                 line.equals(StaffLine.SIGN) ? !e.isStrike() : signed && !changesMarks,
-                line.equals(StaffLine.RELEASE) ? e.receivedAt() : line.equals(StaffLine.RETURNED) ? null : releasedAt);
+                released(e),
+                line.equals(StaffLine.STOPPED) ? !e.isStrike() : stopped);
+    }
+
+    private @Nullable Instant released(Entry e) {
+        if (StaffLine.isRelease(e.line()) && !e.isStrike()) {
+            return e.line().equals(StaffLine.RELEASE)
+                    ? e.receivedAt()
+                    : e.receivedAt().plus(MarkSheets.BEFORE_SHOWN);
+        }
+        return StaffLine.isRelease(e.line()) || e.line().equals(StaffLine.RETURNED) ? null : releasedAt;
     }
 
     private static boolean ends(Entry e, LineKey handIn) {

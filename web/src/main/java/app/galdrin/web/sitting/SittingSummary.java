@@ -22,15 +22,33 @@ public record SittingSummary(
         @Nullable Instant lastAt,
         boolean flagged,
         @Nullable Instant handedInAt,
+        boolean stopped,
         boolean signed,
         @Nullable Instant releasedAt,
         boolean returned) {
 
+    /** Whether it is over: handed in, or stopped. */
     public boolean handedIn() {
         return handedInAt != null;
     }
 
+    /** Key of how it stands, in the words of the lists. */
+    public String state() {
+        if (released()) {
+            return shown() ? "released" : "releasedSoon";
+        }
+        if (stopped) {
+            return "stopped";
+        }
+        return signed ? "signed" : returned ? "returned" : handedIn() ? "handedIn" : "open";
+    }
+
     public boolean released() {
         return releasedAt != null;
+    }
+
+    /** Whether its apprentice sees the marks; until then a release with its task can be taken back. */
+    public boolean shown() {
+        return releasedAt != null && !releasedAt.isAfter(Instant.now());
     }
 }

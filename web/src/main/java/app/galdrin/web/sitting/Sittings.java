@@ -1,5 +1,6 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Round;
 import app.galdrin.web.account.People;
@@ -12,6 +13,8 @@ import app.galdrin.web.task.Opening;
 import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -36,6 +39,9 @@ public class Sittings {
     private static final int MOST_OF_A_STATE = 60;
 
     private static final int MOST = 200;
+
+    /** So long a hand-in can be taken back by whoever handed in. */
+    static final Duration TAKE_BACK = Duration.ofMinutes(2);
 
     private final SittingMapper mapper;
     private final Tasks tasks;
@@ -68,6 +74,17 @@ public class Sittings {
         return taken.or(() -> Optional.of(personId)
                 .filter(justJoinedFrom(opening, browser)::contains)
                 .flatMap(p -> begunIn(opening, p)));
+    }
+
+    /** Whose names the instructor has let back in. */
+    public List<UUID> welcomeIn(Opening opening) {
+        return mapper.welcomeIn(opening.centreId(), opening.id(), People.MOST);
+    }
+
+    /** The sheet of somebody the instructor has let back in, for one device. */
+    @Transactional
+    public Optional<UUID> comeBack(Opening opening, UUID personId) {
+        return begunIn(opening, personId).filter(id -> mapper.useWelcome(opening.centreId(), id) > 0);
     }
 
     /** Who took his name from this browser a moment ago. */
@@ -104,7 +121,7 @@ public class Sittings {
             return Optional.empty();
         }
         mapper.addPerson(centre, id, personId);
-        mapper.beginState(centre, id, Purpose.PRACTICAL, bay);
+        mapper.beginState(centre, id, Purpose.PRACTICAL, place.number().orElse(null), null);
         return Optional.of(id);
     }
 
@@ -113,7 +130,8 @@ public class Sittings {
         return bays.stream()
                 .filter(b -> bay != null && b.bay() == bay)
                 .findFirst()
-                .orElseGet(() -> bays.get(0));
+                .or(() -> bays.stream().filter(b -> bay == null || b.bay() == 0).findFirst())
+                .orElseThrow(() -> new NotThere("bay of the task", String.valueOf(bay), "task " + taskId));
     }
 
     /** The same practical once more for someone who has sat it, on the vehicle as it stands now; the one begun already, if it is open. */
@@ -155,11 +173,15 @@ public class Sittings {
     /** The instructor's own readings of a task's vehicle as it stands in a bay now. */
     @Transactional
     public UUID referenceAsFound(SignedIn me, TaskVersion task, int bay) {
-        TaskBay place = tasks.bays(me.centreId(), task.id()).stream()
-                .filter(b -> b.bay() == bay)
-                .findFirst()
-                .orElseThrow(() -> new NotThere("bay", bay, me));
-        return reference(me, task.id(), place.sheet().id(), place.stateId(), FIRST);
+        TaskBay place = place(me, task, bay);
+        return reference(
+                me,
+                task.id(),
+                place.sheet().id(),
+                place.stateId(),
+                FIRST,
+                place.number().orElse(null),
+                null);
     }
 
     /** The instructor's own readings of the vehicle as an apprentice left it: as it stands after the last round that was begun. */
@@ -181,7 +203,53 @@ public class Sittings {
         if (sitting.isReference() || (!readOnce && (attempt == AGAIN || !isReadAsLeft(sitting)))) {
             throw new NotThere("reference as left", sitting.id(), me);
         }
-        return reference(me, sitting.task().id(), sitting.sheet().id(), roundState(me, sitting, round), attempt);
+        // the vehicle has not left its bay: it is worked with the floor of the sitting
+        SittingState state = sitting.state();
+        return reference(
+                me,
+                sitting.task().id(),
+                sitting.sheet().id(),
+                roundState(me, sitting, round),
+                attempt,
+                state.bay(),
+                state.baySince());
+    }
+
+    /** Who has adjusted a vehicle out of a state, and has not put it back; a sitting's own rounds left out where one is named. */
+    public Optional<VehicleMove> movedOutOf(UUID centreId, UUID stateId, @Nullable UUID butSittingId) {
+        return mapper.movedOutOf(centreId, stateId, butSittingId);
+    }
+
+    /** Why somebody can't read the vehicle of his sheet now: somebody else has adjusted it. */
+    public Optional<VehicleMove> waitsFor(Sitting sitting) {
+        return sitting.isReference()
+                        || mapper.leftBy(sitting.centreId(), sitting.id()).isPresent()
+                ? Optional.empty()
+                : mapper.movedOutOf(sitting.centreId(), sitting.stateId(), sitting.id());
+    }
+
+    /** The instructor's word that a vehicle is as it was before somebody adjusted it: whoever waits goes on, against the same reference. */
+    @Transactional
+    public void putBack(SignedIn me, TaskVersion task, int bay) {
+        mapper.putBack(me.centreId(), place(me, task, bay).stateId(), me.personId());
+    }
+
+    /** The instructor's word that a vehicle is read as it stands now: a new state, of which nobody has read anything. */
+    @Transactional
+    public void readAsItStands(SignedIn me, TaskVersion task, int bay, String note) {
+        TaskBay place = place(me, task, bay);
+        mapper.movedOutOf(me.centreId(), place.stateId(), null).ifPresent(move -> {
+            UUID left = mapper.leftBy(me.centreId(), move.sittingId()).orElse(move.stateId());
+            UUID now = tasks.standsNow(me.centreId(), me.personId(), task.id(), bay, left, note);
+            mapper.goOnWith(me.centreId(), place.stateId(), now);
+        });
+    }
+
+    private TaskBay place(SignedIn me, TaskVersion task, int bay) {
+        return tasks.bays(me.centreId(), task.id()).stream()
+                .filter(b -> b.bay() == bay)
+                .findFirst()
+                .orElseThrow(() -> new NotThere("bay", bay, me));
     }
 
     /** Whether anything is measured again after adjusting. */
@@ -192,7 +260,14 @@ public class Sittings {
                 .anyMatch(round -> !round.measures().isEmpty());
     }
 
-    private UUID reference(SignedIn me, UUID taskId, UUID sheetId, UUID stateId, int attempt) {
+    private UUID reference(
+            SignedIn me,
+            UUID taskId,
+            UUID sheetId,
+            UUID stateId,
+            int attempt,
+            @Nullable Integer bay,
+            @Nullable Instant since) {
         Optional<UUID> there = mapper.reference(me.centreId(), taskId, stateId, attempt);
         if (there.isPresent()) {
             return there.get();
@@ -200,7 +275,7 @@ public class Sittings {
         UUID id = Ids.next();
         mapper.beginReference(id, me.centreId(), taskId, me.personId(), sheetId, stateId, attempt);
         mapper.addPerson(me.centreId(), id, me.personId());
-        mapper.beginState(me.centreId(), id, Purpose.REFERENCE, null);
+        mapper.beginState(me.centreId(), id, Purpose.REFERENCE, bay, since);
         return mapper.reference(me.centreId(), taskId, stateId, attempt).orElseThrow();
     }
 
@@ -233,6 +308,14 @@ public class Sittings {
         return mapper.stateAfter(sitting.centreId(), sitting.id(), round)
                 .flatMap(state ->
                         mapper.reference(sitting.centreId(), sitting.task().id(), state, attempt));
+    }
+
+    /** What was read as a reference, in the bay where it was read; from before that was kept, in the sitting's own. */
+    Answers asRead(UUID centreId, Optional<UUID> reference, Answers answers) {
+        return reference
+                .flatMap(id -> whole(centreId, id).pinnedFloor())
+                .map(answers::on)
+                .orElse(answers);
     }
 
     // ---- reading
@@ -326,6 +409,24 @@ public class Sittings {
                 .orElse(1);
     }
 
+    /** Notes that an instructor has a sheet open on the desk, so that its hand-in can no longer be taken back. */
+    @Transactional
+    public void opened(SignedIn me, Sitting sitting) {
+        if (me.is(Role.INSTRUCTOR) && sitting.state().handedIn()) {
+            mapper.opened(me.centreId(), sitting.id(), me.personId());
+        }
+    }
+
+    /** Until when a hand-in can be taken back by whoever handed in; empty where it can't be any more. */
+    public Optional<Instant> takeBackUntil(Sitting sitting) {
+        Instant handedIn = sitting.state().handedInAt();
+        return handedIn == null || sitting.state().stopped() || sitting.isReference()
+                ? Optional.empty()
+                : Optional.of(handedIn.plus(TAKE_BACK))
+                        .filter(until -> Instant.now().isBefore(until)
+                                && !mapper.openedSince(sitting.centreId(), sitting.id(), handedIn));
+    }
+
     // ---- making anew
 
     /** Makes the state of every sitting anew from its entries; tells how many were looked at. */
@@ -349,7 +450,8 @@ public class Sittings {
         LineKey handIn = Works.sheet(sitting).handIn();
         List<Entry> entries = log(centre, sittingId).entries();
         boolean moved = entries.stream().anyMatch(e -> e.line().equals(StaffLine.BAY));
-        SittingState made = SittingState.begun(moved ? null : sitting.state().bay());
+        SittingState before = sitting.state();
+        SittingState made = SittingState.begun(moved ? null : before.bay(), before.baySince());
         for (Entry entry : entries) {
             made = made.after(entry, handIn);
         }

@@ -23,6 +23,9 @@ public final class StaffLine {
     /** The bay the sitting goes on in. */
     public static final LineKey BAY = LineKey.of(STAFF, "bay");
 
+    /** To whom the sheet belongs, where names were mixed up; the text says from whom to whom and why. */
+    public static final LineKey BELONGS = LineKey.of(STAFF, "belongs");
+
     /** On a reference: that it stands although many lie off it the same way; the text is the reason. */
     public static final LineKey STANDS = LineKey.of(STAFF, "stands");
 
@@ -34,6 +37,9 @@ public final class StaffLine {
 
     public static final LineKey SIGN = LineKey.of(MARK, "sign");
     public static final LineKey RELEASE = LineKey.of(MARK, "release");
+
+    /** A release with all that is signed of its task: shown to the apprentice after {@link MarkSheets#BEFORE_SHOWN}, taken back until then. */
+    public static final LineKey RELEASE_SOON = LineKey.of(MARK, "releaseSoon");
 
     public static final String RAISED = "raised";
     public static final String ANSWERED = "answered";
@@ -52,9 +58,13 @@ public final class StaffLine {
 
     /** The criterion of a mark given by hand. */
     static Optional<Criterion.Id> criterion(LineKey key) {
-        return key.step().equals(MARK) && !key.equals(SIGN) && !key.equals(RELEASE)
+        return key.step().equals(MARK) && !key.equals(SIGN) && !isRelease(key)
                 ? Criterion.Id.parse(key.line())
                 : Optional.empty();
+    }
+
+    static boolean isRelease(LineKey key) {
+        return key.equals(RELEASE) || key.equals(RELEASE_SOON);
     }
 
     public static boolean isStaffLine(LineKey key) {

@@ -34,32 +34,29 @@ public class Works {
     private static final Cache<Of, Sheet> SHEETS =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
-    private record Of(UUID taskId, UUID sheetId) {}
+    private record Of(UUID taskId, UUID sheetId, boolean floorKnown) {}
 
     private final Sittings sittings;
-    private final BayMapper bays;
 
-    Works(Sittings sittings, BayMapper bays) {
+    Works(Sittings sittings) {
         this.sittings = sittings;
-        this.bays = bays;
     }
 
     /** The lines of a sitting's sheet. They follow from its task and its vehicle's sheet, which never change, and every entry asks for them. */
     public static Sheet sheet(Sitting sitting) {
-        var of = new Of(sitting.task().id(), sitting.sheet().id());
+        boolean floorKnown = sitting.floor().isKnown();
+        var of = new Of(sitting.task().id(), sitting.sheet().id(), floorKnown);
         return SHEETS.get(
                 of,
-                ids -> new Sheet(Assignment.of(
-                        sitting.task().practical(), sitting.sheet().sheet())));
+                ids -> new Sheet(new Assignment(
+                        sitting.task().practical(),
+                        sitting.sheet().sheet(),
+                        floorKnown ? BayFloor.LEVEL : BayFloor.unsurveyed(0))));
     }
 
     /** The practical on its vehicle, in its bay, as it is marked. */
     public Assignment assignment(Sitting sitting) {
-        BayFloor floor = sitting.bay()
-                .flatMap(bay -> Optional.ofNullable(bays.bay(sitting.centreId(), bay)))
-                .map(BayRow::toFloor)
-                .orElse(BayFloor.UNSURVEYED);
-        return new Assignment(sitting.markedBy().practical(), sitting.markedOn().sheet(), floor);
+        return new Assignment(sitting.markedBy().practical(), sitting.markedOn().sheet(), sitting.floor());
     }
 
     /**
@@ -77,8 +74,8 @@ public class Works {
     Taken referencesUntil(Sitting sitting, Log log, Instant until) {
         Map<UUID, Integer> seqs = new LinkedHashMap<>();
         UUID centre = sitting.centreId();
-        Answers found =
-                answers(centre, sittings.findReference(centre, sitting.task().id(), sitting.stateId()), seqs, until);
+        Optional<UUID> reference = sittings.findReference(centre, sitting.task().id(), sitting.stateId());
+        Answers found = sittings.asRead(centre, reference, answers(centre, reference, seqs, until));
         int round = sittings.lastRound(sitting, log);
         Answers left = answers(centre, sittings.findReferenceAfter(sitting, round), seqs, until);
         Answers again = answers(centre, sittings.findReferenceAgain(sitting, round), seqs, until);
@@ -98,7 +95,7 @@ public class Works {
                 ? List.of()
                 : ReferenceQuestion.of(
                         assignment(sitting),
-                        log.answers(),
+                        sittings.asRead(centre, reference, log.answers()),
                         beside.stream()
                                 .map(id -> sittings.log(centre, id).answers())
                                 .toList());

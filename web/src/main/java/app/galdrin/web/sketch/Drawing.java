@@ -18,6 +18,18 @@ public record Drawing(double width, double height, List<Shape> shapes, Map<Strin
         fields = Map.copyOf(fields);
     }
 
+    /** The same without what tells the sign of a figure. */
+    Drawing silent() {
+        return new Drawing(
+                width,
+                height,
+                shapes.stream()
+                        .filter(s -> !s.style().equals(Shape.RULE_OF_THUMB))
+                        .toList(),
+                fields,
+                follows);
+    }
+
     /** How high it is, in the unit of the width that it is given. */
     public double heightAt(double given) {
         return given * height / width;

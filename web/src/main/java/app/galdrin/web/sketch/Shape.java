@@ -5,6 +5,9 @@ import org.jspecify.annotations.Nullable;
 /** A stroke of a drawing. {@code style} is a class of the style sheet; lengths are units of the drawing. */
 public sealed interface Shape {
 
+    /** The style of words that say which way a figure comes out. */
+    String RULE_OF_THUMB = "rule-of-thumb";
+
     /** The name of the template fragment's case. */
     String kind();
 

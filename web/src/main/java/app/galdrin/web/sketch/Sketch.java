@@ -18,6 +18,11 @@ import org.jspecify.annotations.Nullable;
 public record Sketch(
         String key, String address, List<Choice> choices, List<SketchPlace> places, Drawing lying, Drawing upright) {
 
+    /** The same without the words that say which way a figure comes out: those are what an assessment asks for. */
+    public Sketch silent() {
+        return new Sketch(key, address, choices, places, lying.silent(), upright.silent());
+    }
+
     /** Classes of the drawing's paper by which it shows what was chosen, an option by the id of its choice. */
     public String as(Map<String, String> chosen) {
         StringBuilder classes = new StringBuilder(key);
@@ -63,6 +68,11 @@ public record Sketch(
         /** Class by which the style sheet puts its field in place. */
         public String style() {
             return "at-" + id().replace('.', '-') + (sensed() ? " sensed" : "");
+        }
+
+        /** Key of what a bare figure counts as there. */
+        public String unit() {
+            return place.instrument().unit().key();
         }
 
         /** Whether a way is chosen beside the size. */

@@ -1,6 +1,7 @@
 package app.galdrin.web.task;
 
 import app.galdrin.web.library.SheetVersion;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -10,6 +11,8 @@ import java.util.UUID;
  */
 public record TaskBay(int bay, SheetVersion sheet, UUID stateId) {
 
-    /** The highest number a bay can have. */
-    public static final int HIGHEST = 99;
+    /** Its number; empty where nobody names bays. */
+    public Optional<Integer> number() {
+        return Optional.of(bay).filter(b -> b > 0);
+    }
 }

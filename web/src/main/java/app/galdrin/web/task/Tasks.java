@@ -171,6 +171,21 @@ public class Tasks {
         }
     }
 
+    /** Takes a vehicle in a bay as it stands now, after it was in another state of its own; gives the new state. */
+    @Transactional
+    public UUID standsNow(UUID centreId, UUID personId, UUID taskId, int bay, UUID priorId, @Nullable String note) {
+        mapper.lock(centreId, taskId);
+        TaskRow.BayRow place = mapper.bays(centreId, taskId).stream()
+                .filter(b -> b.bay() == bay)
+                .findFirst()
+                .orElseThrow(() -> new NotThere("bay", bay, "task " + taskId));
+        UUID state = Ids.next();
+        UUID vehicle = library.sheet(centreId, place.sheetId()).vehicleId();
+        mapper.insertState(state, centreId, vehicle, "preset", priorId, personId, note);
+        mapper.putBay(centreId, taskId, bay, place.sheetId(), state);
+        return state;
+    }
+
     /** Opens a task to its class; a task that is open already keeps its code. */
     @Transactional
     public Opening open(UUID centreId, UUID personId, UUID taskId) {

@@ -90,7 +90,7 @@ class ChoiceTest {
         Centre centre = centres.with(ChoiceTest::byBeam);
         var task = tasks.task(centre.id(), centre.taskId());
         var maud = centre.instructor();
-        read(maud, sittings.sitting(maud, sittings.referenceAsFound(maud, task, 0)), reference);
+        read(maud, sittings.sitting(maud, sittings.referenceAsFound(maud, task, 1)), reference);
         Sitting sitting = centre.sitting(tasks, sittings);
         read(centre.apprentice(), sitting, own);
         var log = sittings.log(centre.id(), sitting.id());

@@ -9,6 +9,7 @@ import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
+import app.galdrin.web.bay.Bays;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
 import java.net.http.HttpResponse;
@@ -43,6 +44,9 @@ class JoinTest {
 
     @Autowired
     private Sittings sittings;
+
+    @Autowired
+    private Bays bays;
 
     @Autowired
     private JdbcTemplate jdbc;
@@ -276,12 +280,20 @@ class JoinTest {
     }
 
     @Test
-    void aBay_isANumber_andWhatWasTypedIsKept() {
-        var refused =
-                atTheDoor().post("/join", form(centre.apprentice().personId().toString(), "B4"));
-        assertEquals(422, refused.statusCode());
-        assertTrue(
-                refused.body().contains("The bay is a number") && refused.body().contains("value=\"B4\""));
+    void wheresTheVehicle_isAChoiceOfBaysThatExist_andOneAloneIsNoQuestion() {
+        assertFalse(new Visitor(port).get("/join?code=" + centre.code()).body().contains("name=\"bay\""));
+        bays.add(centre.id(), 2, "");
+        var sheet = tasks.bays(centre.id(), centre.taskId()).get(0).sheet();
+        tasks.preset(centre.id(), centre.instructor().personId(), centre.taskId(), 2, sheet.id(), null);
+        String me = centre.apprentice().personId().toString();
+        for (String bay : List.of("", "B4", "7")) {
+            var refused = atTheDoor().post("/join", form(me, bay));
+            assertEquals(422, refused.statusCode(), bay);
+            assertTrue(refused.body().contains("Choose the bay where your vehicle stands."), bay);
+            assertTrue(refused.body().contains("value=\"" + me + "\" checked"), bay);
+        }
+        assertEquals(302, atTheDoor().post("/join", form(me, "2")).statusCode());
+        assertEquals(2, sittings.ofTask(centre.id(), centre.taskId()).get(0).bay());
     }
 
     @Test

@@ -119,7 +119,7 @@ class ClassOfSixteenTest {
         Centre centre = centres.plates();
         Sitting found = sittings.sitting(
                 centre.instructor(),
-                sittings.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 0));
+                sittings.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 1));
         found.task()
                 .practical()
                 .measure("found")

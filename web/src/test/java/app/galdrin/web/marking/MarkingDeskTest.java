@@ -32,6 +32,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Signing, overriding and releasing over real requests. */
 @GaldrinTest
@@ -39,6 +40,9 @@ class MarkingDeskTest {
 
     @LocalServerPort
     private int port;
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     @Autowired
     private TestCentres centres;
@@ -175,7 +179,7 @@ class MarkingDeskTest {
         MarkSheet released = sheet();
         post("override", "criterion", "plan.plan", "marks", "10", "reason", "late thought");
         var task = tasks.task(centre.id(), centre.taskId());
-        var reference = sittings.sitting(centre.instructor(), sittings.referenceAsFound(centre.instructor(), task, 0));
+        var reference = sittings.sitting(centre.instructor(), sittings.referenceAsFound(centre.instructor(), task, 1));
         for (int repeat = 1; repeat <= 2; repeat++) {
             for (String place : new String[] {"frontDistance", "rearDistance"}) {
                 Centre.write(
@@ -212,10 +216,10 @@ class MarkingDeskTest {
         assertEquals(
                 given.begunAt().plus(Duration.ofMinutes(45 + 10)), given.ends().orElseThrow());
         post("move", "number", "B4");
-        assertTrue(desk().contains("“B4” was read"));
-        post("move", "number", "7");
+        assertTrue(desk().contains("There is no bay B4 in this task"));
+        post("move", "number", "1");
         assertEquals(
-                7, sittings.sitting(centre.instructor(), sitting.id()).bay().orElseThrow());
+                1, sittings.sitting(centre.instructor(), sitting.id()).bay().orElseThrow());
     }
 
     @Test
@@ -326,7 +330,7 @@ class MarkingDeskTest {
             Centre.write(sittings, entries, people.session(centre.id(), person), other, "handIn/done/0/0", "done");
         }
         var task = tasks.task(centre.id(), centre.taskId());
-        UUID reference = sittings.referenceAsFound(centre.instructor(), task, 0);
+        UUID reference = sittings.referenceAsFound(centre.instructor(), task, 1);
         read(reference, "found", 0, "1906", "1906");
         post("sign");
         post("release");
@@ -338,9 +342,35 @@ class MarkingDeskTest {
         assertTrue(desk().contains("lie off your reference"), "what was read since has not been looked at");
         post("reference-stands", "reason", "and again");
         post("sign");
-        assertTrue(teacher.get("/marking").body().contains("release-all"));
-        assertEquals(302, teacher.post("/marking/release-all", Map.of()).statusCode());
-        assertTrue(sittings.sitting(centre.instructor(), sitting.id()).state().released());
-        assertTrue(teacher.get("/marking").body().contains("1 released, 0 wait"));
+        theTaskIsReleased_shownTenMinutesLater_andTakenBackUntilThen();
+    }
+
+    private void theTaskIsReleased_shownTenMinutesLater_andTakenBackUntilThen() {
+        String ofTask = "/marking/class/" + centre.taskId();
+        assertTrue(teacher.get("/marking").body().contains("1 of the 5 that wait are signed"));
+        assertFalse(
+                teacher.get("/marking?name=nobody-like-that").body().contains("/marking/" + sitting.id()), "searched");
+        assertEquals(302, teacher.post(ofTask + "/release", Map.of()).statusCode());
+        var state = sittings.sitting(centre.instructor(), sitting.id()).state();
+        assertTrue(state.released() && !state.shown());
+        String page = teacher.get("/marking").body();
+        assertTrue(page.contains("1 released: shown in 10 minutes.") && page.contains("Take it back"), page);
+        var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
+        String feedback = "/sittings/" + sitting.id() + "/feedback";
+        assertTrue(apprentice.get(feedback).body().contains("has not been released yet"));
+        assertEquals(302, teacher.post(ofTask + "/take-back", Map.of()).statusCode());
+        state = sittings.sitting(centre.instructor(), sitting.id()).state();
+        assertTrue(state.signed() && !state.released(), "signed as it was");
+        assertEquals(302, teacher.post(ofTask + "/release", Map.of()).statusCode());
+        String shift =
+                "update sitting_state set released_at = released_at %s interval '11 minutes' where sitting_id = ?";
+        jdbc.update(shift.formatted("-"), sitting.id());
+        assertFalse(apprentice.get(feedback).body().contains("has not been released yet"));
+        teacher.post(ofTask + "/take-back", Map.of());
+        assertTrue(
+                sittings.sitting(centre.instructor(), sitting.id()).state().released(), "what was seen stays released");
+        String csv = teacher.get(ofTask + "/results.csv").body();
+        jdbc.update(shift.formatted("+"), sitting.id()); // the state is what the entries make of it
+        assertTrue(csv.contains(sitting.names() + ",") && csv.contains(",released\r\n"), csv);
     }
 }

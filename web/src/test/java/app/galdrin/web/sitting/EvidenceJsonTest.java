@@ -81,7 +81,8 @@ class EvidenceJsonTest {
                     Verdict.TOO_CLOSE,
                     Set.of(Verdict.OUTSIDE),
                     List.of(Set.of("limitSignLost")),
-                    true),
+                    true,
+                    Optional.of(new Evidence.ThrustLine(0.003, Optional.of(-0.05)))),
             new Evidence.TimeTaken(60, 71.5, new Band(0, 30)),
             new Evidence.Compared(
                     TOE, "plates", "strings", 0.002, 0.0015, Judge.Agreement.AGREE, Judge.Agreement.DISAGREE),
@@ -95,7 +96,8 @@ class EvidenceJsonTest {
                     List.of(new Evidence.Planned("rod.front.left", "turn", Way.SHORTEN, 0.5)),
                     true,
                     0.5,
-                    List.of(Set.of("wrongWay"), Set.of("wrongLinkage"))),
+                    List.of(Set.of("wrongWay"), Set.of("wrongLinkage")),
+                    Optional.of(new Evidence.ThrustLine(-0.003, Optional.empty()))),
             new Evidence.Move(
                     "rod.front.left",
                     "rod",
@@ -110,7 +112,9 @@ class EvidenceJsonTest {
                     Optional.of("wrongWay")),
             new Evidence.Sequence(2, "rod.front.left", "camber.front.left"),
             new Evidence.NoMove("caster.front", Instead.NOTHING, Set.of(Instead.LOOK_FOR_THE_PART)),
-            new Evidence.AsLeft(TOE, OWN, ONE_SIDED, DecisionRule.SIMPLE, Zone.DOUBT_INSIDE, false, true, true));
+            new Evidence.AsLeft(
+                    TOE, OWN, ONE_SIDED, DecisionRule.SIMPLE, Zone.DOUBT_INSIDE, false, true, true, Optional.empty()),
+            new Evidence.NotAdjustable(TOE, OWN, ONE_SIDED, Zone.OUTSIDE, true, false));
 
     @Test
     void everyKindOfEvidence_isReadAsItWasStored() {

@@ -14,6 +14,7 @@ import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.Bays;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
@@ -54,6 +55,9 @@ class SittingsTest {
 
     @Autowired
     private Tasks tasks;
+
+    @Autowired
+    private Bays bays;
 
     @Autowired
     private Sittings sittings;
@@ -251,8 +255,12 @@ class SittingsTest {
     }
 
     @Test
-    void aSheetThatWasGivenBack_goesOn_withTheReasonOnTheLog() {
+    void aHandIn_isTakenBackUntilTheInstructorHasOpenedIt_andThenGivenBackWithAReason() {
         write(HAND_IN, "done");
+        stands(entries.takeBack(me, now(), key()));
+        assertFalse(now().state().handedIn());
+        write(HAND_IN, "done");
+        sittings.opened(centre.instructor(), now());
         String handedIn =
                 log().at(LineKey.parse(HAND_IN).orElseThrow()).orElseThrow().key();
         var strike = NewEntry.now(LineKey.parse(HAND_IN).orElseThrow(), "", List.of(handedIn), key(), "test")
@@ -359,6 +367,14 @@ class SittingsTest {
         flag(me);
         write(HAND_IN, "done");
         entries.giveTime(centre.instructor(), now(), "15", "the lift was taken", key());
+        bays.add(centre.id(), 4, "");
+        tasks.preset(
+                centre.id(),
+                centre.instructor().personId(),
+                centre.taskId(),
+                4,
+                sitting.sheet().id(),
+                null);
         entries.moveTo(centre.instructor(), now(), "4", key());
         sheets.sign(centre.instructor(), now(), key());
         sheets.release(centre.instructor(), now(), key());

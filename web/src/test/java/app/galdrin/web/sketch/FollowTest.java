@@ -38,7 +38,7 @@ class FollowTest {
             new VehicleGeometry(2760, 1484, 1466, new WheelSize(416, 301), Linkage.BEHIND, 1.5, false, 136.0, 17.8),
             List.of(),
             List.of());
-    private static final Standing LEVEL = new Standing(SHEET, BayFloor.UNSURVEYED);
+    private static final Standing LEVEL = new Standing(SHEET, BayFloor.LEVEL);
 
     private static Sketch sketch(Procedure procedure) {
         return Sketches.of(new UUID(1, 2), SHEET, procedure, List.copyOf(procedure.sees()));

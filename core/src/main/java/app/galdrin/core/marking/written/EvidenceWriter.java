@@ -51,6 +51,7 @@ final class EvidenceWriter {
             is("judged").figure(e.figure()).value("own", e.figure(), e.own()).limits(e.figure(), e.limits());
             e.shown().ifPresent(this::shown);
             word("rule", e.rule()).word("zone", e.zone()).word("said", e.said()).words("right", e.right());
+            e.line().ifPresent(this::thrustLine);
             if (!e.slips().isEmpty()) {
                 slips(e.slips());
                 flag("possible", e.possible());
@@ -71,6 +72,11 @@ final class EvidenceWriter {
             is("asLeft").figure(e.figure()).value("reference", e.figure(), e.reference());
             limits(e.figure(), e.limits()).word("rule", e.rule()).word("zone", e.zone());
             flag("again", e.again()).flag("accepted", e.accepted()).flag("aimed", e.aimed());
+            e.line().ifPresent(this::thrustLine);
+        } else if (evidence instanceof Evidence.NotAdjustable e) {
+            is("notAdjustable").figure(e.figure()).value("reference", e.figure(), e.reference());
+            limits(e.figure(), e.limits()).word("zone", e.zone());
+            flag("found", e.found()).flag("reported", e.reported());
         } else if (evidence instanceof Evidence.Effect e) {
             effect(e);
         } else if (evidence instanceof Evidence.Move e) {
@@ -147,6 +153,14 @@ final class EvidenceWriter {
         }
         json.writeEndArray();
         flag("splitAssumed", e.splitAssumed()).slips(e.slips());
+        e.line().ifPresent(this::thrustLine);
+    }
+
+    private void thrustLine(Evidence.ThrustLine line) {
+        json.writeObjectPropertyStart("thrustLine");
+        number("thrust", Math.toDegrees(line.thrust()));
+        line.steeringWheel().ifPresent(wheel -> number("steeringWheel", Math.toDegrees(wheel)));
+        json.writeEndObject();
     }
 
     private void move(Evidence.Move e) {

@@ -20,6 +20,8 @@ public enum Cell implements Keyed {
     DOUBLE_THREAD("doubleThread"),
     ARM_LENGTH("armLength"),
     STEERING_RATIO("steeringRatio"),
+    FRONT_SUSPENSION("frontSuspension"),
+    REAR_SUSPENSION("rearSuspension"),
     AXLE("axle"),
     RIM("rimDiameter"),
     TYRE_RADIUS("tyreRadius"),
@@ -38,6 +40,8 @@ public enum Cell implements Keyed {
     /** Left less right as the maker wants it, signed. */
     INTENDED("intended"),
     ADJUSTABLE("adjustable"),
+    /** Of the turn-out, how far the inner wheel is turned. */
+    INNER_ANGLE("innerAngle"),
     PART("part"),
     WHERE("where"),
     MOST("most"),

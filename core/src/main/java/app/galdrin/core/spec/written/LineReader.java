@@ -18,11 +18,14 @@ import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SideDifference;
 import app.galdrin.core.spec.written.SheetFault.Reason;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
 
 /**
  * Reads the row of one figure. Its limits are two of least, preferred and greatest, or a preferred with its tolerance; an angle may be
@@ -38,6 +41,11 @@ final class LineReader {
     private static final double MOST_LENGTH = 300;
     private static final double MOST_ANGLE = 60;
     private static final double MOST_TOE = 10;
+    /** Nobody sets these, and most makers print them without a tolerance: they are known, and not judged. */
+    private static final Set<Measurand> WITHOUT_TOLERANCE = EnumSet.of(Measurand.KPI, Measurand.INCLUDED_ANGLE);
+
+    private static final double LEAST_INNER = 5;
+    private static final double MOST_INNER = 50;
     private static final double SHORTEST = 100;
     private static final double LONGEST = 12000;
 
@@ -53,7 +61,7 @@ final class LineReader {
     Optional<SheetLine> read() {
         Optional<Measurand> measurand = c.neededWord(Cell.FIGURE, Measurand.values());
         Optional<Axle> axle = c.word(Cell.AXLE, Axle.values());
-        Adjustable adjustable = c.word(Cell.ADJUSTABLE, Adjustable.values()).orElse(Adjustable.NO);
+        Adjustable adjustable = adjustable(measurand);
         if (measurand.isEmpty() || !placed(measurand.get(), axle)) {
             return Optional.empty();
         }
@@ -65,7 +73,33 @@ final class LineReader {
                 limits(measurand.get(), axle, over),
                 difference(measurand.get(), axle, over),
                 adjustable,
+                innerAngle(measurand.get()),
+                isAlone()
+                        ? inCore(written, Cell.PREFERRED, figure(measurand.get(), axle), over)
+                        : OptionalDouble.empty(),
                 typed()));
+    }
+
+    /** Whole degrees; empty where the turn-out is given at the locks. */
+    private OptionalInt innerAngle(Measurand measurand) {
+        if (c.has(Cell.INNER_ANGLE) && measurand != Measurand.TURN_OUT) {
+            c.fault(Cell.INNER_ANGLE, Reason.NO_INNER_ANGLE);
+            return OptionalInt.empty();
+        }
+        OptionalDouble angle = c.quantity(Cell.INNER_ANGLE, Unit.DEG, LEAST_INNER, MOST_INNER);
+        if (angle.isPresent() && angle.getAsDouble() != Math.rint(angle.getAsDouble())) {
+            c.malformed(Cell.INNER_ANGLE, QuantityText.Reason.LEFT_OVER);
+            return OptionalInt.empty();
+        }
+        return angle.isPresent() ? OptionalInt.of((int) angle.getAsDouble()) : OptionalInt.empty();
+    }
+
+    private Adjustable adjustable(Optional<Measurand> measurand) {
+        Adjustable adjustable = c.word(Cell.ADJUSTABLE, Adjustable.values()).orElse(Adjustable.NO);
+        if (adjustable != Adjustable.NO && measurand.filter(Measurand::isScreen).isPresent()) {
+            c.fault(Cell.ADJUSTABLE, Reason.ONLY_A_SCREEN);
+        }
+        return adjustable;
     }
 
     private boolean placed(Measurand measurand, Optional<Axle> axle) {
@@ -179,7 +213,7 @@ final class LineReader {
                 set.put(Cell.MIN, set.get(Cell.PREFERRED) - set.get(Cell.TOLERANCE));
                 set.put(Cell.MAX, set.get(Cell.PREFERRED) + set.get(Cell.TOLERANCE));
             }
-        } else if (c.has(Cell.PREFERRED) && !c.has(Cell.MIN) && !c.has(Cell.MAX)) {
+        } else if (isAlone() && !WITHOUT_TOLERANCE.contains(measurand)) {
             c.fault(Cell.PREFERRED, Reason.NO_LIMITS);
         }
         double min = set.getOrDefault(Cell.MIN, Double.NEGATIVE_INFINITY);
@@ -201,6 +235,11 @@ final class LineReader {
                 inCore(set, Cell.MIN, figure, over),
                 inCore(set, Cell.PREFERRED, figure, over),
                 inCore(set, Cell.MAX, figure, over)));
+    }
+
+    /** Whether a value to set stands there with nothing to judge it by. */
+    private boolean isAlone() {
+        return c.has(Cell.PREFERRED) && !c.has(Cell.MIN) && !c.has(Cell.MAX) && !c.has(Cell.TOLERANCE);
     }
 
     private Optional<SideDifference> difference(Measurand measurand, Optional<Axle> axle, Optional<Double> over) {

@@ -138,7 +138,7 @@ final class PartsReader {
         if (step > most) {
             c.fault(Cell.SMALLEST, Reason.WRONG_WAY_ROUND, c.text(Cell.MOST));
         }
-        if (c.has(Cell.FASTENER) && fasteners.stream().noneMatch(f -> f.name().equals(c.text(Cell.FASTENER)))) {
+        if (c.has(Cell.FASTENER) && fasteners.stream().noneMatch(f -> f.isNamed(c.text(Cell.FASTENER)))) {
             c.fault(Cell.FASTENER, Reason.NO_SUCH_FASTENER);
         }
         if (part.isEmpty() || where.isEmpty()) {

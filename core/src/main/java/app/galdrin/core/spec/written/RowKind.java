@@ -16,7 +16,9 @@ public enum RowKind implements Keyed {
             Cell.ROD_PITCH,
             Cell.DOUBLE_THREAD,
             Cell.ARM_LENGTH,
-            Cell.STEERING_RATIO),
+            Cell.STEERING_RATIO,
+            Cell.FRONT_SUSPENSION,
+            Cell.REAR_SUSPENSION),
     WHEELS("wheels", 2, Cell.AXLE, Cell.RIM, Cell.TYRE_RADIUS),
     FIGURE(
             "figures",
@@ -31,7 +33,8 @@ public enum RowKind implements Keyed {
             Cell.OF,
             Cell.DIFFERENCE,
             Cell.INTENDED,
-            Cell.ADJUSTABLE),
+            Cell.ADJUSTABLE,
+            Cell.INNER_ANGLE),
     PART("parts", 30, Cell.PART, Cell.WHERE, Cell.MOST, Cell.SMALLEST, Cell.FASTENER, Cell.REREAD),
     EFFECT("effects", 120, Cell.PART, Cell.WHERE, Cell.FIGURE, Cell.AMOUNT, Cell.DOUBT),
     FASTENER("fasteners", 40, Cell.NAME, Cell.THREAD, Cell.LEAST, Cell.MOST, Cell.ANGLE, Cell.SINGLE_USE, Cell.CHECKED);

@@ -58,6 +58,10 @@ public record SheetFault(String at, Optional<Cell> cell, Reason reason, String v
         NOT_IN_MILLIMETRES("notInMillimetres"),
         /** The figure is never given in millimetres. */
         NEVER_A_LENGTH("neverALength"),
+        /** An angle of the inner wheel beside a figure that is given straight ahead. */
+        NO_INNER_ANGLE("noInnerAngle"),
+        /** What only screens is never adjusted by itself. */
+        ONLY_A_SCREEN("onlyAScreen"),
         /** Rim and tyre don't fit. */
         RIM_IN_TYRE("rimInTyre"),
         NO_SUCH_PART("noSuchPart"),

@@ -8,6 +8,7 @@ import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.spec.WheelSize;
@@ -133,6 +134,8 @@ public final class SheetReader {
         boolean twice = c.yes(Cell.DOUBLE_THREAD, false);
         OptionalDouble arm = c.quantity(Cell.ARM_LENGTH, Unit.MM, 20, MOST_ARM);
         OptionalDouble ratio = c.number(Cell.STEERING_RATIO, 1, MOST_RATIO);
+        Optional<Suspension> frontSuspension = c.word(Cell.FRONT_SUSPENSION, Suspension.values());
+        Optional<Suspension> rearSuspension = c.word(Cell.REAR_SUSPENSION, Suspension.values());
         if (faults.size() > before || linkage.isEmpty() || wheels.isEmpty()) {
             return Optional.empty();
         }
@@ -147,7 +150,9 @@ public final class SheetReader {
                 pitch,
                 twice,
                 arm,
-                ratio));
+                ratio,
+                frontSuspension,
+                rearSuspension));
     }
 
     private List<SheetLine> lines(SheetDraft draft) {
@@ -172,7 +177,7 @@ public final class SheetReader {
         for (Row row : draft.of(RowKind.FASTENER)) {
             var c = new Cells(row, faults);
             String name = c.needed(Cell.NAME);
-            if (fasteners.stream().anyMatch(f -> f.name().equals(name))) {
+            if (fasteners.stream().anyMatch(f -> f.isNamed(name))) {
                 c.fault(Cell.NAME, Reason.TWICE);
             }
             fasteners.add(fastener(c, name));

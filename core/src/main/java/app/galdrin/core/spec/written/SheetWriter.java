@@ -9,6 +9,7 @@ import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.spec.WheelSize;
@@ -103,6 +104,12 @@ public final class SheetWriter {
                 .flag(Cell.DOUBLE_THREAD, g.doubleThread())
                 .with(Cell.ARM_LENGTH, g.armLength())
                 .with(Cell.STEERING_RATIO, g.steeringRatio())
+                .with(
+                        Cell.FRONT_SUSPENSION,
+                        g.frontSuspension().map(Suspension::key).orElse(""))
+                .with(
+                        Cell.REAR_SUSPENSION,
+                        g.rearSuspension().map(Suspension::key).orElse(""))
                 .add();
         for (Axle axle : Axle.values()) {
             WheelSize size = g.wheels(axle);
@@ -123,6 +130,7 @@ public final class SheetWriter {
         } else {
             RowKind.FIGURE.cells().forEach(cell -> cells.with(cell, line.typed().getOrDefault(cell.key(), "")));
         }
+        line.innerAngle().ifPresent(angle -> cells.with(Cell.INNER_ANGLE, Integer.toString(angle)));
         cells.with(Cell.ADJUSTABLE, line.adjustable().key()).add();
     }
 
@@ -130,7 +138,7 @@ public final class SheetWriter {
         boolean angle = line.measurand().quantity() == Quantity.ANGLE;
         Optional<Limits> limits = line.limits();
         cells.with(Cell.MIN, printed(limits.map(Limits::min).orElse(OptionalDouble.empty()), angle));
-        cells.with(Cell.PREFERRED, printed(limits.map(Limits::preferred).orElse(OptionalDouble.empty()), angle));
+        cells.with(Cell.PREFERRED, printed(limits.map(Limits::preferred).orElse(line.preferredAlone()), angle));
         cells.with(Cell.MAX, printed(limits.map(Limits::max).orElse(OptionalDouble.empty()), angle));
         line.sideDifference().ifPresent(d -> {
             cells.with(Cell.DIFFERENCE, printed(OptionalDouble.of(d.most()), angle));

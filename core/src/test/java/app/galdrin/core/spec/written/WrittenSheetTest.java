@@ -13,6 +13,7 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
+import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
@@ -43,8 +44,8 @@ class WrittenSheetTest {
 
     private static final String HEADER =
             "row,make,model,body,registration,driven,driver,wheelbase,frontTrack,rearTrack,linkage,rodPitch,doubleThread,"
-                    + "armLength,steeringRatio,axle,rimDiameter,tyreRadius,figure,min,preferred,max,tolerance,over,of,"
-                    + "difference,intended,adjustable,part,where,most,smallest,fastener,reread,amount,doubt,name,thread,"
+                    + "armLength,steeringRatio,frontSuspension,rearSuspension,axle,rimDiameter,tyreRadius,figure,min,preferred,max,tolerance,over,of,"
+                    + "difference,intended,adjustable,innerAngle,part,where,most,smallest,fastener,reread,amount,doubt,name,thread,"
                     + "least,angle,singleUse,checked";
 
     /** Staggered wheels, an unknown steering arm, limits in millimetres, a tolerance, an intended difference, a shared sleeve. */
@@ -179,6 +180,28 @@ class WrittenSheetTest {
                         .orElseThrow()
                         .perUnit()),
                 1e-12);
+    }
+
+    /** What a maker prints and what nobody knows: each in its own cell, and each kept. */
+    @Test
+    void turnOutAtAnAngle_kpiWithoutTolerance_andWhatNobodyKnows_areRead() {
+        List<String> rows = new ArrayList<>(TABLE);
+        rows.add(row("figures", "figure=turnOut", "axle=front", "min=1.5", "max=2.5", "innerAngle=20"));
+        rows.add(row("figures", "figure=kpi", "axle=front", "preferred=12.5", "adjustable=notKnown"));
+        rows.set(15, rows.get(15).replace("lock nut", "Lock Nut"));
+        var read = good(SheetTable.read(table(rows)));
+        SpecificationSheet sheet = read.sheet();
+        assertEquals(1.5, degrees(limits(sheet, "turnOut.front.steeredLeft20").min()), 1e-12);
+        assertEquals(2.5, degrees(limits(sheet, "turnOut.front.steeredRight20").max()), 1e-12);
+        for (String other : List.of("turnOut.front.leftLock", "turnOut.front.steeredLeft15", "kpi.front.left")) {
+            assertTrue(sheet.limits(FigureId.parse(other).orElseThrow()).isEmpty(), other);
+        }
+        FigureId kpi = FigureId.parse("kpi.front.right").orElseThrow();
+        assertEquals(12.5, degrees(sheet.preferred(kpi)), 1e-12);
+        assertEquals(Adjustable.NOT_KNOWN, sheet.adjustable(kpi.adjustment()));
+        assertTrue(sheet.fastener(sheet.adjusters().get(0)).isPresent(), "capitals do not count");
+        String csv = SheetTable.write(SheetWriter.draft(read.vehicle(), sheet));
+        assertEquals(sheet.lines(), good(SheetTable.read(csv)).sheet().lines());
     }
 
     /** What is written again is read as the same sheet, in both forms; so is one that nobody typed. */

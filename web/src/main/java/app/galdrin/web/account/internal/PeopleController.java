@@ -28,6 +28,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class PeopleController {
 
     private static final int LONGEST_CLASS_NAME = 80;
+    private static final int LONGEST_NAME = 120;
 
     private final People people;
     private final Office office;
@@ -84,6 +85,22 @@ class PeopleController {
             RedirectAttributes flash) {
         office.activate(me, id, active);
         flash.addFlashAttribute("said", active ? "person.activated" : "person.deactivated");
+        return "redirect:/people/" + id;
+    }
+
+    @PostMapping("/people/{id}/name")
+    String rename(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam String displayName,
+            RedirectAttributes flash) {
+        String name = displayName.strip();
+        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+            flash.addFlashAttribute("said", "person.name.wrong");
+        } else {
+            office.rename(me, id, name);
+            flash.addFlashAttribute("said", "person.renamed");
+        }
         return "redirect:/people/" + id;
     }
 

@@ -88,7 +88,14 @@ class SecurityConfiguration {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
                                 "/assets/**", "/sign-in", "/join", "/join/**", "/first-run", "/error", "/formats/**")
                         .permitAll()
-                        .requestMatchers("/tasks/**", "/style", "/vehicles/new", "/vehicles/import", "/vehicles/*/edit")
+                        .requestMatchers(
+                                "/tasks/**",
+                                "/bays/**",
+                                "/bays",
+                                "/style",
+                                "/vehicles/new",
+                                "/vehicles/import",
+                                "/vehicles/*/edit")
                         .hasRole(INSTRUCTOR)
                         .requestMatchers(HttpMethod.POST, "/marking/moderation/**")
                         .hasRole(Role.VERIFIER.name())
@@ -96,7 +103,7 @@ class SecurityConfiguration {
                         .hasRole(INSTRUCTOR)
                         .requestMatchers("/marking/**")
                         .hasAnyRole(INSTRUCTOR, Role.VERIFIER.name())
-                        .requestMatchers("/people/**")
+                        .requestMatchers("/people/**", "/classes", "/classes/**")
                         .hasAnyRole(INSTRUCTOR, Role.OFFICE.name())
                         .requestMatchers("/me/password")
                         .hasAnyRole(with(Access.NEW_PASSWORD))

@@ -7,6 +7,8 @@ import app.galdrin.web.account.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
+import java.time.ZoneId;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,6 +21,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** Signing in, and making the first instructor where there is nobody yet. */
 @Controller
 class SignInController {
+
+    /** Time zones by region and place, without the short names that mean several. */
+    private static final List<String> ZONES = ZoneId.getAvailableZoneIds().stream()
+            .filter(zone ->
+                    zone.matches("(Africa|America|Antarctica|Asia|Atlantic|Australia|Europe|Indian|Pacific)/.+|UTC"))
+            .sorted()
+            .toList();
 
     private final FirstRun firstRun;
     private final Passwords passwords;
@@ -41,6 +50,7 @@ class SignInController {
             return "redirect:/sign-in";
         }
         model.addAttribute("form", FirstRunForm.empty());
+        model.addAttribute("zones", ZONES);
         return "account/first-run";
     }
 
@@ -48,6 +58,7 @@ class SignInController {
     String makeFirst(
             @Valid @ModelAttribute("form") FirstRunForm form,
             BindingResult errors,
+            Model model,
             HttpServletRequest request,
             HttpServletResponse response)
             throws ServletRequestBindingException {
@@ -62,6 +73,7 @@ class SignInController {
                 .fault(form.password(), form.displayName(), form.signIn(), form.centre())
                 .ifPresent(fault -> errors.rejectValue("password", fault));
         if (errors.hasErrors()) {
+            model.addAttribute("zones", ZONES);
             return "account/first-run";
         }
         Optional<SignedIn> first = firstRun.begin(

@@ -68,7 +68,7 @@ final class AdjustMaker {
         List<PlanView.Figure> figures = plan.figures().stream()
                 .map(f -> new PlanView.Figure(
                         words.name(f),
-                        own.goesBy(f, plan.id())
+                        OfHisSheet.standing(own, f, plan.id(), speaks)
                                 .map(v -> words.figure(v.value(), f))
                                 .orElse("–"),
                         target(f).map(t -> words.figure(t, f)).orElse("–")))

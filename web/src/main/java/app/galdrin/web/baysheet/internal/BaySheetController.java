@@ -43,6 +43,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The sheet at the bay, one page; with a script each entry is sent as it is written, without one by the button of its step. */
 @Controller
@@ -160,6 +161,13 @@ class BaySheetController {
         model.addAttribute("page", maker.page(shown.id(), blank));
         model.addAttribute("closed", isClosed(me, sitting));
         boolean answers = me.is(Role.INSTRUCTOR) && sitting.state().flagged();
+        model.addAttribute(
+                "takeBackUntil",
+                Entries.isWriter(me, sitting) ? sittings.takeBackUntil(sitting).orElse(null) : null);
+        model.addAttribute(
+                "givenBack",
+                sitting.state().handedIn() ? "" : sittings.log(sitting).givenBack());
+        model.addAttribute("waitsFor", sittings.waitsFor(sitting).orElse(null));
         model.addAttribute("calls", !sitting.isReference() && (Entries.isWriter(me, sitting) || answers));
     }
 
@@ -240,6 +248,34 @@ class BaySheetController {
                 .toList();
     }
 
+    /** Takes the hand-in back. */
+    @PostMapping("/sittings/{id:[0-9a-f-]{36}}/take-back")
+    String takeBack(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam String key,
+            RedirectAttributes flash) {
+        if (entries.takeBack(me, sittings.sitting(me, id), key) instanceof Entries.Outcome.Refused no) {
+            flash.addFlashAttribute("refused", no.why());
+        }
+        return "redirect:/sittings/" + id;
+    }
+
+    /**
+     * How a sheet stands for a page that is open on it.
+     *
+     * @param over whether it is handed in or stopped
+     * @param seq how many entries it has
+     */
+    record Standing(boolean over, int seq) {}
+
+    @GetMapping("/sittings/{id:[0-9a-f-]{36}}/standing")
+    @ResponseBody
+    Standing standing(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
+        var state = sittings.sitting(me, id).state();
+        return new Standing(state.handedIn(), state.lastSeq());
+    }
+
     /** Raises or lowers the flag that calls the instructor. */
     @PostMapping("/sittings/{id:[0-9a-f-]{36}}/flag")
     String flag(
@@ -318,7 +354,8 @@ class BaySheetController {
                     false);
         }
         var stands = (Entries.Outcome.Stands) outcome;
-        String echo = stands.entry().isStrike() ? "" : SheetMaker.echo(sitting, stands.entry(), speech.words());
+        boolean nothingToSay = stands.entry().isStrike() || StaffLine.isStaffLine(where);
+        String echo = nothingToSay ? "" : SheetMaker.echo(sitting, stands.entry(), speech.words());
         return new Answer(
                 true,
                 echo,

@@ -8,6 +8,7 @@ import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Opening;
+import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletRequest;
@@ -87,15 +88,18 @@ class JoinController {
         if (begun.isPresent()) {
             return "redirect:/sittings/" + begun.get();
         }
-        Optional<Integer> number = bay(bay);
         boolean free =
                 person != null && free(opening.get(), me, request).stream().anyMatch(p -> p.id().equals(person));
-        if (person == null || !free || (number.isEmpty() && !bay.isBlank())) {
+        List<TaskBay> bays = tasks.bays(opening.get().centreId(), opening.get().taskId());
+        Optional<TaskBay> place = place(bays, bay);
+        Optional<UUID> back = person == null ? Optional.empty() : sittings.comeBack(opening.get(), person);
+        if (person == null || !free || (place.isEmpty() && back.isEmpty())) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("error", free ? "join.bay" : "join.name");
             return "baysheet/join";
         }
-        Optional<UUID> sitting = sittings.join(opening.get(), person, number.orElse(null), SameBrowser.of(request));
+        Optional<UUID> sitting = back.or(
+                () -> sittings.join(opening.get(), person, place.orElseThrow().bay(), SameBrowser.of(request)));
         if (sitting.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             offer(opening.get(), me, request, model);
@@ -111,9 +115,13 @@ class JoinController {
         return "redirect:/sittings/" + sitting.get();
     }
 
-    private static Optional<Integer> bay(String text) {
-        String digits = text.strip();
-        return digits.matches("[1-9][0-9]?") ? Optional.of(Integer.valueOf(digits)) : Optional.empty();
+    /** The bay that was chosen; where there is one alone, nobody has to. */
+    private static Optional<TaskBay> place(List<TaskBay> bays, String chosen) {
+        return bays.size() == 1
+                ? Optional.of(bays.get(0))
+                : bays.stream()
+                        .filter(b -> String.valueOf(b.bay()).equals(chosen))
+                        .findFirst();
     }
 
     /** The opening of a code, with its task and who can join it for the page; a wrong code is counted. */
@@ -153,6 +161,7 @@ class JoinController {
         if (me == null) {
             taken.removeAll(sittings.justJoinedFrom(opening, SameBrowser.of(request)));
         }
+        taken.removeAll(sittings.welcomeIn(opening));
         return people.classMembers(opening.centreId(), task.classId()).stream()
                 .filter(p -> !taken.contains(p.id()))
                 .toList();

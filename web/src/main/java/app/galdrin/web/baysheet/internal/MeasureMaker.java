@@ -1,6 +1,9 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.AskedBack;
@@ -11,6 +14,7 @@ import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.uncertainty.Scatter;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
@@ -72,15 +76,25 @@ final class MeasureMaker {
                 measure,
                 round,
                 firstOpen(measure, round),
-                sketch,
+                speaks ? sketch : sketch.silent(),
                 answers.chosen(measure, round),
+                slopes(measure, round, byKey),
                 byKey,
                 rows,
                 speaks ? rules(measure, round) : List.of(),
                 speaks ? notes(measure, round) : List.of(),
-                own.askedBack(measure, round).stream().map(this::askedBack).toList(),
+                askedBack(measure, round),
                 List.of(),
                 speaks);
+    }
+
+    /** The fields for the slope of a floor nobody has surveyed; those that were read for other readings of this sheet are left out. */
+    private List<FieldView> slopes(Measure measure, int round, Map<LineKey, FieldView> byKey) {
+        return byKey.values().stream()
+                .filter(f ->
+                        Keyed.find(BayFloor.Slope.values(), f.line().line()).isPresent())
+                .filter(f -> f.filled() || f.error() != null || !sheet.isFilled(f.line(), answers))
+                .toList();
     }
 
     /** The first repeat that is not complete, else the last. */
@@ -108,6 +122,23 @@ final class MeasureMaker {
         });
     }
 
+    /** What is to be read again; of a reference also repeats that lie too far apart, since everybody is marked by it. */
+    private List<String> askedBack(Measure measure, int round) {
+        List<String> asked = new ArrayList<>();
+        own.askedBack(measure, round).forEach(a -> asked.add(askedBack(a)));
+        if (sitting.isReference()) {
+            own.scattered(measure, round).forEach(figure -> {
+                List<Estimate> each = own.each(measure, round, figure);
+                asked.add(words.text(
+                        "askedBack.scattered",
+                        words.name(figure),
+                        words.doubt(Scatter.range(each), figure),
+                        words.doubt(Scatter.explained(each), figure)));
+            });
+        }
+        return asked;
+    }
+
     /** Which readings don't go together, and why. */
     private String askedBack(AskedBack asked) {
         String places = asked.places().stream()
@@ -117,7 +148,18 @@ final class MeasureMaker {
                 .collect(Collectors.joining(", "));
         return asked.figure()
                 .map(f -> words.text("askedBack.impossible", words.name(f), places, asked.repeat()))
-                .orElseGet(() -> words.text("askedBack.alike", places, asked.repeat()));
+                .orElseGet(() -> asked.places().size() == 1
+                        ? finer(asked.places().get(0), places, asked.repeat())
+                        : words.text("askedBack.alike", places, asked.repeat()));
+    }
+
+    private String finer(Place place, String name, int repeat) {
+        return words.text(
+                "askedBack.finer",
+                name,
+                repeat,
+                words.text("instrument." + place.instrument().key()),
+                words.text("unit." + place.amount().defaultUnit().key()));
     }
 
     /** What the last repeat tells beside its figures. */

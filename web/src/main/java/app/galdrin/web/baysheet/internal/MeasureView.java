@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param round 0 as found
  * @param repeat the repeat that is shown first
  * @param chosen what was chosen for these readings: an option by the id of its choice
+ * @param slopes the fields for the slope of a floor that nobody has surveyed; none where it is known
  * @param rows what is written, a row a place
  * @param rules the figures so far on their tolerance rules, where the sheet speaks
  * @param askedBack what is to be read again because it does not go together, said
@@ -31,6 +32,7 @@ public record MeasureView(
         int repeat,
         Sketch sketch,
         Map<String, String> chosen,
+        List<FieldView> slopes,
         Map<LineKey, FieldView> fields,
         List<Row> rows,
         List<ToleranceRule> rules,
@@ -91,6 +93,7 @@ public record MeasureView(
                 repeat,
                 sketch,
                 chosen,
+                slopes,
                 fields,
                 rows,
                 rules,

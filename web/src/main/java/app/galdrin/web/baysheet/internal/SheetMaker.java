@@ -33,6 +33,7 @@ import app.galdrin.web.marking.Told;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Works;
 import app.galdrin.web.sketch.PairRule;
 import java.util.ArrayList;
@@ -120,6 +121,7 @@ final class SheetMaker {
         boolean isBlank = log.lastSeq() == 0 && !fields.anyRefused();
         List<StepView> views = isBlank ? blank.steps(asBlank(), this::views) : views();
         List<String> disputed = log.disputed().stream()
+                .filter(key -> !StaffLine.isStaffLine(key)) // of calls from before they saw one another
                 .map(key -> assignment
                         .practical()
                         .step(key.step())
@@ -267,6 +269,8 @@ final class SheetMaker {
                 "judge.explain." + assignment.practical().rule().key(),
                 judge.figures().stream().map(figure -> judged(judge, figure)).toList(),
                 Practical.adjustments(judge.figures()).stream()
+                        .filter(a -> sheet.line(LineKey.of(judge.id(), Judge.ADJUSTABLE + a.key()))
+                                .isPresent())
                         .map(a -> new JudgeView.Adjusted(
                                 names.adjustment(a), fields.at(LineKey.of(judge.id(), Judge.ADJUSTABLE + a.key()))))
                         .toList(),
@@ -278,8 +282,9 @@ final class SheetMaker {
 
     private JudgeView.Compared compared(Judge judge, Comparison c) {
         FigureId figure = c.figure();
-        Optional<Estimate> first = own.mean(c.first(), 0, figure);
-        Optional<Estimate> second = own.mean(c.second(), 0, figure);
+        boolean shown = speaks || own.ofHisOwn(figure, judge.id()).isPresent();
+        Optional<Estimate> first = own.mean(c.first(), 0, figure).filter(v -> shown);
+        Optional<Estimate> second = own.mean(c.second(), 0, figure).filter(v -> shown);
         String one = words.text("procedure." + c.first().procedure().key());
         String other = words.text("procedure." + c.second().procedure().key());
         List<String> why = Stream.of(c.first(), c.second())
@@ -307,11 +312,12 @@ final class SheetMaker {
 
     private JudgeView.Item judged(Judge judge, FigureId figure) {
         Optional<Estimate> value = standing(figure, judge.id());
+        String none = speaks || own.ofHisOwn(figure, judge.id()).isPresent() ? "judge.noFigure" : "judge.byReadings";
         String said = value.map(v -> words.text(
                         "judge.own",
                         words.figure(v.value(), figure),
                         words.doubt(Judgement.K * v.standardUncertainty(), figure)))
-                .orElseGet(() -> words.text("judge.noFigure"));
+                .orElseGet(() -> words.text(none));
         return new JudgeView.Item(
                 words.name(figure),
                 fields.at(LineKey.of(judge.id(), figure.key())),
@@ -330,9 +336,12 @@ final class SheetMaker {
                 limits.max().isPresent() ? words.figure(limits.max().getAsDouble(), figure) : "–");
     }
 
-    /** What he judges and plans on: his worked figure with the doubt of his readings, else the one that is given. */
+    /**
+     * What he judges and plans on: his worked figure with the doubt of his readings, else the one that is given, counted from the thrust line
+     * where that counts. While an assessment can still be written on, nothing is shown that tells what is asked of him.
+     */
     private Optional<Estimate> standing(FigureId figure, String beforeStep) {
-        return own.goesBy(figure, beforeStep);
+        return OfHisSheet.standing(own, figure, beforeStep, speaks);
     }
 
     private HandInView handIn(StepView.Head head, HandIn step) {

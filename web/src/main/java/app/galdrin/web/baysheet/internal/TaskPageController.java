@@ -1,20 +1,28 @@
 package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.web.account.People;
+import app.galdrin.web.account.Person;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.Bays;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingSummary;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleMove;
+import app.galdrin.web.task.Opening;
 import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -24,6 +32,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** One task while it runs: the code to join by, its bays with the instructor's references, and who is how far. */
@@ -34,16 +43,29 @@ class TaskPageController {
     private final Sittings sittings;
     private final Words words;
     private final StepWords names;
+    private final Bays bays;
+    private final People people;
 
-    TaskPageController(Tasks tasks, Sittings sittings, Words words, StepWords names) {
+    TaskPageController(Tasks tasks, Sittings sittings, Words words, StepWords names, Bays bays, People people) {
+        this.bays = bays;
+        this.people = people;
         this.tasks = tasks;
         this.sittings = sittings;
         this.words = words;
         this.names = names;
     }
 
-    /** A bay with what the instructor has read of its vehicle as it stands, a sentence a figure. */
-    record BayView(TaskBay bay, int complete, int repeats, List<String> figures) {}
+    /**
+     * A bay with what the instructor has read of its vehicle as it stands, a sentence a figure.
+     *
+     * @param moved who has adjusted the vehicle since; null where nobody has
+     */
+    record BayView(
+            TaskBay bay,
+            int complete,
+            int repeats,
+            List<String> figures,
+            @Nullable VehicleMove moved) {}
 
     /** Somebody at a bay, and the title of the step he wrote in last. */
     record PersonView(SittingSummary sitting, String step) {}
@@ -52,21 +74,27 @@ class TaskPageController {
     String page(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
-            @RequestParam(required = false) @Nullable String people,
+            @RequestParam(name = "people", required = false) @Nullable String part,
             Model model) {
         TaskVersion task = tasks.task(me.centreId(), id);
         model.addAttribute("task", task);
+        List<SittingSummary> all = sittings.ofTask(me.centreId(), id);
         model.addAttribute(
                 "sittings",
-                sittings.ofTask(me.centreId(), id).stream()
+                all.stream()
+                        .sorted(Comparator.comparing((SittingSummary s) -> !s.flagged())) // who calls comes first
                         .map(s -> new PersonView(s, step(task, s)))
                         .toList());
-        if (people != null) {
+        model.addAttribute("calls", all.stream().filter(SittingSummary::flagged).count());
+        Optional<Opening> opening = tasks.current(me.centreId(), id);
+        model.addAttribute("notJoined", opening.map(this::notJoined).orElse(List.of()));
+        if (part != null) {
             return "baysheet/task :: people";
         }
         model.addAttribute("versions", tasks.versions(task));
         model.addAttribute("retired", tasks.retired(task));
-        model.addAttribute("opening", tasks.current(me.centreId(), id).orElse(null));
+        model.addAttribute("centreBays", bays.all(me.centreId()));
+        model.addAttribute("opening", opening.orElse(null));
         model.addAttribute("canReopen", tasks.canReopen(me.centreId(), id));
         model.addAttribute(
                 "bays",
@@ -74,6 +102,16 @@ class TaskPageController {
                         .map(b -> bay(me, task, b))
                         .toList());
         return "baysheet/task";
+    }
+
+    /** Who of the class has not joined the opening. */
+    private List<String> notJoined(Opening opening) {
+        UUID classId = tasks.task(opening.centreId(), opening.taskId()).classId();
+        List<UUID> joined = sittings.peopleIn(opening);
+        return people.classMembers(opening.centreId(), classId).stream()
+                .filter(p -> !joined.contains(p.id()))
+                .map(Person::displayName)
+                .toList();
     }
 
     private String step(TaskVersion task, SittingSummary sitting) {
@@ -84,10 +122,13 @@ class TaskPageController {
     }
 
     private BayView bay(SignedIn me, TaskVersion task, TaskBay bay) {
-        Log log = sittings.findReference(me.centreId(), task.id(), bay.stateId())
-                .map(id -> sittings.log(me.centreId(), id))
-                .orElseGet(() -> new Log(List.of()));
-        var assignment = Assignment.of(task.practical(), bay.sheet().sheet());
+        Optional<Sitting> reference =
+                sittings.findReference(me.centreId(), task.id(), bay.stateId()).map(id -> sittings.sitting(me, id));
+        Log log = reference.map(sittings::log).orElseGet(() -> new Log(List.of()));
+        var assignment = new Assignment(
+                task.practical(),
+                bay.sheet().sheet(),
+                reference.map(Sitting::floor).orElse(BayFloor.LEVEL));
         var own = new OwnFigures(assignment, log.answers());
         int complete = 0;
         int repeats = 0;
@@ -99,7 +140,28 @@ class TaskPageController {
                 measure.figures().forEach(f -> own.mean(measure, 0, f).ifPresent(v -> figures.add(said(f, v))));
             }
         }
-        return new BayView(bay, complete, repeats, figures);
+        return new BayView(
+                bay,
+                complete,
+                repeats,
+                figures,
+                sittings.movedOutOf(me.centreId(), bay.stateId(), null).orElse(null));
+    }
+
+    /** The instructor's word on a vehicle that somebody has adjusted: it is as before, or is read as it stands. */
+    @PostMapping("/tasks/{id:[0-9a-f-]{36}}/{word:put-back|as-it-stands}")
+    String word(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @PathVariable String word,
+            @RequestParam int bay) {
+        TaskVersion task = tasks.task(me.centreId(), id);
+        if (word.equals("put-back")) {
+            sittings.putBack(me, task, bay);
+        } else {
+            sittings.readAsItStands(me, task, bay, words.text("task.asItStands.note"));
+        }
+        return "redirect:/tasks/" + id;
     }
 
     private String said(FigureId figure, Estimate value) {

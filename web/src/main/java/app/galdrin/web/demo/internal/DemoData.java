@@ -16,20 +16,22 @@ import app.galdrin.core.task.Step;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.Bays;
+import app.galdrin.web.bay.Facing;
+import app.galdrin.web.bay.NewSurvey;
 import app.galdrin.web.library.Library;
-import app.galdrin.web.sitting.Bays;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -47,6 +49,16 @@ public class DemoData implements ApplicationRunner {
     public static final String PASSWORD = "follow the string";
 
     private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
+
+    /** Where the vehicles stand. */
+    private static final int VAN_BAY = 1;
+
+    private static final int BUS_BAY = 2;
+    private static final int RANGER_BAY = 3;
+    private static final int LORRY_BAY = 4;
+
+    /** How sure the surveys are, a standard uncertainty in deg. */
+    private static final double SURVEYED = 0.03;
 
     private final People people;
     private final Library library;
@@ -107,6 +119,10 @@ public class DemoData implements ApplicationRunner {
         UUID classOne = people.makeClass(centre, "Vehicles 1A", first);
         UUID classTwo = people.makeClass(centre, "Vehicles 1B", second);
         UUID van = vehicle(centre, DemoVehicles.PARCEL_VAN);
+        bay(centre, aldous, VAN_BAY, "by the door", 0.1, -0.2);
+        bay(centre, aldous, BUS_BAY, "four-post lift", 0.0, 0.35);
+        bay(centre, aldous, RANGER_BAY, "scissor lift", -0.15, 0.05);
+        bay(centre, aldous, LORRY_BAY, "heavy bay", 0.2, 0.1);
         UUID bus = vehicle(centre, DemoVehicles.MINIBUS);
         SignedIn instructor = people.session(centre, aldous);
 
@@ -116,7 +132,7 @@ public class DemoData implements ApplicationRunner {
                 DemoTasks.toe(DemoVehicles.PARCEL_VAN, "strings", "Front toe by two strings", Mode.ASSESSMENT),
                 List.of(van),
                 classOne);
-        runStrings(instructor, strings, first);
+        runStrings(instructor, strings, van, first);
         UUID plates = tasks.set(
                 centre,
                 aldous,
@@ -125,20 +141,20 @@ public class DemoData implements ApplicationRunner {
                         DemoTasks.toe(DemoVehicles.MINIBUS, "plates", "Front toe by plates", Mode.PRACTICE)),
                 List.of(bus),
                 classTwo);
+        tasks.preset(centre, aldous, plates, BUS_BAY, bus, null);
         tasks.open(centre, aldous, plates);
-        reference(instructor, plates, truth(0, 0, 0.46, 0.02));
+        reference(instructor, plates, BUS_BAY, truth(0, 0, 0.46, 0.02));
         UUID practice = tasks.set(
                 centre,
                 aldous,
                 DemoTasks.toe(DemoVehicles.PARCEL_VAN, "strings", "Strings: first try", Mode.PRACTICE),
                 List.of(van),
                 classTwo);
+        tasks.preset(centre, aldous, practice, VAN_BAY, van, null);
         runHalfway(instructor, practice, second.get(0));
-        bays.survey(centre, 1, 0.1, -0.2, 0.03);
-        bays.survey(centre, 2, 0.0, 0.35, 0.03);
         UUID full = tasks.set(
                 centre, aldous, DemoTasks.fullFront(DemoVehicles.PARCEL_VAN.sheet()), List.of(van, bus), classTwo);
-        runFull(instructor, full, van, second);
+        runFull(instructor, full, van, bus, second);
         UUID lorry = vehicle(centre, DemoVehicles.MOBILE_LIBRARY);
         UUID ranger = nextIssue(centre, vehicle(centre, DemoVehicles.RANGER), aldous);
         UUID beam = tasks.set(
@@ -156,6 +172,8 @@ public class DemoData implements ApplicationRunner {
         runBoth(
                 instructor,
                 beam,
+                lorry,
+                LORRY_BAY,
                 second.subList(4, 6),
                 Habit.working(Map.of("caster", "frameWrongWay")),
                 lorry(0.9, 0.35),
@@ -164,12 +182,23 @@ public class DemoData implements ApplicationRunner {
         runBoth(
                 instructor,
                 ends,
+                ranger,
+                RANGER_BAY,
                 second.subList(4, 6),
                 Habit.working(Map.of("caster", "camberSignsLost")),
                 ranger(0.31),
                 ranger(0.08));
         block.load(instructor, people.session(centre, varga), van);
         return centre;
+    }
+
+    /** A bay with its survey, deg: the far end higher along, the left side higher across. */
+    private void bay(UUID centre, UUID surveyor, int number, String name, double along, double across) {
+        bays.add(centre, number, name);
+        bays.survey(
+                centre,
+                surveyor,
+                new NewSurvey(number, along, across, SURVEYED, Facing.FAR_END, LocalDate.of(2026, 9, 7)));
     }
 
     private UUID vehicle(UUID centre, WrittenSheet.Read written) {
@@ -244,22 +273,33 @@ public class DemoData implements ApplicationRunner {
     }
 
     /** One careful sitting and one with a slip, both marked by the instructor's readings. */
-    private void runBoth(SignedIn instructor, UUID task, List<UUID> people, Habit slip, Truth found, Truth left) {
+    private void runBoth(
+            SignedIn instructor,
+            UUID task,
+            UUID sheet,
+            int bay,
+            List<UUID> people,
+            Habit slip,
+            Truth found,
+            Truth left) {
+        tasks.preset(instructor.centreId(), instructor.personId(), task, bay, sheet, null);
         tasks.open(instructor.centreId(), instructor.personId(), task);
-        reference(instructor, task, found);
+        reference(instructor, task, bay, found);
         for (int i = 0; i < 2; i++) {
-            Sitting sitting = begin(instructor, task, people.get(i), null);
+            Sitting sitting = begin(instructor, task, people.get(i), bay);
             apprentice(instructor, people.get(i), sitting, 600 + i).doAll(i == 0 ? Habit.CAREFUL : slip, found, left);
             asLeftReference(instructor, sitting, left, 700 + i);
+            sittings.putBack(instructor, sitting.task(), bay);
         }
     }
 
     /** One sitting of each kind an instructor meets: flawless, and with a slip that the marker knows by name. */
-    private void runStrings(SignedIn instructor, UUID task, List<UUID> class1) {
+    private void runStrings(SignedIn instructor, UUID task, UUID van, List<UUID> class1) {
+        tasks.preset(instructor.centreId(), instructor.personId(), task, VAN_BAY, van, null);
         Truth found = truth(0, 0, 0.27, 0.09);
         Truth left = truth(0, 0, -0.05, -0.03);
         tasks.open(instructor.centreId(), instructor.personId(), task);
-        reference(instructor, task, found);
+        reference(instructor, task, VAN_BAY, found);
         Habit[] habits = {
             Habit.CAREFUL,
             Habit.working(Map.of("toe", "methodSign")),
@@ -268,9 +308,10 @@ public class DemoData implements ApplicationRunner {
             Habit.working(Map.of("toe", "leftRightSwapped"))
         };
         for (int i = 0; i < habits.length; i++) {
-            Sitting sitting = begin(instructor, task, class1.get(i), null);
+            Sitting sitting = begin(instructor, task, class1.get(i), VAN_BAY);
             apprentice(instructor, class1.get(i), sitting, 100 + i).doAll(habits[i], found, left);
             asLeftReference(instructor, sitting, left, 200 + i);
+            sittings.putBack(instructor, sitting.task(), VAN_BAY);
         }
         tasks.close(instructor.centreId(), task);
     }
@@ -278,26 +319,27 @@ public class DemoData implements ApplicationRunner {
     private void runHalfway(SignedIn instructor, UUID task, UUID person) {
         tasks.open(instructor.centreId(), instructor.personId(), task);
         Truth found = truth(0, 0, 0.02, 0.07);
-        reference(instructor, task, found);
-        Sitting sitting = begin(instructor, task, person, null);
+        reference(instructor, task, VAN_BAY, found);
+        Sitting sitting = begin(instructor, task, person, VAN_BAY);
         apprentice(instructor, person, sitting, 300).readHalf(found);
     }
 
     /** Caster, camber and toe on a van whose caster can't be adjusted and is out on neither side; two have handed in. */
-    private void runFull(SignedIn instructor, UUID task, UUID van, List<UUID> people) {
+    private void runFull(SignedIn instructor, UUID task, UUID van, UUID bus, List<UUID> people) {
         UUID centre = instructor.centreId();
         Truth found = truth(2.4, 0.45, 0.21, 0.05);
         Truth left = truth(2.4, -0.35, -0.05, -0.03);
-        tasks.preset(centre, instructor.personId(), task, 1, van, "Top mounts pushed out, rods two turns long");
+        tasks.preset(centre, instructor.personId(), task, VAN_BAY, van, "Top mounts pushed out, rods two turns long");
+        tasks.preset(centre, instructor.personId(), task, BUS_BAY, bus, "Left rod a turn long");
         tasks.open(centre, instructor.personId(), task);
-        Sitting reference =
-                sittings.sitting(instructor, sittings.referenceAsFound(instructor, tasks.task(centre, task), 1));
-        readAll(new DemoApprentice(entries, works, instructor, reference, 11), reference, 0, found);
+        reference(instructor, task, VAN_BAY, found);
+        reference(instructor, task, BUS_BAY, truth(3.1, 0.2, 0.34, 0.05));
         for (int i = 1; i <= 2; i++) {
-            Sitting sitting = begin(instructor, task, people.get(i), 1);
+            Sitting sitting = begin(instructor, task, people.get(i), VAN_BAY);
             apprentice(instructor, people.get(i), sitting, 400 + i)
                     .doAll(i == 1 ? Habit.CAREFUL : Habit.working(Map.of("toe", "methodSign")), found, left);
             asLeftReference(instructor, sitting, left, 500 + i);
+            sittings.putBack(instructor, sitting.task(), VAN_BAY);
         }
     }
 
@@ -305,13 +347,13 @@ public class DemoData implements ApplicationRunner {
         return new DemoApprentice(entries, works, people.session(instructor.centreId(), person), sitting, seed);
     }
 
-    private Sitting begin(SignedIn instructor, UUID task, UUID person, @Nullable Integer bay) {
+    private Sitting begin(SignedIn instructor, UUID task, UUID person, int bay) {
         var opening = tasks.current(instructor.centreId(), task).orElseThrow();
         return sittings.sitting(instructor, sittings.begin(opening, person, bay));
     }
 
-    private void reference(SignedIn me, UUID taskId, Truth truth) {
-        Sitting reference = sittings.sitting(me, sittings.referenceAsFound(me, tasks.task(me.centreId(), taskId), 0));
+    private void reference(SignedIn me, UUID taskId, int bay, Truth truth) {
+        Sitting reference = sittings.sitting(me, sittings.referenceAsFound(me, tasks.task(me.centreId(), taskId), bay));
         readAll(new DemoApprentice(entries, works, me, reference, 7), reference, 0, truth);
     }
 

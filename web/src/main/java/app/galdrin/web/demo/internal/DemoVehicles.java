@@ -14,6 +14,7 @@ import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SideDifference;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.spec.WheelSize;
@@ -34,15 +35,19 @@ import org.jspecify.annotations.Nullable;
 /** The made-up vehicles of the demo workshop with their sheets: mm and degrees as a sheet is printed. */
 final class DemoVehicles {
 
-    private static final VehicleGeometry VAN =
-            new VehicleGeometry(2760, 1484, 1466, new WheelSize(416, 301), Linkage.BEHIND, 1.5, false, 136.0, 17.8);
-    private static final VehicleGeometry BUS =
-            new VehicleGeometry(3350, 1664, 1640, new WheelSize(441, 346), Linkage.AHEAD, 1.5, false, 127.6, 17.4);
+    private static final VehicleGeometry VAN = new VehicleGeometry(
+                    2760, 1484, 1466, new WheelSize(416, 301), Linkage.BEHIND, 1.5, false, 136.0, 17.8)
+            .on(Suspension.STRUT, Suspension.RIGID);
+    private static final VehicleGeometry BUS = new VehicleGeometry(
+                    3350, 1664, 1640, new WheelSize(441, 346), Linkage.AHEAD, 1.5, false, 127.6, 17.4)
+            .on(Suspension.DOUBLE_WISHBONE, Suspension.RIGID);
 
-    private static final VehicleGeometry LORRY =
-            new VehicleGeometry(4120, 1885, 1742, new WheelSize(508, 398), Linkage.BEHIND, 2.0, true, 190.0, 21.5);
-    private static final VehicleGeometry PICK_UP =
-            new VehicleGeometry(3085, 1572, 1566, new WheelSize(432, 372), Linkage.AHEAD, 1.5, false, 131.0, 16.9);
+    private static final VehicleGeometry LORRY = new VehicleGeometry(
+                    4120, 1885, 1742, new WheelSize(508, 398), Linkage.BEHIND, 2.0, true, 190.0, 21.5)
+            .on(Suspension.BEAM, Suspension.RIGID);
+    private static final VehicleGeometry PICK_UP = new VehicleGeometry(
+                    3085, 1572, 1566, new WheelSize(432, 372), Linkage.AHEAD, 1.5, false, 131.0, 16.9)
+            .on(Suspension.DOUBLE_WISHBONE, Suspension.DOUBLE_WISHBONE);
 
     private DemoVehicles() {}
 

@@ -295,6 +295,7 @@ class PastBlock {
         Sitting sitting = sittings.sitting(instructor, sittings.begin(opening, person, BAY));
         new DemoApprentice(entries, works, people.session(instructor.centreId(), person), sitting, SEED + 10L * i)
                 .doAll(HABITS.get(i), foundBy(i), leftBy(i));
+        sittings.putBack(instructor, sitting.task(), BAY);
         return sittings.sitting(instructor, sitting.id());
     }
 

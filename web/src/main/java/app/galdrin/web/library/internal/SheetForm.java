@@ -3,6 +3,7 @@ package app.galdrin.web.library.internal;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.written.Cell;
 import app.galdrin.core.spec.written.RowKind;
 import app.galdrin.core.spec.written.SheetDraft;
@@ -55,7 +56,14 @@ final class SheetForm {
         for (Axle axle : Axle.values()) {
             form.rows(RowKind.WHEELS).add(new EnumMap<>(Map.of(Cell.AXLE, axle.key())));
             for (Measurand figure : USUAL.getOrDefault(axle, List.of())) {
-                form.rows(RowKind.FIGURE).add(new EnumMap<>(Map.of(Cell.FIGURE, figure.key(), Cell.AXLE, axle.key())));
+                form.rows(RowKind.FIGURE)
+                        .add(new EnumMap<>(Map.of(
+                                Cell.FIGURE,
+                                figure.key(),
+                                Cell.AXLE,
+                                axle.key(),
+                                Cell.ADJUSTABLE,
+                                Adjustable.NOT_KNOWN.key())));
             }
         }
         return form;
@@ -87,7 +95,15 @@ final class SheetForm {
     void add(String kind) {
         Keyed.find(RowKind.values(), kind)
                 .filter(k -> rows(k).size() < k.most())
-                .ifPresent(k -> rows(k).add(new EnumMap<>(Cell.class)));
+                .ifPresent(k -> rows(k).add(blankRow(k)));
+    }
+
+    private static Map<Cell, String> blankRow(RowKind kind) {
+        Map<Cell, String> row = new EnumMap<>(Cell.class);
+        if (kind == RowKind.FIGURE) {
+            row.put(Cell.ADJUSTABLE, Adjustable.NOT_KNOWN.key());
+        }
+        return row;
     }
 
     /** Takes a row out: {@code figures.3}. */
@@ -101,7 +117,20 @@ final class SheetForm {
         }
     }
 
-    /** What is written; a blank row is none. */
+    /** Whether anybody has written in a row: which figure it is for was there before, and that nobody knows whether it can be adjusted. */
+    private static boolean isTouched(RowKind kind, Map<Cell, String> cells) {
+        Map<Cell, String> left = new EnumMap<>(Cell.class);
+        left.putAll(cells);
+        if (kind == RowKind.FIGURE) {
+            left.remove(Cell.FIGURE);
+            left.remove(Cell.AXLE);
+            left.remove(Cell.ADJUSTABLE, Adjustable.NOT_KNOWN.key());
+            left.remove(Cell.ADJUSTABLE, "");
+        }
+        return !left.isEmpty();
+    }
+
+    /** What is written; a row that nobody has touched is none. */
     SheetDraft draft() {
         List<SheetDraft.Row> written = new ArrayList<>();
         rows.forEach((kind, all) -> {
@@ -112,7 +141,7 @@ final class SheetForm {
                         cells.put(cell, text);
                     }
                 });
-                if (!cells.isEmpty() || kind.single()) {
+                if (isTouched(kind, cells) || kind.single()) {
                     written.add(new SheetDraft.Row(kind, at(kind, i), cells));
                 }
             }

@@ -9,6 +9,7 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.Part;
+import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.spec.written.Cell;
 import app.galdrin.core.spec.written.RowKind;
 import app.galdrin.core.spec.written.Share;
@@ -105,6 +106,7 @@ final class SheetFormMaker {
                     case DRIVEN, AXLE -> of("axle.", Axle.values());
                     case DRIVER -> of("side.", Side.values());
                     case LINKAGE -> of("linkage.", Linkage.values());
+                    case FRONT_SUSPENSION, REAR_SUSPENSION -> of("suspension.", Suspension.values());
                     case FIGURE -> kind == RowKind.FIGURE ? figures() : moved();
                     case OF -> of("share.", Share.values());
                     case ADJUSTABLE -> of("adjustable.", Adjustable.values());

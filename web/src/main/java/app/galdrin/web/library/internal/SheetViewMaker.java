@@ -292,7 +292,7 @@ final class SheetViewMaker {
 
     /** What can't be told by a way of measuring because it takes from the sheet what that does not give. */
     private List<String> ruledOut(SpecificationSheet sheet) {
-        var standing = new Standing(sheet, BayFloor.UNSURVEYED);
+        var standing = new Standing(sheet, BayFloor.LEVEL);
         List<String> out = new ArrayList<>();
         for (Procedure procedure : Procedures.all()) {
             Map<String, Set<String>> lacking = new LinkedHashMap<>();

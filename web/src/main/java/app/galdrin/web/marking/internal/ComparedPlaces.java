@@ -55,7 +55,13 @@ class ComparedPlaces {
                     shown(theirs, place),
                     shown(List.of(slipped), place)));
         }
-        return new Places(steps.title(measure), sketch, own.chosen(measure, 0), reference.chosen(measure, 0), values);
+        return new Places(
+                measure.id(),
+                steps.title(measure),
+                sketch,
+                own.chosen(measure, 0),
+                reference.chosen(measure, 0),
+                values);
     }
 
     private String shown(List<Map<String, Double>> repeats, Sketch.SketchPlace place) {

@@ -11,6 +11,7 @@ import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Works;
 import app.galdrin.web.sketch.Sketches;
+import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
@@ -47,17 +48,24 @@ class FeedbackController {
     @GetMapping("/sittings/{id}/feedback")
     String feedback(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
         Sitting sitting = pages.practical(me, id);
-        if (!sitting.state().released() && me.is(Role.APPRENTICE)) {
+        if (!sitting.state().shown() && me.is(Role.APPRENTICE)) {
             model.addAttribute("sitting", sitting);
             return "marking/not-yet";
         }
         pages.add(model, sitting);
         MarkSheet sheet = (MarkSheet) Objects.requireNonNull(model.getAttribute("sheet"));
+        model.addAttribute("first", first(model));
         boolean own = sitting.isOf(me.personId());
         UUID person = own ? me.personId() : sitting.people().get(0).id();
         model.addAttribute("again", again.of(sitting, person, sheet));
         model.addAttribute("mayTry", own);
         return "marking/feedback";
+    }
+
+    @SuppressWarnings("unchecked") // what the pages have just put there
+    private static FirstThings first(Model model) {
+        return FirstThings.of((List<LineView>) Objects.requireNonNull(model.getAttribute("lines")), (List<Places>)
+                Objects.requireNonNull(model.getAttribute("places")));
     }
 
     /** The one try at a question with other numbers. */
@@ -85,7 +93,7 @@ class FeedbackController {
     @GetMapping("/sittings/{id}/feedback.pdf")
     ResponseEntity<byte[]> feedbackPaper(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
         Sitting sitting = pages.practical(me, id);
-        if (!sitting.state().released() && me.is(Role.APPRENTICE)) {
+        if (!sitting.state().shown() && me.is(Role.APPRENTICE)) {
             throw new NotThere("released feedback", id, me);
         }
         pages.add(model, sitting);

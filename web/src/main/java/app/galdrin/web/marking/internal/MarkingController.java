@@ -2,12 +2,15 @@ package app.galdrin.web.marking.internal;
 
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
+import app.galdrin.web.moderation.Moderations;
+import app.galdrin.web.moderation.Moderations.Moderation;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.MarkSheets;
@@ -15,10 +18,21 @@ import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingSummary;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Works;
+import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -42,6 +56,9 @@ class MarkingController {
     private final MarkSheetPages pages;
     private final Words words;
     private final Witnessed witnessed;
+    private final Tasks tasks;
+    private final People people;
+    private final Moderations moderations;
 
     MarkingController(
             Sittings sittings,
@@ -51,7 +68,13 @@ class MarkingController {
             EvidenceWords evidence,
             MarkSheetPages pages,
             Words words,
-            Witnessed witnessed) {
+            Witnessed witnessed,
+            Tasks tasks,
+            People people,
+            Moderations moderations) {
+        this.moderations = moderations;
+        this.tasks = tasks;
+        this.people = people;
         this.words = words;
         this.witnessed = witnessed;
         this.sittings = sittings;
@@ -62,20 +85,75 @@ class MarkingController {
         this.pages = pages;
     }
 
+    /**
+     * What was handed in of one task.
+     *
+     * @param signed how many of them can be released
+     */
+    record OfTask(UUID taskId, String title, List<SittingSummary> sittings, long signed) {
+        static List<OfTask> group(List<SittingSummary> all) {
+            Map<UUID, List<SittingSummary>> byTask = all.stream()
+                    .collect(Collectors.groupingBy(SittingSummary::taskId, LinkedHashMap::new, Collectors.toList()));
+            return byTask.entrySet().stream()
+                    .map(e -> new OfTask(
+                            e.getKey(),
+                            e.getValue().get(0).title(),
+                            e.getValue(),
+                            e.getValue().stream().filter(SittingSummary::signed).count()))
+                    .toList();
+        }
+
+        /** From when its apprentices see what was released last. */
+        public Instant shownFrom() {
+            return sittings.stream()
+                    .map(SittingSummary::releasedAt)
+                    .filter(Objects::nonNull)
+                    .max(Comparator.naturalOrder())
+                    .orElse(Instant.EPOCH);
+        }
+    }
+
+    /**
+     * What waits, task by task.
+     *
+     * @param name letters of an apprentice's name or of a task's title; all where it is empty
+     * @param state one of the states; all where it is empty
+     */
     @GetMapping("/marking")
-    String queue(@AuthenticationPrincipal SignedIn me, Model model) {
+    String queue(
+            @AuthenticationPrincipal SignedIn me,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String state,
+            Model model) {
         List<SittingSummary> waiting = sittings.toMark(me.centreId());
-        model.addAttribute("sittings", waiting);
+        List<SittingSummary> released = sittings.released(me.centreId());
+        Predicate<SittingSummary> wanted = s -> (state.isEmpty() || s.state().equals(state))
+                && (contains(s.names(), name) || contains(s.title(), name));
+        model.addAttribute("tasks", OfTask.group(waiting.stream().filter(wanted).toList()));
+        model.addAttribute(
+                "states", waiting.stream().map(SittingSummary::state).distinct().toList());
+        model.addAttribute("name", name);
+        model.addAttribute("state", state);
+        model.addAttribute("any", !waiting.isEmpty());
         model.addAttribute("mayMark", me.is(Role.INSTRUCTOR));
-        model.addAttribute("anySigned", waiting.stream().anyMatch(SittingSummary::signed));
-        model.addAttribute("released", sittings.released(me.centreId()));
+        model.addAttribute(
+                "soon", OfTask.group(released.stream().filter(s -> !s.shown()).toList()));
+        model.addAttribute(
+                "released",
+                released.stream().filter(SittingSummary::shown).filter(wanted).toList());
         model.addAttribute("toRead", sittings.toReadAgain(me.centreId()));
+        model.addAttribute("minutes", MarkSheets.BEFORE_SHOWN.toMinutes());
         return "marking/queue";
+    }
+
+    private static boolean contains(String text, String part) {
+        return text.toLowerCase(Locale.ROOT).contains(part.strip().toLowerCase(Locale.ROOT));
     }
 
     @GetMapping("/marking/{id}")
     String desk(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
         Sitting sitting = pages.practical(me, id);
+        sittings.opened(me, sitting);
         Log log = pages.add(model, sitting);
         int round = sittings.lastRound(sitting, log);
         model.addAttribute(
@@ -89,26 +167,46 @@ class MarkingController {
         model.addAttribute("history", sheets.history(sitting));
         model.addAttribute("question", works.referenceQuestion(sitting));
         model.addAttribute("late", log.lateWaiting());
-        model.addAttribute("next", next(me, id).map(SittingSummary::id).orElse(null));
+        model.addAttribute("next", next(me, sitting).map(SittingSummary::id).orElse(null));
         model.addAttribute("mayMark", me.is(Role.INSTRUCTOR) && !sitting.state().released());
+        model.addAttribute(
+                "bays",
+                tasks.bays(me.centreId(), sitting.task().id()).stream()
+                        .filter(b -> b.number().isPresent())
+                        .toList());
+        model.addAttribute(
+                "classmates",
+                people.classMembers(me.centreId(), sitting.task().classId()).stream()
+                        .filter(p -> !sitting.isOf(p.id()))
+                        .toList());
         return "marking/desk";
     }
 
-    /** The next sitting that waits to be released. */
-    private Optional<SittingSummary> next(SignedIn me, UUID id) {
+    /** The next sitting that waits to be released: of the same task first. */
+    private Optional<SittingSummary> next(SignedIn me, Sitting sitting) {
         List<SittingSummary> waiting = sittings.toMark(me.centreId());
-        int here = waiting.stream().map(SittingSummary::id).toList().indexOf(id);
-        return waiting.stream()
-                .skip(here + 1L)
+        int here = waiting.stream().map(SittingSummary::id).toList().indexOf(sitting.id());
+        List<SittingSummary> inTurn = Stream.concat(
+                        waiting.stream().skip(here + 1L), waiting.stream().limit(Math.max(here, 0)))
+                .toList();
+        return inTurn.stream()
+                .filter(s -> s.taskId().equals(sitting.task().id()))
                 .findFirst()
-                .or(() -> waiting.stream().findFirst())
-                .filter(s -> !s.id().equals(id));
+                .or(() -> inTurn.stream().findFirst());
     }
 
     /** A sheet as it was stored then. */
     @GetMapping("/marking/{id}/stored/{number}")
-    String stored(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, @PathVariable int number, Model model) {
+    String stored(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @PathVariable int number,
+            @RequestParam(required = false) @Nullable UUID sample,
+            Model model) {
         Sitting sitting = pages.practical(me, id);
+        if (sample != null) {
+            inSample(me, moderations.one(me, sample), id, model);
+        }
         MarkSheet sheet = sheets.stored(sitting, number).orElseThrow(() -> new NotThere("mark sheet", number, me));
         model.addAttribute("sitting", sitting);
         model.addAttribute("task", sitting.markedBy());
@@ -125,6 +223,19 @@ class MarkingController {
                         .map(l -> pages.line(sitting, l, evidence.tell(l.evidence())))
                         .toList());
         return "marking/stored";
+    }
+
+    /** What a verifier has decided of a sheet of his sample, and which comes next. */
+    private void inSample(SignedIn me, Moderation moderation, UUID id, Model model) {
+        model.addAttribute("moderation", moderation);
+        model.addAttribute(
+                "sampled",
+                moderations.sheets(moderation).stream()
+                        .filter(s -> s.sittingId().equals(id))
+                        .findFirst()
+                        .orElseThrow(() -> new NotThere("sheet of the sample", id, me)));
+        model.addAttribute("following", moderations.next(moderation, id).orElse(null));
+        model.addAttribute("mayDecide", me.is(Role.VERIFIER));
     }
 
     @PostMapping("/marking/{id}/override")
@@ -227,14 +338,33 @@ class MarkingController {
         return "redirect:/marking/" + id;
     }
 
-    /** Releases everything that is signed as it stands; says how many, and how many wait for something. */
-    @PostMapping("/marking/release-all")
-    String releaseAll(@AuthenticationPrincipal SignedIn me, RedirectAttributes flash) {
+    /** Signs, releases and goes on to the next of the task; what refuses is said at the sheet. */
+    @PostMapping("/marking/{id}/onward")
+    String onward(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam String key,
+            RedirectAttributes flash) {
+        Sitting sitting = pages.practical(me, id);
+        Optional<SittingSummary> next = next(me, sitting);
+        Optional<Said> refused = sheets.sign(me, sitting, key).or(() -> sheets.release(me, sitting, key + "-release"));
+        tell(flash, refused);
+        if (refused.isEmpty()) {
+            flash.addFlashAttribute("done", Said.of("desk.onward.done", sitting.names()));
+        }
+        return refused.isPresent()
+                ? "redirect:/marking/" + id
+                : next.map(s -> "redirect:/marking/" + s.id()).orElse("redirect:/marking");
+    }
+
+    /** Releases what is signed of a task as it stands; says how many, and how many wait for something. */
+    @PostMapping("/marking/class/{taskId}/release")
+    String releaseTask(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, RedirectAttributes flash) {
         int released = 0;
         int waiting = 0;
         for (SittingSummary summary : sittings.toMark(me.centreId())) {
-            if (summary.signed()) {
-                boolean done = sheets.release(
+            if (summary.signed() && summary.taskId().equals(taskId)) {
+                boolean done = sheets.releaseSoon(
                                 me,
                                 pages.practical(me, summary.id()),
                                 UUID.randomUUID().toString())
@@ -243,7 +373,23 @@ class MarkingController {
                 waiting += done ? 0 : 1;
             }
         }
-        flash.addFlashAttribute("done", Said.of("marking.releasedAll", released, waiting));
+        flash.addFlashAttribute(
+                "done", Said.of("marking.releasedTask", released, waiting, MarkSheets.BEFORE_SHOWN.toMinutes()));
+        return "redirect:/marking";
+    }
+
+    /** Takes back what was released of a task and has not been shown yet. */
+    @PostMapping("/marking/class/{taskId}/take-back")
+    String takeBack(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, RedirectAttributes flash) {
+        long taken = sittings.released(me.centreId()).stream()
+                .filter(s -> !s.shown() && s.taskId().equals(taskId))
+                .filter(s -> sheets.takeBack(
+                                me,
+                                pages.practical(me, s.id()),
+                                UUID.randomUUID().toString())
+                        .isEmpty())
+                .count();
+        flash.addFlashAttribute("done", Said.of("marking.takenBack", taken));
         return "redirect:/marking";
     }
 
@@ -262,7 +408,7 @@ class MarkingController {
         return "redirect:/marking/" + id;
     }
 
-    private static Optional<Said> why(Entries.Outcome outcome) {
+    static Optional<Said> why(Entries.Outcome outcome) {
         return outcome instanceof Entries.Outcome.Refused refused ? Optional.of(refused.why()) : Optional.empty();
     }
 
@@ -278,32 +424,7 @@ class MarkingController {
         return "redirect:/marking/" + id;
     }
 
-    /** What an instructor decides about a sitting, beside its marks. */
-    @PostMapping("/marking/{id}/{decision:stop|give-back|admit|extra-time|move|again}")
-    String decide(
-            @AuthenticationPrincipal SignedIn me,
-            @PathVariable UUID id,
-            @PathVariable String decision,
-            @RequestParam(defaultValue = "") String reason,
-            @RequestParam(defaultValue = "") String number,
-            @RequestParam String key,
-            RedirectAttributes flash) {
-        Sitting sitting = pages.practical(me, id);
-        if (decision.equals("again")) {
-            return "redirect:/marking/" + sittings.sitAgain(me, sitting);
-        }
-        Entries.Outcome outcome = switch (decision) {
-            case "stop" -> entries.stop(me, sitting, reason, key);
-            case "give-back" -> entries.giveBack(me, sitting, reason, key);
-            case "admit" -> entries.admitLate(me, sitting, reason, key);
-            case "extra-time" -> entries.giveTime(me, sitting, number, reason, key);
-            default -> entries.moveTo(me, sitting, number, key);
-        };
-        tell(flash, why(outcome));
-        return "redirect:/marking/" + id;
-    }
-
-    private static void tell(RedirectAttributes flash, Optional<Said> refused) {
+    static void tell(RedirectAttributes flash, Optional<Said> refused) {
         refused.ifPresent(why -> flash.addFlashAttribute("refused", why));
     }
 }

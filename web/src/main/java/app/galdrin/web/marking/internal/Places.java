@@ -9,11 +9,17 @@ import java.util.Map;
 /**
  * A sketch with the apprentice's and the reference's readings at the same places.
  *
+ * @param step whose measurement it is
  * @param own what the apprentice chose before he read: an option by the id of its choice
  * @param reference what was chosen for the reference
  */
 record Places(
-        String title, Sketch sketch, Map<String, String> own, Map<String, String> reference, List<PlaceValues> values) {
+        String step,
+        String title,
+        Sketch sketch,
+        Map<String, String> own,
+        Map<String, String> reference,
+        List<PlaceValues> values) {
 
     /**
      * Means of the repeats; empty where nothing was written.

@@ -10,11 +10,11 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.LineTextWords;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.ReadingWords;
 import app.galdrin.web.layout.Said;
 import app.galdrin.web.layout.Words;
-import app.galdrin.web.sitting.LineTextWords;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Works;
 import java.math.BigDecimal;
@@ -61,7 +61,7 @@ class SecondTries {
 
     /** The figures of a released sheet whose working lost marks, in their order. */
     List<Question> of(Sitting sitting, UUID person, MarkSheet sheet) {
-        if (!sitting.state().released()) {
+        if (!sitting.state().shown()) {
             return List.of();
         }
         Assignment assignment = works.assignment(sitting);
@@ -130,7 +130,7 @@ class SecondTries {
     /** Takes the one try; says why where the answer can't be read, and then nothing is used up. */
     Optional<Said> answer(SignedIn me, Sitting sitting, MarkSheet sheet, String figureKey, String typed) {
         FigureId figure = FigureId.parse(figureKey)
-                .filter(f -> sitting.state().released() && wrong(sheet).contains(f))
+                .filter(f -> sitting.state().shown() && wrong(sheet).contains(f))
                 .orElseThrow(() -> new NotThere("second question", Words.quote(figureKey), me));
         SecondQuestion question = question(sitting, works.assignment(sitting), figure)
                 .orElseThrow(() -> new NotThere("second question", figure, me));

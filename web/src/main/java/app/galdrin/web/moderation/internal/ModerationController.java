@@ -106,15 +106,34 @@ class ModerationController {
             @PathVariable UUID sittingId,
             @RequestParam String decision,
             @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "false") boolean onward,
             RedirectAttributes flash) {
         Decision said = Keyed.find(Decision.values(), decision)
                 .orElseThrow(() -> new NotThere("decision", Words.quote(decision), me));
-        moderations.decide(me, moderations.one(me, id), sittingId, said, reason).ifPresent(why -> {
+        Moderation moderation = moderations.one(me, id);
+        Optional<Said> refused = moderations.decide(me, moderation, sittingId, said, reason);
+        refused.ifPresent(why -> {
             flash.addFlashAttribute("refused", why);
             flash.addFlashAttribute("refusedAt", sittingId);
             flash.addFlashAttribute("typedReason", reason);
         });
+        if (onward) {
+            // decided on its evidence: on to the next, or back to it with what was refused
+            Optional<String> shown = refused.isPresent()
+                    ? evidence(moderation, sittingId)
+                    : moderations.next(moderation, sittingId).flatMap(s -> evidence(moderation, s.sittingId()));
+            if (shown.isPresent()) {
+                return "redirect:" + shown.get();
+            }
+        }
         return "redirect:/marking/moderation/" + id + "#s-" + sittingId;
+    }
+
+    private Optional<String> evidence(Moderation moderation, UUID sittingId) {
+        return moderations.sheets(moderation).stream()
+                .filter(s -> s.sittingId().equals(sittingId))
+                .findFirst()
+                .map(s -> "/marking/" + sittingId + "/stored/" + s.number() + "?sample=" + moderation.id());
     }
 
     @GetMapping("/marking/moderation/{id}/report.pdf")

@@ -8,6 +8,7 @@ import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import app.galdrin.web.sketch.Follow;
+import app.galdrin.web.sketch.Shape;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -140,11 +141,11 @@ final class AroundVehicle {
     Drawing drawing(String sign) {
         if (upright) {
             plan.labelAt("note", width / 2, 14, "middle", "sketch.front.up");
-            plan.labelAt("rule-of-thumb", width / 2, 30, "middle", sign);
+            plan.labelAt(Shape.RULE_OF_THUMB, width / 2, 30, "middle", sign);
         } else {
             plan.pointer(-0.02 * wheelbase, 0, -0.14 * wheelbase, 0);
             plan.labelAt("note", plan.x(0.03 * wheelbase, 0), plan.y(0, 0) - 6, "start", "sketch.front");
-            plan.label("rule-of-thumb", wheelbase * 0.5, -18, "middle", sign);
+            plan.label(Shape.RULE_OF_THUMB, wheelbase * 0.5, -18, "middle", sign);
         }
         return plan.drawing(width, height, fields);
     }

@@ -6,6 +6,7 @@ import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import app.galdrin.web.sketch.Follow;
+import app.galdrin.web.sketch.Shape;
 import com.google.auto.service.AutoService;
 import java.util.HashMap;
 import java.util.List;
@@ -71,7 +72,7 @@ public final class AxisAcrossLayout implements Layout {
         pen.label("view-name", left + 14, top + 18, "start", "sketch.fromAhead", "wheel." + wheel.key());
         pen.label("plumb-words", x + out * 6, y + 74, out > 0 ? "start" : "end", "sketch.plumb");
         pen.label(
-                "rule-of-thumb",
+                Shape.RULE_OF_THUMB,
                 left + width / 2,
                 top + (upright ? 428 : HEIGHT - 10),
                 "middle",

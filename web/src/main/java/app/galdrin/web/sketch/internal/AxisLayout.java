@@ -6,6 +6,7 @@ import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import app.galdrin.web.sketch.Follow;
+import app.galdrin.web.sketch.Shape;
 import com.google.auto.service.AutoService;
 import java.util.HashMap;
 import java.util.List;
@@ -204,7 +205,7 @@ public final class AxisLayout implements Layout {
             double arrowY = upright ? 396 : 372;
             pen.pointer(arrowFrom, top + arrowY, arrowFrom - rear * 34, top + arrowY);
             pen.label("note", arrowFrom + rear * 6, top + arrowY + 4, rear > 0 ? "start" : "end", "sketch.front");
-            pen.label("rule-of-thumb", left + width / 2, top + (upright ? 512 : 392), "middle", "sketch.axis.sign");
+            pen.label(Shape.RULE_OF_THUMB, left + width / 2, top + (upright ? 512 : 392), "middle", "sketch.axis.sign");
         }
     }
 }

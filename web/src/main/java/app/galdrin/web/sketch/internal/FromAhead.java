@@ -10,6 +10,7 @@ import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import app.galdrin.web.sketch.Follow;
+import app.galdrin.web.sketch.Shape;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -203,6 +204,6 @@ final class FromAhead {
         pen.label("view-name", left, top, "start", "sketch.fromAhead", "wheel." + wheel.key());
         pen.label("plumb-words", x(-8), y(WHEEL_HEIGHT + 26), out > 0 ? "end" : "start", "sketch.plumb");
         pen.label("note", left, groundY + 20, "start", "sketch.leanEnlarged");
-        pen.label("rule-of-thumb", left, groundY + 35, "start", "sketch.onTheRim");
+        pen.label(Shape.RULE_OF_THUMB, left, groundY + 35, "start", "sketch.onTheRim");
     }
 }

@@ -7,6 +7,7 @@ import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import app.galdrin.web.sketch.Follow;
+import app.galdrin.web.sketch.Shape;
 import com.google.auto.service.AutoService;
 import java.util.HashMap;
 import java.util.List;
@@ -87,11 +88,11 @@ public final class SetbackLayout implements Layout {
     private static void notes(Plan plan, double wheelbase, double width, boolean upright) {
         if (upright) {
             plan.labelAt("note", width / 2, 14, "middle", "sketch.front.up");
-            plan.labelAt("rule-of-thumb", width / 2, 32, "middle", "sketch.setback.sign");
+            plan.labelAt(Shape.RULE_OF_THUMB, width / 2, 32, "middle", "sketch.setback.sign");
         } else {
             plan.pointer(-0.02 * wheelbase, 0, -0.14 * wheelbase, 0);
             plan.labelAt("note", plan.x(0.03 * wheelbase, 0), plan.y(0, 0) - 6, "start", "sketch.front");
-            plan.label("rule-of-thumb", wheelbase * 0.5, -22, "middle", "sketch.setback.sign");
+            plan.label(Shape.RULE_OF_THUMB, wheelbase * 0.5, -22, "middle", "sketch.setback.sign");
         }
     }
 }

@@ -8,6 +8,7 @@ import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import app.galdrin.web.sketch.Follow;
+import app.galdrin.web.sketch.Shape;
 import app.galdrin.web.sketch.Sketch;
 import java.util.HashMap;
 import java.util.List;
@@ -180,9 +181,9 @@ final class SideGaps {
     /** Which gap is the wider at toe-in; lying, so far out on the right side. */
     void sign(String words, double out) {
         if (upright) {
-            plan.labelAt("rule-of-thumb", width / 2, 30, "middle", words);
+            plan.labelAt(Shape.RULE_OF_THUMB, width / 2, 30, "middle", words);
         } else {
-            plan.label("rule-of-thumb", wheelbase * 0.5, -out, "middle", words);
+            plan.label(Shape.RULE_OF_THUMB, wheelbase * 0.5, -out, "middle", words);
         }
     }
 

@@ -10,6 +10,7 @@ import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Shape;
 import com.google.auto.service.AutoService;
 import java.util.HashMap;
 import java.util.List;
@@ -282,7 +283,7 @@ public final class SpanLayout implements Layout {
                 plan.label("note", from, -6, "end", "sketch.front");
             }
             plan.labelAt(
-                    "rule-of-thumb",
+                    Shape.RULE_OF_THUMB,
                     paper.x() + (upright ? paper.width() / 2 : paper.width() * 0.72),
                     reading.equals("jig") ? paper.y() + 36 : paper.y() + paper.height() - (upright ? 62 : 14),
                     "middle",

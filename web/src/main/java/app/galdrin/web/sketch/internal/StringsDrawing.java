@@ -5,6 +5,7 @@ import app.galdrin.core.measure.ToeBox;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Shape;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -201,9 +202,9 @@ final class StringsDrawing {
             plan.label("string-name", wheelbase * 0.5, -(string + 7), "middle", "sketch.string.right");
         }
         if (upright) {
-            plan.labelAt("rule-of-thumb", width / 2, 30, "middle", "sketch.strings.sign");
+            plan.labelAt(Shape.RULE_OF_THUMB, width / 2, 30, "middle", "sketch.strings.sign");
         } else {
-            plan.label("rule-of-thumb", wheelbase * 0.5, -22, "middle", "sketch.strings.sign");
+            plan.label(Shape.RULE_OF_THUMB, wheelbase * 0.5, -22, "middle", "sketch.strings.sign");
         }
     }
 }

@@ -10,6 +10,7 @@ import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import app.galdrin.web.sketch.Follow;
+import app.galdrin.web.sketch.Shape;
 import com.google.auto.service.AutoService;
 import java.util.HashMap;
 import java.util.List;
@@ -33,7 +34,7 @@ public final class TurnOutLayout implements Layout {
 
     @Override
     public Set<String> procedures() {
-        return Set.of("turnOut");
+        return Set.of("turnOut", "turnOutAtTwenty");
     }
 
     @Override
@@ -204,7 +205,7 @@ public final class TurnOutLayout implements Layout {
                     rearY - 8,
                     lock == Side.LEFT ? "end" : "start",
                     "sketch.rearAxle");
-            pen.label("rule-of-thumb", middle, rearY + 34, "middle", "sketch.turnOut.sign");
+            pen.label(Shape.RULE_OF_THUMB, middle, rearY + 34, "middle", "sketch.turnOut.sign");
             pen.label("note", middle, rearY + 52, "middle", "sketch.turnOut.shortened");
         }
     }

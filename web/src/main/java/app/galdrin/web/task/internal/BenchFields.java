@@ -5,6 +5,7 @@ import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.FrontDatum;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Practical;
@@ -35,6 +36,7 @@ record BenchFields(
         @KeyOf(DecisionRule.class) String rule,
         @KeyOf(Mode.class) String mode,
         @KeyOf(OutcomeSchool.class) String outcome,
+        @KeyOf(FrontDatum.class) String frontsTo,
         @KeyOf(AnswerUnit.class) String unit,
         @Whole(least = 1, most = Practical.MOST_MINUTES) String minutes,
         @Whole(least = 0, most = 100) String slipKeeps,
@@ -53,6 +55,7 @@ record BenchFields(
                 text(typed, "rule"),
                 text(typed, "mode"),
                 text(typed, "outcome"),
+                text(typed, "frontsTo"),
                 text(typed, "unit"),
                 text(typed, "minutes"),
                 text(typed, "slipKeeps"),

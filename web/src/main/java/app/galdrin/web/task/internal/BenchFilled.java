@@ -67,6 +67,7 @@ final class BenchFilled {
         key("rule", practical.rule());
         key("mode", practical.mode());
         key("outcome", practical.outcome());
+        practical.frontsTo().ifPresent(datum -> key("frontsTo", datum));
         practical.minutes().ifPresent(m -> put("minutes", m.toString()));
         put("order", practical.steps().stream().map(Step::id).collect(Collectors.joining(",")));
         practical.steps().forEach(step -> {

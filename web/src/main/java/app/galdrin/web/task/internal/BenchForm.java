@@ -13,6 +13,7 @@ import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.FrontDatum;
 import app.galdrin.core.task.Grade;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Judge;
@@ -129,7 +130,8 @@ final class BenchForm {
                 key(fields.outcome(), OutcomeSchool.values(), OutcomeSchool.COMPETENCE),
                 minutes == 0 ? Optional.empty() : Optional.of(minutes),
                 composed() ? steps(begun) : begun.steps(),
-                new Scheme(List.of(), 0));
+                new Scheme(List.of(), 0),
+                Keyed.find(FrontDatum.values(), fields.frontsTo()));
     }
 
     /** The unit that figures are answered in where none is chosen for a figure by itself. */
@@ -334,6 +336,10 @@ final class BenchForm {
     /** As typed, the lowest first: {@code Pass 50, Merit 65}. */
     private List<Grade> grades() {
         List<Grade> grades = new ArrayList<>();
+        boolean graded = OutcomeSchool.GRADED.key().equals(fields.outcome());
+        if (graded && fields.grades().isBlank()) {
+            faults.put("grades", Said.of("bench.grades.needed"));
+        }
         for (String one : fields.grades().split(",", -1)) {
             Matcher read = GRADE.matcher(one.strip());
             boolean rises = read.matches()

@@ -16,6 +16,7 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.FrontDatum;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
@@ -183,6 +184,10 @@ public final class BenchView {
         return OutcomeSchool.values();
     }
 
+    public FrontDatum[] frontDatums() {
+        return FrontDatum.values();
+    }
+
     public AnswerUnit[] units() {
         return AnswerUnit.values();
     }
@@ -206,6 +211,8 @@ public final class BenchView {
     public List<Procedure> procedures(Measure measure) {
         return Procedures.all().stream()
                 .filter(p -> p.family() == measure.procedure().family())
+                .filter(p -> p.fits(form.sheet.sheet())
+                        || p.key().equals(measure.procedure().key()))
                 .toList();
     }
 
@@ -360,7 +367,8 @@ public final class BenchView {
     // ---- what the apprentice gets
 
     public Sketch sketch(Measure measure) {
-        return Sketches.of(form.sheet.id(), form.sheet.sheet(), measure.procedure(), measure.figures());
+        Sketch sketch = Sketches.of(form.sheet.id(), form.sheet.sheet(), measure.procedure(), measure.figures());
+        return form.practical.mode() == Mode.PRACTICE ? sketch : sketch.silent(); // as the apprentice gets it
     }
 
     /** The tools of a measurement that can be chosen. */

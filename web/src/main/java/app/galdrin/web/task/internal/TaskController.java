@@ -9,6 +9,8 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.Bay;
+import app.galdrin.web.bay.Bays;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
@@ -17,7 +19,6 @@ import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
-import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
@@ -55,6 +56,7 @@ class TaskController {
     private final StepWords names;
     private final Validator validator;
     private final TryController trying;
+    private final Bays bays;
 
     TaskController(
             Tasks tasks,
@@ -63,7 +65,9 @@ class TaskController {
             Words words,
             StepWords names,
             Validator validator,
-            TryController trying) {
+            TryController trying,
+            Bays bays) {
+        this.bays = bays;
         this.trying = trying;
         this.tasks = tasks;
         this.library = library;
@@ -178,6 +182,7 @@ class TaskController {
             return Optional.empty();
         }
         typed.putIfAbsent("unit", List.of(usualUnit(me).key()));
+        typed.putIfAbsent("grades", List.of(words.text("bench.grades.usual")));
         String start = Optional.ofNullable(typed.getFirst("start")).orElse(TaskStart.values()[0].key());
         String title = words.textOr("start." + start + ".title", "task.title");
         var form = new BenchForm(typed, sheets, classes, title, validator);
@@ -220,7 +225,8 @@ class TaskController {
         var changed = new LinkedMultiValueMap<>(typed);
         String begin = typed.getFirst("begin");
         if (begin != null) {
-            changed.keySet().removeIf(key -> key.contains(".") || key.equals("order"));
+            // what was set of steps that stay, their marks too, is kept
+            changed.remove("order");
             changed.set("start", begin);
         }
         String remove = typed.getFirst("remove");
@@ -309,9 +315,9 @@ class TaskController {
             throw new NotThere("note", note.length(), me);
         }
         tasks.task(me.centreId(), id);
-        OptionalInt number = WholeNumber.read(bay, 1, TaskBay.HIGHEST);
-        if (number.isEmpty()) {
-            flash.addFlashAttribute("refused", Said.of("task.bay.number", Words.quote(bay), TaskBay.HIGHEST));
+        OptionalInt number = WholeNumber.read(bay, 1, Bay.HIGHEST);
+        if (number.isEmpty() || !bays.exists(me.centreId(), number.getAsInt())) {
+            flash.addFlashAttribute("refused", Said.of("task.bay.unknown", Words.quote(bay)));
             flash.addFlashAttribute("typedBay", bay);
             flash.addFlashAttribute("typedNote", note);
             return "redirect:/tasks/" + id + "#bays-change";

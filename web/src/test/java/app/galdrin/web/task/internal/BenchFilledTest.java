@@ -148,7 +148,7 @@ class BenchFilledTest {
 
     /** Asking for everything on the way to its figures. */
     private static Work asking(TaskVersion task, Work work) {
-        var standing = new Standing(task.sheets().get(0).sheet(), BayFloor.UNSURVEYED);
+        var standing = new Standing(task.sheets().get(0).sheet(), BayFloor.LEVEL);
         return new Work(
                 work.id(),
                 work.asked().stream()

@@ -1,4 +1,4 @@
-package app.galdrin.core.task;
+package app.galdrin.core.uncertainty;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 

@@ -1,4 +1,4 @@
-package app.galdrin.core.task;
+package app.galdrin.core.uncertainty;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -9,7 +9,7 @@ import org.hipparchus.special.Erf;
  * The range, highest less lowest, of normally distributed results over their standard deviation: 2.8, 3.3, 3.6 and 3.9 for two to five
  * results keep nineteen of twenty ranges [ISO5725-6].
  */
-final class NormalRange {
+public final class NormalRange {
 
     /** Beyond so many standard deviations there is nothing that shows. */
     private static final double WIDE = 9;
@@ -28,7 +28,7 @@ final class NormalRange {
      * @param results how many, 2 or more; of one there is no range
      * @param within share, above 0 and below 1
      */
-    static double quantile(int results, double within) {
+    public static double quantile(int results, double within) {
         return results < 2
                 ? 0
                 : KNOWN.computeIfAbsent(

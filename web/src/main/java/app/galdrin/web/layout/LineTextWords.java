@@ -1,4 +1,4 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.layout;
 
 import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.answer.AnswerType.Amount;
@@ -6,9 +6,6 @@ import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.Unit;
-import app.galdrin.web.layout.Said;
-import app.galdrin.web.layout.Word;
-import app.galdrin.web.layout.Words;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,0 +1,195 @@
+package app.galdrin.web.account;
+
+import app.galdrin.web.layout.Ids;
+import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.layout.Said;
+import java.io.Serializable;
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The classes of a centre: who is in them, and people made of a list of names. */
+@Service
+public class Classes {
+
+    /** As many names are taken at once: each gets a password, which takes its time. */
+    public static final int MOST_NAMES = 60;
+
+    private static final int LONGEST_NAME = 120;
+    private static final int LONGEST_CLASS_NAME = 80;
+    private static final int SHORTEST_SIGN_IN = 3;
+    private static final int LONGEST_SIGN_IN = 60;
+
+    private final PersonMapper mapper;
+    private final People people;
+    private final Office office;
+
+    Classes(PersonMapper mapper, People people, Office office) {
+        this.mapper = mapper;
+        this.people = people;
+        this.office = office;
+    }
+
+    /** A class with how many apprentices are in it. */
+    public record Row(UUID id, String name, int members) {}
+
+    /** Somebody new, with the one-time password to hand over. */
+    public record Newcomer(String name, String signIn, String password) implements Serializable {
+        private static final long serialVersionUID = 1L;
+    }
+
+    /** All of a centre by name. */
+    public List<Row> all(UUID centreId) {
+        return mapper.classRows(centreId, People.MOST);
+    }
+
+    /** A class of this person's centre. */
+    public ClassGroup one(SignedIn me, UUID classId) {
+        return people.classes(me.centreId()).stream()
+                .filter(group -> group.id().equals(classId))
+                .findFirst()
+                .orElseThrow(() -> new NotThere("class", classId, me));
+    }
+
+    /** Makes an empty class, or says why there is none. */
+    @Transactional
+    public Optional<Said> make(SignedIn me, UUID id, String name) {
+        Optional<Said> refused = nameRefused(me, name);
+        if (refused.isEmpty()) {
+            mapper.insertClass(id, me.centreId(), name.strip());
+        }
+        return refused;
+    }
+
+    @Transactional
+    public Optional<Said> rename(SignedIn me, UUID classId, String name) {
+        ClassGroup group = one(me, classId);
+        Optional<Said> refused = group.name().equals(name.strip()) ? Optional.empty() : nameRefused(me, name);
+        if (refused.isEmpty()) {
+            mapper.renameClass(me.centreId(), classId, name.strip());
+        }
+        return refused;
+    }
+
+    /** What is wrong with a name for a class; empty where nothing is. */
+    public Optional<Said> nameRefused(SignedIn me, String name) {
+        String plain = name.strip();
+        if (plain.isEmpty() || plain.length() > LONGEST_CLASS_NAME) {
+            return Optional.of(Said.of("classes.name", LONGEST_CLASS_NAME));
+        }
+        boolean taken =
+                people.classes(me.centreId()).stream().anyMatch(c -> c.name().equals(plain));
+        return taken ? Optional.of(Said.of("people.class.taken")) : Optional.empty();
+    }
+
+    /** Puts an apprentice of the centre into a class. */
+    @Transactional
+    public void join(SignedIn me, UUID classId, UUID personId) {
+        one(me, classId);
+        if (mapper.insertMembers(me.centreId(), classId, List.of(personId)) == 0
+                && people.classMembers(me.centreId(), classId).stream().noneMatch(p -> p.id().equals(personId))) {
+            throw new NotThere("apprentice", personId, me);
+        }
+    }
+
+    @Transactional
+    public void leave(SignedIn me, UUID classId, UUID personId) {
+        mapper.removeMember(me.centreId(), one(me, classId).id(), personId);
+    }
+
+    /** Out of one class and into another. */
+    @Transactional
+    public void move(SignedIn me, UUID classId, UUID personId, UUID toClassId) {
+        join(me, toClassId, personId);
+        leave(me, classId, personId);
+    }
+
+    /** The names of a pasted text, a name a line, blanks put right. */
+    public static List<String> names(String text) {
+        return text.lines()
+                .map(line -> line.replaceAll("[\\s\u00a0]+", " ").strip())
+                .filter(name -> !name.isEmpty())
+                .toList();
+    }
+
+    /** What is wrong with a list of names; empty where nothing is. */
+    public static Optional<Said> refused(List<String> names) {
+        if (names.isEmpty() || names.size() > MOST_NAMES) {
+            return Optional.of(Said.of("classes.names", names.size(), MOST_NAMES));
+        }
+        Set<String> seen = new LinkedHashSet<>();
+        for (String name : names) {
+            if (name.length() > LONGEST_NAME) {
+                return Optional.of(Said.of("classes.name.long", name.substring(0, 40) + "…", LONGEST_NAME));
+            }
+            if (!seen.add(name.toLowerCase(Locale.ROOT))) {
+                return Optional.of(Said.of("classes.name.twice", name));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * What became of a list of names.
+     *
+     * @param newcomers who was made, with a one-time password each
+     * @param known who was an apprentice of the centre already and is in the class now
+     */
+    public record Added(List<Newcomer> newcomers, List<String> known) {}
+
+    /** Puts everybody of a list without fault into a class: an apprentice of that name who is there already, or somebody new. */
+    public Added add(SignedIn me, UUID classId, List<String> names) {
+        one(me, classId);
+        List<Newcomer> newcomers = new ArrayList<>();
+        List<String> known = new ArrayList<>();
+        for (String name : names) {
+            Optional<UUID> there = mapper.apprenticeNamed(me.centreId(), name);
+            if (there.isPresent()) {
+                join(me, classId, there.get());
+                known.add(name);
+            } else {
+                newcomers.add(newcomer(me, classId, name));
+            }
+        }
+        return new Added(newcomers, known);
+    }
+
+    private Newcomer newcomer(SignedIn me, UUID classId, String name) {
+        String signIn = freeSignIn(name);
+        UUID id = Ids.next();
+        String password = office.add(me, id, Role.APPRENTICE, name, signIn);
+        join(me, classId, id);
+        return new Newcomer(name, signIn, password);
+    }
+
+    /** New one-time passwords for everybody of a class. */
+    public List<Newcomer> newPasswords(SignedIn me, UUID classId) {
+        return people.classMembers(me.centreId(), one(me, classId).id()).stream()
+                .map(p -> new Newcomer(p.displayName(), p.signIn(), office.reset(me, p.id())))
+                .toList();
+    }
+
+    /** {@code b.lindqvist}, with a number behind it where somebody has that. */
+    private String freeSignIn(String name) {
+        String plain = Normalizer.normalize(name.toLowerCase(Locale.ROOT), Normalizer.Form.NFD)
+                .replaceAll("[^a-z0-9 ]", "")
+                .strip();
+        String[] parts = plain.split(" +", -1);
+        String last = parts[parts.length - 1];
+        String wanted = parts.length > 1 && !parts[0].isEmpty() ? parts[0].charAt(0) + "." + last : last;
+        String base = wanted.length() < SHORTEST_SIGN_IN ? "apprentice" : wanted;
+        String cut = base.substring(0, Math.min(base.length(), LONGEST_SIGN_IN));
+        String free = cut;
+        for (int i = 2; people.isTaken(free); i++) {
+            free = cut + i;
+        }
+        return free;
+    }
+}

@@ -1,0 +1,88 @@
+package app.galdrin.web.marking.internal;
+
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Said;
+import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Names;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** What an instructor decides about a sitting, beside its marks: its end, its time, its bay, and whose it is. */
+@Controller
+class DecisionController {
+
+    private final Sittings sittings;
+    private final Entries entries;
+    private final Names names;
+    private final MarkSheetPages pages;
+
+    DecisionController(Sittings sittings, Entries entries, Names names, MarkSheetPages pages) {
+        this.sittings = sittings;
+        this.entries = entries;
+        this.names = names;
+        this.pages = pages;
+    }
+
+    /** What an instructor decides about a sitting, beside its marks. */
+    @PostMapping("/marking/{id}/{decision:stop|give-back|admit|extra-time|move|again}")
+    String decide(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @PathVariable String decision,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String number,
+            @RequestParam String key,
+            RedirectAttributes flash) {
+        Sitting sitting = pages.practical(me, id);
+        if (decision.equals("again")) {
+            return "redirect:/marking/" + sittings.sitAgain(me, sitting);
+        }
+        Entries.Outcome outcome = switch (decision) {
+            case "stop" -> entries.stop(me, sitting, reason, key);
+            case "give-back" -> entries.giveBack(me, sitting, reason, key);
+            case "admit" -> entries.admitLate(me, sitting, reason, key);
+            case "extra-time" -> entries.giveTime(me, sitting, number, reason, key);
+            default -> entries.moveTo(me, sitting, number, key);
+        };
+        MarkingController.tell(flash, MarkingController.why(outcome));
+        return "redirect:/marking/" + id;
+    }
+
+    /** Puts right a sheet on which somebody writes under another's name. */
+    @PostMapping("/marking/{id}/belongs")
+    String belongs(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam UUID person,
+            @RequestParam String reason,
+            @RequestParam String key,
+            RedirectAttributes flash) {
+        Optional<Said> refused = names.belongsTo(me, pages.practical(me, id), person, reason, key);
+        MarkingController.tell(flash, refused);
+        if (refused.isEmpty()) {
+            flash.addFlashAttribute("done", Said.of("names.done"));
+        }
+        return "redirect:/marking/" + id;
+    }
+
+    /** Lets whoever sits a sheet join it once more by the code, after a device has died. */
+    @PostMapping("/marking/{id}/welcome")
+    String welcome(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String back,
+            RedirectAttributes flash) {
+        Sitting sitting = pages.practical(me, id);
+        names.welcome(me, sitting);
+        flash.addFlashAttribute("done", Said.of("names.welcome", sitting.names()));
+        return "redirect:" + (back.equals("task") ? "/tasks/" + sitting.task().id() : "/marking/" + id);
+    }
+}

@@ -1,0 +1,182 @@
+package app.galdrin.web.journey;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.web.Browser;
+import app.galdrin.web.Centre;
+import app.galdrin.web.GaldrinTest;
+import app.galdrin.web.TestCentres;
+import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.MarkSheets;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.SittingState;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.Tasks;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** What an apprentice comes for, on a phone; the whole sheet from joining to the feedback is MainJobTest's. */
+@GaldrinTest
+class ApprenticeJourneyTest {
+
+    private static final String FRONT = "found/frontDistance/1/0";
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private TestCentres centres;
+
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private Sittings sittings;
+
+    @Autowired
+    private Entries entries;
+
+    @Autowired
+    private MarkSheets sheets;
+
+    private Centre centre;
+    private Browser bo;
+
+    @BeforeEach
+    void open() {
+        centre = centres.plates();
+        bo = new Browser(port, 390, 844);
+    }
+
+    @AfterEach
+    void close() {
+        bo.close();
+    }
+
+    private Sitting begun(Browser who) {
+        Sitting sitting = centre.sitting(tasks, sittings);
+        who.signIn(centre.apprentice().signIn(), Centre.PASSWORD).go("/sittings/" + sitting.id() + "?step=found");
+        who.waitFor(() -> who.has("input[name='" + FRONT + "']"));
+        return sitting;
+    }
+
+    private static void write(Browser who, String line, String text) {
+        who.focusOn(line);
+        who.script("document.activeElement.select()");
+        who.enter(text);
+    }
+
+    /** Journey 4: what can't be read is said at its field and nowhere else, and is gone when it is put right; handing in asks once. */
+    @Test
+    void whatWasMistyped_isPutRightAtItsField_andHandingInIsNoAccident() {
+        Sitting sitting = begun(bo);
+        write(bo, FRONT, "ninety");
+        bo.waitForText("[data-aside]", "ninety");
+        bo.script("document.querySelector('[data-step-link=work]').click()");
+        bo.waitFor(() -> bo.find("#step-work").isDisplayed());
+        assertFalse(bo.find("[data-aside]").isDisplayed(), "never on other steps");
+        bo.script("document.querySelector('[data-step-link=found]').click()");
+        write(bo, FRONT, "1905");
+        bo.waitFor(() -> !bo.find("[data-aside]").isDisplayed());
+        bo.go("/sittings/" + sitting.id() + "?step=handIn");
+        bo.press("Hand in");
+        bo.waitForText("dialog", "still open");
+        bo.press("Not yet");
+        assertFalse(state(sitting).handedIn());
+        bo.press("Hand in");
+        bo.click("[data-ask-yes]");
+        bo.waitForText("main", "Handed in. Nothing more");
+        bo.click("#take-back button");
+        bo.waitFor(() -> !state(sitting).handedIn());
+        bo.go("/sittings/" + sitting.id() + "?step=found");
+        assertEquals("1905", bo.value("input[name='" + FRONT + "']"));
+    }
+
+    private SittingState state(Sitting sitting) {
+        return sittings.sitting(centre.instructor(), sitting.id()).state();
+    }
+
+    /** Journey 5. */
+    @Test
+    void withoutTheNetwork_theInstructorIsCalled_thePageStays_andNothingIsLost() {
+        Sitting sitting = begun(bo);
+        bo.offline(true);
+        write(bo, FRONT, "1905");
+        bo.press("Call instructor");
+        bo.press("My sheets");
+        bo.waitForText("#status", "this page stays open");
+        assertTrue(bo.path().startsWith("/sittings/" + sitting.id()));
+        write(bo, "found/rearDistance/1/0", "1908");
+        bo.offline(false);
+        bo.waitFor(() -> state(sitting).flagged() && state(sitting).lastSeq() == 3);
+        bo.waitForText("[data-call] button", "Instructor called");
+        bo.press("My sheets");
+        bo.waitForText("main h1", "My sheets");
+    }
+
+    /** Journey 5's end and 19: what is given back comes to the open page by itself, with its reason. */
+    @Test
+    void whatIsGivenBack_isOpenAgain_onThePageThatIsOpen() {
+        Sitting sitting = begun(bo);
+        Centre.write(sittings, entries, centre.apprentice(), sitting, "handIn/done/0/0", "done");
+        bo.go("/sittings/" + sitting.id());
+        bo.waitForText("main", "Handed in. Nothing more");
+        entries.giveBack(
+                centre.instructor(),
+                sittings.sitting(centre.instructor(), sitting.id()),
+                "read it twice",
+                UUID.randomUUID().toString());
+        bo.waitForText("#given-back", "read it twice");
+    }
+
+    /** Journey 6. */
+    @Test
+    void aTabletThatDied_theSameSheetOnAnotherOne() {
+        Sitting sitting = begun(bo);
+        write(bo, FRONT, "1905");
+        bo.waitForText("#status", "all written");
+        try (var other = new Browser(port, 390, 844);
+                var maud =
+                        new Browser(port, 1280, 800).signIn(centre.instructor().signIn(), Centre.PASSWORD)) {
+            maud.go("/tasks/" + centre.taskId());
+            maud.press("Let back in by code");
+            maud.waitForText("[role=status]", "can join again by the code");
+            other.go("/join");
+            other.fill("Code", centre.code());
+            other.press("Next");
+            other.press(sitting.names());
+            other.press("Begin");
+            other.waitFor(() -> other.path().startsWith("/sittings/" + sitting.id()));
+            other.go("/sittings/" + sitting.id() + "?step=found");
+            assertEquals("1905", other.value("input[name='" + FRONT + "']"));
+        }
+    }
+
+    /** Journey 10: what to do again, the slip with his own numbers and what was well done come first. */
+    @Test
+    void theFeedback_beginsWithThreeThings() {
+        centres.reference(centre);
+        Sitting sitting = centres.sat(centre, "Eve", "-0.34", true);
+        assertTrue(
+                sheets.release(centre.instructor(), sitting, UUID.randomUUID().toString())
+                        .isEmpty());
+        bo.signIn("Eve." + centre.id(), Centre.PASSWORD).go("/sittings/" + sitting.id() + "/feedback");
+        bo.waitForText("#slip", "You wrote −0.34°; your own readings give +0.34°");
+        assertTrue(bo.text("#redo").contains("Do again") && bo.text("#well").contains("Well done"));
+        assertTrue(bo.find("#slip").getLocation().getY() < 844, "on the first screen");
+    }
+
+    /** Journey 14: how the wheel is read, where it is asked, in one press. */
+    @Test
+    void aQuestion_isAnsweredWhereItIsAsked() {
+        begun(bo);
+        bo.press("How it is set up, and what to check first");
+        bo.waitForText(".step.shown .guide", "Before you trust it");
+    }
+}

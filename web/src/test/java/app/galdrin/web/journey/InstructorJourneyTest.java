@@ -1,0 +1,202 @@
+package app.galdrin.web.journey;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.web.Browser;
+import app.galdrin.web.Centre;
+import app.galdrin.web.GaldrinTest;
+import app.galdrin.web.TestCentres;
+import app.galdrin.web.account.People;
+import app.galdrin.web.account.Role;
+import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.Tasks;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** What an instructor comes for, with what the pages offer and by the visible names of things. */
+@GaldrinTest
+class InstructorJourneyTest {
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private TestCentres centres;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private Sittings sittings;
+
+    @Autowired
+    private Entries entries;
+
+    private Browser instructor(Centre centre) {
+        return new Browser(port, 1280, 800).signIn(centre.instructor().signIn(), Centre.PASSWORD);
+    }
+
+    /** Journey 1, from the empty centre on; the set-up code is held by FirstRunTest. */
+    @Test
+    void aClassOfSixteen_isPasted_andItsPasswordsStandOnOnePage() {
+        String tag = Ids.next().toString().substring(24);
+        UUID centre = people.makeCentre("Empty " + tag, "Europe/London");
+        people.add(centre, Role.INSTRUCTOR, "Maker " + tag, "m." + tag, Centre.PASSWORD);
+        String names = IntStream.rangeClosed(1, 16)
+                .mapToObj(n -> "Person " + (char) ('A' + n) + " " + tag)
+                .collect(Collectors.joining("\n"));
+        try (var maud = new Browser(port, 1280, 800).signIn("m." + tag, Centre.PASSWORD)) {
+            for (String page :
+                    List.of("/tasks", "/tasks/new", "/tasks/import", "/marking", "/bays", "/people", "/vehicles")) {
+                maud.go(page);
+                assertFalse(maud.text("main").contains("give this number"), page + " is an error page");
+            }
+            maud.go("/tasks/new");
+            maud.waitForText("main", "vehicle");
+            maud.press("Classes");
+            maud.waitForText("main", "no classes yet");
+            maud.fill("Name of the class", "1A");
+            maud.fill("Names, one a line", names + "\nPerson B " + tag);
+            maud.press("Make a class");
+            maud.waitForText("[role=alert]", "stands in the list twice");
+            maud.fill("Names, one a line", names);
+            maud.press("Make a class");
+            maud.waitForText("#hand-out", "One-time passwords");
+            assertEquals(16, maud.all("#hand-out tbody tr").size());
+            assertEquals(List.of(), maud.breaches());
+            maud.press("Take Person B " + tag + " out of the class");
+            maud.waitForText("[role=status]", "Person B " + tag + " is no longer in this class");
+        }
+    }
+
+    /** Journey 3 at its end: one task, a vehicle in each of two bays under one code; a bay that is not surveyed is said. */
+    @Test
+    void aBayIsMadeAndSurveyed_andTheTaskStandsInTwo() {
+        Centre centre = centres.plates();
+        try (var maud = instructor(centre)) {
+            maud.press("Bays");
+            maud.press("Add a bay");
+            maud.waitForText("main", "Nobody has surveyed this floor yet");
+            maud.fill("Slope along the bay, in degrees", "0.2");
+            maud.fill("Slope across the bay, in degrees", "up a bit");
+            maud.press("Save survey");
+            maud.waitForText("#across-fault", "up a bit");
+            assertEquals("0.2", maud.value("#along"), "nothing typed is lost");
+            maud.fill("Slope across the bay, in degrees", "0.1");
+            maud.press("Save survey");
+            maud.waitForText("table", "0.20° higher at the far end");
+            maud.go("/tasks/" + centre.taskId());
+            maud.press("Another bay, or a vehicle put back");
+            maud.fill("Bay", "2");
+            maud.press("It stands there now");
+            maud.waitForText("main", "Bay 2");
+            assertEquals(2, tasks.bays(centre.id(), centre.taskId()).size());
+        }
+    }
+
+    /** Journey 7. */
+    @Test
+    void whoCallsIsFirst_andIsAnswered_aWrongNameIsPutRight_andASheetIsStopped() {
+        Centre centre = centres.plates();
+        Sitting first = centre.sitting(tasks, sittings);
+        var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
+        UUID second = sittings.begin(opening, centre.neighbour().personId(), null);
+        Centre.write(
+                sittings,
+                entries,
+                centre.neighbour(),
+                sittings.sitting(centre.neighbour(), second),
+                "_staff/needsYou/0/0",
+                "raised");
+        try (var maud = instructor(centre)) {
+            maud.go("/tasks/" + centre.taskId());
+            maud.waitForText("#people tbody tr:first-child", "needs you");
+            assertTrue(maud.text("#people tbody tr:first-child").contains("Second"), "callers rise to the top");
+            assertTrue(maud.driver().getTitle().startsWith("(1)"), maud.driver().getTitle());
+            maud.press("Seen to");
+            maud.waitFor(() -> !maud.text("#people").contains("needs you"));
+            maud.click("#people tbody tr:first-child td:first-child a");
+            maud.waitFor(() -> maud.path().startsWith("/sittings/"));
+            assertFalse(maud.text("main").contains("Two people wrote"), "a flag is no dispute");
+            maud.go("/marking/" + first.id());
+            maud.find("#belongs select").sendKeys("Second");
+            maud.find("#belongs input[name=reason]").sendKeys("took the wrong name");
+            maud.press("Change the name");
+            maud.waitForText("[role=status]", "The name is changed.");
+            maud.waitForText(".bay-head", "Second");
+            maud.find("#stop input[name=reason]").sendKeys("no stands under it");
+            maud.press("Stop this sitting");
+            maud.waitForText("#stopped", "no stands under it");
+        }
+        assertTrue(sittings.sitting(centre.instructor(), first.id())
+                .isOf(centre.neighbour().personId()));
+        assertTrue(
+                sittings.sitting(centre.instructor(), second)
+                        .isOf(centre.apprentice().personId()),
+                "both, at once");
+    }
+
+    /** Journey 8. */
+    @Test
+    void aVehicleThatWasMoved_waitsForTheInstructorsWord() {
+        Centre centre = centres.plates();
+        Sitting first = centre.sitting(tasks, sittings);
+        Centre.write(sittings, entries, centre.apprentice(), first, "left/frontDistance/1/1", "1900");
+        var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
+        UUID second = sittings.begin(opening, centre.neighbour().personId(), null);
+        String next = "/sittings/" + second;
+        try (var maud = instructor(centre);
+                var bo = new Browser(port, 390, 844).signIn(centre.neighbour().signIn(), Centre.PASSWORD)) {
+            bo.go(next + "?step=found");
+            bo.waitForText("#waits", "First");
+            maud.go("/tasks/" + centre.taskId());
+            maud.waitForText(".moved", "has adjusted this vehicle");
+            maud.press("It is put back");
+            maud.waitFor(() -> !maud.has(".moved"));
+            bo.go(next + "?step=found");
+            assertFalse(bo.has("#waits"));
+        }
+    }
+
+    /** Journey 9: one key a sheet, the page not loaded anew, then the rest of the task at once and taken back. */
+    @Test
+    void whatWasHandedIn_isSignedAndReleased_aKeyASheet() {
+        Centre centre = centres.plates();
+        centres.reference(centre);
+        for (String name : List.of("Ada", "Ben", "Cem")) {
+            centres.sat(centre, name, "0.34", false);
+        }
+        Sitting last = centres.sat(centre, "Dot", "0.34", true);
+        try (var maud = instructor(centre)) {
+            maud.press("Marking");
+            maud.waitForText("main", "Dot");
+            maud.press("Ada");
+            maud.waitForText(".bay-head", "Ada");
+            maud.script("window.stays = true");
+            maud.find("body").sendKeys("g");
+            maud.waitForText("[role=status]", "Ada is signed and released");
+            assertEquals(true, maud.script("return window.stays"), "the page is not loaded anew");
+            maud.press("Marking");
+            maud.press("Release what is signed (1)");
+            maud.press("Release 1");
+            maud.waitForText("#soon", "1 sheet");
+            assertFalse(sittings.sitting(centre.instructor(), last.id()).state().shown());
+            maud.press("Take it back");
+            maud.waitForText("[role=status]", "1 taken back");
+        }
+        assertTrue(sittings.sitting(centre.instructor(), last.id()).state().signed());
+    }
+}
