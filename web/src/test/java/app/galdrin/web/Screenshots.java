@@ -146,7 +146,7 @@ class Screenshots {
                     .findFirst()
                     .orElseThrow()
                     .click();
-            lena.type("#bay", "1");
+            lena.click("input[name=bay][value='1']");
             lena.click("main .btn-ink");
             lena.waitFor(() -> lena.path().startsWith("/sittings/"));
             String sheet = lena.path().replaceFirst("\\?.*", "");

@@ -18,6 +18,7 @@ import app.galdrin.web.sketch.ToleranceRule;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
+import org.springframework.context.annotation.Profile;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -25,6 +26,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 
 /** Every part of the look in every state. */
 @Controller
+@Profile("demo")
 class StyleController {
 
     private static final Limits LIMITS = Limits.of(Math.toRadians(-0.22), Math.toRadians(-0.08), Math.toRadians(0.06));
