@@ -33,7 +33,7 @@ public final class Derivation {
      * @param first factor of the first part, without unit
      * @param second factor of the second, without unit
      */
-    public record Made(String formula, List<FigureId> parts, double first, double second) {
+    public record Combination(String formula, List<FigureId> parts, double first, double second) {
         private Estimate of(Estimate one, Estimate other) {
             return (first == 1 ? one : one.times(first)).plus(other.times(second));
         }
@@ -49,30 +49,31 @@ public final class Derivation {
     }
 
     /** How a figure follows from others; empty where it is read by itself. */
-    public static Optional<Made> of(FigureId figure) {
-        Optional<Made> known = MADE.get(figure); // without the lock that computing takes
+    public static Optional<Combination> of(FigureId figure) {
+        Optional<Combination> known = MADE.get(figure); // without the lock that computing takes
         return known == null ? MADE.computeIfAbsent(figure, Derivation::made) : known;
     }
 
     /** There are no more than figures. */
-    private static final Map<FigureId, Optional<Made>> MADE = new ConcurrentHashMap<>();
+    private static final Map<FigureId, Optional<Combination>> MADE = new ConcurrentHashMap<>();
 
-    private static Optional<Made> made(FigureId figure) {
+    private static Optional<Combination> made(FigureId figure) {
         Measurand measurand = figure.measurand();
         if (figure.ofBothWheels()) {
             Axle axle = figure.axle().orElseThrow();
             List<FigureId> wheels =
                     List.of(figure.part(Wheel.of(axle, Side.LEFT)), figure.part(Wheel.of(axle, Side.RIGHT)));
             String formula = measurand.form().name().toLowerCase(Locale.ROOT);
-            return Optional.of(new Made(formula, wheels, 1, measurand.form().rightFactor()));
+            return Optional.of(
+                    new Combination(formula, wheels, 1, measurand.form().rightFactor()));
         }
         if (measurand == Measurand.INCLUDED_ANGLE) {
             var camber = new FigureId(Measurand.CAMBER, figure.where(), figure.at());
             var kpi = new FigureId(Measurand.KPI, figure.where(), figure.at());
-            return Optional.of(new Made(measurand.key(), List.of(camber, kpi), 1, 1));
+            return Optional.of(new Combination(measurand.key(), List.of(camber, kpi), 1, 1));
         }
         return figure.equals(THRUST)
-                ? Optional.of(new Made(THRUST.measurand().key(), REAR_TOES, 0.5, -0.5))
+                ? Optional.of(new Combination(THRUST.measurand().key(), REAR_TOES, 0.5, -0.5))
                 : Optional.empty();
     }
 
@@ -82,7 +83,7 @@ public final class Derivation {
 
     /** What a figure is made of; empty where it is read by itself. */
     public static List<FigureId> parts(FigureId figure) {
-        return of(figure).map(Made::parts).orElse(List.of());
+        return of(figure).map(Combination::parts).orElse(List.of());
     }
 
     /** The figures that it all comes from in the end, each read by itself: its own alone where it is one of those. */
@@ -138,7 +139,7 @@ public final class Derivation {
     static void derive(Map<FigureId, Estimate> figures) {
         for (FigureId figure : reachable(figures.keySet())) {
             if (!figures.containsKey(figure)) {
-                Made made = of(figure).orElseThrow();
+                Combination made = of(figure).orElseThrow();
                 Estimate first = figures.get(made.parts().get(0));
                 Estimate second = figures.get(made.parts().get(1));
                 if (first != null && second != null) {
@@ -151,7 +152,7 @@ public final class Derivation {
     /** Both for values alone. */
     static void deriveValues(Map<FigureId, Double> figures, Map<FigureId, Double> byHand) {
         for (FigureId figure : reachable(figures.keySet())) {
-            Made made = of(figure).orElseThrow();
+            Combination made = of(figure).orElseThrow();
             double first = figures.getOrDefault(made.parts().get(0), Double.NaN);
             double second = figures.getOrDefault(made.parts().get(1), Double.NaN);
             figures.putIfAbsent(figure, made.of(first, second));
@@ -168,7 +169,7 @@ public final class Derivation {
     /** The same for what is worked on paper, where at least one part was worked by a formula of its own. */
     static void deriveByHand(Map<FigureId, Estimate> figures, Map<FigureId, Double> byHand) {
         for (FigureId figure : reachable(figures.keySet())) {
-            Made made = of(figure).orElseThrow();
+            Combination made = of(figure).orElseThrow();
             if (made.isOfAny(byHand.keySet())) {
                 double first = onPaper(figures, byHand, made.parts().get(0));
                 double second = onPaper(figures, byHand, made.parts().get(1));

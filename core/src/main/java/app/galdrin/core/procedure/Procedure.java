@@ -440,7 +440,8 @@ public record Procedure(
         return Derivation.of(figure).flatMap(made -> stepsToParts(figure, made, worked, taught));
     }
 
-    private Optional<List<Step>> stepsToParts(FigureId figure, Derivation.Made made, Worked worked, String taught) {
+    private Optional<List<Step>> stepsToParts(
+            FigureId figure, Derivation.Combination made, Worked worked, String taught) {
         List<Step> steps = new ArrayList<>();
         Step.Builder last = Step.of("figure." + made.formula());
         for (FigureId part : made.parts()) {

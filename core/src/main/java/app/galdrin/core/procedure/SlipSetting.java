@@ -34,7 +34,7 @@ public record SlipSetting(
         });
         for (FigureId figure : answers.keySet()) {
             if (!changed.containsKey(figure)) {
-                Derivation.Made made = Derivation.of(figure).orElseThrow();
+                Derivation.Combination made = Derivation.of(figure).orElseThrow();
                 Double one = changed.get(made.parts().get(0));
                 Double other = changed.get(made.parts().get(1));
                 if (one != null && other != null) {

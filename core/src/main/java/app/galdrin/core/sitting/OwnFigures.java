@@ -329,7 +329,7 @@ public final class OwnFigures {
     }
 
     /** What follows from his own worked figures, with the doubt of the readings; empty where he has not written all of them. */
-    private Optional<Estimate> followsFromHis(Derivation.Made made, String beforeStep, Estimate solved) {
+    private Optional<Estimate> followsFromHis(Derivation.Combination made, String beforeStep, Estimate solved) {
         Optional<Estimate> first = goesBy(made.parts().get(0), beforeStep);
         Optional<Estimate> second = goesBy(made.parts().get(1), beforeStep);
         return first.flatMap(one ->

@@ -142,10 +142,10 @@ public class Classes {
      * @param newcomers who was made, with a one-time password each
      * @param known who was an apprentice of the centre already and is in the class now
      */
-    public record Added(List<Newcomer> newcomers, List<String> known) {}
+    public record Intake(List<Newcomer> newcomers, List<String> known) {}
 
     /** Puts everybody of a list without fault into a class: an apprentice of that name who is there already, or somebody new. */
-    public Added add(SignedIn me, UUID classId, List<String> names) {
+    public Intake add(SignedIn me, UUID classId, List<String> names) {
         one(me, classId);
         List<Newcomer> newcomers = new ArrayList<>();
         List<String> known = new ArrayList<>();
@@ -158,7 +158,7 @@ public class Classes {
                 newcomers.add(newcomer(me, classId, name));
             }
         }
-        return new Added(newcomers, known);
+        return new Intake(newcomers, known);
     }
 
     private Newcomer newcomer(SignedIn me, UUID classId, String name) {

@@ -31,10 +31,10 @@ public class Works {
     private static final double SECONDS = 60;
     private static final int MOST_KEPT = 500;
 
-    private static final Cache<Of, Sheet> SHEETS =
+    private static final Cache<TaskOnSheet, Sheet> SHEETS =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
-    private record Of(UUID taskId, UUID sheetId, boolean floorKnown) {}
+    private record TaskOnSheet(UUID taskId, UUID sheetId, boolean floorKnown) {}
 
     private final Sittings sittings;
 
@@ -45,7 +45,7 @@ public class Works {
     /** The lines of a sitting's sheet. They follow from its task and its vehicle's sheet, which never change, and every entry asks for them. */
     public static Sheet sheet(Sitting sitting) {
         boolean floorKnown = sitting.floor().isKnown();
-        var of = new Of(sitting.task().id(), sitting.sheet().id(), floorKnown);
+        var of = new TaskOnSheet(sitting.task().id(), sitting.sheet().id(), floorKnown);
         return SHEETS.get(
                 of,
                 ids -> new Sheet(new Assignment(

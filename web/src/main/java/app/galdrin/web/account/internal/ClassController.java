@@ -64,7 +64,7 @@ class ClassController {
         return "redirect:/classes/" + id;
     }
 
-    private static void tell(RedirectAttributes flash, Classes.Added added) {
+    private static void tell(RedirectAttributes flash, Classes.Intake added) {
         flash.addFlashAttribute("newcomers", new ArrayList<>(added.newcomers()));
         flash.addFlashAttribute("known", String.join(", ", added.known()));
     }
