@@ -24,10 +24,12 @@ export class Connection {
     } catch { this.failed(); return null; }
   }
 
-  // links and forms that lead away ask first; a reload without a connection is asked about by the browser
+  // links, forms and the keys that load the page again ask first; pulling down loads nothing (the style sheet), and for the button of the
+  // browser the browser asks
   guard() {
     const signal = this.listeners.signal;
     document.addEventListener('click', event => this.clicked(event), { signal });
+    document.addEventListener('keydown', event => this.typed(event), { signal });
     document.addEventListener('submit', event => this.submitted(event), { signal });
     window.addEventListener('beforeunload', event => { if (this.gone || !navigator.onLine) event.preventDefault(); }, { signal });
     window.addEventListener('offline', () => this.failed(), { signal });
@@ -41,6 +43,13 @@ export class Connection {
     if (link.target === '_blank' || link.hasAttribute('download') || link.getAttribute('href').startsWith('#')) return;
     event.preventDefault();
     if (await this.ask()) location.assign(link.href); else this.lost();
+  }
+
+  async typed(event) {
+    const again = event.key === 'F5' || (event.key?.toLowerCase() === 'r' && (event.ctrlKey || event.metaKey));
+    if (!again) return;
+    event.preventDefault();
+    if (await this.ask()) location.reload(); else this.lost();
   }
 
   async submitted(event) {

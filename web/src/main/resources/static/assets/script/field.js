@@ -47,7 +47,10 @@ export class Field {
   }
 
   // a fraction of an inch is wider than a field on a drawing
-  fit() { this.input?.classList.toggle('long', this.input.value.length > 5); }
+  fit() {
+    this.input?.classList.toggle('long', this.input.value.length > 5);
+    this.input?.classList.toggle('full', this.input.value.length > 8);
+  }
 
   // shows a text as if it had just been typed
   show(text) {

@@ -4,8 +4,10 @@ import { device } from './device.js';
 const EVERY_MS = 5000;
 
 export const refresh = () => ({
-  init() { this.title(); this.timer = setInterval(() => this.load(), EVERY_MS); },
+  init() { this.title(); if (!this.settled(this.$root)) this.timer = setInterval(() => this.load(), Number(this.$root.dataset.every) || EVERY_MS); },
   destroy() { clearInterval(this.timer); },
+  // nothing more will change
+  settled(part) { return part.dataset.settled !== undefined; },
   // the tab counts who calls
   title() {
     const title = this.$root.querySelector('[data-page-title]')?.dataset.pageTitle;
@@ -18,6 +20,7 @@ export const refresh = () => ({
       if (response.ok) {
         const part = new DOMParser().parseFromString(await response.text(), 'text/html').body.firstElementChild;
         if (part) { this.$root.replaceChildren(...part.children); this.title(); }
+        if (part && this.settled(part)) this.destroy();
       }
     } catch { /* the next round tries again */ }
   },

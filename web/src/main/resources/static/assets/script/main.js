@@ -8,6 +8,11 @@ import { zone } from './zone.js';
 
 once();
 
+// the key for help, where nothing is being typed; a click goes through what guards links without a network
+document.addEventListener('keydown', event => {
+  if (event.key === '?' && !event.target.closest('input, textarea, select, dialog')) document.getElementById('help')?.click();
+});
+
 document.addEventListener('alpine:init', () => {
   Alpine.data('bench', bench);
   Alpine.data('desk', desk);

@@ -4,8 +4,11 @@ import { Field } from './field.js';
 import { device, token } from './device.js';
 import { move } from './moves.js';
 import { Connection } from './connection.js';
+import { Calculator, shown } from './calculator.js';
+import { work } from './calculation.js';
 
 const CALL = '_staff/needsYou/0/0'; // the line of the flag that calls the instructor
+const TAPE = '_tape/'; // what the lines of the calculators' tapes begin with
 const LOOK_MS = 5000;
 
 export const sheet = () => ({
@@ -27,6 +30,8 @@ export const sheet = () => ({
     if (this.root.dataset.closed !== 'true') this.restore();
     this.shown = this.root.querySelector('.step.shown')?.dataset.step;
     this.root.querySelectorAll('.measure').forEach(move);
+    this.calculators = [...this.root.querySelectorAll('[data-calculator]')].map(holder => new Calculator(holder, { keep: (line, text) => this.calculated(line, text), put: (line, text) => this.putIn(line, text) }));
+    this.queue.entries().filter(entry => entry.line.startsWith(TAPE)).forEach(entry => this.showOnTape(entry.line, entry.text));
     this.showAside();
     this.flush();
     this.looking = setInterval(() => this.lookUp(), LOOK_MS);
@@ -93,6 +98,7 @@ export const sheet = () => ({
     const field = this.fieldOf(event.target);
     if (!field) return;
     this.last = field;
+    this.calculators.forEach(calculator => calculator.aim(field.line));
     if (event.target.matches('input.at-box')) event.target.select?.();
     const position = event.target.dataset.position;
     const measure = event.target.closest('.measure');
@@ -293,6 +299,33 @@ export const sheet = () => ({
     this.queue.add({ line: CALL, text, strike: false, saw: [] });
     this.showCall(text);
     this.flush();
+  },
+
+  // a finished line of the calculator is an entry like any other too
+  calculated(line, text) {
+    this.queue.add({ line, text, strike: false, saw: [] });
+    this.showOnTape(line, text);
+    this.flush();
+  },
+
+  showOnTape(line, text) {
+    for (const calculator of this.root.querySelectorAll(`[data-calculator][data-tape="${CSS.escape(line)}"]`)) {
+      const item = document.createElement('li');
+      const [formula, result] = ['formula', 'result'].map(name => { const part = document.createElement('span'); part.className = name; return part; });
+      formula.textContent = text;
+      result.textContent = `= ${shown(work(text).value)}`;
+      item.append(formula, ' ', result);
+      calculator.querySelector('[data-tape-lines]').append(item);
+    }
+  },
+
+  // a result goes into the field of a figure, and is written as if it had been typed there
+  putIn(line, text) {
+    const field = this.field(line);
+    if (!field || field.input.readOnly) return;
+    field.show(text);
+    field.input.focus();
+    this.write(field);
   },
 
   showCall(text) {

@@ -38,6 +38,7 @@ public final class Browser implements AutoCloseable {
     private final String base;
     private int width;
     private int height;
+    private int presses;
 
     public Browser(int port, int width, int height) {
         try {
@@ -155,10 +156,24 @@ public final class Browser implements AutoCloseable {
 
     /** Presses what is called so: a button, a link, a heading that unfolds, or a choice; the first that is shown. */
     public void press(String name) {
-        waitFor(() -> named(name).isPresent());
-        WebElement element = named(name).orElseThrow();
-        driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
-        element.click();
+        waitFor(() -> named(name).map(this::isPressed).orElse(false));
+        presses++;
+    }
+
+    /** A finger does not notice when a part of the page has just been put in the place of the same. */
+    private boolean isPressed(WebElement element) {
+        try {
+            driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
+            element.click();
+            return true;
+        } catch (StaleElementReferenceException e) {
+            return false;
+        }
+    }
+
+    /** How often something was pressed by its name so far. */
+    public int presses() {
+        return presses;
     }
 
     private Optional<WebElement> named(String name) {

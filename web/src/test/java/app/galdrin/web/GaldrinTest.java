@@ -14,7 +14,11 @@ import org.springframework.test.context.ActiveProfiles;
 @Retention(RetentionPolicy.RUNTIME)
 @SpringBootTest(
         webEnvironment = WebEnvironment.RANDOM_PORT,
-        properties = {"management.server.port=0", "logging.structured.format.console=", "logging.level.app.galdrin=warn"
+        properties = {
+            "management.server.port=0",
+            "logging.structured.format.console=",
+            "logging.level.app.galdrin=warn",
+            "galdrin.try-out.sheets=100"
         })
 @ActiveProfiles("demo")
 @Import(TestCentres.class)

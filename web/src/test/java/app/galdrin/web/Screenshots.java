@@ -46,7 +46,7 @@ class Screenshots {
             maud.go(feedback).picture(folder.resolve("feedback.png"));
             maud.size(1280, 800);
             theClass(maud);
-            maud.go("/style").picture(folder.resolve("style.png"));
+            maud.go("/help/style").picture(folder.resolve("style.png"));
             return maud.go(taskPath(maud, "full front")).text(".code-large");
         }
     }
@@ -58,7 +58,9 @@ class Screenshots {
         maud.size(1280, 1000);
         maud.go("/marking/class/" + id).picture(folder.resolve("class.png"));
         maud.size(1280, 800);
-        maud.go("/tasks/" + id + "/try").picture(folder.resolve("tried.png"));
+        maud.go("/tasks/" + id).click("#try-it");
+        maud.waitForText("#progress", "What it says of the marks");
+        maud.picture(folder.resolve("tried.png"));
         String study = taskPath(maud, "Who varies");
         maud.go(study.replaceFirst(".*/tasks/", "/marking/class/") + "/varied").picture(folder.resolve("varied.png"));
         maud.go("/tasks/new?of=" + id);

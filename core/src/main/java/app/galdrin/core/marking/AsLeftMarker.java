@@ -60,18 +60,12 @@ public final class AsLeftMarker implements AspectMarker {
         // how alike the sides have to be is the sheet's to say, and what it prefers of that is nought
         boolean aimed = asked.aim() < Round.INSIDE && measure.figures().contains(figure);
         Limits limits = aimed ? ofSheet.within(asked.aim() / (double) Round.INSIDE) : ofSheet;
-        Optional<Estimate> first = of.left().mean(measure, round, figure);
-        if (first.isEmpty()) {
+        Optional<Estimate> read = mean(of, measure, round, figure);
+        if (read.isEmpty()) {
             return new Evidence.Missing(Evidence.Lack.AS_LEFT_REFERENCE, figure.key());
         }
-        List<Estimate> anew = of.leftAgain().each(measure, round, figure);
-        boolean again = !anew.isEmpty();
-        Estimate all = first.get();
-        if (again) {
-            List<Estimate> readings = new ArrayList<>(of.left().each(measure, round, figure));
-            anew.forEach(e -> readings.add(e.anew(of::again)));
-            all = Scatter.mean(readings);
-        }
+        boolean again = !of.leftAgain().each(measure, round, figure).isEmpty();
+        Estimate all = of.assignment().beside(figure, read.get(), part -> mean(of, measure, round, part));
         Optional<Estimate> thrust = thrust(of, measure, round);
         all = OwnFigures.countedFrom(thrust, figure, all);
         Judgement judgement = of.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
@@ -91,6 +85,18 @@ public final class AsLeftMarker implements AspectMarker {
                 judgement.zone() != Zone.OUTSIDE && judgement.accepted(),
                 aimed,
                 of.line(figure, thrust, f -> of.left().mean(measure, round, f)));
+    }
+
+    /** The mean of all readings of the reference, both times together. */
+    private static Optional<Estimate> mean(Case of, Measure measure, int round, FigureId figure) {
+        List<Estimate> anew = of.leftAgain().each(measure, round, figure);
+        Optional<Estimate> first = of.left().mean(measure, round, figure);
+        if (first.isEmpty() || anew.isEmpty()) {
+            return first;
+        }
+        List<Estimate> readings = new ArrayList<>(of.left().each(measure, round, figure));
+        anew.forEach(e -> readings.add(e.anew(of::again)));
+        return Optional.of(Scatter.mean(readings));
     }
 
     /** The thrust as left; as found where nobody has read the rear again, since nothing moves it then. */

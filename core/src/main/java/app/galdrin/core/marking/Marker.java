@@ -23,7 +23,7 @@ import java.util.stream.Stream;
 public final class Marker {
 
     /** Names the rules of marking on stored mark sheets. */
-    public static final String ENGINE = "8";
+    public static final String ENGINE = "9";
 
     /** What the minor pieces of a line's evidence are worth together. */
     private static final double MINOR = 0.1;

@@ -38,6 +38,11 @@ public final class Derivation {
             return (first == 1 ? one : one.times(first)).plus(other.times(second));
         }
 
+        /** The key of the step that works it on paper. */
+        String step() {
+            return "figure." + formula;
+        }
+
         boolean isOfAny(Set<FigureId> figures) {
             return figures.contains(parts.get(0)) || figures.contains(parts.get(1));
         }

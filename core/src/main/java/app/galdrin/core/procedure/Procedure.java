@@ -443,7 +443,7 @@ public record Procedure(
     private Optional<List<Step>> stepsToParts(
             FigureId figure, Derivation.Combination made, Worked worked, String taught) {
         List<Step> steps = new ArrayList<>();
-        Step.Builder last = Step.of("figure." + made.formula());
+        Step.Builder last = Step.of(made.step());
         for (FigureId part : made.parts()) {
             Optional<List<Step>> toPart = stepsTo(part, worked, taught);
             if (toPart.isEmpty()) {

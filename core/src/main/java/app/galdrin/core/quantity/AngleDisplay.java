@@ -28,6 +28,13 @@ public enum AngleDisplay implements Keyed {
                 : QuantityFormat.degreesMinutes(degrees, plus);
     }
 
+    /** What {@link #show} prints of a figure, both deg. */
+    public double rounded(double degrees) {
+        return this == DEGREES
+                ? QuantityFormat.rounded(degrees, 2)
+                : Math.copySign((double) Math.round(Math.abs(degrees) * MINUTES) / MINUTES, degrees);
+    }
+
     /** A reading, 0 or more, with every place that an instrument shows: {@code 0.355°} or {@code 0°21.3′}. */
     public String reading(double degrees) {
         if (this == DEGREES) {

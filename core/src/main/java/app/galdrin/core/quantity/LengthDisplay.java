@@ -28,4 +28,9 @@ public enum LengthDisplay implements Keyed {
                 ? QuantityFormat.length(millimetres) + "\u00a0mm"
                 : QuantityFormat.inches(millimetres, parts).withResidue();
     }
+
+    /** What {@link #show} prints of a length, both mm; of a fraction what it leaves over is printed too. */
+    public double rounded(double millimetres) {
+        return QuantityFormat.rounded(millimetres, 2);
+    }
 }

@@ -17,6 +17,11 @@ public final class QuantityFormat {
         return sign(rounded.signum(), plus) + size;
     }
 
+    /** A figure to as many places as {@link #decimal} shows of it, in the same unit. */
+    public static double rounded(double value, int places) {
+        return BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).doubleValue();
+    }
+
     /** A length in mm as a person wrote or measured it: as many places as it needs, two at the most. */
     public static String length(double millimetres) {
         BigDecimal rounded = BigDecimal.valueOf(millimetres)

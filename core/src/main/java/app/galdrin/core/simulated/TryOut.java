@@ -131,7 +131,6 @@ public final class TryOut {
             tallies.forEach((kind, tally) -> {
                 int from = tally.percents.size();
                 IntStream.range(from, Math.min(sheets, from + more))
-                        .parallel()
                         .mapToObj(i -> sheet(assignment, kind, new SplittableRandom(seed + 31L * i + kind.ordinal())))
                         .toList()
                         .forEach(tally::add);

@@ -27,6 +27,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -281,6 +282,13 @@ public final class OwnFigures {
         return told(measure, round, figure).mean();
     }
 
+    /** The means of all figures of a measuring step that its readings give, in the order in which the task asks them. */
+    public Map<FigureId, Estimate> means(Measure measure, int round) {
+        Map<FigureId, Estimate> means = new LinkedHashMap<>();
+        measure.figures().forEach(figure -> mean(measure, round, figure).ifPresent(mean -> means.put(figure, mean)));
+        return means;
+    }
+
     private Told told(Measure measure, int round, FigureId figure) {
         var of = new Of(measure.id(), round, figure);
         Told known = told.get(of);
@@ -336,7 +344,8 @@ public final class OwnFigures {
                 second.map(other -> new Estimate(made.of(one.value(), other.value()), solved.budget())));
     }
 
-    private boolean isAsked(FigureId figure, String beforeStep) {
+    /** Whether it is worked by himself before a step, or follows from a figure that is. */
+    public boolean isAsked(FigureId figure, String beforeStep) {
         return assignment.workStep(figure, beforeStep).isPresent()
                 || Derivation.parts(figure).stream().anyMatch(part -> isAsked(part, beforeStep));
     }
@@ -402,7 +411,7 @@ public final class OwnFigures {
         if (item.isEmpty()) {
             return isAsked(figure, beforeStep)
                     ? followsFromHis(Derivation.of(figure).orElseThrow(), beforeStep, solved.get())
-                    : solved;
+                    : solved.map(v -> assignment.beside(figure, v, part -> mean(measure.get(), 0, part)));
         }
         OptionalDouble worked = written(figure, beforeStep).map(Written::value).orElse(OptionalDouble.empty());
         if (worked.isEmpty()) {

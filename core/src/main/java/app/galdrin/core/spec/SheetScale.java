@@ -93,6 +93,11 @@ public record SheetScale(AnswerUnit unit, double over) {
         return new Shown(unit, rounded(there, unit.step()), rounded(beyond - there, unit.step() / FINER));
     }
 
+    /** A value as it is shown, both rad or mm. */
+    public double printed(FigureId figure, double value) {
+        return unit.toFigure(rounded(unit.ofFigure(value, figure, over), unit.step()), figure, over);
+    }
+
     /** Judges a figure, rad or mm, by its limits, rad or mm, as it is shown. */
     public Judgement judge(FigureId figure, Estimate value, Limits limits, DecisionRule rule) {
         var inUnit =

@@ -74,6 +74,11 @@ public enum TaskStart implements Keyed {
         return key;
     }
 
+    /** Whether a vehicle has what all of it is measured on. */
+    public boolean fits(SpecificationSheet sheet) {
+        return asked.stream().allMatch(a -> Procedures.of(a.procedure()).fits(sheet));
+    }
+
     /** The practical on the front axle of a vehicle, with its default marks. */
     public Practical on(SpecificationSheet sheet, String title, OrderSchool school, AnswerUnit unit) {
         List<Measure> measures = asked.stream()

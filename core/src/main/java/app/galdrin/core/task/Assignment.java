@@ -5,16 +5,21 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Choice;
+import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.PrintedFigures;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SheetScale;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -142,6 +147,25 @@ public final class Assignment {
     /** {@link SpecificationSheet#scale}. */
     public SheetScale scale(FigureId figure) {
         return once(scales, figure, sheet::scale);
+    }
+
+    /**
+     * A figure as it is printed and judged beside the two it follows from: made of what its sheet prints of them, so that the page adds up.
+     *
+     * @param value rad or mm
+     * @param others gives the figures, rad or mm, that stand beside it
+     */
+    public Estimate beside(FigureId figure, Estimate value, Function<FigureId, Optional<Estimate>> others) {
+        Map<FigureId, Estimate> together = new LinkedHashMap<>();
+        for (FigureId part : Derivation.parts(figure)) {
+            others.apply(part).ifPresent(e -> together.put(part, e));
+        }
+        if (together.size() < 2 || figure.measurand().quantity() != Quantity.ANGLE) {
+            return value;
+        }
+        together.put(figure, value);
+        var printed = PrintedFigures.ofEstimates(together, (v, f) -> scale(f).printed(f, v));
+        return Objects.requireNonNull(printed.get(figure));
     }
 
     /** The slips that can be made with a step's procedure. */

@@ -116,6 +116,11 @@ public final class Estimate {
         return new Estimate(value, () -> new Doubt(standardUncertainty(), budget().named(names)));
     }
 
+    /** The same doubt about the value as it is printed, in the figure's unit. */
+    public Estimate printedAs(double printed) {
+        return new Estimate(printed, this::doubt);
+    }
+
     /** The same value with one source of doubt more; {@code part} in its unit, with the sign of what the source does to it. */
     public Estimate with(String source, double part) {
         return lazily(value, () -> budget().with(source, part));

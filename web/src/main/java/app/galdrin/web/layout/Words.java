@@ -3,16 +3,22 @@ package app.galdrin.web.layout;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.PrintedFigures;
 import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.Unit;
+import app.galdrin.core.uncertainty.Estimate;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.springframework.context.MessageSource;
@@ -27,6 +33,7 @@ public class Words {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter DAY_TIME = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int LONGEST_QUOTE = 40;
+    private static final MathContext SIX_DIGITS = new MathContext(6, RoundingMode.HALF_UP);
 
     private final MessageSource messages;
 
@@ -56,6 +63,18 @@ public class Words {
     /** A figure in the unit of its measurand, rad or mm: degrees to two places, or a length. */
     public String figure(double value, FigureId figure) {
         return figure.measurand().quantity() == Quantity.LENGTH ? length(value) : angle(value);
+    }
+
+    /** What {@link #figure} prints of a value, both rad or mm. */
+    public double printed(double value, FigureId figure) {
+        return figure.measurand().quantity() == Quantity.LENGTH
+                ? lengths().rounded(value)
+                : Math.toRadians(angles().rounded(Math.toDegrees(value)));
+    }
+
+    /** Figures that stand on one page, rad or mm, as they are printed there: a total adds up from its printed wheels. */
+    public Map<FigureId, Estimate> printed(Map<FigureId, Estimate> figures) {
+        return PrintedFigures.ofEstimates(figures, this::printed);
     }
 
     /** A band or an uncertainty of a figure, rad or mm: no sign, three places. */
@@ -159,6 +178,12 @@ public class Words {
         return unit == AnswerUnit.DEGREES_MINUTES
                 ? QuantityFormat.decimal(value / Unit.ARCMIN.factor(), 1, false) + "\u2032"
                 : QuantityFormat.decimal(value, 3, false) + "°";
+    }
+
+    /** What a calculator shows of a number: six digits that count, no zeros at its end. */
+    public static String calculated(BigDecimal value) {
+        BigDecimal shown = value.round(SIX_DIGITS).stripTrailingZeros();
+        return shown.toPlainString().replace('-', '\u2212');
     }
 
     /** A whole number without anything between its digits. */

@@ -1,5 +1,6 @@
 package app.galdrin.web.layout;
 
+import app.galdrin.core.procedure.PrintedFigures;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Step;
@@ -27,7 +28,7 @@ public class WorkingWords {
     public String step(Step step) {
         List<Object> numbers = new ArrayList<>();
         step.in().forEach(term -> numbers.add(number(term)));
-        numbers.add(number(step.out()));
+        numbers.add(result(step));
         step.in().forEach(term -> numbers.add(size(term)));
         return words.text("working." + step.formula(), numbers.toArray());
     }
@@ -49,7 +50,14 @@ public class WorkingWords {
         return new Line(
                 words.text("calc." + step.formula() + ".is"),
                 words.text("calc." + step.formula(), numbers.toArray()),
-                number(step.out()));
+                result(step));
+    }
+
+    /** What a step gives; a total is made of the wheels as they are printed beside it. */
+    private String result(Step step) {
+        Step.Term out = step.out();
+        var printed = PrintedFigures.result(step, words::printed);
+        return number(printed.isEmpty() ? out : new Step.Term(out.name(), printed.getAsDouble(), out.unit()));
     }
 
     /** Within a formula millimetres go without saying; what comes out has its unit. */

@@ -48,12 +48,14 @@ public class EvidenceWords {
     }
 
     public List<Told> tell(List<Evidence> evidence) {
-        return Told.explainedOnce(evidence.stream().map(this::tell).toList());
+        var printed = PrintedTotals.of(evidence, words);
+        return Told.explainedOnce(evidence.stream().map(e -> tell(e, printed)).toList());
     }
 
     /** The same, and behind each worked figure the way to it with the apprentice's own readings. */
     public List<Told> tellWorkedThrough(MarkLine line, Assignment assignment, Answers answers) {
         var own = new OwnFigures(assignment, answers);
+        var printed = PrintedTotals.of(line.evidence(), words);
         Set<FigureId> figures = line.evidence().stream()
                 .filter(Evidence.Working.class::isInstance)
                 .map(e -> ((Evidence.Working) e).figure())
@@ -63,7 +65,7 @@ public class EvidenceWords {
                     if (e instanceof Evidence.Judged j) {
                         return judged(j, inHisUnit(assignment, line.criterion().step(), j));
                     }
-                    Told told = tell(e);
+                    Told told = tell(e, printed);
                     return e instanceof Evidence.Working w
                             ? told.calculated(through(assignment, own, w, figures))
                             : told;
@@ -102,7 +104,7 @@ public class EvidenceWords {
                         .findFirst());
     }
 
-    private Told tell(Evidence evidence) {
+    private Told tell(Evidence evidence, PrintedTotals printed) {
         if (evidence instanceof Evidence.Missing e) {
             String of = e.of().isEmpty() ? "" : plans.name(e.of());
             String line = of.isEmpty()
@@ -117,13 +119,13 @@ public class EvidenceWords {
             return why(e);
         }
         if (evidence instanceof Evidence.Reading e) {
-            return reading(e);
+            return reading(e, printed);
         }
         if (evidence instanceof Evidence.Repeats e) {
             return repeats(e);
         }
         if (evidence instanceof Evidence.Working e) {
-            return working(e);
+            return working(e, printed.honest(e));
         }
         if (evidence instanceof Evidence.Target e) {
             return target(e);
@@ -211,12 +213,12 @@ public class EvidenceWords {
         return Told.of(say("evidence.why", item(e.item())), e.credit() == 1, lines);
     }
 
-    private Told reading(Evidence.Reading e) {
+    private Told reading(Evidence.Reading e, PrintedTotals printed) {
         List<String> lines = new ArrayList<>();
         lines.add(say(
                 "evidence.reading",
-                words.figure(e.own().value(), e.figure()),
-                words.figure(e.reference().value(), e.figure()),
+                words.figure(printed.own(e), e.figure()),
+                words.figure(printed.reference(e), e.figure()),
                 words.doubt(Math.abs(e.difference()), e.figure()),
                 band(e.band(), e.figure())));
         if (e.widened()) {
@@ -254,13 +256,13 @@ public class EvidenceWords {
                                 .collect(Collectors.joining(", ")));
     }
 
-    private Told working(Evidence.Working e) {
+    private Told working(Evidence.Working e, double honest) {
         boolean sum = e.figure().measurand().form() == Measurand.Form.SUM;
         String how =
                 e.addedUp() ? (sum ? "addedUp" : "follows") : e.right() ? "right" : e.near() ? near(e) : onTheWay(e);
         AnswerUnit unit = e.unit();
         List<String> lines = new ArrayList<>();
-        lines.add(say("evidence.working." + how, words.answer(e.written(), unit), words.answer(e.honest(), unit)));
+        lines.add(say("evidence.working." + how, words.answer(e.written(), unit), words.answer(honest, unit)));
         if (!e.right()) {
             e.way().forEach(step -> lines.add(onTheWay(step)));
         }

@@ -10,6 +10,7 @@ import app.galdrin.web.layout.Said;
 import app.galdrin.web.moderation.internal.ModerationMapper;
 import app.galdrin.web.moderation.internal.ModerationMapper.Drawn;
 import app.galdrin.web.moderation.internal.ModerationMapper.Signed;
+import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.TaskVersion;
@@ -41,12 +42,12 @@ public class Moderations {
 
     private final ModerationMapper mapper;
     private final Sittings sittings;
-    private final Entries entries;
+    private final Decisions decisions;
 
-    Moderations(ModerationMapper mapper, Sittings sittings, Entries entries) {
+    Moderations(ModerationMapper mapper, Sittings sittings, Decisions decisions) {
         this.mapper = mapper;
         this.sittings = sittings;
-        this.entries = entries;
+        this.decisions = decisions;
     }
 
     /** What is decided of a sheet. */
@@ -181,7 +182,7 @@ public class Moderations {
             return Optional.of(Said.of("moderation.decided"));
         }
         return decision == Decision.RETURN
-                        && entries.returnMarks(me, sittings.sitting(me, sittingId), reason.strip())
+                        && decisions.returnMarks(me, sittings.sitting(me, sittingId), reason.strip())
                                 instanceof Entries.Outcome.Refused refused
                 ? Optional.of(refused.why())
                 : Optional.empty();

@@ -1,41 +1,34 @@
 package app.galdrin.web.sitting;
 
 import app.galdrin.core.answer.LineText;
+import app.galdrin.core.quantity.Calculation;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
-import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
+import app.galdrin.core.task.Work;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.LineTextWords;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Said;
-import app.galdrin.web.layout.WholeNumber;
-import app.galdrin.web.layout.Words;
-import app.galdrin.web.task.TaskBay;
-import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Writes the entries of sittings: what is read, worked and decided, what calls the instructor, and what the instructor decides. What is
- * asked of a sitting before something is written is asked once its state is locked.
+ * Writes the entries of sittings: what is read, worked and decided at the bay, what was calculated on the way, and what calls the instructor.
+ * What is asked of a sitting before something is written is asked once its state is locked.
  */
 @Service
 public class Entries {
@@ -51,15 +44,10 @@ public class Entries {
     /** Open sittings that can read one state of a vehicle. */
     private static final int MOST_READERS = 200;
 
-    private static final int MOST_EXTRA_MINUTES = 600;
-    private static final int LONGEST_REASON = 400;
-
     private final SittingMapper mapper;
     private final Sittings sittings;
-    private final Tasks tasks;
 
-    Entries(SittingMapper mapper, Sittings sittings, Tasks tasks) {
-        this.tasks = tasks;
+    Entries(SittingMapper mapper, Sittings sittings) {
         this.mapper = mapper;
         this.sittings = sittings;
     }
@@ -82,6 +70,9 @@ public class Entries {
     public Outcome write(SignedIn me, Sitting sitting, NewEntry entry) {
         if (entry.line().equals(StaffLine.FLAG)) {
             return flag(me, sitting, entry);
+        }
+        if (Tape.isTape(entry.line())) {
+            return calculated(me, sitting, entry);
         }
         Line line = line(sitting, entry.line());
         if (!mayWrite(me, sitting, entry.line())) {
@@ -128,135 +119,29 @@ public class Entries {
         return append(me, sitting, entry.seeing(standingKeys(sitting, StaffLine.FLAG)), text(entry.text()));
     }
 
-    /** Gives a sheet back that was handed in or stopped, so that its apprentice can go on; the reason stays on the log. */
-    @Transactional
-    public Outcome giveBack(SignedIn me, Sitting sitting, String reason, String key) {
-        Sittings.instructorOnly(me, sitting);
-        if (reason.isBlank() || reason.length() > LONGEST_REASON) {
-            return new Outcome.Refused(Said.of("sitting.reason", LONGEST_REASON));
-        }
-        mapper.lock(me.centreId(), sitting.id());
-        LineKey handIn = Works.sheet(sitting).handIn();
-        List<LineKey> ended = Stream.of(StaffLine.STOPPED, handIn)
-                .filter(line -> !standing(sitting, line).isEmpty())
-                .toList();
-        if (ended.size() > 1) {
-            struck(me, sitting, ended.get(0), reason, second(key));
-        }
-        return struck(me, sitting, ended.isEmpty() ? handIn : ended.get(ended.size() - 1), reason, key);
-    }
-
-    /** A key for the other of two entries that come of one press: as long as any, whatever the key of the press. */
-    private static String second(String key) {
-        return UUID.nameUUIDFromBytes(("second of " + key).getBytes(StandardCharsets.UTF_8))
-                .toString();
-    }
-
-    private Outcome struck(SignedIn me, Sitting sitting, LineKey line, String reason, String key) {
-        var entry = NewEntry.now(line, reason, standingKeys(sitting, line), key, "desk");
-        return append(me, sitting, entry.asStrike(), text(reason));
-    }
-
-    /** Stops a sitting at once, for safety: its apprentice can write nothing more, and is not competent by it. */
-    @Transactional
-    public Outcome stop(SignedIn me, Sitting sitting, String reason, String key) {
-        return staff(me, sitting, StaffLine.STOPPED, reason, null, key);
-    }
-
-    /** Lets entries count that came after the hand-in though they were written before it. */
-    @Transactional
-    public Outcome admitLate(SignedIn me, Sitting sitting, String reason, String key) {
-        return staff(me, sitting, StaffLine.ADMIT, reason, null, key);
-    }
-
-    /** Gives minutes beyond the limit of time; {@code typed} is a whole number from 1 to {@value #MOST_EXTRA_MINUTES}. */
-    @Transactional
-    public Outcome giveTime(SignedIn me, Sitting sitting, String typed, String reason, String key) {
-        OptionalInt minutes = WholeNumber.read(typed, 1, MOST_EXTRA_MINUTES);
-        return minutes.isEmpty()
-                ? new Outcome.Refused(Said.of("sitting.minutes", Words.quote(typed), MOST_EXTRA_MINUTES))
-                : staff(me, sitting, StaffLine.EXTRA_TIME, reason, BigDecimal.valueOf(minutes.getAsInt()), key);
-    }
-
-    /**
-     * Moves the sitting to another bay of its task: from now on it is of the vehicle there, its sheet, its state and the reference of that,
-     * and worked with that bay's floor.
-     */
-    @Transactional
-    public Outcome moveTo(SignedIn me, Sitting sitting, String bay, String key) {
-        Sittings.instructorOnly(me, sitting);
-        Optional<TaskBay> place = tasks.bays(me.centreId(), sitting.task().id()).stream()
-                .filter(b -> b.number().map(String::valueOf).equals(Optional.of(bay.strip())))
-                .findFirst();
-        if (place.isEmpty()) {
-            return new Outcome.Refused(Said.of("sitting.noSuchBay", Words.quote(bay)));
-        }
-        mapper.lock(me.centreId(), sitting.id());
-        TaskBay there = place.get();
-        if (mapper.leftBy(me.centreId(), sitting.id()).isPresent()
-                && !there.stateId().equals(sitting.stateId())) {
-            return new Outcome.Refused(Said.of("sitting.adjustedAlready"));
-        }
-        Outcome outcome = staff(me, sitting, StaffLine.BAY, bay.strip(), BigDecimal.valueOf(there.bay()), key);
-        if (outcome instanceof Outcome.Stands) {
-            mapper.moveTo(me.centreId(), sitting.id(), there.sheet().id(), there.stateId());
-            if (!there.sheet().vehicleId().equals(sitting.sheet().vehicleId())) {
-                mapper.markOn(me.centreId(), sitting.id(), there.sheet().id());
-            }
-        }
-        return outcome;
-    }
-
-    /** Writes on a sheet that it belongs to somebody else, for {@link Names}. */
-    Outcome belongs(SignedIn me, Sitting sitting, String text, String key) {
-        return staff(me, sitting, StaffLine.BELONGS, text, null, key);
-    }
-
-    /** Says of a reference that it stands although many sittings lie off it the same way. */
-    @Transactional
-    public Outcome referenceStands(SignedIn me, Sitting reference, String reason, String key) {
-        return staff(me, reference, StaffLine.STANDS, reason, null, key);
-    }
-
-    /** That the instructor stood by when an item that asks for it was done. */
-    @Transactional
-    public Outcome witness(SignedIn me, Sitting sitting, String step, String item, String key) {
-        boolean asked = sitting.task()
+    /** A line of the calculator's tape: it stands beside those before it, and nobody disputes over it. */
+    private Outcome calculated(SignedIn me, Sitting sitting, NewEntry entry) {
+        boolean beside = sitting.task()
                 .practical()
-                .step(step)
-                .filter(Checklist.class::isInstance)
-                .map(s -> (Checklist) s)
-                .filter(list -> list.items().stream().anyMatch(i -> i.witnessed() && i.id().equals(item)))
+                .step(entry.line().line())
+                .filter(Work.class::isInstance)
                 .isPresent();
-        if (!asked) {
-            throw new NotThere("item to witness", item, me);
+        if (!beside || entry.strike() || sitting.isReference() || !isWriter(me, sitting)) {
+            throw new NotThere("tape", entry.line(), me);
         }
-        return staff(me, sitting, StaffLine.witness(step, item), "seen", null, key);
-    }
-
-    /** A verifier gives the marks back, released or not: they have to be signed and released anew. */
-    @Transactional
-    public Outcome returnMarks(SignedIn me, Sitting sitting, String reason) {
-        if (!me.is(Role.VERIFIER) || sitting.isReference()) {
-            throw new NotThere("sitting to return", sitting.id(), me);
+        if (!(Calculation.work(entry.text()) instanceof Calculation.Result.Worked worked)) {
+            return new Outcome.Refused(Said.of("calculator.malformed"));
         }
         SittingState state = mapper.lock(me.centreId(), sitting.id());
-        var entry = NewEntry.now(
-                StaffLine.RETURNED,
-                reason,
-                standingKeys(sitting, StaffLine.RETURNED),
-                Ids.next().toString(),
-                "desk");
-        return append(me, sitting, state, entry, new Content(reason, null, null, null));
-    }
-
-    private Outcome staff(
-            SignedIn me, Sitting sitting, LineKey line, String text, @Nullable BigDecimal value, String key) {
-        Sittings.instructorOnly(me, sitting);
-        if (text.isBlank() || text.length() > LONGEST_REASON) {
-            return new Outcome.Refused(Said.of("sitting.reason", LONGEST_REASON));
+        if (state.handedIn()) {
+            return new Outcome.Refused(Said.of("sitting.closed"));
         }
-        return appendMark(me, sitting, NewEntry.now(line, text, standingKeys(sitting, line), key, "desk"), value);
+        if (mapper.countOf(me.centreId(), sitting.id(), entry.line(), me.role()) >= Tape.LONGEST) {
+            return new Outcome.Refused(Said.of("calculator.full", Tape.LONGEST));
+        }
+        var content = new Content(entry.text().strip(), Tape.rounded(worked.value()), null, null);
+        Outcome outcome = append(me, sitting, state, entry.seeing(List.of()), content);
+        return outcome instanceof Outcome.Stands stands ? new Outcome.Stands(stands.entry(), false) : outcome;
     }
 
     /** Keys of what stands on a line, for whoever has just seen it. */
@@ -264,7 +149,7 @@ public class Entries {
         return standing(sitting, line).stream().map(Entry::key).toList();
     }
 
-    private List<Entry> standing(Sitting sitting, LineKey line) {
+    List<Entry> standing(Sitting sitting, LineKey line) {
         List<Entry> entries = mapper.entriesOf(sitting.centreId(), sitting.id(), line, MOST_ON_A_LINE).stream()
                 .map(EntryRow::toEntry)
                 .toList();
@@ -290,6 +175,16 @@ public class Entries {
         Sittings.instructorOnly(me, sitting);
         SittingState state = mapper.lock(me.centreId(), sitting.id());
         return append(me, sitting, state, entry, new Content(entry.text(), value, null, null));
+    }
+
+    /** Strikes what an entry names, with a reason. */
+    Outcome strike(SignedIn me, Sitting sitting, NewEntry entry, String reason) {
+        return append(me, sitting, entry, text(reason));
+    }
+
+    /** Appends words to a sitting whose state the caller has locked. */
+    Outcome append(SignedIn me, Sitting sitting, SittingState state, NewEntry entry, String words) {
+        return append(me, sitting, state, entry, new Content(words, null, null, null));
     }
 
     /** Everything of an entry that was read from its text. */
@@ -341,14 +236,14 @@ public class Entries {
         Instant handedIn = state.handedInAt();
         return handedIn != null
                 && me.is(Role.APPRENTICE)
-                && !StaffLine.isStaffLine(entry.line())
+                && !StaffLine.isOutsideTask(entry.line())
                 && entry.corrected().isBefore(handedIn);
     }
 
     private Optional<Said> refused(
             SignedIn me, Sitting sitting, SittingState state, NewEntry entry, List<Entry> standing, boolean late) {
         boolean apprentice = me.is(Role.APPRENTICE);
-        boolean ofTask = !StaffLine.isStaffLine(entry.line());
+        boolean ofTask = !StaffLine.isOutsideTask(entry.line());
         if ((apprentice ? state.apprenticeEntries() : state.staffEntries()) >= MOST) {
             return Optional.of(Said.of("sitting.full"));
         }

@@ -113,7 +113,7 @@ public final class Log {
     public Answers answers() {
         Map<LineKey, Written> answers = new HashMap<>();
         standing.forEach((line, here) -> {
-            if (!StaffLine.isStaffLine(line)) {
+            if (!StaffLine.isOutsideTask(line)) {
                 answers.put(line, here.get(here.size() - 1).asWritten());
             }
         });
@@ -164,7 +164,7 @@ public final class Log {
     public String givenBack() {
         return entries.stream()
                 .filter(e -> e.isStrike() && e.role() == Role.INSTRUCTOR)
-                .filter(e -> !StaffLine.isStaffLine(e.line()) || e.line().equals(StaffLine.STOPPED))
+                .filter(e -> !StaffLine.isOutsideTask(e.line()) || e.line().equals(StaffLine.STOPPED))
                 .reduce((earlier, later) -> later)
                 .map(Entry::written)
                 .orElse("");
@@ -173,7 +173,7 @@ public final class Log {
     /** Whether, since anything was last read on it, someone has said that this reference stands. */
     boolean saidToStand() {
         int read = entries.stream()
-                .filter(e -> !StaffLine.isStaffLine(e.line()))
+                .filter(e -> !StaffLine.isOutsideTask(e.line()))
                 .mapToInt(Entry::seq)
                 .max()
                 .orElse(0);

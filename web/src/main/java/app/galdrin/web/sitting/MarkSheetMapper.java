@@ -26,6 +26,9 @@ interface MarkSheetMapper {
 
     List<MarkSheets.Stored> history(UUID centreId, UUID sittingId, UUID personId, int most);
 
+    /** Of a person, the sittings that were marked anew after their release. */
+    List<UUID> remarkedOf(UUID centreId, UUID personId, int most);
+
     /** One instance at a time until the transaction ends. */
     boolean lockAll();
 

@@ -13,6 +13,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -76,6 +77,30 @@ public class MarkSheets {
     public List<Stored> history(Sitting sitting) {
         UUID person = sitting.people().get(0).id();
         return mapper.history(sitting.centreId(), sitting.id(), person, MOST_STORED);
+    }
+
+    /**
+     * What a released sheet was marked anew to, with the one before it.
+     *
+     * @param now made after the release, with its reason
+     */
+    public record Remarked(Stored before, Stored now) {}
+
+    /** The last time that a sheet was marked anew after its release; empty where it stands as it was released. */
+    public Optional<Remarked> remarked(Sitting sitting) {
+        Instant released = sitting.state().releasedAt();
+        List<Stored> stored = history(sitting);
+        return released == null
+                        || stored.size() < 2
+                        || stored.get(0).reason() == null
+                        || !stored.get(0).madeAt().isAfter(released)
+                ? Optional.empty()
+                : Optional.of(new Remarked(stored.get(1), stored.get(0)));
+    }
+
+    /** Somebody's own sittings that were marked anew after their release. */
+    public Set<UUID> remarkedOf(SignedIn me) {
+        return Set.copyOf(mapper.remarkedOf(me.centreId(), me.personId(), MOST_STORED));
     }
 
     /** One of those that were stored, by its number. */

@@ -25,13 +25,21 @@ public class Names {
     private final SittingMapper mapper;
     private final Sittings sittings;
     private final Entries entries;
+    private final Decisions decisions;
     private final People people;
     private final Sessions sessions;
 
-    Names(SittingMapper mapper, Sittings sittings, Entries entries, People people, Sessions sessions) {
+    Names(
+            SittingMapper mapper,
+            Sittings sittings,
+            Entries entries,
+            Decisions decisions,
+            People people,
+            Sessions sessions) {
         this.mapper = mapper;
         this.sittings = sittings;
         this.entries = entries;
+        this.decisions = decisions;
         this.people = people;
         this.sessions = sessions;
     }
@@ -80,7 +88,7 @@ public class Names {
     }
 
     private Optional<Said> say(SignedIn me, Sitting sitting, String from, String to, String reason, String key) {
-        return entries.belongs(me, sitting, from + " → " + to + ": " + reason.strip(), key)
+        return decisions.belongs(me, sitting, from + " → " + to + ": " + reason.strip(), key)
                         instanceof Entries.Outcome.Refused no
                 ? Optional.of(no.why())
                 : Optional.empty();

@@ -127,8 +127,11 @@ interface RemarkMapper {
     /** Begins one; 0 where another by this version is being worked out. */
     int insert(UUID id, UUID centreId, UUID taskId, @Nullable UUID sheetId, String reason, int total, UUID personId);
 
-    /** The one by this version that is being worked out. */
-    Optional<UUID> atWork(UUID centreId, UUID taskId);
+    /** The one of the centre that is being worked out. */
+    Optional<UUID> atWork(UUID centreId);
+
+    /** Ends one that has not moved for so long, as when a server was stopped. */
+    void failStopped(UUID centreId, int seconds);
 
     /** Waits until no other of this centre is being applied; kept until the transaction ends. */
     boolean lockCentre(UUID centreId);

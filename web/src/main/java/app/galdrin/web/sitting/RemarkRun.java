@@ -12,6 +12,7 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.background.Background;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sitting.RemarkMapper.Concerned;
@@ -60,6 +61,7 @@ class RemarkRun {
     private static final Logger LOG = LoggerFactory.getLogger(RemarkRun.class);
 
     private static final int AT_ONCE = 500;
+    private static final int IN_A_PORTION = 25;
     private static final int APPLIED_AT_ONCE = 2000;
 
     /** What one answer of the database may take here, where everywhere else it is seconds. */
@@ -77,6 +79,7 @@ class RemarkRun {
     private final Library library;
     private final EvidenceJson json;
     private final DataSource database;
+    private final Background background;
     private final TransactionTemplate transaction;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
         var thread = new Thread(work, "remark");
@@ -90,12 +93,14 @@ class RemarkRun {
             Library library,
             EvidenceJson json,
             DataSource database,
+            Background background,
             PlatformTransactionManager transactions) {
         this.mapper = mapper;
         this.sittings = sittings;
         this.library = library;
         this.json = json;
         this.database = database;
+        this.background = background;
         this.transaction = new TransactionTemplate(transactions);
         transaction.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
     }
@@ -199,9 +204,9 @@ class RemarkRun {
         }
     }
 
-    /** Marks some on all processors, and lays down what comes out. */
+    /** Marks some behind everything else that the server does, and lays down what comes out. */
     private void write(UUID centre, UUID id, List<One> batch) {
-        List<MarkSheet> marked = batch.parallelStream().map(RemarkRun::mark).toList();
+        List<MarkSheet> marked = background.all(batch, IN_A_PORTION, RemarkRun::mark);
         var sheets = new CopyText();
         var lines = new CopyText();
         int changed = 0;

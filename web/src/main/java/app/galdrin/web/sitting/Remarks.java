@@ -31,6 +31,9 @@ import org.springframework.stereotype.Service;
 public class Remarks {
 
     private static final int LONGEST_REASON = 400;
+    /** Some hundred sittings take seconds; what has not moved for so long is at work on no server. */
+    private static final int STOPPED_SECONDS = 120;
+
     private static final int MOST = 20;
     private static final int PAGE = 100;
 
@@ -139,7 +142,7 @@ public class Remarks {
     /**
      * What was asked for.
      *
-     * @param already whether another by this version is at work and {@code id} is that one
+     * @param already whether another of the centre is at work and {@code id} is that one
      */
     public record Begun(UUID id, boolean already) {}
 
@@ -152,8 +155,9 @@ public class Remarks {
         }
         UUID id = Ids.next();
         UUID sheet = on.map(SheetVersion::id).orElse(null);
+        mapper.failStopped(me.centreId(), STOPPED_SECONDS);
         if (mapper.insert(id, me.centreId(), by.id(), sheet, reason.strip(), total, me.personId()) == 0) {
-            return mapper.atWork(me.centreId(), by.id())
+            return mapper.atWork(me.centreId())
                     .map(other -> new Begun(other, true))
                     .or(() -> begin(me, by, on, reason)); // that one has ended in this moment
         }

@@ -54,7 +54,7 @@ public record SittingState(
     SittingState after(Entry e, LineKey handIn) {
         boolean byApprentice = e.role() == Role.APPRENTICE;
         LineKey line = e.line();
-        boolean ofTask = !StaffLine.isStaffLine(line);
+        boolean ofTask = !StaffLine.isOutsideTask(line);
         boolean changesMarks = !line.equals(StaffLine.FLAG) && !StaffLine.isRelease(line) && !e.late();
         return new SittingState(
                 e.seq(),

@@ -67,7 +67,8 @@ public final class StaffLine {
         return key.equals(RELEASE) || key.equals(RELEASE_SOON);
     }
 
-    public static boolean isStaffLine(LineKey key) {
+    /** Whether a line is none of the task: one of these, or of the calculator's tape. It is no answer. */
+    public static boolean isOutsideTask(LineKey key) {
         return key.step().startsWith("_");
     }
 }

@@ -3,6 +3,7 @@ package app.galdrin.web.task;
 import app.galdrin.core.task.Mode;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.jspecify.annotations.Nullable;
@@ -47,6 +48,9 @@ interface TaskMapper {
     void insertSheet(UUID centreId, UUID taskId, UUID sheetId, int ordinal);
 
     void insertFigure(UUID centreId, UUID taskId, String figure, String step);
+
+    /** The newest try-out of a task. */
+    Optional<UUID> lastTryOut(UUID centreId, UUID taskId);
 
     /** Holds a task until the transaction ends. */
     boolean lock(UUID centreId, UUID taskId);

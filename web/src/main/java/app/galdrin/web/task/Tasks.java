@@ -137,6 +137,11 @@ public class Tasks {
         }
     }
 
+    /** The newest try-out of a task by simulated people, to come back to. */
+    public Optional<UUID> lastTryOut(UUID centreId, UUID taskId) {
+        return mapper.lastTryOut(centreId, taskId);
+    }
+
     /** The bays of a task, by number. */
     public List<TaskBay> bays(UUID centreId, UUID taskId) {
         return mapper.bays(centreId, taskId).stream()

@@ -56,7 +56,7 @@ class AccessTest {
         "m.aldous,/tasks/new,200",
         "m.aldous,/marking,200",
         "m.aldous,/people,200",
-        "m.aldous,/style,200",
+        "m.aldous,/help/style,200",
         "e.varga,/marking,200",
         "e.varga,/tasks,403",
         "e.varga,/people,403",
@@ -71,7 +71,7 @@ class AccessTest {
         "b.lindqvist,/tasks,403",
         "b.lindqvist,/marking,403",
         "b.lindqvist,/people,403",
-        "b.lindqvist,/style,403",
+        "b.lindqvist,/help/style,403",
         "m.aldous,/tasks/00000000-0000-0000-0000-000000000000,404",
         "m.aldous,/tasks/nonsense,404",
         "m.aldous,/nowhere,404",
@@ -86,7 +86,7 @@ class AccessTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"/tasks", "/sittings", "/marking", "/people", "/style", "/sketches/x/plates.css", "/anything"})
+    @CsvSource({"/tasks", "/sittings", "/marking", "/people", "/help/style", "/sketches/x/plates.css", "/anything"})
     void nobody_isTakenToTheSignIn(String path) {
         var response = visitor().get(path);
         assertEquals(302, response.statusCode());

@@ -154,7 +154,7 @@ class FirstRunTest {
         assertTrue(founder.get("/tasks").body().contains("No task has been set"));
         assertTrue(founder.get("/tasks/new").body().contains("There is no class yet"));
         assertTrue(founder.get("/marking").body().contains("Nothing has been handed in yet"));
-        assertEquals(404, founder.get("/style").statusCode(), "the style page is the demo's");
+        assertEquals(404, founder.get("/help/style").statusCode(), "the style page is the demo's");
         assertEquals("/sign-in", location(founder.get("/first-run")));
         form.put("signIn", "second");
         assertEquals("/sign-in", location(founder.post("/first-run", form)));

@@ -318,9 +318,8 @@ class GateTest {
         root.addAppender(heard);
         gate.setLevel(Level.DEBUG);
         try {
-            String path = "/tasks/" + centre.taskId() + "/try";
-            teacher.beginAndLeave(path);
-            for (int tries = 0; !said(heard, "left before the end: " + path); tries++) {
+            teacher.beginAndLeave(SlowPage.PATH);
+            for (int tries = 0; !said(heard, "left before the end: " + SlowPage.PATH); tries++) {
                 assertTrue(tries < 300, "it goes on, or nobody noticed");
                 Thread.sleep(100);
             }

@@ -8,6 +8,7 @@ import app.galdrin.web.Browser;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
+import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
@@ -18,6 +19,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -41,6 +43,9 @@ class ApprenticeJourneyTest {
 
     @Autowired
     private Entries entries;
+
+    @Autowired
+    private Decisions decisions;
 
     @Autowired
     private MarkSheets sheets;
@@ -112,6 +117,8 @@ class ApprenticeJourneyTest {
         bo.press("My sheets");
         bo.waitForText("#status", "this page stays open");
         assertTrue(bo.path().startsWith("/sittings/" + sitting.id()));
+        bo.find("body").sendKeys(Keys.F5);
+        bo.waitForText("#status", "this page stays open");
         write(bo, "found/rearDistance/1/0", "1908");
         bo.offline(false);
         bo.waitFor(() -> state(sitting).flagged() && state(sitting).lastSeq() == 3);
@@ -127,7 +134,7 @@ class ApprenticeJourneyTest {
         Centre.write(sittings, entries, centre.apprentice(), sitting, "handIn/done/0/0", "done");
         bo.go("/sittings/" + sitting.id());
         bo.waitForText("main", "Handed in. Nothing more");
-        entries.giveBack(
+        decisions.giveBack(
                 centre.instructor(),
                 sittings.sitting(centre.instructor(), sitting.id()),
                 "read it twice",

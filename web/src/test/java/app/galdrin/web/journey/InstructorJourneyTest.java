@@ -12,6 +12,7 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
@@ -44,6 +45,9 @@ class InstructorJourneyTest {
 
     @Autowired
     private Entries entries;
+
+    @Autowired
+    private MarkSheets sheets;
 
     private Browser instructor(Centre centre) {
         return new Browser(port, 1280, 800).signIn(centre.instructor().signIn(), Centre.PASSWORD);
@@ -80,6 +84,107 @@ class InstructorJourneyTest {
             maud.press("Take Person B " + tag + " out of the class");
             maud.waitForText("[role=status]", "Person B " + tag + " is no longer in this class");
         }
+    }
+
+    /** Journey 2: what the maker prints, as he prints it; what he does not print stays unknown, and the next issue is held against this one. */
+    @Test
+    void aVehicle_isWrittenFromThePrintedFigures_andTheNextIssueIsCompared() {
+        Centre centre = centres.plates();
+        try (var maud = instructor(centre)) {
+            maud.press("Vehicles");
+            maud.press("New vehicle");
+            maud.fill("Vehicle: Make", "Harrow");
+            maud.fill("Vehicle: Model", "Finch");
+            maud.fill("Vehicle: Body", "small car");
+            maud.fill("Vehicle: Registration", "JN 204 F");
+            maud.fill("Vehicle: Driven axle", "front");
+            maud.fill("Vehicle: Driver sits on the", "right");
+            maud.fill("Dimensions: Wheelbase", "2510");
+            maud.fill("Dimensions: Front track", "1460");
+            maud.fill("Dimensions: Rear track", "1452");
+            maud.fill("Dimensions: Linkage lies", "behind");
+            maud.fill("Wheels, row 1: Rim, edge to edge", "392");
+            maud.fill("Wheels, row 1: Tyre radius, unloaded", "298");
+            maud.fill("Figures, row 5: Least", "0°02'");
+            maud.fill("Figures, row 5: Preferred", "0°10'");
+            maud.fill("Figures, row 5: Greatest", "0°18'");
+            maud.fill("Figures, row 5: Adjustable", "yes");
+            maud.fill("Figures, row 2: Greatest", "-0°10'");
+            maud.press("Write issue A down");
+            maud.waitForText("main", "Issue A is written");
+            String sheet = maud.text("main");
+            assertTrue(sheet.contains("As printed: From 0°02' to 0°18', preferred 0°10'"), sheet);
+            assertTrue(sheet.contains("Not known whether it can be adjusted"), "nobody was asked to say so");
+            assertFalse(sheet.contains("Caster, front axle"), "an untouched row is no row");
+            maud.press("Write the next issue");
+            maud.fill("Figures, row 2: Greatest", "0°16'");
+            maud.fill("Why there is a new issue", "the maker's bulletin 4");
+            maud.press("Check it");
+            maud.waitForText("main", "Issue B against issue A");
+            assertTrue(maud.text("main").contains("As printed: From 0°02' to 0°16'"));
+            maud.press("Write issue B down");
+            maud.waitForText("main", "Issue B is written");
+        }
+    }
+
+    /** Journey 3, with what the bench offers and no letter typed. */
+    @Test
+    void aTask_isSetFromAStart_andOpened() {
+        Centre centre = centres.plates();
+        try (var maud = instructor(centre)) {
+            maud.press("Tasks");
+            maud.press("Set a task");
+            maud.press("Camber and toe");
+            maud.waitForText("#steps", "Camber: Inclinometer, zeroed on the floor");
+            assertFalse(maud.text(".starts").contains("beam axle"), "the van has struts");
+            maud.press("Set the task");
+            maud.waitForText("main h1", "camber and toe");
+            maud.press("Open to the class");
+            maud.waitFor(() -> maud.has(".code-large"));
+            assertEquals(5, maud.presses());
+        }
+    }
+
+    /** Journey 3: steps are added, moved, taken out and put back; a refusal says what is wrong and is mended. */
+    @Test
+    void aTask_isComposed_refusedAndMended() {
+        Centre centre = centres.plates();
+        String camber = "Camber: Inclinometer, zeroed on the floor";
+        try (var maud = instructor(centre)) {
+            maud.press("Tasks");
+            maud.press("Set a task");
+            maud.press("Camber");
+            maud.press("Move up: " + camber);
+            maud.press("Take out: Prepare");
+            maud.press("Take out: Plan");
+            maud.press("Plan");
+            maud.press("Prepare");
+            maud.waitFor(() -> steps(maud)
+                    .equals(List.of(
+                            "Prepare",
+                            camber,
+                            "Toe: Two parallel strings",
+                            "Work it out",
+                            "Judge",
+                            "Plan",
+                            "Adjust and read again",
+                            "Close up",
+                            "Hand in")));
+            for (String figure : List.of("Total toe, front", "Toe, left front", "Toe, right front")) {
+                maud.press(figure);
+            }
+            maud.press("Set the task");
+            maud.waitForText("[role=alert]", "Toe: Two parallel strings");
+            maud.press("Total toe, front");
+            maud.press("Set the task");
+            maud.waitFor(() -> maud.path().matches("/tasks/[0-9a-f-]{36}"));
+        }
+    }
+
+    private static List<String> steps(Browser maud) {
+        return maud.all("[data-bench-step] > details > summary").stream()
+                .map(step -> step.getText().replaceFirst("^[0-9]+\\s+", ""))
+                .toList();
     }
 
     /** Journey 3 at its end: one task, a vehicle in each of two bays under one code; a bay that is not surveyed is said. */
@@ -198,5 +303,41 @@ class InstructorJourneyTest {
             maud.waitForText("[role=status]", "1 taken back");
         }
         assertTrue(sittings.sitting(centre.instructor(), last.id()).state().signed());
+    }
+
+    /** Journey 12: the reference is read again; what would change is shown, applied, and its apprentice is told what and why. */
+    @Test
+    void aWrongReference_isReadAgain_andWhoseMarksChangeIsTold() {
+        Centre centre = centres.plates();
+        centres.reference(centre);
+        Sitting ada = centres.sat(centre, "Ada", "0.34", true);
+        assertTrue(
+                sheets.release(centre.instructor(), ada, Ids.next().toString()).isEmpty());
+        try (var maud = instructor(centre);
+                var her = new Browser(port, 390, 844).signIn("Ada." + centre.id(), Centre.PASSWORD)) {
+            her.press("My sheets");
+            assertFalse(her.text("main").contains("marked again"));
+            maud.go("/tasks/" + centre.taskId());
+            maud.press("Take readings");
+            for (String repeat : List.of("First", "Second")) {
+                maud.press(repeat);
+                maud.focusOn("found/frontDistance/" + (repeat.equals("First") ? 1 : 2) + "/0");
+                maud.script("document.activeElement.select()");
+                maud.enter("1899");
+                maud.waitForText("#status", "all written");
+            }
+            maud.go("/tasks/" + centre.taskId());
+            maud.press("Mark anew what was signed");
+            maud.fill("Why it is marked anew", "the tape lay on the tread's edge");
+            maud.press("Work out what would change");
+            maud.waitFor(() -> !maud.go(maud.path()).all(".anew-table").isEmpty());
+            assertTrue(maud.text(".anew-table").contains("Ada"));
+            maud.click("#apply");
+            maud.waitForText("#progress", "Applied");
+            her.press("My sheets");
+            her.waitForText("main", "marked again: see what changed");
+            her.press("Plates · " + ada.sheet().vehicleName());
+            her.waitForText("#remarked", "the tape lay on the tread's edge");
+        }
     }
 }

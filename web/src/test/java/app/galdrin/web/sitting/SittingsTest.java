@@ -66,6 +66,9 @@ class SittingsTest {
     private Entries entries;
 
     @Autowired
+    private Decisions decisions;
+
+    @Autowired
     private MarkSheets sheets;
 
     @Autowired
@@ -193,9 +196,9 @@ class SittingsTest {
     @Test
     void stopped_aSittingIsOver_andNobodyIsCompetentByIt() {
         Instant before = Instant.now().minusSeconds(60);
-        refused("sitting.reason", entries.stop(centre.instructor(), now(), " ", key()));
-        assertThrows(NotThere.class, () -> entries.stop(me, now(), "let me out", key()));
-        stands(entries.stop(centre.instructor(), now(), "under a jacked vehicle", key()));
+        refused("sitting.reason", decisions.stop(centre.instructor(), now(), " ", key()));
+        assertThrows(NotThere.class, () -> decisions.stop(me, now(), "let me out", key()));
+        stands(decisions.stop(centre.instructor(), now(), "under a jacked vehicle", key()));
         assertTrue(now().state().handedIn());
         refused("sitting.stopped", write(FRONT, "1427"));
         refused("sitting.stopped", write(HAND_IN, "done"));
@@ -208,7 +211,7 @@ class SittingsTest {
         assertEquals(
                 Optional.of("under a jacked vehicle"),
                 stored.lines().get(0).override().map(MarkLine.Override::reason));
-        stands(entries.giveBack(centre.instructor(), now(), "it was another one", key()));
+        stands(decisions.giveBack(centre.instructor(), now(), "it was another one", key()));
         assertFalse(now().state().handedIn());
         assertEquals(Optional.empty(), log().stopped());
         stands(write(FRONT, "1426"));
@@ -218,10 +221,10 @@ class SittingsTest {
     @Test
     void givenBack_itIsNeitherStoppedNorHandedIn() {
         write(HAND_IN, "done");
-        stands(entries.stop(centre.instructor(), now(), "hands under the wheel", key()));
+        stands(decisions.stop(centre.instructor(), now(), "hands under the wheel", key()));
         String key = "k".repeat(80);
-        stands(entries.giveBack(centre.instructor(), now(), "talked over", key));
-        stands(entries.giveBack(centre.instructor(), now(), "talked over", key));
+        stands(decisions.giveBack(centre.instructor(), now(), "talked over", key));
+        stands(decisions.giveBack(centre.instructor(), now(), "talked over", key));
         assertFalse(now().state().handedIn());
         stands(write(HAND_IN, "done"));
         assertTrue(now().state().handedIn());
@@ -248,8 +251,8 @@ class SittingsTest {
                 .late());
         assertTrue(log().at(FRONT_KEY).isEmpty());
         assertEquals(1, now().state().lateWaiting());
-        refused("sitting.reason", entries.admitLate(centre.instructor(), now(), " ", key()));
-        stands(entries.admitLate(centre.instructor(), now(), "the radio was down", key()));
+        refused("sitting.reason", decisions.admitLate(centre.instructor(), now(), " ", key()));
+        stands(decisions.admitLate(centre.instructor(), now(), "the radio was down", key()));
         assertEquals("1423.5", log().at(FRONT_KEY).orElseThrow().written());
         assertEquals(0, now().state().lateWaiting());
     }
@@ -266,8 +269,8 @@ class SittingsTest {
         var strike = NewEntry.now(LineKey.parse(HAND_IN).orElseThrow(), "", List.of(handedIn), key(), "test")
                 .asStrike();
         refused("sitting.handInStays", entries.write(me, sitting, strike));
-        assertThrows(NotThere.class, () -> entries.giveBack(me, now(), "please", key()));
-        stands(entries.giveBack(centre.instructor(), now(), "one wheel left out", key()));
+        assertThrows(NotThere.class, () -> decisions.giveBack(me, now(), "please", key()));
+        stands(decisions.giveBack(centre.instructor(), now(), "one wheel left out", key()));
         assertFalse(now().state().handedIn());
         stands(write(FRONT, "1423.5"));
         assertTrue(log().entries().stream().anyMatch(e -> e.written().equals("one wheel left out")));
@@ -366,7 +369,7 @@ class SittingsTest {
         write(FRONT, "1423.5");
         flag(me);
         write(HAND_IN, "done");
-        entries.giveTime(centre.instructor(), now(), "15", "the lift was taken", key());
+        decisions.giveTime(centre.instructor(), now(), "15", "the lift was taken", key());
         bays.add(centre.id(), 4, "");
         tasks.preset(
                 centre.id(),
@@ -375,7 +378,7 @@ class SittingsTest {
                 4,
                 sitting.sheet().id(),
                 null);
-        entries.moveTo(centre.instructor(), now(), "4", key());
+        decisions.moveTo(centre.instructor(), now(), "4", key());
         sheets.sign(centre.instructor(), now(), key());
         sheets.release(centre.instructor(), now(), key());
         Map<Object, Map<String, Object>> before = states();

@@ -488,32 +488,4 @@ class TaskBenchTest {
                 teacher.post("/tasks/" + centre.taskId() + "/bays", Map.of("bay", "1", "sheet", sheet))
                         .statusCode());
     }
-
-    /** Before it is set, with nothing of the form lost; and what can't be set can't be tried. */
-    @Test
-    void aPractical_isTriedOut_asTheFormStands() {
-        Map<String, String> form = new LinkedHashMap<>();
-        form.put("start", "toe");
-        form.put("order", "prepare,toe,work,judge,handIn");
-        form.put("kind.prepare", "checklist");
-        form.put("kind.toe", "measure");
-        form.put("procedure.toe", "plates");
-        form.put("kind.work", "work");
-        form.put("kind.judge", "judge");
-        form.put("kind.handIn", "handIn");
-        form.put("title", "Plates, tried");
-        var tried = teacher.post("/tasks/try", form);
-        assertEquals(200, tried.statusCode());
-        assertTrue(tried.body().contains("Tried out: Plates, tried"), tried.body());
-        assertTrue(tried.body().contains("150 of 3,000 sheets done")
-                && tried.body().contains("3,000 of 3,000"));
-        assertTrue(tried.body().contains("The scheme tells them apart"));
-        assertEquals(3, tried.body().split("class=\"mean\"", -1).length - 1);
-        form.put("repeats.toe", "none");
-        assertEquals(422, teacher.post("/tasks/try", form).statusCode());
-        assertEquals(200, teacher.get("/tasks/" + centre.taskId() + "/try").statusCode());
-        Visitor stranger =
-                new Visitor(port).signIn(centres.plates().instructor().signIn(), Centre.PASSWORD);
-        assertEquals(404, stranger.get("/tasks/" + centre.taskId() + "/try").statusCode());
-    }
 }

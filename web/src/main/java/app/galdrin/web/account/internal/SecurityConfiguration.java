@@ -92,7 +92,7 @@ class SecurityConfiguration {
                                 "/tasks/**",
                                 "/bays/**",
                                 "/bays",
-                                "/style",
+                                "/help/style",
                                 "/vehicles/new",
                                 "/vehicles/import",
                                 "/vehicles/*/edit")
@@ -109,7 +109,7 @@ class SecurityConfiguration {
                         .hasAnyRole(with(Access.NEW_PASSWORD))
                         .requestMatchers(HttpMethod.POST, "/sittings/*/entries")
                         .hasAnyRole(with(Access.SITTING, Access.DELIVERY))
-                        .requestMatchers("/", "/sittings/**", "/sketches/**")
+                        .requestMatchers("/", "/sittings/**", "/sketches/**", "/help")
                         .hasAnyRole(ROLES_AND_JOINED)
                         .anyRequest()
                         .hasAnyRole(ROLES))

@@ -22,10 +22,13 @@ import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** What is moved: the plan, and the rounds in which it is done and read again. */
 final class AdjustMaker {
@@ -65,10 +68,11 @@ final class AdjustMaker {
                         names.adjustment(l.id().substring(Plan.PART.length())),
                         fields.at(LineKey.of(plan.id(), l.id()))))
                 .toList();
+        var shown = OfHisSheet.standing(own, plan.figures(), plan.id(), speaks, words);
         List<PlanView.Figure> figures = plan.figures().stream()
                 .map(f -> new PlanView.Figure(
                         words.name(f),
-                        OfHisSheet.standing(own, f, plan.id(), speaks)
+                        Optional.ofNullable(shown.get(f))
                                 .map(v -> words.figure(v.value(), f))
                                 .orElse("–"),
                         target(f).map(t -> words.figure(t, f)).orElse("–")))
@@ -92,8 +96,12 @@ final class AdjustMaker {
     }
 
     private List<PlanView.Move> moves(Step step, int round, List<FigureId> figures) {
+        return moves(step, round, new LinkedHashSet<>(adjusters(figures)));
+    }
+
+    private List<PlanView.Move> moves(Step step, int round, Set<Adjuster> adjusters) {
         List<PlanView.Move> moves = new ArrayList<>();
-        for (Adjuster adjuster : adjusters(figures)) {
+        for (Adjuster adjuster : adjusters) {
             var way = new LineKey(step.id(), adjuster.id() + Plan.WAY, 0, round);
             var amount = new LineKey(step.id(), adjuster.id() + Plan.AMOUNT, 0, round);
             if (sheet.line(way).isPresent()) {
@@ -153,15 +161,22 @@ final class AdjustMaker {
         for (Measure m : round.measures()) {
             wanted.put(m, targets(m, number).stream().map(t -> goal(m, t)).toList());
         }
+        List<RoundView.Block> blocks = new ArrayList<>();
+        Set<Adjuster> seen = new HashSet<>();
+        for (Measure m : round.measures()) {
+            Set<Adjuster> first = new LinkedHashSet<>(adjusters(m.figures()));
+            first.removeAll(seen);
+            seen.addAll(first);
+            blocks.add(new RoundView.Block(
+                    moves(round, number, first),
+                    measures.of(inner(head, m), m, number).with(wanted.getOrDefault(m, List.of()))));
+        }
         return new RoundView.One(
                 number,
                 order(figures),
-                moves(round, number, figures),
                 goals,
                 wanted.values().stream().flatMap(List::stream).toList(),
-                round.measures().stream()
-                        .map(m -> measures.of(inner(head, m), m, number).with(wanted.getOrDefault(m, List.of())))
-                        .toList(),
+                blocks,
                 sheet.line(next).map(l -> fields.at(next)));
     }
 

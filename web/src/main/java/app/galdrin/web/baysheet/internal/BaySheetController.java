@@ -15,10 +15,12 @@ import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.NewEntry;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
+import app.galdrin.web.sitting.Tape;
 import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
@@ -67,6 +69,7 @@ class BaySheetController {
     private final Sittings sittings;
     private final Entries entries;
     private final Works works;
+    private final MarkSheets sheets;
     private final Tasks tasks;
     private final SheetMaker.Speech speech;
     private final BlankSheets blank = new BlankSheets();
@@ -75,6 +78,7 @@ class BaySheetController {
             Sittings sittings,
             Entries entries,
             Works works,
+            MarkSheets sheets,
             Tasks tasks,
             EvidenceWords evidence,
             StepWords names,
@@ -83,6 +87,7 @@ class BaySheetController {
         this.sittings = sittings;
         this.entries = entries;
         this.works = works;
+        this.sheets = sheets;
         this.tasks = tasks;
         this.speech = new SheetMaker.Speech(words, names, targets, evidence);
     }
@@ -90,6 +95,7 @@ class BaySheetController {
     @GetMapping("/sittings")
     String own(@AuthenticationPrincipal SignedIn me, Model model) {
         model.addAttribute("sittings", sittings.own(me));
+        model.addAttribute("remarked", sheets.remarkedOf(me));
         return "baysheet/sittings";
     }
 
@@ -338,7 +344,8 @@ class BaySheetController {
         long offset = sentAt == 0 ? 0 : clockOffset(now.toEpochMilli() - sentAt);
         Instant at = writtenAt == 0 ? now : Instant.ofEpochMilli(writtenAt);
         var entry = new NewEntry(where, text, strike, seen(saw), key, device, deviceSeq, at, offset);
-        if (me.access() == Access.DELIVERY && (me.endedBefore(entry.corrected()) || StaffLine.isStaffLine(where))) {
+        boolean ofStaff = StaffLine.isOutsideTask(where) && !Tape.isTape(where);
+        if (me.access() == Access.DELIVERY && (me.endedBefore(entry.corrected()) || ofStaff)) {
             response.setStatus(HttpStatus.UNAUTHORIZED.value()); // it stays on the device until somebody signs in there
             return new Answer(false, "", null, null, 0, false, false);
         }
@@ -354,7 +361,7 @@ class BaySheetController {
                     false);
         }
         var stands = (Entries.Outcome.Stands) outcome;
-        boolean nothingToSay = stands.entry().isStrike() || StaffLine.isStaffLine(where);
+        boolean nothingToSay = stands.entry().isStrike() || StaffLine.isOutsideTask(where);
         String echo = nothingToSay ? "" : SheetMaker.echo(sitting, stands.entry(), speech.words());
         return new Answer(
                 true,

@@ -107,8 +107,8 @@ final class MeasureMaker {
     }
 
     private List<ToleranceRule> rules(Measure measure, int round) {
-        return measure.figures().stream()
-                .flatMap(figure -> own.mean(measure, round, figure).flatMap(v -> rule(figure, v)).stream())
+        return words.printed(own.means(measure, round)).entrySet().stream()
+                .flatMap(figure -> rule(figure.getKey(), figure.getValue()).stream())
                 .toList();
     }
 

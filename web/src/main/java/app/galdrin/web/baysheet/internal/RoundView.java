@@ -17,13 +17,21 @@ public record RoundView(Head head, List<One> rounds, Optional<One> following, in
      * @param order what is moved first, said; empty where that is not told
      * @param goals what the figures should come to, said
      * @param targets what must be read for that; empty before anything is read
+     * @param blocks what is moved and then read again, in the order of the work
      */
     public record One(
             int number,
             String order,
-            List<PlanView.Move> moves,
             List<String> goals,
             List<Goal> targets,
-            List<MeasureView> measures,
-            Optional<FieldView> next) {}
+            List<Block> blocks,
+            Optional<FieldView> next) {
+
+        public List<MeasureView> measures() {
+            return blocks.stream().map(Block::measure).toList();
+        }
+    }
+
+    /** The parts that are moved for the figures of a measurement, each where it comes first, and the measurement that is read again. */
+    public record Block(List<PlanView.Move> moves, MeasureView measure) {}
 }

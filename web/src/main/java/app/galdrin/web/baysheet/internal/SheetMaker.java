@@ -34,6 +34,7 @@ import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.StaffLine;
+import app.galdrin.web.sitting.Tape;
 import app.galdrin.web.sitting.Works;
 import app.galdrin.web.sketch.PairRule;
 import java.util.ArrayList;
@@ -121,7 +122,7 @@ final class SheetMaker {
         boolean isBlank = log.lastSeq() == 0 && !fields.anyRefused();
         List<StepView> views = isBlank ? blank.steps(asBlank(), this::views) : views();
         List<String> disputed = log.disputed().stream()
-                .filter(key -> !StaffLine.isStaffLine(key)) // of calls from before they saw one another
+                .filter(key -> !StaffLine.isOutsideTask(key)) // of calls from before they saw one another
                 .map(key -> assignment
                         .practical()
                         .step(key.step())
@@ -243,7 +244,7 @@ final class SheetMaker {
                         .map(reading -> new WorkView.TargetItem(
                                 targets.name(reading), fields.at(LineKey.of(work.id(), target.line(reading))))))
                 .toList();
-        return new WorkView(head, items, wanted, readings);
+        return new WorkView(head, items, wanted, readings, Tape.of(log, work.id()));
     }
 
     private List<WorkView.Via> via(Work work, Work.Item item) {
@@ -264,10 +265,13 @@ final class SheetMaker {
     }
 
     private JudgeView judge(StepView.Head head, Judge judge) {
+        var shown = OfHisSheet.standing(own, judge.figures(), judge.id(), speaks, words);
         return new JudgeView(
                 head,
                 "judge.explain." + assignment.practical().rule().key(),
-                judge.figures().stream().map(figure -> judged(judge, figure)).toList(),
+                judge.figures().stream()
+                        .map(figure -> judged(judge, figure, Optional.ofNullable(shown.get(figure))))
+                        .toList(),
                 Practical.adjustments(judge.figures()).stream()
                         .filter(a -> sheet.line(LineKey.of(judge.id(), Judge.ADJUSTABLE + a.key()))
                                 .isPresent())
@@ -310,8 +314,7 @@ final class SheetMaker {
                 .orElseGet(() -> words.text("judge.by.none", by));
     }
 
-    private JudgeView.Item judged(Judge judge, FigureId figure) {
-        Optional<Estimate> value = standing(figure, judge.id());
+    private JudgeView.Item judged(Judge judge, FigureId figure, Optional<Estimate> value) {
         String none = speaks || own.ofHisOwn(figure, judge.id()).isPresent() ? "judge.noFigure" : "judge.byReadings";
         String said = value.map(v -> words.text(
                         "judge.own",
@@ -334,14 +337,6 @@ final class SheetMaker {
                 limits.min().isPresent() ? words.figure(limits.min().getAsDouble(), figure) : "–",
                 preferred,
                 limits.max().isPresent() ? words.figure(limits.max().getAsDouble(), figure) : "–");
-    }
-
-    /**
-     * What he judges and plans on: his worked figure with the doubt of his readings, else the one that is given, counted from the thrust line
-     * where that counts. While an assessment can still be written on, nothing is shown that tells what is asked of him.
-     */
-    private Optional<Estimate> standing(FigureId figure, String beforeStep) {
-        return OfHisSheet.standing(own, figure, beforeStep, speaks);
     }
 
     private HandInView handIn(StepView.Head head, HandIn step) {

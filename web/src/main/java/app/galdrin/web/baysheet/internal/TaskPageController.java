@@ -78,6 +78,7 @@ class TaskPageController {
             Model model) {
         TaskVersion task = tasks.task(me.centreId(), id);
         model.addAttribute("task", task);
+        model.addAttribute("lastTried", tasks.lastTryOut(me.centreId(), id).orElse(null));
         List<SittingSummary> all = sittings.ofTask(me.centreId(), id);
         model.addAttribute(
                 "sittings",
@@ -137,7 +138,7 @@ class TaskPageController {
             if (step instanceof Measure measure) {
                 complete += own.repeats(measure, 0).size();
                 repeats += measure.repeats();
-                measure.figures().forEach(f -> own.mean(measure, 0, f).ifPresent(v -> figures.add(said(f, v))));
+                words.printed(own.means(measure, 0)).forEach((figure, value) -> figures.add(said(figure, value)));
             }
         }
         return new BayView(

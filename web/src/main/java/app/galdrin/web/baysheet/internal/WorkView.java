@@ -1,15 +1,23 @@
 package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.task.Work;
+import app.galdrin.web.sitting.Tape;
 import java.util.List;
 
 /**
  * Figures to be worked out, beside the readings they are worked from.
  *
  * @param targets what must be read for them to be as the sheet prefers
+ * @param tape what was calculated so far
  */
-public record WorkView(Head head, List<Item> items, List<TargetItem> targets, List<Readings> readings)
+public record WorkView(
+        Head head, List<Item> items, List<TargetItem> targets, List<Readings> readings, List<Tape.Calculated> tape)
         implements StepView {
+
+    /** Where the calculator keeps its tape. */
+    public String tapeKey() {
+        return Tape.of(id()).key();
+    }
 
     /** A target reading asked for: what is read, or which two readings are compared. */
     public record TargetItem(String name, FieldView field) {}

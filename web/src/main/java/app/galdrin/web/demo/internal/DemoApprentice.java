@@ -92,7 +92,7 @@ final class DemoApprentice implements Pen {
         if (entries.write(me, sitting, entry) instanceof Entries.Outcome.Refused refused) {
             throw new IllegalStateException("demo entry " + key.key() + " '" + text + "' refused: " + refused.why());
         }
-        if (!StaffLine.isStaffLine(key)) {
+        if (!StaffLine.isOutsideTask(key)) {
             paper.write(key, text);
         }
     }

@@ -117,11 +117,13 @@ final class SheetForm {
         }
     }
 
-    /** Whether anybody has written in a row: which figure it is for was there before, and that nobody knows whether it can be adjusted. */
+    /** Whether anybody has written in a row: what it is for was there before, and that nobody knows whether a figure can be adjusted. */
     private static boolean isTouched(RowKind kind, Map<Cell, String> cells) {
         Map<Cell, String> left = new EnumMap<>(Cell.class);
         left.putAll(cells);
-        if (kind == RowKind.FIGURE) {
+        if (kind == RowKind.WHEELS) {
+            left.remove(Cell.AXLE);
+        } else if (kind == RowKind.FIGURE) {
             left.remove(Cell.FIGURE);
             left.remove(Cell.AXLE);
             left.remove(Cell.ADJUSTABLE, Adjustable.NOT_KNOWN.key());

@@ -2,6 +2,7 @@ package app.galdrin.web.marking.internal;
 
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Said;
+import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Names;
 import app.galdrin.web.sitting.Sitting;
@@ -20,13 +21,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class DecisionController {
 
     private final Sittings sittings;
-    private final Entries entries;
+    private final Decisions decisions;
     private final Names names;
     private final MarkSheetPages pages;
 
-    DecisionController(Sittings sittings, Entries entries, Names names, MarkSheetPages pages) {
+    DecisionController(Sittings sittings, Decisions decisions, Names names, MarkSheetPages pages) {
         this.sittings = sittings;
-        this.entries = entries;
+        this.decisions = decisions;
         this.names = names;
         this.pages = pages;
     }
@@ -46,11 +47,11 @@ class DecisionController {
             return "redirect:/marking/" + sittings.sitAgain(me, sitting);
         }
         Entries.Outcome outcome = switch (decision) {
-            case "stop" -> entries.stop(me, sitting, reason, key);
-            case "give-back" -> entries.giveBack(me, sitting, reason, key);
-            case "admit" -> entries.admitLate(me, sitting, reason, key);
-            case "extra-time" -> entries.giveTime(me, sitting, number, reason, key);
-            default -> entries.moveTo(me, sitting, number, key);
+            case "stop" -> decisions.stop(me, sitting, reason, key);
+            case "give-back" -> decisions.giveBack(me, sitting, reason, key);
+            case "admit" -> decisions.admitLate(me, sitting, reason, key);
+            case "extra-time" -> decisions.giveTime(me, sitting, number, reason, key);
+            default -> decisions.moveTo(me, sitting, number, key);
         };
         MarkingController.tell(flash, MarkingController.why(outcome));
         return "redirect:/marking/" + id;

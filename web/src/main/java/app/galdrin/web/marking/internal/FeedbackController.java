@@ -55,6 +55,7 @@ class FeedbackController {
         pages.add(model, sitting);
         MarkSheet sheet = (MarkSheet) Objects.requireNonNull(model.getAttribute("sheet"));
         model.addAttribute("first", first(model));
+        model.addAttribute("remarked", sheets.remarked(sitting).orElse(null));
         boolean own = sitting.isOf(me.personId());
         UUID person = own ? me.personId() : sitting.people().get(0).id();
         model.addAttribute("again", again.of(sitting, person, sheet));

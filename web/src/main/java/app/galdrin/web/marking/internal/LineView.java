@@ -2,10 +2,15 @@ package app.galdrin.web.marking.internal;
 
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.web.marking.Told;
+import app.galdrin.web.sitting.Tape;
 import java.util.List;
 
-/** A line of the mark sheet with its evidence said. */
-record LineView(MarkLine line, String name, List<Told> told) {
+/**
+ * A line of the mark sheet with its evidence said.
+ *
+ * @param tape what was calculated beside the figures that it is about
+ */
+record LineView(MarkLine line, String name, List<Told> told, List<Tape.Calculated> tape) {
 
     public String key() {
         return line.criterion().key();

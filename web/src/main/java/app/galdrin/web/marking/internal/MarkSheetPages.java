@@ -2,6 +2,8 @@ package app.galdrin.web.marking.internal;
 
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.task.Aspect;
+import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.StepWords;
@@ -11,6 +13,7 @@ import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.Tape;
 import app.galdrin.web.sitting.Works;
 import java.util.List;
 import java.util.UUID;
@@ -69,7 +72,7 @@ class MarkSheetPages {
         model.addAttribute(
                 "lines",
                 sheet.lines().stream()
-                        .map(l -> line(sitting, l, evidence.tellWorkedThrough(l, assignment, log.answers())))
+                        .map(l -> line(sitting, l, log, evidence.tellWorkedThrough(l, assignment, log.answers())))
                         .toList());
         model.addAttribute(
                 "places",
@@ -82,7 +85,13 @@ class MarkSheetPages {
         return log;
     }
 
-    LineView line(Sitting sitting, MarkLine line, List<Told> told) {
-        return new LineView(line, steps.criterion(sitting.markedBy().practical(), line.criterion()), told);
+    /** A line with what is said of it, and the tape of its step in the log. */
+    LineView line(Sitting sitting, MarkLine line, Log log, List<Told> told) {
+        Criterion.Id criterion = line.criterion();
+        return new LineView(
+                line,
+                steps.criterion(sitting.markedBy().practical(), criterion),
+                told,
+                criterion.aspect() == Aspect.WORKING ? Tape.of(log, criterion.step()) : List.of());
     }
 }

@@ -11,6 +11,7 @@ import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.moderation.Moderations;
 import app.galdrin.web.moderation.Moderations.Moderation;
+import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.MarkSheets;
@@ -49,7 +50,7 @@ class MarkingController {
     private static final int LONGEST_REASON = 400;
 
     private final Sittings sittings;
-    private final Entries entries;
+    private final Decisions decisions;
     private final Works works;
     private final MarkSheets sheets;
     private final EvidenceWords evidence;
@@ -62,7 +63,7 @@ class MarkingController {
 
     MarkingController(
             Sittings sittings,
-            Entries entries,
+            Decisions decisions,
             Works works,
             MarkSheets sheets,
             EvidenceWords evidence,
@@ -78,7 +79,7 @@ class MarkingController {
         this.words = words;
         this.witnessed = witnessed;
         this.sittings = sittings;
-        this.entries = entries;
+        this.decisions = decisions;
         this.works = works;
         this.sheets = sheets;
         this.evidence = evidence;
@@ -217,10 +218,11 @@ class MarkingController {
                         .filter(s -> s.number() == number)
                         .findFirst()
                         .orElseThrow(() -> new NotThere("mark sheet", number, me)));
+        Log log = sittings.log(sitting.centreId(), sitting.id());
         model.addAttribute(
                 "lines",
                 sheet.lines().stream()
-                        .map(l -> pages.line(sitting, l, evidence.tell(l.evidence())))
+                        .map(l -> pages.line(sitting, l, log, evidence.tell(l.evidence())))
                         .toList());
         return "marking/stored";
     }
@@ -404,7 +406,7 @@ class MarkingController {
         Sitting sitting = pages.practical(me, id);
         UUID reference = sittings.findReference(me.centreId(), sitting.task().id(), sitting.stateId())
                 .orElseThrow(() -> new NotThere("reference", id, me));
-        tell(flash, why(entries.referenceStands(me, sittings.sitting(me, reference), reason, key)));
+        tell(flash, why(decisions.referenceStands(me, sittings.sitting(me, reference), reason, key)));
         return "redirect:/marking/" + id;
     }
 
@@ -420,7 +422,7 @@ class MarkingController {
             @RequestParam String item,
             @RequestParam String key,
             RedirectAttributes flash) {
-        tell(flash, why(entries.witness(me, pages.practical(me, id), step, item, key)));
+        tell(flash, why(decisions.witness(me, pages.practical(me, id), step, item, key)));
         return "redirect:/marking/" + id;
     }
 

@@ -21,6 +21,9 @@ final class AroundVehicle {
 
     private static final double BETWEEN = 6;
 
+    /** On a phone the name of the next field needs its line. */
+    private static final double BETWEEN_UPRIGHT = 16;
+
     /** What fields and their names take beside the outermost tyre, lying. */
     private static final double BESIDE = 116;
 
@@ -107,10 +110,11 @@ final class AroundVehicle {
         int side = side(wheel);
         double near = side * out;
         double taken = 0;
-        double all = places.stream().mapToDouble(this::length).sum() + BETWEEN * (places.size() - 1);
+        double between = upright ? BETWEEN_UPRIGHT : BETWEEN;
+        double all = places.stream().mapToDouble(this::length).sum() + between * (places.size() - 1);
         for (Place place : places) {
             double middle = along(wheel) - all / 2 + taken + length(place) / 2;
-            taken += length(place) + BETWEEN;
+            taken += length(place) + between;
             double w = width(place);
             double h = height(place);
             plan.line("leader", fromAlong, fromLeft, middle, near);
@@ -134,7 +138,7 @@ final class AroundVehicle {
     }
 
     private double height(Place place) {
-        return place.answer() instanceof SizeAndSense ? upright ? 66 : 58 : upright ? 46 : 34;
+        return place.answer() instanceof SizeAndSense ? upright ? 88 : 58 : upright ? 46 : 34;
     }
 
     /** Where the front is, and one sentence for the sign. */

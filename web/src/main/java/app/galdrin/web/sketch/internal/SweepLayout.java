@@ -31,6 +31,12 @@ public final class SweepLayout implements Layout {
     private static final double WHEEL_LENGTH = 74;
     private static final double WHEEL_HALF = 25;
     private static final double ROW = 88;
+
+    /** On a phone a size and its way are each as high as a fingertip, and the name of the next row needs its line. */
+    private static final double ROW_UPRIGHT = 112;
+
+    private static final double STEER_UPRIGHT = 46;
+    private static final double CAMBER_UPRIGHT = 88;
     private static final List<String> POSITIONS = List.of("out", "halfOut", "ahead", "halfIn", "in");
 
     @Override
@@ -47,7 +53,7 @@ public final class SweepLayout implements Layout {
     public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
         Set<String> positions =
                 new TreeSet<>(asked.stream().map(SweepLayout::position).toList());
-        double height = upright ? 280 + positions.size() * ROW : Math.max(300, 60 + positions.size() * ROW);
+        double height = upright ? 280 + positions.size() * ROW_UPRIGHT : Math.max(300, 60 + positions.size() * ROW);
         var panels = new Panels(asked, upright, height);
         Pen pen = new Pen();
         Map<String, Box> fields = new HashMap<>();
@@ -196,21 +202,26 @@ public final class SweepLayout implements Layout {
 
         private void fields(String position, int row, Map<String, Box> fields) {
             double fieldsX = upright ? left + 52 : left + 241;
-            double fieldsY = upright ? top + 292 + row * ROW : top + 52 + row * ROW;
+            double fieldsY = upright ? top + 292 + row * ROW_UPRIGHT : top + 52 + row * ROW;
             for (Place place : panels.places(wheel)) {
                 if (position(place).equals(position)) {
                     boolean steer = !place.reading().startsWith("camber");
                     double width = upright ? 124 : steer ? 62 : 106;
                     double offset = steer ? 0 : upright ? 160 : 67;
-                    fields.put(
-                            place.id(),
-                            new Box(fieldsX + offset, fieldsY, width, steer ? (upright ? 44 : 34) : upright ? 66 : 58));
+                    fields.put(place.id(), new Box(fieldsX + offset, fieldsY, width, height(steer)));
                 }
             }
             if (position.equals("ahead")) {
                 pen.label("ahead-words", fieldsX + (upright ? 62 : 31), fieldsY + 16, "middle", "sketch.ahead.first");
                 pen.label("ahead-words", fieldsX + (upright ? 62 : 31), fieldsY + 30, "middle", "sketch.ahead.second");
             }
+        }
+
+        private double height(boolean steer) {
+            if (upright) {
+                return steer ? STEER_UPRIGHT : CAMBER_UPRIGHT;
+            }
+            return steer ? 34 : 58;
         }
     }
 }

@@ -35,6 +35,7 @@ import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.Sketches;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -46,6 +47,12 @@ import org.jspecify.annotations.Nullable;
 
 /** What the bench shows: the form as it stands, and the sheet and the marks it makes. */
 public final class BenchView {
+
+    static final String MEASURE = "measure";
+
+    /** The order of the work: kinds of steps, and the two ready-made checklists by their names. */
+    static final List<String> USUAL =
+            List.of("prepare", MEASURE, "work", "judge", "plan", "round", "closing", "handIn");
 
     private final BenchForm form;
     private final Words words;
@@ -164,8 +171,11 @@ public final class BenchView {
         return form.unit();
     }
 
-    public TaskStart[] starts() {
-        return TaskStart.values();
+    /** What fits the vehicle, and what it was begun from. */
+    public List<TaskStart> starts() {
+        return Arrays.stream(TaskStart.values())
+                .filter(start -> start == form.start || start.fits(form.sheet.sheet()))
+                .toList();
     }
 
     public OrderSchool[] schools() {
@@ -190,6 +200,23 @@ public final class BenchView {
 
     public AnswerUnit[] units() {
         return AnswerUnit.values();
+    }
+
+    /** A step that can be put back: what the button says to the form, and its name. */
+    public record Missing(String what, String title) {}
+
+    /** The steps of a usual practical that this one has none of. */
+    public List<Missing> missing() {
+        return USUAL.stream()
+                .filter(kind -> !kind.equals(MEASURE) && !kind.equals("handIn"))
+                .filter(kind -> form.practical.steps().stream()
+                        .noneMatch(s -> s.id().equals(kind) || s.kind().key().equals(kind)))
+                .map(kind -> new Missing(
+                        kind.equals("prepare") || kind.equals("closing")
+                                ? "checklist:" + kind
+                                : kind + ":" + (kind.equals("round") ? "adjust" : kind),
+                        words.text("step." + (kind.equals("round") ? "adjust" : kind) + ".title")))
+                .toList();
     }
 
     /** The families of procedures that can be added. */

@@ -5,7 +5,6 @@ import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.start.TaskStart;
-import app.galdrin.core.task.Assignment;
 import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
@@ -55,7 +54,7 @@ class TaskController {
     private final Words words;
     private final StepWords names;
     private final Validator validator;
-    private final TryController trying;
+    private final TryOuts tryOuts;
     private final Bays bays;
 
     TaskController(
@@ -65,10 +64,10 @@ class TaskController {
             Words words,
             StepWords names,
             Validator validator,
-            TryController trying,
+            TryOuts tryOuts,
             Bays bays) {
         this.bays = bays;
-        this.trying = trying;
+        this.tryOuts = tryOuts;
         this.tasks = tasks;
         this.library = library;
         this.people = people;
@@ -163,8 +162,7 @@ class TaskController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return "task/bench";
         }
-        model.addAttribute("taskTitle", form.get().practical.title());
-        return trying.show(Assignment.of(form.get().practical, form.get().sheet.sheet()), response, model);
+        return TryController.page(tryOuts.begin(me, form.get().practical, form.get().sheet, Optional.empty()));
     }
 
     /** The task's id, made with the form, so that a form sent twice sets one task. */
@@ -191,6 +189,7 @@ class TaskController {
             form = moved(form, move.get(), typed, sheets, classes, title);
         }
         model.addAttribute("key", key(typed));
+        model.addAttribute("lastTried", tryOuts.last(me).orElse(null));
         model.addAttribute("of", before(me, typed, "of").orElse(null));
         model.addAttribute("defaultTitle", title);
         model.addAttribute("view", new BenchView(form, words, names));
@@ -246,7 +245,7 @@ class TaskController {
                 .toList();
     }
 
-    /** {@code measure:camber} adds a measurement of a family, {@code checklist:closing} a ready-made list, {@code work} a step. */
+    /** {@code measure:camber} adds a measurement of a family, {@code checklist:closing} a ready-made list, {@code work:work} a step. */
     private static void add(MultiValueMap<String, String> typed, String what) {
         String[] kind = what.split(":", -1);
         String base = kind.length > 1 ? kind[1] : kind[0];
@@ -274,21 +273,27 @@ class TaskController {
         return id;
     }
 
-    /** A measurement comes before the first step that works with figures, everything else before the hand-in. */
+    /** Before the first step that comes later in the order of the work. */
     private static String place(String order, String id, String kind, MultiValueMap<String, String> typed) {
         var ids = new ArrayList<>(List.of(order.split(",", -1)));
-        int at = ids.size();
-        for (int i = ids.size() - 1; i >= 0; i--) {
-            String other =
-                    Optional.ofNullable(typed.getFirst("kind." + ids.get(i))).orElse("");
-            boolean later = other.equals("handIn")
-                    || kind.equals("measure") && !other.equals("measure") && !other.equals("checklist");
-            if (later) {
-                at = i;
-            }
+        int turn = turn(id, kind);
+        int at = 0;
+        while (at < ids.size() && turn(ids.get(at), kindOf(ids.get(at), typed)) <= turn) {
+            at++;
         }
         ids.add(at, id);
         return String.join(",", ids);
+    }
+
+    private static String kindOf(String id, MultiValueMap<String, String> typed) {
+        return Optional.ofNullable(typed.getFirst("kind." + id)).orElse("");
+    }
+
+    /** Where a step has its turn in the work; one of which nobody knows stays where it is put. */
+    private static int turn(String id, String kind) {
+        return kind.equals("measure")
+                ? BenchView.USUAL.indexOf(BenchView.MEASURE)
+                : BenchView.USUAL.indexOf(kind.equals("checklist") ? id.replaceAll("[0-9]+$", "") : kind);
     }
 
     @PostMapping("/tasks/{id}/{what:retire|take-back}")

@@ -1,45 +1,56 @@
 package app.galdrin.web.task.internal;
 
-import app.galdrin.core.task.Assignment;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
-import jakarta.servlet.http.HttpServletResponse;
+import app.galdrin.web.task.internal.TryOuts.TryOutRow;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.Semaphore;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
-/** A task that was set, tried out by simulated people. */
+/** A task tried out by simulated people: begun by a press, followed on a page that can be left and come back to. */
 @Controller
 class TryController {
 
-    /** One portion at a time, in turn: it takes all processors for a second or two. */
-    private final Semaphore place = new Semaphore(1, true);
-
     private final Tasks tasks;
+    private final TryOuts tryOuts;
     private final TriedWords words;
 
-    TryController(Tasks tasks, TriedWords words) {
+    TryController(Tasks tasks, TryOuts tryOuts, TriedWords words) {
         this.tasks = tasks;
+        this.tryOuts = tryOuts;
         this.words = words;
     }
 
-    @GetMapping("/tasks/{id:[0-9a-f-]{36}}/try")
-    String task(
-            @AuthenticationPrincipal SignedIn me, @PathVariable UUID id, HttpServletResponse response, Model model) {
+    @PostMapping("/tasks/{id:[0-9a-f-]{36}}/try")
+    String begin(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
         TaskVersion task = tasks.task(me.centreId(), id);
-        model.addAttribute("taskTitle", task.title());
-        model.addAttribute("task", task);
-        return show(Assignment.of(task.practical(), task.firstSheet().sheet()), response, model);
+        return page(tryOuts.begin(me, task.practical(), task.firstSheet(), Optional.of(id)));
     }
 
-    /** The page that tries it out while it is written. */
-    String show(Assignment assignment, HttpServletResponse response, Model model) {
-        model.addAttribute("trying", new Trying(assignment, words, response, place));
-        return "task/tried";
+    /** The address of one that was begun. */
+    static String page(UUID tryOut) {
+        return "redirect:/tasks/tried/" + tryOut;
+    }
+
+    @GetMapping("/tasks/tried/{id:[0-9a-f-]{36}}")
+    String show(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam(required = false) @Nullable String part,
+            Model model) {
+        TryOutRow tryOut = tryOuts.tryOut(me, id);
+        model.addAttribute("tryOut", tryOut);
+        Optional.ofNullable(tryOut.result())
+                .ifPresent(result -> model.addAttribute(
+                        "tried", words.of(tryOut.practical(), tryOut.sheets(), TryOutResult.read(result))));
+        return part == null ? "task/tried" : "task/tried :: progress";
     }
 }

@@ -1,4 +1,4 @@
-package app.galdrin.web.stylepage.internal;
+package app.galdrin.web.help.internal;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
@@ -40,7 +40,7 @@ class StyleController {
     /** A sketch with the sheet and method its positions come from. */
     record SketchView(SheetVersion sheet, Procedure procedure, Sketch sketch) {}
 
-    @GetMapping("/style")
+    @GetMapping("/help/style")
     String page(@AuthenticationPrincipal SignedIn me, Model model) {
         model.addAttribute(
                 "rules",
@@ -52,7 +52,7 @@ class StyleController {
                 .flatMap(sheet -> Procedures.all().stream().map(p -> new SketchView(sheet, p, sketch(sheet, p))))
                 .toList();
         model.addAttribute("sketches", sketches);
-        return "stylepage/style";
+        return "help/style";
     }
 
     private static Sketch sketch(SheetVersion sheet, Procedure procedure) {

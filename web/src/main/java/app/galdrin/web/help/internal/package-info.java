@@ -1,5 +1,5 @@
 /** What other features do not see. */
 @NullMarked
-package app.galdrin.web.stylepage.internal;
+package app.galdrin.web.help.internal;
 
 import org.jspecify.annotations.NullMarked;
