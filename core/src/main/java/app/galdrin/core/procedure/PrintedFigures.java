@@ -46,7 +46,7 @@ public final class PrintedFigures {
         return printed;
     }
 
-    /** The same for figures that say how well they are known: each keeps its doubt. */
+    /** The same for figures, rad or mm, that say how well they are known: each keeps its doubt. */
     public static Map<FigureId, Estimate> ofEstimates(Map<FigureId, Estimate> figures, Rounding rounding) {
         Map<FigureId, Double> values = new LinkedHashMap<>();
         figures.forEach((figure, estimate) -> values.put(figure, estimate.value()));

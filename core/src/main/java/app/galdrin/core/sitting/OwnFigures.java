@@ -282,7 +282,7 @@ public final class OwnFigures {
         return told(measure, round, figure).mean();
     }
 
-    /** The means of all figures of a measuring step that its readings give, in the order in which the task asks them. */
+    /** The means of all figures of a measuring step that its readings give, rad or mm, in the order in which the task asks them. */
     public Map<FigureId, Estimate> means(Measure measure, int round) {
         Map<FigureId, Estimate> means = new LinkedHashMap<>();
         measure.figures().forEach(figure -> mean(measure, round, figure).ifPresent(mean -> means.put(figure, mean)));
