@@ -20,7 +20,12 @@ archive_classes() { # needs the database up; the application starts once, writes
 alone() {
   mkdir -p "$var"
   exec 9>"$var/lock"
-  flock -n 9 || die "it is already running from this folder$(sed -n 's/^/ at /p' "$var/address" 2>/dev/null). Use that one, or end it with ./galdrin stop."
+  flock -n 9 && return
+  local place; place=$(sed -n "s/^/ at /p" "$var/address" 2>/dev/null || true)
+  if [ -s "$var/command" ] && ! kill -0 "$(cat "$var/command")" 2>/dev/null; then
+    die "it is already running from this folder$place, but the command that watched over it was ended: nothing starts it again if it ends. Run ./galdrin stop, then start it anew."
+  fi
+  die "it is already running from this folder$place. Use that one, or end it with ./galdrin stop."
 }
 
 # is_ours PID: whether this is the application of this folder, and not another process that got its number
@@ -28,7 +33,8 @@ is_ours() { [ -n "$1" ] && kill -0 "$1" 2>/dev/null && { tr '\0' '\n' <"/proc/$1
 
 # Runs the application until it is told to stop; one that ends by itself is started again, and so is a private database.
 run_app() { # WORDS [HOME]: what to print once it answers, and the home of the private database
-  local words=$1 home=${2:-} wanted=${GALDRIN_PORT:-8080} ended=0
+  local words=$1 home=${2:-} wanted=${GALDRIN_PORT:-8080} ends=()
+  echo $$ > "$var/command"
   stopping=
   trap 'stopping=1; say "Stopping ..."; kill "$app" 2>/dev/null || true' INT TERM HUP
   keep_last_logs
@@ -42,15 +48,19 @@ run_app() { # WORDS [HOME]: what to print once it answers, and the home of the p
       sleep 1 9>&- & wait $! || true
     else
       local status=0; wait "$app" 2>/dev/null || status=$?
-      [ -z "$stopping" ] && [ $status != 0 ] && [ $status != 143 ] && [ $ended -lt 5 ] || break
-      ended=$((ended + 1))
+      [ -z "$stopping" ] && [ $status != 0 ] && [ $status != 143 ] || break
+      ends+=("$SECONDS")
+      if [ ${#ends[@]} -gt 5 ] && [ $((SECONDS - ends[-6])) -lt 3600 ]; then
+        say "The application has ended by itself six times within an hour ($status), and is not started again. The reason is at the end of $var/console.log or $GALDRIN_LOG."
+        break
+      fi
       say "The application has ended by itself ($status); starting it again ..."
       [ -z "$home" ] || raise_the_dead "$home"
       start_app || return 2
       say "It answers again at http://localhost:$GALDRIN_PORT."
     fi
   done
-  rm -f "$var/pid" "$var/address"
+  rm -f "$var/pid" "$var/address" "$var/command"
 }
 
 # On the port that is wanted or the next free one; another program may take that at this very moment, so that the next is tried.
@@ -65,7 +75,8 @@ start_app() {
     wanted=$GALDRIN_PORT
     if [ -n "${share_host:-}" ]; then export GALDRIN_PUBLIC_ADDRESS="http://$share_host:$GALDRIN_PORT"; fi
     set_app_java
-    "${app_java[@]}" -jar "$var/app/galdrin-web.jar" >"$var/console.log" 2>&1 & app=$!
+    ready_before=$(grep -c '^ready$' "$var/console.log" 2>/dev/null || true)
+    "${app_java[@]}" -jar "$var/app/galdrin-web.jar" >>"$var/console.log" 2>&1 & app=$!
     echo "$app" > "$var/pid"; echo "http://localhost:$GALDRIN_PORT" > "$var/address"
     if app_answers; then return; fi
     rm -f "$var/pid" "$var/address"
@@ -77,7 +88,7 @@ start_app() {
 app_answers() {
   local tries=0
   # by its own word, once its demo data are loaded too: the port may be answered by another's
-  until grep -q '^ready$' "$var/console.log"; do
+  until [ "$(grep -c '^ready$' "$var/console.log")" -gt "${ready_before:-0}" ]; do
     kill -0 "$app" 2>/dev/null || return 1
     tries=$((tries + 1)); [ $tries -lt 3000 ] || { kill "$app"; return 1; }
     sleep 0.1

@@ -184,7 +184,7 @@ class StartIT {
         other.shell().destroyForcibly().waitFor();
         String address = other.address();
         assertTrue(answers(address), "the application lives on");
-        assertTrue(other.run("demo").contains("already running from this folder"));
+        assertTrue(other.run("demo").contains("the command that watched over it was ended"));
         assertTrue(other.run("stop").contains("Stopped."));
         assertFalse(answers(address));
         assertTrue(one.answers(), "its own, and no other");

@@ -139,6 +139,14 @@ public final class Visitor {
         return send(request);
     }
 
+    /** A form as it comes, whatever the answer. */
+    public HttpResponse<String> upload(String path, HttpRequest.BodyPublisher body) {
+        return send(HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .header("Accept", "text/html")
+                .POST(body));
+    }
+
     private HttpResponse<String> send(HttpRequest.Builder request) {
         return send(request, HttpResponse.BodyHandlers.ofString());
     }

@@ -3,6 +3,7 @@ package app.galdrin.web.account;
 import com.nulabinc.zxcvbn.Zxcvbn;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -27,6 +28,34 @@ public class Passwords {
     /** On the scale of 0 to 4: those below are guessed within a million tries. */
     private static final int LEAST_SCORE = 2;
 
+    private static final int SHORTEST_WORD = 3;
+    private static final int LETTERS_OF_HIS_OWN = 4;
+
+    /** What comes to mind in front of this page. */
+    private static final List<String> HOUSE = List.of(
+            "galdrin",
+            "password",
+            "passwort",
+            "wheel",
+            "alignment",
+            "tracking",
+            "steering",
+            "camber",
+            "caster",
+            "castor",
+            "toe",
+            "workshop",
+            "garage",
+            "vehicle",
+            "apprentice",
+            "instructor",
+            "teacher",
+            "college",
+            "school",
+            "class",
+            "student",
+            "welcome");
+
     private final PersonMapper mapper;
     private final PasswordEncoder encoder;
     private final Zxcvbn judge = new Zxcvbn();
@@ -46,19 +75,25 @@ public class Passwords {
         if (password.length() < SHORTEST || password.length() > LONGEST) {
             return Optional.of("field.password");
         }
-        if (Arrays.stream(names).anyMatch(name -> isAbout(password, name))) {
+        List<String> words = words(names);
+        if (isAbout(password, words)) {
             return Optional.of("field.password.own");
         }
         String looked = password.substring(0, Math.min(password.length(), LOOKED_AT));
-        boolean easy = judge.measure(looked, words(names)).getScore() < LEAST_SCORE;
+        boolean easy = judge.measure(looked, words).getScore() < LEAST_SCORE;
         return easy ? Optional.of("field.password.easy") : Optional.empty();
     }
 
-    /** Whether little is left of it without the name. */
-    private static boolean isAbout(String password, String name) {
+    /** Whether hardly a letter is left of it without words that everybody here knows; figures and signs are added by anybody. */
+    private static boolean isAbout(String password, List<String> words) {
         String letters = letters(password);
-        String without = letters(name);
-        return without.length() >= 3 && letters.replace(without, "").length() < letters.length() / 2;
+        String left = letters;
+        for (String word : words) {
+            if (word.length() >= SHORTEST_WORD) {
+                left = left.replace(word, "");
+            }
+        }
+        return left.length() < letters.length() && left.replaceAll("\\p{N}", "").length() < LETTERS_OF_HIS_OWN;
     }
 
     private static String letters(String text) {
@@ -66,11 +101,14 @@ public class Passwords {
     }
 
     private static List<String> words(String... names) {
-        List<String> words = new ArrayList<>(List.of("galdrin"));
+        List<String> words = new ArrayList<>(HOUSE);
         for (String name : names) {
+            words.add(letters(name));
             words.addAll(Arrays.asList(name.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+", -1)));
         }
         words.removeIf(String::isEmpty);
+        words.sort(
+                Comparator.comparingInt(String::length).reversed()); // the longest first, so that no part of it is left
         return words;
     }
 

@@ -29,6 +29,9 @@ import org.springframework.stereotype.Service;
 @Service
 public class Sessions {
 
+    /** The cookie by which a browser is known again that takes a name by code; signing out takes it away. */
+    public static final String JOINING = "galdrin-joining";
+
     /** How long after its end a session may still deliver what was written before. */
     private static final Duration DELIVERY = Duration.ofHours(12);
 

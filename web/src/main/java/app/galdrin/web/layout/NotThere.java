@@ -12,7 +12,8 @@ public class NotThere extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
+    /** {@code which}: where it is text it may have been typed, and is cut short. */
     public NotThere(String what, Object which, Object asker) {
-        super(what + " " + which + " for " + asker);
+        super(what + " " + (which instanceof String text ? LogText.of(text) : which) + " for " + asker);
     }
 }

@@ -9,6 +9,7 @@ import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
+import app.galdrin.web.account.Access;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.LineTextWords;
@@ -73,6 +74,9 @@ public class Entries {
         }
         if (Tape.isTape(entry.line())) {
             return calculated(me, sitting, entry);
+        }
+        if (me.access() == Access.DELIVERY && isHandIn(sitting, entry.line())) {
+            return new Outcome.Refused(Said.of("sitting.endedBefore"));
         }
         Line line = line(sitting, entry.line());
         if (!mayWrite(me, sitting, entry.line())) {
@@ -211,6 +215,9 @@ public class Entries {
         }
         List<Entry> standing = new Log(beside).allAt(entry.line());
         boolean late = isLate(me, state, entry);
+        if (me.endedAt() != null && beside.stream().anyMatch(e -> isStruckAfter(me.endedAt(), e, entry))) {
+            return new Outcome.Refused(Said.of("sitting.endedBefore"));
+        }
         boolean known =
                 beside.stream().map(Entry::key).collect(Collectors.toSet()).containsAll(entry.saw());
         Optional<Said> refused =
@@ -223,6 +230,11 @@ public class Entries {
         return new Outcome.Stands(written, disputed && !entry.strike());
     }
 
+    /** Whoever was put out strikes nothing that was written after his end, whatever his device says of its clock. */
+    private static boolean isStruckAfter(Instant end, Entry standing, NewEntry entry) {
+        return entry.saw().contains(standing.key()) && standing.receivedAt().isAfter(end);
+    }
+
     private static Outcome sameAgain(SignedIn me, Entry before, NewEntry entry, Content content) {
         boolean same = before.line().equals(entry.line())
                 && before.isStrike() == entry.strike()
@@ -231,8 +243,11 @@ public class Entries {
         return same ? new Outcome.Stands(before, false) : new Outcome.Refused(Said.of("sitting.keyUsed"));
     }
 
-    /** Written before the sheet was handed in, and only arrived now. */
+    /** Written before the sheet was handed in, or before its session was ended, and only arrived now. */
     private static boolean isLate(SignedIn me, SittingState state, NewEntry entry) {
+        if (me.access() == Access.DELIVERY) {
+            return true;
+        }
         Instant handedIn = state.handedInAt();
         return handedIn != null
                 && me.is(Role.APPRENTICE)

@@ -33,6 +33,8 @@ interface SittingMapper {
 
     List<UUID> justJoinedFrom(UUID centreId, UUID openingId, String browser, int most);
 
+    List<Sittings.SameBrowser> sameBrowser(UUID centreId, UUID openingId, int most);
+
     /** {@code since} when it came into its bay; null for now. */
     void beginState(UUID centreId, UUID sittingId, Purpose purpose, @Nullable Integer bay, @Nullable Instant since);
 

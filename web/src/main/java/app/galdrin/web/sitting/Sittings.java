@@ -16,9 +16,11 @@ import app.galdrin.web.task.Tasks;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -67,13 +69,13 @@ public class Sittings {
      * ago from the same browser has it still: the answer may have got lost on its way.
      */
     @Transactional
-    public Optional<UUID> join(Opening opening, UUID personId, @Nullable Integer bay, String browser) {
+    public Optional<UUID> join(Opening opening, UUID personId, @Nullable Integer bay, Optional<String> browser) {
         Optional<UUID> taken =
                 peopleIn(opening).contains(personId) ? Optional.empty() : begun(opening, personId, bay, 1);
-        taken.ifPresent(id -> mapper.joinedFrom(opening.centreId(), id, browser));
-        return taken.or(() -> Optional.of(personId)
-                .filter(justJoinedFrom(opening, browser)::contains)
-                .flatMap(p -> begunIn(opening, p)));
+        taken.ifPresent(id -> browser.ifPresent(from -> mapper.joinedFrom(opening.centreId(), id, from)));
+        return taken.or(
+                () -> browser.filter(from -> justJoinedFrom(opening, from).contains(personId))
+                        .flatMap(from -> begunIn(opening, personId)));
     }
 
     /** Whose names the instructor has let back in. */
@@ -90,6 +92,19 @@ public class Sittings {
     /** Who took his name from this browser a moment ago. */
     public List<UUID> justJoinedFrom(Opening opening, String browser) {
         return mapper.justJoinedFrom(opening.centreId(), opening.id(), browser, People.MOST);
+    }
+
+    /**
+     * A sitting whose name was taken from a browser that took another name too.
+     *
+     * @param others whose names, with commas
+     */
+    public record SameBrowser(UUID sittingId, String others) {}
+
+    /** The sittings of an opening of which two or more were joined from one browser. */
+    public Map<UUID, String> sameBrowser(Opening opening) {
+        return mapper.sameBrowser(opening.centreId(), opening.id(), People.MOST).stream()
+                .collect(Collectors.toMap(SameBrowser::sittingId, SameBrowser::others));
     }
 
     private UUID begin(Opening opening, UUID personId, @Nullable Integer bay, int attempt) {

@@ -35,7 +35,13 @@ class PasswordsTest {
                 "a.fernhill-1, field.password.own",
                 "North Works!!, field.password.own",
                 "fernhill rides to the river, fine",
-                "galdringaldrin, field.password.easy",
+                "galdringaldrin, field.password.own",
+                "Galdrin2026!, field.password.own",
+                "wheelalignment, field.password.own",
+                "Wheel-Alignment-99, field.password.own",
+                "NorthWorks2026, field.password.own",
+                "works2026north, field.password.own",
+                "the wheel keeps its secret, fine",
             })
     void whatIsTriedFirst_isRefused(String password, String fault) {
         assertEquals(

@@ -5,11 +5,16 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.sitting.LineKey;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.NewEntry;
+import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
 import java.net.http.HttpResponse;
@@ -17,6 +22,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -60,6 +66,9 @@ class SessionsTest {
 
     @Autowired
     private JdbcTemplate jdbc;
+
+    @Autowired
+    private Entries write;
 
     private Centre centre;
 
@@ -156,6 +165,37 @@ class SessionsTest {
 
     private static Map<String, String> entry(Instant writtenAt) {
         return entry("found/rearDistance/1/0", "1904.5", writtenAt);
+    }
+
+    /** Whoever was put out dates nothing back: he hands nothing in, strikes nothing that came later, and what he sends waits for a word. */
+    @Test
+    void anEndedSession_handsNothingIn_strikesNothingLater_andWhatItSendsWaits() {
+        var ended = joined();
+        Sitting sitting = centre.sitting(tasks, sittings);
+        String entries = "/sittings/" + sitting.id() + "/entries";
+        ended.get("/sittings/" + sitting.id() + "?step=found");
+        Instant before = Instant.now();
+        office.reset(centre.instructor(), centre.apprentice().personId());
+
+        assertFalse(isWritten(ended.postAsScript(entries, entry("handIn/done/0/0", "done", before))));
+        assertTrue(isWritten(ended.postAsScript(entries, entry("found/rearDistance/1/0", "1904.5", before))));
+        Log log = sittings.log(centre.id(), sitting.id());
+        assertEquals(1, log.lateWaiting().size());
+        assertEquals(0, log.answers().standing().size(), "it counts once the instructor admits it");
+        assertFalse(sittings.sitting(centre.instructor(), sitting.id()).state().handedIn());
+
+        LineKey front = LineKey.parse("found/frontDistance/1/0").orElseThrow();
+        String key = Ids.next().toString();
+        write.write(centre.apprentice(), sitting, NewEntry.now(front, "1905", List.of(), key, "anew"));
+        Map<String, String> strike = new HashMap<>(entry(front.key(), "", before));
+        strike.putAll(Map.of("strike", "true", "saw", key));
+        assertFalse(isWritten(ended.postAsScript(entries, strike)));
+        assertTrue(sittings.log(centre.id(), sitting.id()).at(front).isPresent());
+    }
+
+    private static boolean isWritten(HttpResponse<String> answer) {
+        assertEquals(200, answer.statusCode());
+        return answer.body().contains("\"ok\":true");
     }
 
     private static Map<String, String> flag(Instant writtenAt) {

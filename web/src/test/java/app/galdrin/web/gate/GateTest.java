@@ -29,6 +29,8 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -158,6 +160,12 @@ class GateTest {
                                 + "Content-Length: 500\r\n\r\nsignIn=");
             }
             assertEquals(200, new Visitor(port).get("/sign-in").statusCode());
+            String honest = "";
+            for (int tries = 0; !honest.startsWith("HTTP/1.1 302"); tries++) {
+                assertTrue(tries < 30, "of the same college nobody else gets in: " + honest);
+                Thread.sleep(100);
+                honest = answer("127.0.0.2", "POST /sign-in", "signIn=a&password=b");
+            }
             Socket first = slow.get(0);
             first.setSoTimeout(30_000);
             say(first, "a");
@@ -168,6 +176,17 @@ class GateTest {
             for (Socket socket : slow) {
                 socket.close();
             }
+        }
+    }
+
+    private String answer(String address, String what, String form) throws Exception {
+        try (Socket socket = from(address, port)) {
+            socket.setSoTimeout(30_000);
+            String head = form.isEmpty()
+                    ? ""
+                    : "Content-Type: application/x-www-form-urlencoded\r\nContent-Length: " + form.length() + "\r\n";
+            say(socket, what + " HTTP/1.1\r\nHost: x\r\nConnection: close\r\n" + head + "\r\n" + form);
+            return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         }
     }
 
@@ -190,6 +209,57 @@ class GateTest {
             assertTrue(answer.startsWith("HTTP/1.1 408"), answer);
             assertTrue(letters >= 10, "the grace of an honest network: " + letters);
         }
+    }
+
+    /** Each letter in time for the server, the head never whole. */
+    @Test
+    void aHead_hasItsTimeAsAWhole() throws Exception {
+        try (Socket socket = from("127.0.0.5", port)) {
+            say(socket, "GET /sign-in HTTP/1.1\r\nHost: x\r\nX-Slow: ");
+            socket.setSoTimeout(1000);
+            int letters = 0;
+            for (boolean open = true; open && letters < 30; letters++) {
+                open = isOpenAfter(socket, "a");
+            }
+            assertTrue(letters >= 10 && letters < 20, "held for " + letters + " letters");
+        }
+        try (Socket socket = from("127.0.0.5", port)) {
+            socket.setSoTimeout(1000);
+            say(socket, "GET /sign-in HTTP/1.1\r\nHost: x\r\n");
+            assertTrue(isOpenAfter(socket, "X-A: b\r\n"));
+            say(socket, "Connection: close\r\n\r\n");
+            socket.setSoTimeout(30_000);
+            assertTrue(read(socket).startsWith("HTTP/1.1 200"), "an honest network is waited for");
+        }
+    }
+
+    private static boolean isOpenAfter(Socket socket, String text) {
+        try {
+            say(socket, text);
+            return socket.getInputStream().read() >= 0;
+        } catch (SocketTimeoutException e) {
+            return true;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    /** Nobody speaks so many languages, and every page comes all the same. */
+    @ParameterizedTest
+    @CsvSource({"/sign-in,200", "/join,200", "/nowhere,302"})
+    void aBrowserOfManyLanguages_isAnswered(String path, int status) throws Exception {
+        String many = IntStream.range(0, 40)
+                .mapToObj(i -> "x" + (char) ('a' + i % 26))
+                .collect(Collectors.joining(","));
+        var request = HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
+                .header("Accept-Language", many)
+                .header("Accept", "text/html")
+                .build();
+        assertEquals(
+                status,
+                HttpClient.newHttpClient()
+                        .send(request, HttpResponse.BodyHandlers.ofString())
+                        .statusCode());
     }
 
     private static String read(Socket socket) throws IOException {
@@ -250,7 +320,7 @@ class GateTest {
     @ValueSource(booleans = {true, false})
     void aForm_hasItsSize(boolean fits) throws Exception {
         String fields = "a=1&".repeat(fits ? 4000 : 4001);
-        String long_ = "a=" + "x".repeat((4 << 20) - (fits ? 2 : 1));
+        String long_ = "a=" + "x".repeat((64 << 10) - (fits ? 2 : 1));
         String type = "application/x-www-form-urlencoded;charset=UTF-8";
         assertEquals(fits ? 302 : 413, posted(type, fields));
         assertEquals(fits ? 302 : 413, posted(type, long_));

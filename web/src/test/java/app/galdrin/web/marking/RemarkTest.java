@@ -269,10 +269,33 @@ class RemarkTest {
             first = begin(by);
             assertFalse(first.already());
             assertEquals(new Remarks.Begun(first.id(), true), begin(by));
+            TaskVersion before = tasks.task(centre.id(), centre.taskId());
+            assertEquals(new Remarks.Begun(first.id(), true), begin(before), "one of a centre at a time");
             other.rollback();
         }
         until(first.id(), State.READY);
         assertFalse(begin(by).already());
+    }
+
+    /** As after a server was killed: what it left does not stand in the way. */
+    @Test
+    void whatAStoppedServerLeft_isGivenUpForTheNext() throws Exception {
+        TaskVersion by = worth(40);
+        Remarks.Begun left;
+        Remarks.Begun next;
+        try (Connection other = database.getConnection()) {
+            other.setAutoCommit(false);
+            try (var lock = other.createStatement()) {
+                lock.execute("lock table remark_sheet in share mode");
+            }
+            left = begin(by);
+            jdbc.update("update remark set beat_at = beat_at - interval '3 minutes' where id = ?", left.id());
+            next = begin(by);
+            other.rollback();
+        }
+        assertFalse(next.already());
+        until(next.id(), State.READY);
+        until(left.id(), State.FAILED);
     }
 
     /** A version with other steps marks nothing that was sat under these; nor does one without a reason. */

@@ -1,6 +1,7 @@
 package app.galdrin.core.spec.written;
 
 import app.galdrin.core.Keyed;
+import app.galdrin.core.quantity.SpreadsheetText;
 import app.galdrin.core.spec.written.SheetDraft.Row;
 import app.galdrin.core.spec.written.SheetFault.Reason;
 import java.io.IOException;
@@ -22,9 +23,6 @@ import org.apache.commons.csv.DuplicateHeaderMode;
 public final class SheetTable {
 
     private static final String KIND = "row";
-
-    /** A cell that a spreadsheet would take for a formula begins with one of these. */
-    private static final String FORMULA = "=@\t";
 
     private final List<Row> rows = new ArrayList<>();
     private final List<SheetFault> faults = new ArrayList<>();
@@ -107,7 +105,7 @@ public final class SheetTable {
             for (Row row : draft.rows()) {
                 csv.print(row.kind().key());
                 for (Cell cell : Cell.values()) {
-                    csv.print(harmless(row.text(cell)));
+                    csv.print(SpreadsheetText.harmless(row.text(cell)));
                 }
                 csv.println();
             }
@@ -115,10 +113,5 @@ public final class SheetTable {
             throw new UncheckedIOException("a table in memory", e);
         }
         return text.toString();
-    }
-
-    /** A leading space keeps a spreadsheet from working a cell; reading takes it off. Signs before figures stay as they are. */
-    private static String harmless(String text) {
-        return !text.isEmpty() && FORMULA.indexOf(text.charAt(0)) >= 0 ? " " + text : text;
     }
 }

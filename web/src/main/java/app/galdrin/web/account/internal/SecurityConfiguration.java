@@ -7,6 +7,8 @@ import app.galdrin.web.account.Attempts;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SessionContext;
+import app.galdrin.web.account.Sessions;
+import app.galdrin.web.layout.LogText;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
 import java.util.stream.Stream;
@@ -117,7 +119,9 @@ class SecurityConfiguration {
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("signIn")
                         .failureHandler((request, response, failure) -> response.sendRedirect(failed(failure))))
-                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                .logout(out -> out.logoutUrl("/sign-out")
+                        .deleteCookies(Sessions.JOINING)
+                        .logoutSuccessUrl("/sign-in?out"))
                 .csrf(c ->
                         c.csrfTokenRepository(csrf).csrfTokenRequestHandler(new XorCsrfTokenRequestAttributeHandler()))
                 .requestCache(cache -> cache.requestCache(wanted))
@@ -169,7 +173,11 @@ class SecurityConfiguration {
         return (request, response, e) -> {
             boolean ended = request.getAttribute(SessionContext.ENDED) != null;
             boolean outOfDate = e instanceof CsrfException;
-            LOG.info("refused {} {} from {}", request.getMethod(), request.getRequestURI(), request.getRemoteAddr());
+            LOG.info(
+                    "refused {} {} from {}",
+                    LogText.of(request.getMethod()),
+                    LogText.of(request.getRequestURI()),
+                    request.getRemoteAddr());
             if (isScript(request)) {
                 response.setStatus((outOfDate || ended ? HttpStatus.UNAUTHORIZED : HttpStatus.FORBIDDEN).value());
             } else if (ended) {

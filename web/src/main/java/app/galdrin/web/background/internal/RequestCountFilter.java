@@ -16,7 +16,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(RequestCountFilter.BEHIND_THE_GATES)
 class RequestCountFilter extends OncePerRequestFilter {
 
-    static final int BEHIND_THE_GATES = Ordered.HIGHEST_PRECEDENCE + 45;
+    static final int BEHIND_THE_GATES = Ordered.HIGHEST_PRECEDENCE + 44;
 
     private final RequestCount requests;
 

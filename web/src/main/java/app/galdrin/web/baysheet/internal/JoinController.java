@@ -60,8 +60,8 @@ class JoinController {
             Model model) {
         model.addAttribute("code", code);
         model.addAttribute("person", me == null ? null : me.personId());
-        if (!code.isBlank()) {
-            opening(code, me, request, response, model);
+        if (!code.isBlank() && opening(code, me, request, response, model).isPresent()) {
+            SameBrowser.remember(request, response);
         }
         return "baysheet/join";
     }
@@ -127,14 +127,15 @@ class JoinController {
     /** The opening of a code, with its task and who can join it for the page; a wrong code is counted. */
     private Optional<Opening> opening(
             String code, @Nullable SignedIn me, HttpServletRequest request, HttpServletResponse response, Model model) {
-        String address = request.getRemoteAddr();
-        if (attempts.failsCodes(address) && !slowly.turn(address)) {
-            response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
-            model.addAttribute("error", "join.wait");
-            return Optional.empty();
-        }
         Optional<Opening> opening = code.length() > LONGEST_CODE ? Optional.empty() : tasks.byCode(code);
         if (opening.isEmpty()) {
+            String address = request.getRemoteAddr();
+            // a whole college is one address: whoever has the right code never waits for those who guess
+            if (attempts.failsCodes(address) && !slowly.turn(address)) {
+                response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
+                model.addAttribute("error", "join.wait");
+                return opening;
+            }
             attempts.wrongCode(address);
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("error", "join.code");
@@ -159,7 +160,7 @@ class JoinController {
         TaskVersion task = tasks.task(opening.centreId(), opening.taskId());
         List<UUID> taken = new ArrayList<>(sittings.peopleIn(opening));
         if (me == null) {
-            taken.removeAll(sittings.justJoinedFrom(opening, SameBrowser.of(request)));
+            SameBrowser.of(request).ifPresent(browser -> taken.removeAll(sittings.justJoinedFrom(opening, browser)));
         }
         taken.removeAll(sittings.welcomeIn(opening));
         return people.classMembers(opening.centreId(), task.classId()).stream()

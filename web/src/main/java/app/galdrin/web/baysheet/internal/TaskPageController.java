@@ -24,6 +24,7 @@ import app.galdrin.web.task.Tasks;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -89,6 +90,7 @@ class TaskPageController {
         model.addAttribute("calls", all.stream().filter(SittingSummary::flagged).count());
         Optional<Opening> opening = tasks.current(me.centreId(), id);
         model.addAttribute("notJoined", opening.map(this::notJoined).orElse(List.of()));
+        model.addAttribute("sameBrowser", opening.map(sittings::sameBrowser).orElse(Map.of()));
         if (part != null) {
             return "baysheet/task :: people";
         }

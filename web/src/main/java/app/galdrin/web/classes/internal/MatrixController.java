@@ -1,6 +1,7 @@
 package app.galdrin.web.classes.internal;
 
 import app.galdrin.core.marking.CopyingQuestion;
+import app.galdrin.core.quantity.SpreadsheetText;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.task.Grade;
 import app.galdrin.web.account.SignedIn;
@@ -15,7 +16,6 @@ import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
-import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
@@ -43,8 +43,6 @@ class MatrixController {
 
     private static final double VERY_MANY = 1e6;
     private static final String BY_NAME = "name";
-
-    private static final Pattern FORMULA = Pattern.compile("[=+@\\t\\r-]");
 
     private final MatrixMapper mapper;
     private final Tasks tasks;
@@ -98,8 +96,8 @@ class MatrixController {
                     words.text("marking.state"));
             for (MatrixMapper.Person p : mapper.people(me.centreId(), taskId, MOST_PEOPLE)) {
                 csv.printRecord(
-                        harmless(p.name()),
-                        harmless(task.title()),
+                        SpreadsheetText.harmless(p.name()),
+                        SpreadsheetText.harmless(task.title()),
                         p.percent(),
                         p.competent() == null
                                 ? null
@@ -129,11 +127,6 @@ class MatrixController {
                 : Grade.of(percent, task.practical().scheme().grades())
                         .map(Grade::name)
                         .orElse(null);
-    }
-
-    /** A name that a spreadsheet would take for a formula is shown as text. */
-    private static String harmless(String text) {
-        return FORMULA.matcher(text).lookingAt() ? "'" + text : text;
     }
 
     /** Two people whose sheets have more in common than chance gives; {@code oneIn} says how seldom. */

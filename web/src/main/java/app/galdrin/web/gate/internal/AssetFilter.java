@@ -42,6 +42,8 @@ class AssetFilter extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("Content-Security-Policy", "default-src 'none'; frame-ancestors 'none'");
+        response.setHeader("Referrer-Policy", "same-origin");
         response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
         ServletRequestPathUtils.parseAndCache(request);
         if (!isLook(request)) {

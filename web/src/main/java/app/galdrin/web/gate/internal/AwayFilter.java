@@ -1,5 +1,6 @@
 package app.galdrin.web.gate.internal;
 
+import app.galdrin.web.layout.LogText;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -47,13 +48,17 @@ class AwayFilter extends OncePerRequestFilter {
         } catch (ServletException | IOException | RuntimeException e) {
             boolean away = isAway(e);
             if (!away && DisconnectedClientHelper.isClientDisconnectedException(e)) {
-                LOG.debug("left before the end: {}", request.getRequestURI());
+                LOG.debug("left before the end: {}", LogText.of(request.getRequestURI()));
                 return;
             }
             if (response.isCommitted() || !away) {
                 throw e;
             }
-            LOG.warn("database away: {} {} on {}", root(e).getClass().getName(), state(e), request.getRequestURI());
+            LOG.warn(
+                    "database away: {} {} on {}",
+                    root(e).getClass().getName(),
+                    state(e),
+                    LogText.of(request.getRequestURI()));
             turnedAway.later(request, response, "away");
         }
     }

@@ -7,9 +7,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -18,7 +16,7 @@ import java.util.Enumeration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.TimeUnit;
+import java.util.Optional;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
@@ -28,28 +26,23 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Reads a form as a whole before anybody asks for a part of it, within a time that goes with its size: the server bounds the wait for
- * each piece alone, and a letter every few seconds would hold a thread for hours. Only forms are taken here.
+ * Takes a form as a whole before anybody asks for a part of it, and nothing but forms; how it is read is the {@link BodyReader}'s.
  */
 @Component
 @Order(Gates.BODY)
 class FormBody extends OncePerRequestFilter {
 
-    private static final int MOST_BYTES = 4 << 20;
-
     /** The largest specification sheet has some 1,800 cells. */
     private static final int MOST_FIELDS = 4000;
 
-    private static final int PIECE = 16 << 10;
-    private static final long GRACE_SECONDS = 10;
-
-    /** Slower than any network that people would bear. */
-    private static final int LEAST_BYTES_A_SECOND = 10_000;
-
     private final TurnedAway turnedAway;
+    private final BodyBudget budget;
+    private final BodyReader reader;
 
-    FormBody(TurnedAway turnedAway) {
+    FormBody(TurnedAway turnedAway, BodyBudget budget, BodyReader reader) {
         this.turnedAway = turnedAway;
+        this.budget = budget;
+        this.reader = reader;
     }
 
     @Override
@@ -69,7 +62,14 @@ class FormBody extends OncePerRequestFilter {
                     new Read(request, Map.of()),
                     response); // an error page asks nothing of a body that may be half there
         } else if (hasBody(request)) {
-            read(request, response, chain);
+            Optional<BodyBudget.Share> share = budget.take(request);
+            if (share.isEmpty()) {
+                turnedAway.later(request, response, "body-503");
+                return;
+            }
+            try (BodyBudget.Share taken = share.get()) {
+                read(request, response, chain, taken);
+            }
         } else if (hasReadableAddress(request)) {
             chain.doFilter(request, response);
         } else {
@@ -87,7 +87,8 @@ class FormBody extends OncePerRequestFilter {
         }
     }
 
-    private void read(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+    private void read(
+            HttpServletRequest request, HttpServletResponse response, FilterChain chain, BodyBudget.Share share)
             throws ServletException, IOException {
         HttpStatus refused = HttpStatus.OK;
         Map<String, String[]> fields = Map.of();
@@ -95,9 +96,12 @@ class FormBody extends OncePerRequestFilter {
             refused = HttpStatus.UNSUPPORTED_MEDIA_TYPE;
         } else {
             try {
-                fields = fields(whole(request.getInputStream()));
-            } catch (Unread e) {
-                refused = e.status;
+                fields = fields(reader.read(request, share));
+            } catch (BodyReader.Unread e) {
+                refused = e.status();
+            } catch (SlowBodies.TooMany e) {
+                turnedAway.later(request, response, "share");
+                return;
             } catch (IllegalArgumentException e) {
                 refused = HttpStatus.BAD_REQUEST; // a percent sign without its figures
             } catch (IOException e) {
@@ -116,6 +120,10 @@ class FormBody extends OncePerRequestFilter {
             chain.doFilter(new Read(request, all), response);
         } else {
             turnedAway.answer(request, response, refused, "body-" + refused.value());
+            if (refused == HttpStatus.CONTENT_TOO_LARGE || refused == HttpStatus.SERVICE_UNAVAILABLE) {
+                response.flushBuffer();
+                BodyReader.letPass(request);
+            }
         }
     }
 
@@ -123,34 +131,6 @@ class FormBody extends OncePerRequestFilter {
         String type = request.getContentType();
         return type != null
                 && type.split(";", 2)[0].strip().equalsIgnoreCase(MediaType.APPLICATION_FORM_URLENCODED_VALUE);
-    }
-
-    /** Why a body was not read to its end. */
-    private static final class Unread extends IOException {
-        private static final long serialVersionUID = 1L;
-        private final HttpStatus status;
-
-        Unread(HttpStatus status) {
-            super(status.name());
-            this.status = status;
-        }
-    }
-
-    private static byte[] whole(InputStream in) throws IOException {
-        long begun = System.nanoTime();
-        var body = new ByteArrayOutputStream();
-        byte[] piece = new byte[PIECE];
-        for (int read = in.read(piece); read >= 0; read = in.read(piece)) {
-            body.write(piece, 0, read);
-            if (body.size() > MOST_BYTES) {
-                throw new Unread(HttpStatus.CONTENT_TOO_LARGE);
-            }
-            long seconds = TimeUnit.NANOSECONDS.toSeconds(System.nanoTime() - begun);
-            if (seconds > GRACE_SECONDS + body.size() / LEAST_BYTES_A_SECOND) {
-                throw new Unread(HttpStatus.REQUEST_TIMEOUT);
-            }
-        }
-        return body.toByteArray();
     }
 
     private static Map<String, String[]> fields(byte[] body) throws IOException {
@@ -161,7 +141,7 @@ class FormBody extends OncePerRequestFilter {
                 continue;
             }
             if (++count > MOST_FIELDS) {
-                throw new Unread(HttpStatus.CONTENT_TOO_LARGE);
+                throw new BodyReader.Unread(HttpStatus.CONTENT_TOO_LARGE);
             }
             int sign = field.indexOf('=');
             String name = decode(sign < 0 ? field : field.substring(0, sign));

@@ -52,13 +52,16 @@ class TurnedAway {
         }
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
         response.setHeader("X-Request-Id", id);
+        response.setHeader(
+                "Content-Security-Policy",
+                "default-src 'none'; style-src 'self'; font-src 'self'; img-src data:; frame-ancestors 'none'");
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("Referrer-Policy", "same-origin");
+        response.setHeader("X-Frame-Options", "DENY");
         String accepts = request.getHeader(HttpHeaders.ACCEPT);
         if (accepts == null || !accepts.contains(MediaType.TEXT_HTML_VALUE)) {
             return;
         }
-        response.setHeader(
-                "Content-Security-Policy", "default-src 'none'; style-src 'self'; font-src 'self'; img-src data:");
-        response.setHeader("X-Content-Type-Options", "nosniff");
         var context = new Context(Locale.ENGLISH, Map.of("why", why, "requestId", id, "styles", styles()));
         byte[] page = pages.process("layout/turned-away", context).getBytes(StandardCharsets.UTF_8);
         response.setContentType("text/html;charset=UTF-8");

@@ -10,7 +10,11 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.Collections;
+import java.util.Enumeration;
 import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -38,6 +42,12 @@ class PlainTexts extends OncePerRequestFilter {
         chain.doFilter(new Plain(request), response);
     }
 
+    /** An error page is told of the same request. */
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+
     private static String seen(String text) {
         return UNSEEN.matcher(text).replaceAll("");
     }
@@ -45,6 +55,17 @@ class PlainTexts extends OncePerRequestFilter {
     private static final class Plain extends HttpServletRequestWrapper {
         Plain(HttpServletRequest request) {
             super(request);
+        }
+
+        /** Nothing is asked of the languages that a browser names: the server refuses to read more than ten. */
+        @Override
+        public Locale getLocale() {
+            return Locale.ENGLISH;
+        }
+
+        @Override
+        public Enumeration<Locale> getLocales() {
+            return Collections.enumeration(List.of(Locale.ENGLISH));
         }
 
         @Override

@@ -346,7 +346,7 @@ class TaskController {
 
     @PostMapping("/tasks/{id}/close")
     String close(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
-        tasks.close(me.centreId(), id);
+        tasks.close(me.centreId(), tasks.task(me.centreId(), id).id());
         return "redirect:/tasks/" + id;
     }
 }
