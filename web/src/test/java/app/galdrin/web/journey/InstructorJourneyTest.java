@@ -175,7 +175,7 @@ class InstructorJourneyTest {
                 maud.press(figure);
             }
             maud.press("Set the task");
-            maud.waitForText("[role=alert]", "Plan: nothing that is measured can be adjusted on this vehicle");
+            maud.waitForText("[data-bench-step=toe]", "No figure is chosen");
             maud.press("Total toe, front");
             maud.press("Set the task");
             maud.waitFor(() -> maud.path().matches("/tasks/[0-9a-f-]{36}"));

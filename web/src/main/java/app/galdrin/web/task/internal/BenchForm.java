@@ -218,6 +218,11 @@ final class BenchForm {
                 .filter(f -> procedure.sees().contains(f) || isOfFamily(procedure, f))
                 .distinct()
                 .toList();
+        if (ticked("asked." + id, "1") && !typed.containsKey("figures." + id)) {
+            faults.put(
+                    "figures." + id,
+                    Said.of("bench.noFigures")); // what was ticked is taken off, and is not put back silently
+        }
         String working = text("working." + id);
         return new Measure(
                 id,
