@@ -406,7 +406,7 @@ export const sheet = () => ({
     } catch { this.connection.failed(); return { later: this.say_.sayAway }; }
     this.connection.worked();
     if (response.status === 401 || response.type === 'opaqueredirect') return { later: this.say_.saySignedOut };
-    if (response.status === 404 || response.status === 400) return { refused: this.say_.sayAside };
+    if ([400, 404, 413].includes(response.status)) return { refused: this.say_.sayAside };
     if (!response.ok) return { later: this.say_.sayAway };
     const answer = await response.json();
     this.answered(entry, answer);
