@@ -28,10 +28,12 @@ class BodyReader {
 
     private static final int PASSED_SECONDS = 5;
 
-    /** A form comes with its head, or hardly later. */
-    private static final int LOOKS = 10;
+    /** A form comes with its head, or hardly later: looked for every millisecond at first, then seldom. */
+    private static final int LOOKS = 20;
 
-    private static final int LOOKS_AGAIN_MS = 10;
+    private static final int LOOKS_SOON = 10;
+    private static final int SOON_MS = 1;
+    private static final int LATER_MS = 10;
 
     private final SlowBodies slow;
 
@@ -69,7 +71,7 @@ class BodyReader {
                 add(in, body, share);
             }
             if (body.size() < request.getContentLengthLong()) {
-                pause();
+                pause(looks < LOOKS_SOON ? SOON_MS : LATER_MS);
             }
         }
         if (body.size() != request.getContentLengthLong()) {
@@ -80,9 +82,9 @@ class BodyReader {
         return body.toByteArray();
     }
 
-    private static void pause() throws InterruptedIOException {
+    private static void pause(int milliseconds) throws InterruptedIOException {
         try {
-            Thread.sleep(LOOKS_AGAIN_MS);
+            Thread.sleep(milliseconds);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new InterruptedIOException("stopped");
