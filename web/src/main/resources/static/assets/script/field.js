@@ -48,8 +48,8 @@ export class Field {
 
   // a fraction of an inch is wider than a field on a drawing
   fit() {
-    this.input?.classList.toggle('long', this.input.value.length > 5);
-    this.input?.classList.toggle('full', this.input.value.length > 8);
+    this.input?.classList.toggle('long', this.input.value.length > 4);
+    this.input?.classList.toggle('full', this.input.value.length > 6);
   }
 
   // shows a text as if it had just been typed
