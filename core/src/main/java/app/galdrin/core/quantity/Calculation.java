@@ -30,10 +30,10 @@ public final class Calculation {
     /** What came of a line. */
     public sealed interface Result {
         /** The number it gives: degrees where an inverse function comes last, else of whatever unit was typed. */
-        record Worked(double value) implements Result {}
+        record Value(double value) implements Result {}
 
         /** Why it gives none. */
-        record Refused(Fault fault) implements Result {}
+        record Failure(Fault fault) implements Result {}
     }
 
     /** Why a line gives no number. */
@@ -67,7 +67,7 @@ public final class Calculation {
     /** Works a line; capitals and spaces do not matter. */
     public static Result work(String line) {
         if (line.length() > LONGEST) {
-            return new Result.Refused(Fault.TOO_LONG);
+            return new Result.Failure(Fault.TOO_LONG);
         }
         var calculation = new Calculation(line.strip()
                 .toLowerCase(Locale.ROOT)
@@ -83,26 +83,26 @@ public final class Calculation {
         try {
             double value = calculation.sum();
             if (calculation.at < calculation.text.length()) {
-                return new Result.Refused(Fault.MALFORMED);
+                return new Result.Failure(Fault.MALFORMED);
             }
-            return Double.isFinite(value) ? new Result.Worked(value + 0.0) : new Result.Refused(Fault.NO_NUMBER);
-        } catch (Malformed e) {
-            return new Result.Refused(Fault.MALFORMED);
+            return Double.isFinite(value) ? new Result.Value(value + 0.0) : new Result.Failure(Fault.NO_NUMBER);
+        } catch (SyntaxError e) {
+            return new Result.Failure(Fault.MALFORMED);
         }
     }
 
     /** The line can't be read any further. */
-    private static final class Malformed extends RuntimeException {
+    private static final class SyntaxError extends RuntimeException {
         private static final long serialVersionUID = 1;
 
-        Malformed() {
+        SyntaxError() {
             super("malformed", null, false, false);
         }
     }
 
     private double sum() {
         if (++depth > DEEPEST) {
-            throw new Malformed();
+            throw new SyntaxError();
         }
         double value = product();
         for (char sign = next("+-"); sign != 0; sign = next("+-")) {
@@ -140,7 +140,7 @@ public final class Calculation {
         }
         DoubleUnaryOperator function = FUNCTIONS.get(text.substring(from, at));
         if (function == null) {
-            throw new Malformed();
+            throw new SyntaxError();
         }
         return function.applyAsDouble(next("(") != 0 ? closed() : number());
     }
@@ -148,7 +148,7 @@ public final class Calculation {
     private double closed() {
         double value = sum();
         if (next(")") == 0) {
-            throw new Malformed();
+            throw new SyntaxError();
         }
         return value;
     }
@@ -163,11 +163,11 @@ public final class Calculation {
         if (whole && spaceBefore(at) && isDigitNext()) {
             double above = decimal();
             if (next("/") == 0) {
-                throw new Malformed();
+                throw new SyntaxError();
             }
             double below = decimal();
             if (above >= below) {
-                throw new Malformed();
+                throw new SyntaxError();
             }
             return value + above / below;
         }
@@ -178,7 +178,7 @@ public final class Calculation {
     private double minutes() {
         double minutes = decimal();
         if (next("'") == 0 || minutes >= MINUTES) {
-            throw new Malformed();
+            throw new SyntaxError();
         }
         return minutes / MINUTES;
     }
@@ -193,7 +193,7 @@ public final class Calculation {
         }
         String digits = text.substring(from, at).replace(',', '.');
         if (digits.isEmpty() || digits.equals(".") || digits.endsWith(".")) {
-            throw new Malformed();
+            throw new SyntaxError();
         }
         space();
         return Double.parseDouble(digits);

@@ -22,14 +22,14 @@ class CalculationTest {
         } else {
             assertEquals(
                     gives,
-                    assertInstanceOf(Result.Refused.class, result).fault().key());
+                    assertInstanceOf(Result.Failure.class, result).fault().key());
         }
     }
 
     @Test
     void whatIsTooLongOrTooDeep_isRefused_andNothingElseIsThrown() {
-        assertEquals(new Result.Refused(Fault.TOO_LONG), Calculation.work("1".repeat(Calculation.LONGEST + 1)));
-        assertEquals(new Result.Refused(Fault.MALFORMED), Calculation.work("(".repeat(Calculation.LONGEST)));
+        assertEquals(new Result.Failure(Fault.TOO_LONG), Calculation.work("1".repeat(Calculation.LONGEST + 1)));
+        assertEquals(new Result.Failure(Fault.MALFORMED), Calculation.work("(".repeat(Calculation.LONGEST)));
         var random = new SplittableRandom(7);
         String letters = "0123456789.,+-*/() °'sincotaqr\u2212\u00d7\u221a";
         for (int i = 0; i < 20_000; i++) {
@@ -42,6 +42,6 @@ class CalculationTest {
     }
 
     private static double value(Result result) {
-        return assertInstanceOf(Result.Worked.class, result).value();
+        return assertInstanceOf(Result.Value.class, result).value();
     }
 }

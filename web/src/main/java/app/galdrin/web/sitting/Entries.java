@@ -133,7 +133,7 @@ public class Entries {
         if (!beside || entry.strike() || sitting.isReference() || !isWriter(me, sitting)) {
             throw new NotThere("tape", entry.line(), me);
         }
-        if (!(Calculation.work(entry.text()) instanceof Calculation.Result.Worked worked)) {
+        if (!(Calculation.work(entry.text()) instanceof Calculation.Result.Value worked)) {
             return new Outcome.Refused(Said.of("calculator.malformed"));
         }
         SittingState state = mapper.lock(me.centreId(), sitting.id());

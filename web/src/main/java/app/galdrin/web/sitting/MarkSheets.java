@@ -84,10 +84,10 @@ public class MarkSheets {
      *
      * @param now made after the release, with its reason
      */
-    public record Remarked(Stored before, Stored now) {}
+    public record RemarkChange(Stored before, Stored now) {}
 
     /** The last time that a sheet was marked anew after its release; empty where it stands as it was released. */
-    public Optional<Remarked> remarked(Sitting sitting) {
+    public Optional<RemarkChange> remarked(Sitting sitting) {
         Instant released = sitting.state().releasedAt();
         List<Stored> stored = history(sitting);
         return released == null
@@ -95,7 +95,7 @@ public class MarkSheets {
                         || stored.get(0).reason() == null
                         || !stored.get(0).madeAt().isAfter(released)
                 ? Optional.empty()
-                : Optional.of(new Remarked(stored.get(1), stored.get(0)));
+                : Optional.of(new RemarkChange(stored.get(1), stored.get(0)));
     }
 
     /** Somebody's own sittings that were marked anew after their release. */

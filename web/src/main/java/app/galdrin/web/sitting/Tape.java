@@ -23,7 +23,7 @@ public final class Tape {
      * @param typed as it was typed
      * @param value what it came to
      */
-    public record Calculated(String typed, BigDecimal value) {}
+    public record Line(String typed, BigDecimal value) {}
 
     private Tape() {}
 
@@ -37,10 +37,10 @@ public final class Tape {
     }
 
     /** What was calculated beside a step, in its order. */
-    public static List<Calculated> of(Log log, String step) {
+    public static List<Line> of(Log log, String step) {
         return log.allAt(of(step)).stream()
                 .filter(entry -> entry.value() != null)
-                .map(entry -> new Calculated(entry.written(), entry.value()))
+                .map(entry -> new Line(entry.written(), entry.value()))
                 .toList();
     }
 

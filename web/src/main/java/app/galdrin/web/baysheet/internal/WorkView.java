@@ -11,7 +11,7 @@ import java.util.List;
  * @param tape what was calculated so far
  */
 public record WorkView(
-        Head head, List<Item> items, List<TargetItem> targets, List<Readings> readings, List<Tape.Calculated> tape)
+        Head head, List<Item> items, List<TargetItem> targets, List<Readings> readings, List<Tape.Line> tape)
         implements StepView {
 
     /** Where the calculator keeps its tape. */
