@@ -13,6 +13,9 @@ document.addEventListener('keydown', event => {
   if (event.key === '?' && !event.target.closest('input, textarea, select, dialog')) document.getElementById('help')?.click();
 });
 
+// there is one only where pages come over TLS, or from this very machine
+navigator.serviceWorker?.register('/no-connection-worker.js').catch(() => { /* pages work without it */ });
+
 document.addEventListener('alpine:init', () => {
   Alpine.data('bench', bench);
   Alpine.data('desk', desk);

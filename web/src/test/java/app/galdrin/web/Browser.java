@@ -40,7 +40,18 @@ public final class Browser implements AutoCloseable {
     private int height;
     private int presses;
 
+    /** As a workshop's phones reach it: by a name and without TLS, which is no secure context. */
     public Browser(int port, int width, int height) {
+        this("http://bay.test:" + port, width, height);
+    }
+
+    /** As behind TLS: this machine's own pages are a secure context too. */
+    public static Browser secure(int port, int width, int height) {
+        return new Browser("http://localhost:" + port, width, height);
+    }
+
+    private Browser(String base, int width, int height) {
+        this.base = base;
         try {
             profile = Files.createTempDirectory("galdrin-browser");
             var options = new ChromeOptions();
@@ -67,8 +78,6 @@ public final class Browser implements AutoCloseable {
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
-        // as a workshop's phones reach it: by a name and without TLS, which is no secure context
-        this.base = "http://bay.test:" + port;
         size(width, height);
     }
 

@@ -154,7 +154,7 @@ class Screenshots {
             String sheet = lena.path().replaceFirst("\\?.*", "");
             for (String step : new String[] {"caster", "camber", "toe"}) {
                 lena.go(sheet + "?step=" + step);
-                MainJobTest.walk(lena, "#step-" + step + " .measure");
+                FrontPractical.walk(lena, "#step-" + step + " .measure");
                 lena.waitForText("#status", "all written");
             }
             lena.go(sheet + "?step=caster").picture(folder.resolve("caster-390.png"));

@@ -7,6 +7,7 @@ import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -51,9 +52,16 @@ public class Office {
         return me.is(Role.INSTRUCTOR) ? EnumSet.of(Role.APPRENTICE) : EnumSet.noneOf(Role.class);
     }
 
+    /** Whether this person decides on everybody: the office, or an instructor where there is none. */
+    public boolean decidesOnEverybody(SignedIn me) {
+        return decidesOn(me).contains(Role.OFFICE);
+    }
+
     /** Whether this person may decide on that one. */
     public boolean decidesOn(SignedIn me, Person other) {
-        return !other.id().equals(me.personId()) && decidesOn(me).contains(other.role());
+        return !other.erased()
+                && !other.id().equals(me.personId())
+                && decidesOn(me).contains(other.role());
     }
 
     /** A new person, and the one-time password to hand to him. */
@@ -100,6 +108,24 @@ public class Office {
             concerned(me, personId);
             mapper.rename(me.centreId(), personId, displayName);
         });
+    }
+
+    /**
+     * Erases a person's data: the sheets this person sat alone go for good; what this person did for others stays without the name.
+     *
+     * @param nameInstead what stands in the name's place, before a number
+     * @return how many sheets are gone
+     */
+    public int erase(SignedIn me, UUID personId, String nameInstead) {
+        var sheets = new AtomicInteger();
+        decide(me, "erased", personId, () -> {
+            concerned(me, personId);
+            if (!decidesOnEverybody(me)) {
+                throw new NotThere("person", personId, me);
+            }
+            sheets.set(mapper.erase(me.centreId(), personId, me.personId(), nameInstead));
+        });
+        return sheets.get();
     }
 
     public void giveRole(SignedIn me, UUID personId, Role role) {

@@ -81,6 +81,9 @@ interface PersonMapper {
 
     int rename(UUID centreId, UUID personId, String displayName);
 
+    /** @param nameInstead what stands in the name's place, before a number */
+    int erase(UUID centreId, UUID personId, UUID eraserId, String nameInstead);
+
     List<Classes.Row> classRows(UUID centreId, int most);
 
     void renameClass(UUID centreId, UUID classId, String name);

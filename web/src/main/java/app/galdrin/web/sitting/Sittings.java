@@ -254,7 +254,9 @@ public class Sittings {
     public void readAsItStands(SignedIn me, TaskVersion task, int bay, String note) {
         TaskBay place = place(me, task, bay);
         mapper.movedOutOf(me.centreId(), place.stateId(), null).ifPresent(move -> {
-            UUID left = mapper.leftBy(me.centreId(), move.sittingId()).orElse(move.stateId());
+            UUID left = Optional.ofNullable(move.sittingId())
+                    .flatMap(id -> mapper.leftBy(me.centreId(), id))
+                    .orElse(move.stateId());
             UUID now = tasks.standsNow(me.centreId(), me.personId(), task.id(), bay, left, note);
             mapper.goOnWith(me.centreId(), place.stateId(), now);
         });

@@ -2,11 +2,13 @@ package app.galdrin.web.sitting;
 
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * That somebody has adjusted a vehicle, so that it is no longer in the state it was in.
  *
  * @param stateId the state that his round made
+ * @param sittingId the sitting of that round; null once the data of its person is erased
  * @param names of the people of that sitting
  */
-public record VehicleMove(UUID stateId, UUID sittingId, Instant madeAt, String names) {}
+public record VehicleMove(UUID stateId, @Nullable UUID sittingId, Instant madeAt, String names) {}

@@ -6,8 +6,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.web.Browser;
 import app.galdrin.web.Centre;
+import app.galdrin.web.FrontPractical;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
+import app.galdrin.web.Wire;
 import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.MarkSheets;
@@ -15,6 +17,8 @@ import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingState;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
+import java.io.IOException;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -23,7 +27,7 @@ import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
-/** What an apprentice comes for, on a phone; the whole sheet from joining to the feedback is MainJobTest's. */
+/** What an apprentice comes for, on a phone. */
 @GaldrinTest
 class ApprenticeJourneyTest {
 
@@ -77,6 +81,19 @@ class ApprenticeJourneyTest {
         who.enter(text);
     }
 
+    /** Journeys 4 and 10, with 8 at the desk: joined by a code, every step done, handed in; the vehicle read as left, marked, released, read. */
+    @Test
+    void everyStep_isDone_handedIn_markedAndRead() {
+        try (var maud = new Browser(port, 1280, 800)) {
+            var practical = new FrontPractical(maud, bo);
+            String task = practical.set();
+            String sheet = practical.sit();
+            assertEquals(practical.mark(task).replace("/marking/", "/sittings/"), sheet);
+            practical.readFeedback();
+            assertEquals(List.of(), practical.breaches());
+        }
+    }
+
     /** Journey 4: what can't be read is said at its field and nowhere else, and is gone when it is put right; handing in asks once. */
     @Test
     void whatWasMistyped_isPutRightAtItsField_andHandingInIsNoAccident() {
@@ -125,6 +142,26 @@ class ApprenticeJourneyTest {
         bo.waitForText("[data-call] button", "Instructor called");
         bo.press("My sheets");
         bo.waitForText("main h1", "My sheets");
+    }
+
+    /** Journey 5: the browser's own button to load the page again; what was written is there once the sheet comes back, by itself. */
+    @Test
+    void loadedAgainWithoutTheNetwork_theSheetComesBackByItself() throws IOException {
+        try (var wire = new Wire(port);
+                var phone = Browser.secure(wire.port(), 390, 844)) {
+            Sitting sitting = begun(phone);
+            phone.waitFor(() -> Boolean.TRUE.equals(phone.script("return !!navigator.serviceWorker.controller")));
+            wire.cut();
+            write(phone, FRONT, "1905");
+            phone.waitForText("#status", "kept here");
+            phone.driver().navigate().refresh();
+            phone.waitForText("main h1", "No connection");
+            assertEquals(List.of(), phone.breaches());
+            wire.mend();
+            phone.waitFor(() -> phone.has("input[name='" + FRONT + "']"));
+            phone.waitFor(() -> state(sitting).lastSeq() == 1);
+            assertEquals("1905", phone.value("input[name='" + FRONT + "']"));
+        }
     }
 
     /** Journey 5's end and 19: what is given back comes to the open page by itself, with its reason. */

@@ -6,19 +6,21 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.web.Browser;
 import app.galdrin.web.Centre;
+import app.galdrin.web.EmptyInstallation;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
-import app.galdrin.web.account.People;
-import app.galdrin.web.account.Role;
+import app.galdrin.web.account.FirstRun;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
+import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -33,9 +35,6 @@ class InstructorJourneyTest {
 
     @Autowired
     private TestCentres centres;
-
-    @Autowired
-    private People people;
 
     @Autowired
     private Tasks tasks;
@@ -53,37 +52,61 @@ class InstructorJourneyTest {
         return new Browser(port, 1280, 800).signIn(centre.instructor().signIn(), Centre.PASSWORD);
     }
 
-    /** Journey 1, from the empty centre on; the set-up code is held by FirstRunTest. */
+    /** Journey 1: an empty database, the set-up code, a class pasted, its passwords on one page. */
     @Test
-    void aClassOfSixteen_isPasted_andItsPasswordsStandOnOnePage() {
-        String tag = Ids.next().toString().substring(24);
-        UUID centre = people.makeCentre("Empty " + tag, "Europe/London");
-        people.add(centre, Role.INSTRUCTOR, "Maker " + tag, "m." + tag, Centre.PASSWORD);
-        String names = IntStream.rangeClosed(1, 16)
-                .mapToObj(n -> "Person " + (char) ('A' + n) + " " + tag)
-                .collect(Collectors.joining("\n"));
-        try (var maud = new Browser(port, 1280, 800).signIn("m." + tag, Centre.PASSWORD)) {
+    void anEmptyInstallation_getsItsCollege_andAClassOfSixteen() {
+        List<String> names = IntStream.rangeClosed(1, 16)
+                .mapToObj(n -> "Person " + (char) ('A' + n))
+                .toList();
+        try (var installation = EmptyInstallation.on("first_run");
+                var ada = new Browser(installation.port(), 1280, 800)) {
+            beginTheCollege(ada, installation.part(FirstRun.class).offer().orElseThrow());
+            assertTrue(installation.part(FirstRun.class).offer().isEmpty(), "the code is used up");
             for (String page :
                     List.of("/tasks", "/tasks/new", "/tasks/import", "/marking", "/bays", "/people", "/vehicles")) {
-                maud.go(page);
-                assertFalse(maud.text("main").contains("give this number"), page + " is an error page");
+                ada.go(page);
+                assertFalse(ada.text("main").contains("give this number"), page + " is an error page");
             }
-            maud.go("/tasks/new");
-            maud.waitForText("main", "vehicle");
-            maud.press("Classes");
-            maud.waitForText("main", "no classes yet");
-            maud.fill("Name of the class", "1A");
-            maud.fill("Names, one a line", names + "\nPerson B " + tag);
-            maud.press("Make a class");
-            maud.waitForText("[role=alert]", "stands in the list twice");
-            maud.fill("Names, one a line", names);
-            maud.press("Make a class");
-            maud.waitForText("#hand-out", "One-time passwords");
-            assertEquals(16, maud.all("#hand-out tbody tr").size());
-            assertEquals(List.of(), maud.breaches());
-            maud.press("Take Person B " + tag + " out of the class");
-            maud.waitForText("[role=status]", "Person B " + tag + " is no longer in this class");
+            ada.go("/help/style").waitForText("main", "Nothing here");
+            ada.go("/first-run").waitFor(() -> !ada.path().startsWith("/first-run"));
+            ada.press("Classes");
+            ada.waitForText("main", "no classes yet");
+            ada.fill("Name of the class", "1A");
+            ada.fill("Names, one a line", String.join("\n", names) + "\nPerson B");
+            ada.press("Make a class");
+            ada.waitForText("[role=alert]", "stands in the list twice");
+            ada.fill("Names, one a line", String.join("\n", names));
+            ada.press("Make a class");
+            ada.waitForText("#hand-out", "One-time passwords");
+            assertEquals(16, ada.all("#hand-out tbody tr").size());
+            assertEquals(List.of(), ada.breaches());
+            ada.press("Take Person B out of the class");
+            ada.waitForText("[role=status]", "Person B is no longer in this class");
         }
+    }
+
+    /** What is wrong is said in one go and nothing typed is lost; the code goes in capitals and without its hyphens. */
+    private static void beginTheCollege(Browser ada, String code) {
+        ada.driver().executeCdpCommand("Emulation.setTimezoneOverride", Map.of("timezoneId", "Europe/Oslo"));
+        ada.go("/");
+        ada.waitForText("main h1", "The first instructor");
+        assertEquals("Europe/Oslo", ada.value("#zone"), "the browser's zone is offered");
+        ada.fill("Set-up code", "aaaa-bbbb-cccc");
+        ada.fill("College or workshop", "North Works");
+        ada.fill("Name", "Ada Fern");
+        ada.fill("Sign-in name", "a fern");
+        ada.fill("Password", "short");
+        ada.press("Make them");
+        for (String wrong : List.of("no spaces", "10 to 200 characters", "not the code on the console")) {
+            ada.waitForText("main", wrong);
+        }
+        assertEquals("North Works", ada.value("#centre"));
+        ada.fill("Set-up code", code.toUpperCase(Locale.ROOT).replace("-", ""));
+        ada.fill("Time zone", "Europe/London");
+        ada.fill("Sign-in name", "a.fern");
+        ada.fill("Password", "a long enough one");
+        ada.press("Make them");
+        ada.waitForText("main", "You are the only one here");
     }
 
     /** Journey 2: what the maker prints, as he prints it; what he does not print stays unknown, and the next issue is held against this one. */
@@ -171,9 +194,11 @@ class InstructorJourneyTest {
                             "Adjust and read again",
                             "Close up",
                             "Hand in")));
+            maud.slow(Duration.ofMillis(400)); // ticks come quicker than the bench answers, and none is lost
             for (String figure : List.of("Total toe, front", "Toe, left front", "Toe, right front")) {
                 maud.press(figure);
             }
+            maud.slow(Duration.ZERO);
             maud.press("Set the task");
             maud.waitForText("[data-bench-step=toe]", "No figure is chosen");
             maud.press("Total toe, front");

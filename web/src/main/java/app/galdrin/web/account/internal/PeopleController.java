@@ -74,6 +74,7 @@ class PeopleController {
         model.addAttribute("hours", Office.HOURS);
         model.addAttribute("decides", office.decidesOn(me, person));
         model.addAttribute("roles", office.decidesOn(me));
+        model.addAttribute("decidesOnEverybody", office.decidesOnEverybody(me));
         return "account/person";
     }
 

@@ -88,7 +88,15 @@ class SecurityConfiguration {
         wanted.setRequestMatcher(SecurityConfiguration::isWorthComingBackTo);
         wanted.setCookieCustomizer(cookie -> cookie.setAttribute("SameSite", LAX));
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/assets/**", "/sign-in", "/join", "/join/**", "/first-run", "/error", "/formats/**")
+                                "/assets/**",
+                                "/sign-in",
+                                "/join",
+                                "/join/**",
+                                "/first-run",
+                                "/error",
+                                "/formats/**",
+                                "/no-connection",
+                                "/no-connection-worker.js")
                         .permitAll()
                         .requestMatchers(
                                 "/tasks/**",

@@ -1,9 +1,7 @@
 package app.galdrin.web.classes.internal;
 
 import app.galdrin.core.marking.CopyingQuestion;
-import app.galdrin.core.quantity.SpreadsheetText;
 import app.galdrin.core.sitting.Answers;
-import app.galdrin.core.task.Grade;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
@@ -11,18 +9,8 @@ import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
-import java.io.IOException;
-import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
-import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -79,54 +67,6 @@ class MatrixController {
                         id -> steps.criterion(task.practical(), id)));
         model.addAttribute("slips", mapper.slips(me.centreId(), taskId, MOST_SLIPS));
         return "classes/matrix";
-    }
-
-    /** The results of a task, one line a person, as a file. */
-    @GetMapping("/marking/class/{taskId}/results.csv")
-    ResponseEntity<String> results(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId) throws IOException {
-        TaskVersion task = tasks.task(me.centreId(), taskId);
-        var text = new StringBuilder();
-        try (var csv = new CSVPrinter(text, CSVFormat.RFC4180)) {
-            csv.printRecord(
-                    words.text("person.displayName"),
-                    words.text("task.title"),
-                    words.text("results.percent"),
-                    words.text("results.competent"),
-                    words.text("results.grade"),
-                    words.text("marking.state"));
-            for (MatrixMapper.Person p : mapper.people(me.centreId(), taskId, MOST_PEOPLE)) {
-                csv.printRecord(
-                        SpreadsheetText.harmless(p.name()),
-                        SpreadsheetText.harmless(task.title()),
-                        p.percent(),
-                        p.competent() == null
-                                ? null
-                                : words.text(p.competent() ? "outcome.competent" : "outcome.notYet"),
-                        grade(task, p),
-                        words.text(
-                                p.released()
-                                        ? "state.released"
-                                        : p.percent() == null ? "matrix.notSigned" : "state.signed"));
-            }
-        }
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("results.csv")
-                                .build()
-                                .toString())
-                .body(text.toString());
-    }
-
-    private static @Nullable String grade(TaskVersion task, MatrixMapper.Person person) {
-        BigDecimal percent = person.percent();
-        return percent == null || !Boolean.TRUE.equals(person.competent())
-                ? null
-                : Grade.of(percent, task.practical().scheme().grades())
-                        .map(Grade::name)
-                        .orElse(null);
     }
 
     /** Two people whose sheets have more in common than chance gives; {@code oneIn} says how seldom. */

@@ -2,6 +2,7 @@ package app.galdrin.web.classes.internal;
 
 import app.galdrin.core.task.Aspect;
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
@@ -33,6 +34,18 @@ interface MatrixMapper {
 
     /** A slip that stands alone behind something wrong, and how many people made it. */
     record SlipCount(String slip, int people) {}
+
+    /** A sheet that was released, as it was signed last. */
+    record Result(
+            UUID taskId,
+            String name,
+            String signIn,
+            int attempt,
+            Instant releasedAt,
+            BigDecimal percent,
+            boolean competent) {}
+
+    List<Result> results(UUID centreId, UUID classId, int most);
 
     List<Person> people(UUID centreId, UUID taskId, int most);
 
