@@ -71,13 +71,32 @@ check_dump() (
 
 # restore_dump FOLDER: into the empty database that db_url names, and compares
 restore_dump() {
-  PGPASSWORD=$db_word pg pg_restore --no-owner --no-privileges --exit-on-error -U "$db_owner" -d "$db_url" "$1/galdrin.dump" ||
+  PGPASSWORD=$db_word pg pg_restore --no-owner --no-privileges --single-transaction -U "$db_owner" -d "$db_url" "$1/galdrin.dump" ||
     die "the backup could not be restored: see the lines above."
   local read; read=$(sums_sql | owner_psql -f -)
   [ "$read" = "$(as_owner cat "$1/sums")" ] || die "what was restored is not what was backed up. It should be:
 $(as_owner cat "$1/sums")
 and is:
 $read"
+}
+
+# restore_beside FOLDER HOME: into a cluster of its own beside the one that is there, which takes its place once everything is read back and
+# compared. Killed at any moment, it leaves one or the other.
+restore_beside() {
+  local new=$2.restoring aside
+  cluster_down "$new"; rm -rf "$new" # of a restore that was killed
+  down_at_exit "$new"; cluster_up "$new"
+  db_url=postgresql://127.0.0.1:$db_port/galdrin; db_owner=galdrin_owner; db_word=$db_owner_password
+  restore_dump "$1"
+  cluster_down "$new"
+  socket_of "$2" > "$new/socket"
+  touch "$new/restored"
+  if holds_data "$2"; then
+    aside="$2.before-$(date +%Y%m%d-%H%M%S)"
+    cluster_down "$2"; mv "$2" "$aside"
+    say "What was there before lies in $aside."
+  fi
+  take_restored "$2"
 }
 
 # restore FILE: into this folder's own cluster, whose data from before are put aside, or into your own empty database
@@ -90,20 +109,13 @@ restore() {
   as_owner tar -C "$work" -x <"$file" 2>/dev/null && as_owner test -e "$work/galdrin.dump" || die "$file is no backup of Galdrin's."
   if [ -z "${GALDRIN_DB_URL:-}" ]; then
     choose_home
-    if holds_data "$home"; then
-      check_dump "$work" # before anything is put aside
-      local aside; aside="$home.before-$(date +%Y%m%d-%H%M%S)"
-      cluster_down "$home"; mv "$home" "$aside"
-      say "What was there before lies in $aside."
-    fi
-    down_at_exit "$home"; cluster_up "$home"
-    db_url=postgresql://127.0.0.1:$db_port/galdrin; db_owner=galdrin_owner; db_word=$db_owner_password
+    restore_beside "$work" "$home"
   else
     find_database
     [ "$(echo "select count(*) from information_schema.tables where table_schema = 'public'" | owner_psql -f -)" = 0 ] ||
       die "the database of GALDRIN_DB_URL is not empty. Restore into an empty one, then point GALDRIN_DB_URL at it."
+    restore_dump "$work"
   fi
-  restore_dump "$work"
   say "Restored and compared: $(said_sums "$work")."
   as_owner rm -rf "$work"
 }

@@ -34,10 +34,19 @@ outside_home() { echo "/var/lib/galdrin/$(printf %s "$here" | cksum | cut -d' ' 
 holds_data() { [ -e "$1/ready" ]; }
 nearest_folder() { local at=$1; while [ ! -d "$at" ]; do at=$(dirname "$at"); done; echo "$at"; }
 
+socket_of() { echo "/tmp/galdrin-$(owner_name)-$(printf %s "$1" | cksum | cut -d' ' -f1)"; } # HOME
+
+# take_restored HOME: puts a cluster that restore has finished beside it into its place; restore may have been killed just before that
+take_restored() {
+  [ -e "$1.restoring/restored" ] && ! holds_data "$1" || return 0
+  rm -rf "$1"; mv "$1.restoring" "$1"; rm -f "$1/restored"
+}
+
 # cluster_up HOME: makes the cluster if it is not there, starts it; sets db_port and db_password
 cluster_up() {
   local home=$1 data=$1/data
   need_postgres
+  take_restored "$home"
   if [ -d "$home" ] && [ ! -e "$home/ready" ]; then
     say "An earlier start was broken off while it made the database. Nothing was in it yet; making it again."
     cluster_down "$home"; rm -rf "$home"
@@ -108,7 +117,7 @@ cluster_make() {
   install -m 600 -o "$(owner_name)" /dev/null "$home/log"
   (umask 077; random_word > "$home/password"; random_word > "$home/super")
   super=$(mktemp); cat "$home/super" > "$super"; is_root && chown postgres "$super"
-  echo "/tmp/galdrin-$(owner_name)-$(printf %s "$home" | cksum | cut -d' ' -f1)" > "$home/socket"
+  socket_of "$home" > "$home/socket"
   pg initdb -D "$home/data" --username=keeper --pwfile="$super" --auth=scram-sha-256 --data-checksums \
     --encoding=UTF8 --locale=C.UTF-8 --locale-provider=icu --icu-locale=en-US >"$home/initdb.log" 2>&1 \
     || die "the database could not be made. The reason is in $home/initdb.log; is the disk full or write-protected?"

@@ -16,12 +16,15 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -106,6 +109,26 @@ class FuzzTest {
             ",,,,",
             ".",
             "…");
+
+    /** Lines of a sheet, the desk's own among them, whole and with parts missing. */
+    private static final List<String> LINES = List.of(
+            "caster/fl.out.steer/1/0",
+            "toe/hubGap.fl/1/0",
+            "work/totalToe.front/0/0",
+            "prepare/stands/0/0",
+            "handIn/done/0/0",
+            "_staff/needsYou/0/0",
+            "_staff/needsYou",
+            "_staff/stopped/0/0",
+            "_mark/sign/0/0",
+            "_mark/release/0/0",
+            "_tape/work/0/0",
+            "_x/y/0/0");
+
+    /** Of browsers in a place where many are spoken. */
+    private static final String MANY_LANGUAGES = IntStream.range(0, 40)
+            .mapToObj(i -> "" + (char) ('a' + i % 26) + (char) ('a' + i / 2) + ";q=0." + (99 - i))
+            .collect(Collectors.joining(","));
 
     @LocalServerPort
     private int port;
@@ -345,13 +368,25 @@ class FuzzTest {
         for (String name : names) {
             int times = random.nextInt(12) == 0 ? random.nextInt(3) : 1;
             for (int i = 0; i < times; i++) {
-                pairs.add(encoded(name) + "=" + value());
+                pairs.add(encoded(name) + "=" + (random.nextBoolean() ? fitting(name) : value()));
             }
         }
         if (!token.isEmpty() && random.nextInt(20) > 0) {
             pairs.add("_csrf=" + encoded(token));
         }
         return String.join("&", pairs);
+    }
+
+    /** What a field of this name takes, so that a request gets past the first look at it. */
+    private String fitting(String name) {
+        return switch (name) {
+            case "key" -> new UUID(random.nextLong(), random.nextLong()).toString();
+            case "line" -> encoded(one(LINES));
+            case "strike" -> "false";
+            case "saw" -> "";
+            case "deviceSeq", "writtenAt", "sentAt" -> "0";
+            default -> value();
+        };
     }
 
     private String value() {
@@ -367,8 +402,11 @@ class FuzzTest {
     private Map<String, String> headers() {
         Map<String, String> headers = new TreeMap<>();
         headers.put("Accept", one(List.of("text/html", "text/html", "application/json", "*/*", "image/svg+xml")));
-        if (random.nextInt(3) == 0) {
-            headers.put("X-Galdrin-Device", one(List.of("device-1", "x".repeat(300), "{x}", "é")));
+        if (random.nextInt(2) == 0) {
+            headers.put("X-Galdrin-Device", one(List.of("device-1", "device-1", "x".repeat(300), "{x}", "é")));
+        }
+        if (random.nextInt(20) == 0) {
+            headers.put("Accept-Language", MANY_LANGUAGES);
         }
         return headers;
     }

@@ -199,4 +199,32 @@ class StartIT {
         await(10, one, () -> !database.isAlive());
         assertTrue(one.run("stop").contains("It is not running."));
     }
+
+    /** A restore works beside what is there: killed in the middle it changes nothing, and the next one begins anew. */
+    @Test
+    @Order(6)
+    void aBackup_goesBackIn_alsoAfterARestoreThatWasKilled() throws Exception {
+        String backup = folders.resolve("backup.tar").toString();
+        String before = one.run("backup", backup);
+        assertTrue(before.contains("read back and compared"), before);
+        Path home = Path.of(read(one.folder().resolve("var/cluster-home")).strip());
+        Path beside = Path.of(home + ".restoring");
+        Process restore = Place.command(one.folder(), "restore", backup)
+                .redirectOutput(one.folder().resolve("var/restore").toFile())
+                .start();
+        for (int i = 0; i < 600 && !Files.exists(beside.resolve("ready")); i++) {
+            TimeUnit.MILLISECONDS.sleep(50);
+        }
+        restore.destroyForcibly().waitFor();
+        assertTrue(Files.exists(home.resolve("ready")) && !Files.exists(beside.resolve("restored")), "in the middle");
+        String words = one.run("restore", backup);
+        assertTrue(words.contains("Restored and compared") && words.contains("What was there before lies in"), words);
+        assertTrue(Files.exists(home.resolve("ready")) && !Files.exists(beside));
+        String again = folders.resolve("again.tar").toString();
+        assertEquals(rows(before), rows(one.run("backup", again)));
+    }
+
+    private static String rows(String words) {
+        return words.replaceAll("(?s).* holds (.*), all of them.*", "$1");
+    }
 }

@@ -99,7 +99,7 @@ public class TestCentres {
         UUID teacher = people.add(centre, Role.INSTRUCTOR, "Teacher " + tag, "t." + tag, Centre.PASSWORD);
         UUID first = people.add(centre, Role.APPRENTICE, "First " + tag, "a." + tag, Centre.PASSWORD);
         UUID second = people.add(centre, Role.APPRENTICE, "Second " + tag, "b." + tag, Centre.PASSWORD);
-        UUID group = people.makeClass(centre, "Class", List.of(first, second));
+        UUID group = people.makeClass(centre, "Class", List.of(first, second)).orElseThrow();
         UUID vehicle = library.addVehicle(
                         centre,
                         new WrittenSheet.Read(

@@ -57,14 +57,35 @@ public class Attempts {
     /** Whether a try may go on, and whether it comes from where much fails. */
     public record Turn(boolean allowed, boolean failing) {}
 
+    /**
+     * Where a try comes from.
+     *
+     * @param place the address, or what the person's own device is known by
+     * @param isOwnDevice whether the person has signed in there before: nobody else's tries count there
+     */
+    public record From(String place, boolean isOwnDevice) {
+
+        public static From address(String address) {
+            return new From(cut(address, LONGEST_ADDRESS), false);
+        }
+
+        /** @param device hash of its cookie */
+        public static From ownDevice(String device) {
+            return new From(cut("device " + device, LONGEST_ADDRESS), true);
+        }
+    }
+
     /** Counts a try to sign in that is about to be made. */
-    public Turn begin(String name, String address) {
+    public Turn begin(String name, From source) {
         String account = account(name);
-        String from = cut(address, LONGEST_ADDRESS);
+        String from = source.place();
         int here = mapper.count(Kind.SIGN_IN, new Line(account, from), MINUTES);
         if (here > PER_ACCOUNT_AND_ADDRESS) {
             return new Turn(
                     false, true); // not tried, so that it counts nowhere else: the name stays open at other addresses
+        }
+        if (source.isOwnDevice()) {
+            return new Turn(true, here > 1);
         }
         int anywhere = mapper.count(Kind.SIGN_IN, new Line(account, ANY), MINUTES);
         int there = mapper.count(Kind.SIGN_IN, new Line(ANY, from), MINUTES);
@@ -72,22 +93,26 @@ public class Attempts {
     }
 
     /** The try that was begun was right. */
-    public void succeeded(String name, String address) {
+    public void succeeded(String name, From source) {
         String account = account(name);
-        String from = cut(address, LONGEST_ADDRESS);
+        String from = source.place();
         mapper.forget(Kind.SIGN_IN, new Line(account, from));
-        mapper.takeBack(Kind.SIGN_IN, new Line(account, ANY));
-        mapper.takeBack(Kind.SIGN_IN, new Line(ANY, from));
+        if (!source.isOwnDevice()) {
+            mapper.takeBack(Kind.SIGN_IN, new Line(account, ANY));
+            mapper.takeBack(Kind.SIGN_IN, new Line(ANY, from));
+        }
         mapper.deleteOld(MINUTES);
     }
 
     /** The try that was begun was not made after all. */
-    public void notTried(String name, String address) {
+    public void notTried(String name, From source) {
         String account = account(name);
-        String from = cut(address, LONGEST_ADDRESS);
+        String from = source.place();
         mapper.takeBack(Kind.SIGN_IN, new Line(account, from));
-        mapper.takeBack(Kind.SIGN_IN, new Line(account, ANY));
-        mapper.takeBack(Kind.SIGN_IN, new Line(ANY, from));
+        if (!source.isOwnDevice()) {
+            mapper.takeBack(Kind.SIGN_IN, new Line(account, ANY));
+            mapper.takeBack(Kind.SIGN_IN, new Line(ANY, from));
+        }
     }
 
     /** Counts a code that was none; right ones are not counted, a class of thirty types one at the same time. */

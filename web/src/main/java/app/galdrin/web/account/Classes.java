@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,6 +23,7 @@ public class Classes {
     /** As many names are taken at once: each gets a password, which takes its time. */
     public static final int MOST_NAMES = 60;
 
+    private static final String TAKEN = "people.class.taken";
     private static final int LONGEST_NAME = 120;
     private static final int LONGEST_CLASS_NAME = 80;
     private static final int SHORTEST_SIGN_IN = 3;
@@ -62,18 +64,20 @@ public class Classes {
     @Transactional
     public Optional<Said> make(SignedIn me, UUID id, String name) {
         Optional<Said> refused = nameRefused(me, name);
-        if (refused.isEmpty()) {
-            mapper.insertClass(id, me.centreId(), name.strip());
-        }
-        return refused;
+        return refused.isEmpty() && mapper.insertClass(id, me.centreId(), name.strip()) == 0
+                ? Optional.of(Said.of(TAKEN))
+                : refused;
     }
 
-    @Transactional
     public Optional<Said> rename(SignedIn me, UUID classId, String name) {
         ClassGroup group = one(me, classId);
         Optional<Said> refused = group.name().equals(name.strip()) ? Optional.empty() : nameRefused(me, name);
         if (refused.isEmpty()) {
-            mapper.renameClass(me.centreId(), classId, name.strip());
+            try {
+                mapper.renameClass(me.centreId(), classId, name.strip());
+            } catch (DuplicateKeyException e) {
+                return Optional.of(Said.of(TAKEN)); // somebody was quicker
+            }
         }
         return refused;
     }
@@ -86,7 +90,7 @@ public class Classes {
         }
         boolean taken =
                 people.classes(me.centreId()).stream().anyMatch(c -> c.name().equals(plain));
-        return taken ? Optional.of(Said.of("people.class.taken")) : Optional.empty();
+        return taken ? Optional.of(Said.of(TAKEN)) : Optional.empty();
     }
 
     /** Puts an apprentice of the centre into a class. */
@@ -164,7 +168,12 @@ public class Classes {
     private Newcomer newcomer(SignedIn me, UUID classId, String name) {
         String signIn = freeSignIn(name);
         UUID id = Ids.next();
-        String password = office.add(me, id, Role.APPRENTICE, name, signIn);
+        String password;
+        try {
+            password = office.add(me, id, Role.APPRENTICE, name, signIn);
+        } catch (DuplicateKeyException e) {
+            return newcomer(me, classId, name); // somebody was quicker: the next free one
+        }
         join(me, classId, id);
         return new Newcomer(name, signIn, password);
     }

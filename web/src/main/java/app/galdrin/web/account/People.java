@@ -73,7 +73,8 @@ public class People {
         return Optional.ofNullable(mapper.bySignIn(plain(signIn))).map(Account::new);
     }
 
-    private static String plain(String signIn) {
+    /** As names are compared. */
+    static String plain(String signIn) {
         return signIn.strip().toLowerCase(Locale.ROOT);
     }
 
@@ -104,16 +105,19 @@ public class People {
     /**
      * A class of apprentices.
      *
+     * @return empty where another class has this name
      * @throws NotThere where one of the members is no apprentice of the centre; then there is no class
      */
     @Transactional
-    public UUID makeClass(UUID centreId, String name, List<UUID> members) {
+    public Optional<UUID> makeClass(UUID centreId, String name, List<UUID> members) {
         UUID id = Ids.next();
-        mapper.insertClass(id, centreId, name);
+        if (mapper.insertClass(id, centreId, name) == 0) {
+            return Optional.empty();
+        }
         List<UUID> each = members.stream().distinct().toList();
         if (!each.isEmpty() && mapper.insertMembers(centreId, id, each) < each.size()) {
             throw new NotThere("apprentice", centreId, "class " + name);
         }
-        return id;
+        return Optional.of(id);
     }
 }

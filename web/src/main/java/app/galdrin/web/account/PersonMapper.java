@@ -79,6 +79,12 @@ interface PersonMapper {
             boolean oneTime,
             @Nullable Integer hours);
 
+    boolean knowsDevice(String signIn, String device, int days);
+
+    void rememberDevice(UUID centreId, UUID personId, String device, int stamp);
+
+    void forgetDevices(UUID centreId, UUID personId, int most);
+
     int rename(UUID centreId, UUID personId, String displayName);
 
     /** @param nameInstead what stands in the name's place, before a number */
@@ -93,7 +99,8 @@ interface PersonMapper {
     /** An apprentice who is let in, of this very name; capitals do not count, and of several the first who was made. */
     Optional<UUID> apprenticeNamed(UUID centreId, String name);
 
-    void insertClass(UUID id, UUID centreId, String name);
+    /** Nothing where the name is taken; how many rows. */
+    int insertClass(UUID id, UUID centreId, String name);
 
     /** Apprentices of the centre alone; how many they are. */
     int insertMembers(UUID centreId, UUID classId, List<UUID> members);

@@ -14,6 +14,9 @@ interface MarkSheetMapper {
     /** A released sitting, with when and by whom. */
     record Released(UUID centreId, UUID sittingId, int releaseSeq, Instant releasedAt, UUID releasedBy) {}
 
+    /** Whether a sheet was signed at this entry, by this engine and these references. */
+    boolean isSignedAs(UUID centreId, UUID sittingId, int entrySeq, String engine, String referenceSeqs);
+
     int lastNumber(UUID centreId, UUID sittingId, UUID personId);
 
     void insert(@Param("m") MarkSheetRow sheet);

@@ -159,6 +159,11 @@ public class MarkSheets {
         }
         Log log = sittings.log(me.centreId(), sitting.id());
         var references = works.references(sitting, log);
+        if (state.signed()
+                && mapper.isSignedAs(
+                        me.centreId(), sitting.id(), log.lastSeq() - 1, Marker.ENGINE, json.seqs(references.seqs()))) {
+            return Optional.empty(); // nothing was written since: the same sheet again
+        }
         MarkSheet sheet = works.markSheet(sitting, log, references.references());
         var line = StaffLine.SIGN;
         var entry = NewEntry.now(line, sheet.total().toPlainString(), entries.standingKeys(sitting, line), key, DESK);

@@ -7,6 +7,7 @@ import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
+import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -26,7 +27,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 @GaldrinTest
 class AttemptsTest {
 
-    private static final String HERE = "192.0.2.1";
+    private static final Attempts.From HERE = Attempts.From.address("192.0.2.1");
 
     @LocalServerPort
     private int port;
@@ -69,7 +70,7 @@ class AttemptsTest {
     void ofFortyTriesAtOneInstant_fiveAreTried() throws Exception {
         List<Attempts.Turn> turns = together(40, () -> attempts.begin(name, HERE));
         assertEquals(5, turns.stream().filter(Attempts.Turn::allowed).count());
-        assertTrue(attempts.begin(name, "192.0.2.2").allowed(), "another address");
+        assertTrue(attempts.begin(name, Attempts.From.address("192.0.2.2")).allowed(), "another address");
         assertTrue(attempts.begin("somebody.else", HERE).allowed(), "another name");
     }
 
@@ -77,7 +78,8 @@ class AttemptsTest {
     void aName_isGuessedTwentyTimes_fromWhereverItIs() {
         int allowed = 0;
         for (int i = 0; i < 30; i++) {
-            allowed += attempts.begin(name, "192.0.2." + i).allowed() ? 1 : 0;
+            allowed +=
+                    attempts.begin(name, Attempts.From.address("192.0.2." + i)).allowed() ? 1 : 0;
         }
         assertEquals(20, allowed);
     }
@@ -105,15 +107,45 @@ class AttemptsTest {
         assertTrue(attempts.begin(name, HERE).allowed());
     }
 
+    /** Others guess from everywhere and lock the name: the person's own device stays welcome, until the password is another. */
+    @Test
+    void aLockedName_isOpenOnItsOwnDevice() {
+        Centre centre = centres.plates();
+        String mine = centre.apprentice().signIn();
+        var own = new Visitor(port).signIn(mine, Centre.PASSWORD);
+        for (int i = 0; i < 30; i++) {
+            attempts.begin(mine, Attempts.From.address("192.0.2." + i));
+        }
+        own.losesSession();
+        assertEquals("/", locationOf(own.tryToSignIn(mine, Centre.PASSWORD)));
+        assertEquals(
+                "/sign-in?wait", locationOf(new Visitor(port).tryToSignIn(mine, Centre.PASSWORD)), "another device");
+        own.losesSession();
+        String neighbour = centre.neighbour().signIn();
+        for (int i = 0; i < 30; i++) {
+            attempts.begin(neighbour, Attempts.From.address("192.0.2." + i));
+        }
+        assertEquals("/sign-in?wait", locationOf(own.tryToSignIn(neighbour, Centre.PASSWORD)), "another person's");
+        for (int i = 0; i < 5; i++) {
+            own.tryToSignIn(mine, "a wrong one");
+        }
+        assertEquals("/sign-in?wait", locationOf(own.tryToSignIn(mine, Centre.PASSWORD)), "guessing there ends too");
+    }
+
+    private static String locationOf(HttpResponse<String> answer) {
+        return answer.headers().firstValue("Location").orElse("").replaceFirst("http://localhost:[0-9]+", "");
+    }
+
     /** Whoever has the right password is let in at an address where hundreds of names were wrong, though in the slower turn. */
     @Test
     void othersMistakesAtOneAddress_keepNobodyOut() {
         for (int i = 0; i < 150; i++) {
-            attempts.begin("nobody." + i, "127.0.0.1");
+            attempts.begin("nobody." + i, Attempts.From.address("127.0.0.1"));
         }
         var visitor = new Visitor(port).signIn(name, Centre.PASSWORD);
         assertEquals(200, visitor.get("/sittings").statusCode());
-        assertTrue(attempts.begin("one.more", "127.0.0.1").failing());
+        assertTrue(
+                attempts.begin("one.more", Attempts.From.address("127.0.0.1")).failing());
     }
 
     /** A class and more at once: the memory holds, nobody is refused, and who is told to wait a moment is in at a later try. */
@@ -144,9 +176,9 @@ class AttemptsTest {
     @Test
     void namesAndCodes_haveNothingToDoWithOneAnother() {
         for (int i = 0; i < 40; i++) {
-            attempts.wrongCode(HERE);
+            attempts.wrongCode(HERE.place());
         }
-        assertTrue(attempts.failsCodes(HERE));
+        assertTrue(attempts.failsCodes(HERE.place()));
         assertTrue(!attempts.begin("join:abc", HERE).failing());
     }
 }

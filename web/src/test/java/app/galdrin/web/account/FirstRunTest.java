@@ -41,6 +41,10 @@ class FirstRunTest {
             String first = location(ends.get(0).get());
             var in = first.equals("/people") ? founder : late;
             assertTrue(in.get("/me").body().contains("203.0.113.9"), "what a named proxy says is believed");
+            var liar = new Visitor(one.port()).saysItIsFrom("203.0.113.9, the moon");
+            liar.signIn(first.equals("/people") ? "one" : "other", "a long enough one");
+            String seen = liar.get("/me").body();
+            assertTrue(seen.contains("127.0.0.1") && !seen.contains("moon"), "what is no address is not believed");
             assertTrue(founder.get("/join").body().contains("https://galdrin.test/join"));
             var jdbc = one.part(JdbcTemplate.class);
             for (String table : List.of("person", "centre")) {

@@ -362,6 +362,42 @@ class SessionsTest {
         assertEquals(404, desk.post(stranger + "/reset", Map.of()).statusCode());
     }
 
+    /** Of several who give one name at the same instant, one has it and the others read that it is taken. */
+    @Test
+    void aNameGivenTwiceAtOneInstant_isTakenOnce_andTheOthersAreTold() throws Exception {
+        String tag = centre.code().toLowerCase();
+        var visitor = signedIn(centre.instructor());
+        visitor.get("/people");
+        List<Callable<HttpResponse<String>>> asks = List.of(
+                () -> visitor.post(
+                        "/people", Map.of("role", "APPRENTICE", "displayName", "Wim", "signIn", "wim." + tag)),
+                () -> visitor.post("/classes", Map.of("name", "Late " + tag)),
+                () -> visitor.post(
+                        "/people/classes",
+                        Map.of(
+                                "name",
+                                "Early " + tag,
+                                "members",
+                                centre.apprentice().personId().toString())));
+        ExecutorService hands = Executors.newFixedThreadPool(6);
+        for (var ask : asks) {
+            for (var answer : hands.invokeAll(Collections.nCopies(6, ask))) {
+                HttpResponse<String> said = answer.get();
+                assertTrue(
+                        said.statusCode() == 302 || said.body().contains("Someone has this sign-in name already"),
+                        () -> said.statusCode() + said.body());
+            }
+        }
+        hands.shutdown();
+        assertEquals(
+                List.of(1, 2),
+                List.of(
+                        jdbc.queryForObject(
+                                "select count(*)::int from person where sign_in = ?", Integer.class, "wim." + tag),
+                        jdbc.queryForObject(
+                                "select count(*)::int from class_group where name like ?", Integer.class, "% " + tag)));
+    }
+
     /** A session that is used is written once a minute, not with every page; one that was not used for a minute is. */
     @Test
     void aSessionInUse_isNotedOnceAMinute() {

@@ -137,6 +137,46 @@ class GateTest {
         }
     }
 
+    /** A page in a browser on that computer can point a name of its own at the port, and reads nothing under it. */
+    @ParameterizedTest
+    @CsvSource({
+        "localhost, 200",
+        "127.0.0.1:8081, 200",
+        "[::1]:8081, 200",
+        "rebound.example, 421",
+        "127.0.0.1.example, 421"
+    })
+    void theManagementPort_isAskedByItsAddress(String host, int status) throws Exception {
+        try (Socket socket = from("127.0.0.1", managementPort)) {
+            say(socket, "GET /actuator/health HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n");
+            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertTrue(answer.startsWith("HTTP/1.1 " + status), answer);
+        }
+    }
+
+    /** What the server itself refuses before any filter, and what is no form, carry what every page carries. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "GET /a<b HTTP/1.1 | 400",
+                "GET /tasks/%2e%2e%zz HTTP/1.1 | 400",
+                "NO SUCH THING | 400",
+                "POST /sign-in HTTP/1.1\\r\\nContent-Type: text/plain\\r\\nContent-Length: 1 | 415"
+            })
+    void whatIsRefusedEarly_hasItsHeaders(String head, int status) throws Exception {
+        try (Socket socket = from("127.0.0.4", port)) {
+            say(
+                    socket,
+                    head.replace("\\r\\n", "\r\n") + "\r\nHost: x\r\nAccept: text/html\r\nConnection: close\r\n\r\na");
+            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertTrue(answer.startsWith("HTTP/1.1 " + status), answer);
+            for (String header : List.of("Content-Security-Policy", "X-Content-Type-Options", "Referrer-Policy")) {
+                assertTrue(answer.contains(header + ": "), answer);
+            }
+        }
+    }
+
     private static Socket from(String address, int port) throws IOException {
         return new Socket(InetAddress.getLoopbackAddress(), port, InetAddress.getByName(address), 0);
     }

@@ -43,7 +43,7 @@ class OfficeJourneyTest {
     @Test
     void peopleGoInAndOut_andANameIsPutRight() {
         Centre centre = centres.plates();
-        UUID next = people.makeClass(centre.id(), "Next term", List.of());
+        UUID next = people.makeClass(centre.id(), "Next term", List.of()).orElseThrow();
         people.add(centre.id(), Role.OFFICE, "Olive", "o." + centre.id(), Centre.PASSWORD);
         try (var olive = new Browser(port, 1280, 800).signIn("o." + centre.id(), Centre.PASSWORD)) {
             olive.press("Classes");

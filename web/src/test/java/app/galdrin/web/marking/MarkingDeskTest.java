@@ -173,6 +173,17 @@ class MarkingDeskTest {
     }
 
     @Test
+    void signedAgain_nothingIsStored_untilSomethingIsWritten() {
+        for (int i = 0; i < 5; i++) {
+            post("sign");
+        }
+        assertEquals(1, sheets.history(sitting).size());
+        post("override", "criterion", "plan.plan", "marks", "5", "reason", "said it aloud");
+        post("sign");
+        assertEquals(2, sheets.history(sitting).size());
+    }
+
+    @Test
     void onceReleased_nothingChangesTheMark() {
         post("sign");
         post("release");

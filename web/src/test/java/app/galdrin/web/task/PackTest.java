@@ -11,8 +11,12 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.library.Library;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -53,16 +57,19 @@ class PackTest {
     }
 
     private HttpResponse<String> take(Centre by, String text, UUID key) {
-        return teacher(by)
-                .post(
-                        "/tasks/import",
-                        Map.of(
-                                "text",
-                                text,
-                                "class",
-                                people.classes(by.id()).get(0).id().toString(),
-                                "key",
-                                key.toString()));
+        return take(teacher(by), by, text, key);
+    }
+
+    private HttpResponse<String> take(Visitor teacher, Centre by, String text, UUID key) {
+        return teacher.post(
+                "/tasks/import",
+                Map.of(
+                        "text",
+                        text,
+                        "class",
+                        people.classes(by.id()).get(0).id().toString(),
+                        "key",
+                        key.toString()));
     }
 
     @Test
@@ -77,6 +84,26 @@ class PackTest {
         assertEquals(2, library.newestSheets(to.id()).size());
         take(to, pack, Ids.next());
         assertEquals(2, library.newestSheets(to.id()).size(), "the vehicle is there already");
+    }
+
+    /** The same pack at one instant, from one page pressed twice and from two pages: its vehicle comes once, and nobody is refused. */
+    @Test
+    void aPackAtOneInstant_isTakenByEach() throws Exception {
+        UUID twice = Ids.next();
+        List<Callable<HttpResponse<String>>> hands = Stream.of(twice, twice, Ids.next(), Ids.next())
+                .<Callable<HttpResponse<String>>>map(key -> {
+                    var teacher = teacher(to);
+                    return () -> take(teacher, to, pack, key);
+                })
+                .toList();
+        int before = tasks.list(to.id(), false).size();
+        var pool = Executors.newFixedThreadPool(hands.size());
+        for (var answer : pool.invokeAll(hands)) {
+            assertEquals(302, answer.get().statusCode(), answer.get().body());
+        }
+        pool.shutdown();
+        assertEquals(2, library.newestSheets(to.id()).size());
+        assertEquals(before + 3, tasks.list(to.id(), false).size());
     }
 
     @Test

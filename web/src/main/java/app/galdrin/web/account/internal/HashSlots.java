@@ -2,9 +2,10 @@ package app.galdrin.web.account.internal;
 
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
@@ -15,15 +16,12 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 final class HashSlots implements PasswordEncoder {
 
     private static final long PATIENCE_SECONDS = 5;
-    private static final int NAMES = 1024;
-
     private final PasswordEncoder encoder;
     private final Semaphore slots;
     private final Semaphore forFailing;
 
-    /** Names by their hash: two that share a place only wait for one another. */
-    private final Semaphore[] names =
-            IntStream.range(0, NAMES).mapToObj(i -> new Semaphore(1, true)).toArray(Semaphore[]::new);
+    /** Of those who wait or are at it now; each name by itself, so that no other name can take its turn. */
+    private final Map<String, NameTurn> names = new ConcurrentHashMap<>();
 
     HashSlots(PasswordEncoder encoder, int slots) {
         this.encoder = encoder;
@@ -39,13 +37,29 @@ final class HashSlots implements PasswordEncoder {
     /**
      * Waits for a turn.
      *
-     * @param name whose password it is
+     * @param name whose password it is, or which of his own devices it comes from
      * @param failing whether it comes from where much fails
      * @throws TooBusy where no turn came in time
      */
     <T> T inTurn(String name, boolean failing, Work<T> work) {
-        Semaphore own = names[Math.floorMod(name.toLowerCase(Locale.ROOT).hashCode(), NAMES)];
-        return failing ? held(work, own, forFailing, slots) : held(work, own, slots);
+        String key = name.strip().toLowerCase(Locale.ROOT);
+        Semaphore own = names.compute(key, (k, turn) -> turn == null ? new NameTurn(1) : turn.with(1)).turn;
+        try {
+            return failing ? held(work, own, forFailing, slots) : held(work, own, slots);
+        } finally {
+            names.computeIfPresent(key, (k, turn) -> turn.many == 1 ? null : turn.with(-1));
+        }
+    }
+
+    private record NameTurn(Semaphore turn, int many) {
+
+        NameTurn(int many) {
+            this(new Semaphore(1, true), many);
+        }
+
+        NameTurn with(int more) {
+            return new NameTurn(turn, many + more);
+        }
     }
 
     private static <T> T held(Work<T> work, Semaphore... turns) {

@@ -2,7 +2,9 @@ package app.galdrin.web.account.internal;
 
 import app.galdrin.web.account.Account;
 import app.galdrin.web.account.Attempts;
+import app.galdrin.web.account.KnownDevices;
 import app.galdrin.web.account.Sessions;
+import java.util.Objects;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
@@ -10,7 +12,6 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.web.authentication.WebAuthenticationDetails;
 
 /** Signing in by password, as often as {@link Attempts} allows. */
 class LimitedSignIn extends DaoAuthenticationProvider {
@@ -18,11 +19,13 @@ class LimitedSignIn extends DaoAuthenticationProvider {
     private static final Logger LOG = LoggerFactory.getLogger(LimitedSignIn.class);
 
     private final Attempts attempts;
+    private final KnownDevices devices;
     private final HashSlots slots;
 
-    LimitedSignIn(UserDetailsService people, Attempts attempts, HashSlots slots) {
+    LimitedSignIn(UserDetailsService people, Attempts attempts, KnownDevices devices, HashSlots slots) {
         super(people);
         this.attempts = attempts;
+        this.devices = devices;
         this.slots = slots;
         setPasswordEncoder(slots);
     }
@@ -35,9 +38,10 @@ class LimitedSignIn extends DaoAuthenticationProvider {
 
     @Override
     public Authentication authenticate(Authentication attempt) {
-        String address = attempt.getDetails() instanceof WebAuthenticationDetails d ? d.getRemoteAddress() : "";
+        var details = (SignInDetails) Objects.requireNonNull(attempt.getDetails());
+        String address = details.getRemoteAddress();
         try {
-            Authentication result = tried(attempt, address);
+            Authentication result = tried(attempt, from(attempt.getName(), details));
             LOG.info("{} signed in from {}", result.getPrincipal(), address);
             return result;
         } catch (AuthenticationException e) {
@@ -47,17 +51,26 @@ class LimitedSignIn extends DaoAuthenticationProvider {
         }
     }
 
-    private Authentication tried(Authentication attempt, String address) {
-        Attempts.Turn turn = attempts.begin(attempt.getName(), address);
+    /** A person's own device has a count and a turn of its own, so that nobody keeps anybody out there. */
+    private Attempts.From from(String name, SignInDetails details) {
+        return details.device()
+                .filter(device -> devices.isKnown(name, device))
+                .map(Attempts.From::ownDevice)
+                .orElseGet(() -> Attempts.From.address(details.getRemoteAddress()));
+    }
+
+    private Authentication tried(Authentication attempt, Attempts.From from) {
+        Attempts.Turn turn = attempts.begin(attempt.getName(), from);
         if (!turn.allowed()) {
             throw new TooManyAttempts();
         }
         try {
-            Authentication result = slots.inTurn(attempt.getName(), turn.failing(), () -> super.authenticate(attempt));
-            attempts.succeeded(attempt.getName(), address);
+            String whose = from.isOwnDevice() ? from.place() : attempt.getName();
+            Authentication result = slots.inTurn(whose, turn.failing(), () -> super.authenticate(attempt));
+            attempts.succeeded(attempt.getName(), from);
             return result;
         } catch (TooBusy e) {
-            attempts.notTried(attempt.getName(), address);
+            attempts.notTried(attempt.getName(), from);
             throw e;
         }
     }

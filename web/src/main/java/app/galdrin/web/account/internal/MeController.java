@@ -1,6 +1,7 @@
 package app.galdrin.web.account.internal;
 
 import app.galdrin.web.account.Access;
+import app.galdrin.web.account.KnownDevices;
 import app.galdrin.web.account.Passwords;
 import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
@@ -12,7 +13,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.web.authentication.WebAuthenticationDetails;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,11 +28,13 @@ class MeController {
     private final Passwords passwords;
     private final Sessions sessions;
     private final LimitedSignIn signIns;
+    private final KnownDevices devices;
 
-    MeController(Passwords passwords, Sessions sessions, LimitedSignIn signIns) {
+    MeController(Passwords passwords, Sessions sessions, LimitedSignIn signIns, KnownDevices devices) {
         this.passwords = passwords;
         this.sessions = sessions;
         this.signIns = signIns;
+        this.devices = devices;
     }
 
     @GetMapping("/me")
@@ -71,6 +73,7 @@ class MeController {
             return "redirect:/sign-in?ended";
         }
         sessions.start(now.get(), request, response);
+        devices.remember(now.get(), request, response);
         flash.addFlashAttribute("said", "me.password.chosen");
         return "redirect:/me";
     }
@@ -78,7 +81,7 @@ class MeController {
     /** The password from before is checked as at the door: as often, and in its turn. */
     private Optional<String> wrong(SignedIn me, String before, HttpServletRequest request) {
         var attempt = UsernamePasswordAuthenticationToken.unauthenticated(me.signIn(), before);
-        attempt.setDetails(new WebAuthenticationDetails(request));
+        attempt.setDetails(new SignInDetails(request, devices.of(request)));
         try {
             signIns.authenticate(attempt);
             return Optional.empty();

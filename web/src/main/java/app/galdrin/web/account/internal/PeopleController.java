@@ -11,6 +11,7 @@ import jakarta.validation.Valid;
 import java.io.Serializable;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -27,6 +28,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class PeopleController {
 
+    private static final String SIGN_IN = "signIn";
     private static final int LONGEST_CLASS_NAME = 80;
     private static final int LONGEST_NAME = 120;
 
@@ -53,13 +55,19 @@ class PeopleController {
             RedirectAttributes flash)
             throws ServletRequestBindingException {
         Bound.orRefused(errors);
-        if (!errors.hasFieldErrors("signIn") && people.isTaken(form.signIn())) {
-            errors.rejectValue("signIn", "field.signIn.taken");
+        if (!errors.hasFieldErrors(SIGN_IN) && people.isTaken(form.signIn())) {
+            errors.rejectValue(SIGN_IN, "field.signIn.taken");
         }
         if (errors.hasErrors()) {
             return page(me, model);
         }
-        String password = office.add(me, Role.valueOf(form.role()), form.displayName(), form.signIn());
+        String password;
+        try {
+            password = office.add(me, Role.valueOf(form.role()), form.displayName(), form.signIn());
+        } catch (DuplicateKeyException e) { // somebody was quicker
+            errors.rejectValue(SIGN_IN, "field.signIn.taken");
+            return page(me, model);
+        }
         flash.addFlashAttribute("handOver", new HandOver(form.displayName(), form.signIn(), password));
         return "redirect:/people";
     }
@@ -131,13 +139,12 @@ class PeopleController {
             @RequestParam(defaultValue = "") List<UUID> members,
             RedirectAttributes flash) {
         boolean fits = !name.isBlank() && name.length() <= LONGEST_CLASS_NAME;
-        boolean taken =
-                people.classes(me.centreId()).stream().anyMatch(c -> c.name().equals(name.strip()));
+        boolean taken = fits
+                && !members.isEmpty()
+                && people.makeClass(me.centreId(), name.strip(), members).isEmpty();
         if (!fits || taken || members.isEmpty()) {
             flash.addFlashAttribute("classError", taken ? "people.class.taken" : "people.class.incomplete");
             flash.addFlashAttribute("className", name);
-        } else {
-            people.makeClass(me.centreId(), name.strip(), members);
         }
         return "redirect:/people";
     }

@@ -4,13 +4,16 @@ import static org.springframework.security.config.Customizer.withDefaults;
 
 import app.galdrin.web.account.Access;
 import app.galdrin.web.account.Attempts;
+import app.galdrin.web.account.KnownDevices;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SessionContext;
 import app.galdrin.web.account.Sessions;
+import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.LogText;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -29,12 +32,15 @@ import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandler;
+import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.csrf.XorCsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
+import org.springframework.security.web.savedrequest.RequestCache;
 
 /** Who may open which pages. Whose sitting or task it is, is checked where it is loaded. */
 @Configuration(proxyBeanMethods = false)
@@ -80,7 +86,7 @@ class SecurityConfiguration {
     }
 
     @Bean
-    SecurityFilterChain pages(HttpSecurity http, SessionContext sessions) throws Exception {
+    SecurityFilterChain pages(HttpSecurity http, SessionContext sessions, KnownDevices devices) throws Exception {
         var csrf = new CookieCsrfTokenRepository(); // HttpOnly: pages carry the token themselves
         csrf.setCookieName("galdrin-form");
         csrf.setCookieCustomizer(cookie -> cookie.sameSite(LAX));
@@ -126,6 +132,8 @@ class SecurityConfiguration {
                 .securityContext(context -> context.securityContextRepository(sessions))
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("signIn")
+                        .authenticationDetailsSource(request -> new SignInDetails(request, devices.of(request)))
+                        .successHandler(signedIn(devices, wanted))
                         .failureHandler((request, response, failure) -> response.sendRedirect(failed(failure))))
                 .logout(out -> out.logoutUrl("/sign-out")
                         .deleteCookies(Sessions.JOINING)
@@ -141,6 +149,16 @@ class SecurityConfiguration {
                                 p -> p.policy("camera=(), microphone=(), geolocation=(), payment=(), usb=()"))
                         .crossOriginOpenerPolicy(withDefaults()))
                 .build();
+    }
+
+    /** The device is known from here on, and the page that was wanted opens. */
+    private static AuthenticationSuccessHandler signedIn(KnownDevices devices, RequestCache wanted) {
+        var page = new SavedRequestAwareAuthenticationSuccessHandler();
+        page.setRequestCache(wanted);
+        return (request, response, person) -> {
+            devices.remember((SignedIn) Objects.requireNonNull(person.getPrincipal()), request, response);
+            page.onAuthenticationSuccess(request, response, person);
+        };
     }
 
     /** A page, at an address that fits into a cookie. */
@@ -211,11 +229,12 @@ class SecurityConfiguration {
     }
 
     @Bean
-    LimitedSignIn signIns(People people, Attempts attempts, HashSlots slots) {
+    LimitedSignIn signIns(People people, Attempts attempts, KnownDevices devices, HashSlots slots) {
         return new LimitedSignIn(
                 signIn ->
                         people.account(signIn).orElseThrow(() -> new UsernameNotFoundException("nobody of that name")),
                 attempts,
+                devices,
                 slots);
     }
 }

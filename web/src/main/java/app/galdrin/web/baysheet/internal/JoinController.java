@@ -4,6 +4,7 @@ import app.galdrin.web.account.Access;
 import app.galdrin.web.account.Attempts;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Person;
+import app.galdrin.web.account.SecretCookie;
 import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.sitting.Sittings;
@@ -13,6 +14,7 @@ import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -35,6 +37,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 class JoinController {
 
     private static final int LONGEST_CODE = 20;
+
+    /** Given with the page that offers the names; signing out takes it away. Where nobody signs out, it lasts a while. */
+    private static final SecretCookie BROWSER = new SecretCookie(Sessions.JOINING, Duration.ofMinutes(30));
 
     private final Tasks tasks;
     private final People people;
@@ -61,7 +66,7 @@ class JoinController {
         model.addAttribute("code", code);
         model.addAttribute("person", me == null ? null : me.personId());
         if (!code.isBlank() && opening(code, me, request, response, model).isPresent()) {
-            SameBrowser.remember(request, response);
+            BROWSER.give(request, response);
         }
         return "baysheet/join";
     }
@@ -99,7 +104,7 @@ class JoinController {
             return "baysheet/join";
         }
         Optional<UUID> sitting = back.or(
-                () -> sittings.join(opening.get(), person, place.orElseThrow().bay(), SameBrowser.of(request)));
+                () -> sittings.join(opening.get(), person, place.orElseThrow().bay(), BROWSER.hash(request)));
         if (sitting.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             offer(opening.get(), me, request, model);
@@ -160,7 +165,7 @@ class JoinController {
         TaskVersion task = tasks.task(opening.centreId(), opening.taskId());
         List<UUID> taken = new ArrayList<>(sittings.peopleIn(opening));
         if (me == null) {
-            SameBrowser.of(request).ifPresent(browser -> taken.removeAll(sittings.justJoinedFrom(opening, browser)));
+            BROWSER.hash(request).ifPresent(browser -> taken.removeAll(sittings.justJoinedFrom(opening, browser)));
         }
         taken.removeAll(sittings.welcomeIn(opening));
         return people.classMembers(opening.centreId(), task.classId()).stream()

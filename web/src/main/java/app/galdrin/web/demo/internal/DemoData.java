@@ -116,8 +116,8 @@ public class DemoData implements ApplicationRunner {
                 "Saskia Thorne");
         List<UUID> second = apprentices(
                 centre, "Piet Marlow", "Ana Quist", "Rowan Blake", "Lena Fosse", "Callum Ige", "Tove Harker");
-        UUID classOne = people.makeClass(centre, "Vehicles 1A", first);
-        UUID classTwo = people.makeClass(centre, "Vehicles 1B", second);
+        UUID classOne = people.makeClass(centre, "Vehicles 1A", first).orElseThrow();
+        UUID classTwo = people.makeClass(centre, "Vehicles 1B", second).orElseThrow();
         UUID van = vehicle(centre, DemoVehicles.PARCEL_VAN);
         bay(centre, aldous, VAN_BAY, "by the door", 0.1, -0.2);
         bay(centre, aldous, BUS_BAY, "four-post lift", 0.0, 0.35);

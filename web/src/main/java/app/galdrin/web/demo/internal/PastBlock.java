@@ -148,7 +148,7 @@ class PastBlock {
             String signIn = plain.charAt(0) + "." + plain.substring(name.indexOf(' ') + 1);
             apprentices.add(people.add(centre, Role.APPRENTICE, name, signIn, DemoData.PASSWORD));
         }
-        UUID group = people.makeClass(centre, "Vehicles 2A", apprentices);
+        UUID group = people.makeClass(centre, "Vehicles 2A", apprentices).orElseThrow();
         UUID task = tasks.set(centre, instructor.personId(), practical(), List.of(van), group);
         tasks.preset(centre, instructor.personId(), task, BAY, van, "Mounts pushed out, rods unequal");
         tasks.open(centre, instructor.personId(), task);

@@ -41,10 +41,7 @@ class AssetFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        response.setHeader("X-Content-Type-Options", "nosniff");
-        response.setHeader("Content-Security-Policy", "default-src 'none'; frame-ancestors 'none'");
-        response.setHeader("Referrer-Policy", "same-origin");
-        response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
+        EarlyHeaders.ofAsset(response);
         ServletRequestPathUtils.parseAndCache(request);
         if (!isLook(request)) {
             response.sendError(HttpServletResponse.SC_METHOD_NOT_ALLOWED);

@@ -44,6 +44,7 @@ class BarePage implements WebServerFactoryCustomizer<TomcatServletWebServerFacto
                     HtmlUtils.htmlEscape(messages.getMessage("error." + status + ".title", null, request.getLocale()));
             String text =
                     HtmlUtils.htmlEscape(messages.getMessage("error." + status + ".text", null, request.getLocale()));
+            EarlyHeaders.ofPage(response);
             response.setContentType("text/html");
             response.setCharacterEncoding("UTF-8");
             try (Writer page = response.getReporter()) {

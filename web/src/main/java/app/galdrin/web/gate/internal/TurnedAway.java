@@ -50,14 +50,8 @@ class TurnedAway {
         if (status == HttpStatus.SERVICE_UNAVAILABLE) {
             response.setHeader(HttpHeaders.RETRY_AFTER, SECONDS);
         }
-        response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
         response.setHeader("X-Request-Id", id);
-        response.setHeader(
-                "Content-Security-Policy",
-                "default-src 'none'; style-src 'self'; font-src 'self'; img-src data:; frame-ancestors 'none'");
-        response.setHeader("X-Content-Type-Options", "nosniff");
-        response.setHeader("Referrer-Policy", "same-origin");
-        response.setHeader("X-Frame-Options", "DENY");
+        EarlyHeaders.ofPage(response);
         String accepts = request.getHeader(HttpHeaders.ACCEPT);
         if (accepts == null || !accepts.contains(MediaType.TEXT_HTML_VALUE)) {
             return;

@@ -74,20 +74,27 @@ class Packs {
 
     /** The newest sheet of its vehicle if that is the same one, else a new vehicle's; empty where another sheet stands there. */
     private Optional<UUID> sheet(SignedIn me, TaskPack pack) {
-        Optional<SheetVersion> standing = library.vehicle(
-                        me.centreId(), pack.vehicle().registration())
-                .map(vehicle -> library.versions(me.centreId(), vehicle).get(0));
-        if (standing.isPresent()) {
-            // as they are written: figures that nobody typed differ in digits that are not printed
-            String comes = SheetDocument.write(
-                    SheetWriter.draft(pack.vehicle(), pack.assignment().sheet()));
-            return standing.filter(s -> SheetDocument.write(s.draft()).equals(comes))
-                    .map(SheetVersion::id);
+        Optional<SheetVersion> standing = standing(me, pack);
+        if (standing.isEmpty()) {
+            Optional<UUID> added = library.addVehicle(
+                    me.centreId(),
+                    new WrittenSheet.Read(pack.vehicle(), pack.assignment().sheet()),
+                    me.personId());
+            if (added.isPresent()) {
+                return added;
+            }
+            standing = standing(me, pack); // somebody was quicker, perhaps with the same pack
         }
-        return library.addVehicle(
-                me.centreId(),
-                new WrittenSheet.Read(pack.vehicle(), pack.assignment().sheet()),
-                me.personId());
+        // as they are written: figures that nobody typed differ in digits that are not printed
+        String comes = SheetDocument.write(
+                SheetWriter.draft(pack.vehicle(), pack.assignment().sheet()));
+        return standing.filter(s -> SheetDocument.write(s.draft()).equals(comes))
+                .map(SheetVersion::id);
+    }
+
+    private Optional<SheetVersion> standing(SignedIn me, TaskPack pack) {
+        return library.vehicle(me.centreId(), pack.vehicle().registration())
+                .map(vehicle -> library.versions(me.centreId(), vehicle).get(0));
     }
 
     private String said(PackFault fault) {

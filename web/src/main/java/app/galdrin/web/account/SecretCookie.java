@@ -1,6 +1,5 @@
-package app.galdrin.web.baysheet.internal;
+package app.galdrin.web.account;
 
-import app.galdrin.web.account.Sessions;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -17,45 +16,44 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 
 /**
- * By what a browser without a session is known again: a cookie of its own, given with the page that offers the names. It is random, stands on
- * no page, no script can read it, and signing out takes it away ({@code SecurityConfiguration}). What is kept is its hash.
+ * A cookie by which a browser without a session is known again. It is random, stands on no page, and no script can read it. What is kept of
+ * it is its hash.
+ *
+ * @param name of the cookie
+ * @param lasts how long a browser keeps it
  */
-final class SameBrowser {
-
-    /** Where nobody has signed out. */
-    private static final Duration LASTS = Duration.ofMinutes(30);
+public record SecretCookie(String name, Duration lasts) {
 
     private static final int BYTES = 32;
     private static final SecureRandom RANDOM = new SecureRandom();
 
-    private SameBrowser() {}
-
-    /** 64 hexadecimal digits; empty of a browser that has not been given its cookie. */
-    static Optional<String> of(HttpServletRequest request) {
-        return cookie(request).map(SameBrowser::hash);
+    /** 64 hexadecimal digits; empty for a browser that has not been given its cookie. */
+    public Optional<String> hash(HttpServletRequest request) {
+        return value(request).map(SecretCookie::hash);
     }
 
-    /** Gives a browser its cookie, if it has none. */
-    static void remember(HttpServletRequest request, HttpServletResponse response) {
-        if (cookie(request).isEmpty()) {
-            byte[] secret = new byte[BYTES];
-            RANDOM.nextBytes(secret);
-            ResponseCookie made = ResponseCookie.from(
-                            Sessions.JOINING, HexFormat.of().formatHex(secret))
+    /** Gives a browser its cookie if it has none; its hash. */
+    public String give(HttpServletRequest request, HttpServletResponse response) {
+        return hash(request).orElseGet(() -> {
+            byte[] random = new byte[BYTES];
+            RANDOM.nextBytes(random);
+            String secret = HexFormat.of().formatHex(random);
+            ResponseCookie made = ResponseCookie.from(name, secret)
                     .path("/")
                     .httpOnly(true)
                     .secure(request.isSecure())
                     .sameSite("Lax")
-                    .maxAge(LASTS)
+                    .maxAge(lasts)
                     .build();
             response.addHeader(HttpHeaders.SET_COOKIE, made.toString());
-        }
+            return hash(secret);
+        });
     }
 
-    private static Optional<String> cookie(HttpServletRequest request) {
+    private Optional<String> value(HttpServletRequest request) {
         Cookie[] all = request.getCookies();
         return (all == null ? Stream.<Cookie>empty() : Arrays.stream(all))
-                .filter(c -> c.getName().equals(Sessions.JOINING))
+                .filter(c -> c.getName().equals(name))
                 .map(Cookie::getValue)
                 .filter(value -> value.matches("[0-9a-f]{64}"))
                 .findFirst();

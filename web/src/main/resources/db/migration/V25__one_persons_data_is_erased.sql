@@ -48,6 +48,7 @@ begin
   delete from sitting where centre_id = centre and id = any (sheets);
 
   delete from class_member where centre_id = centre and person_id = person;
+  delete from known_device where centre_id = centre and person_id = person;
   delete from spring_session where principal_name = person::text;
   delete from attempt_count a using person p where p.centre_id = centre and p.id = person and a.account = lower(p.sign_in);
   update person p

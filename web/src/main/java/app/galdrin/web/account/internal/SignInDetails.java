@@ -1,0 +1,24 @@
+package app.galdrin.web.account.internal;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.web.authentication.WebAuthenticationDetails;
+
+/** From where somebody tries to sign in: the address, and the browser where it has signed somebody in before. */
+final class SignInDetails extends WebAuthenticationDetails {
+
+    private static final long serialVersionUID = 1L;
+
+    private final @Nullable String device;
+
+    SignInDetails(HttpServletRequest request, Optional<String> device) {
+        super(request);
+        this.device = device.orElse(null);
+    }
+
+    /** Hash of its cookie. */
+    Optional<String> device() {
+        return Optional.ofNullable(device);
+    }
+}
