@@ -9,11 +9,12 @@ token() { page "$1" /join | grep -o 'name="csrf-token" content="[^"]*' | cut -d'
 cookies() { awk '/SESSION/ {print "SESSION=" $NF} /galdrin-form/ {print "galdrin-form=" $NF}' "$out/$1" | paste -sd';'; }
 
 fifty_join() {
-  local task code run=$1 person t sheet
+  local task code bay run=$1 person t sheet
   task=$(sql "select t.id from task_version t join opening o on o.centre_id = t.centre_id and o.task_id = t.id
     where o.closed_at is null and exists (select 1 from entry e join sitting i on i.centre_id = e.centre_id and i.id = e.sitting_id where i.task_id = t.id)
     order by (select count(*) from sitting i where i.task_id = t.id) desc limit 1")
   code=$(sql "select code from opening where task_id = '$task' and closed_at is null")
+  bay=$(sql "select min(bay) from task_bay where task_id = '$task'")
   # those of earlier runs have had their turn: a class lists 500 names
   sql "delete from class_member m using person p where p.centre_id = m.centre_id and p.id = m.person_id and p.sign_in like 'load.%'"
   sql "with people as (insert into person (id, centre_id, role, display_name, sign_in, password_hash)
@@ -22,7 +23,7 @@ fifty_join() {
     insert into class_member select p.centre_id, t.class_id, p.id from people p join task_version t on t.id = '$task'"
   for person in $(sql "select id from person where sign_in like 'load.$run.%'"); do
     t=$(token "$person")
-    sheet=$(curl -s -o /dev/null -w '%{redirect_url}' -b "$out/$person" -c "$out/$person" --data-urlencode "_csrf=$t" -d "code=$code&person=$person&bay=" "$base/join" | sed 's#.*/sittings/##')
+    sheet=$(curl -s -o /dev/null -w '%{redirect_url}' -b "$out/$person" -c "$out/$person" --data-urlencode "_csrf=$t" -d "code=$code&person=$person&bay=$bay" "$base/join" | sed 's#.*/sittings/##')
     t=$(token "$person")
     printf '%s\t%s\t%s\n' "$sheet" "$(cookies "$person")" "${t//+/%2B}"
   done > "$out/people.tsv"

@@ -1,11 +1,11 @@
 # The application. Read by ./galdrin.
 
-# Sets app_java to the command that starts it. The demo compiles lightly, which starts soonest; an operator's own runs long, and so does
-# a demo that is measured (GALDRIN_COMPILER=full).
+# Sets app_java to the command that starts it. The demo compiles and collects lightly, which starts soonest; an operator's own runs long, and
+# so does a demo that is measured (GALDRIN_COMPILER=full): a collector that stops everybody for half a second would be felt there.
 # The command itself, not a function, so that the process started is java and can be told to stop.
 set_app_java() {
-  local light=(); [ "${SPRING_PROFILES_ACTIVE:-}${GALDRIN_COMPILER:-}" != demo ] || light=(-XX:TieredStopAtLevel=1)
-  app_java=(java "${light[@]}" -XX:+UseSerialGC -Xmx512m -XX:+ExitOnOutOfMemoryError -Xlog:cds=off -Xlog:cds+dynamic=off)
+  local light=(); [ "${SPRING_PROFILES_ACTIVE:-}${GALDRIN_COMPILER:-}" != demo ] || light=(-XX:TieredStopAtLevel=1 -XX:+UseSerialGC)
+  app_java=(java "${light[@]}" -Xmx512m -XX:+ExitOnOutOfMemoryError -Xlog:cds=off -Xlog:cds+dynamic=off)
   if [ -e "$var/app/galdrin.jsa" ]; then app_java+=("-XX:SharedArchiveFile=$var/app/galdrin.jsa"); fi
 }
 
