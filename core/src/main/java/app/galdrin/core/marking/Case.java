@@ -12,6 +12,7 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.uncertainty.Estimate;
+import java.util.Collection;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
@@ -83,6 +84,11 @@ final class Case {
     /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */
     double baseline(Measure measure) {
         return own.baseline(measure);
+    }
+
+    /** That readings are missing, and which. */
+    Evidence.Missing unread(Measure measure, String what, Collection<FigureId> figures) {
+        return new Evidence.Missing(Evidence.Lack.READINGS, what, own.missing(measure, 0, figures));
     }
 
     /** What was written as worked before a step, in the answer's unit. */

@@ -4,6 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Intermediate;
+import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Limits;
@@ -17,6 +18,7 @@ import app.galdrin.core.task.Plan.Instead;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** What a mark rests on. Figures are rad or mm unless said; {@code credit} is 0 to 1. */
 public sealed interface Evidence {
@@ -79,8 +81,21 @@ public sealed interface Evidence {
      * Something needed is not there.
      *
      * @param of key of the figure, adjustment or part it is missing for; empty where it is missing altogether
+     * @param readings the places that were not read, where it is readings that are missing
      */
-    record Missing(Lack what, String of) implements Evidence {
+    record Missing(Lack what, String of, List<MissingReading> readings) implements Evidence {
+
+        /** {@code readings}: null in what was stored before they were named. */
+        public Missing(Lack what, String of, @Nullable List<MissingReading> readings) {
+            this.what = what;
+            this.of = of;
+            this.readings = readings == null ? List.of() : List.copyOf(readings);
+        }
+
+        public Missing(Lack what, String of) {
+            this(what, of, List.of());
+        }
+
         @Override
         public double credit() {
             return 0;

@@ -23,7 +23,9 @@ import java.util.stream.Stream;
 public final class Marker {
 
     /** Names the rules of marking on stored mark sheets. */
-    public static final String ENGINE = "9";
+    private static final int DIGITS = 9;
+
+    public static final String ENGINE = "10";
 
     /** What the minor pieces of a line's evidence are worth together. */
     private static final double MINOR = 0.1;
@@ -81,7 +83,9 @@ public final class Marker {
                 criterion.marks(),
                 criterion.mustPass(),
                 credit,
-                BigDecimal.valueOf(criterion.marks() * credit).setScale(1, RoundingMode.HALF_UP),
+                BigDecimal.valueOf(criterion.marks() * credit)
+                        .setScale(DIGITS, RoundingMode.HALF_UP) // a tie is one, whatever a binary sum made of it
+                        .setScale(1, RoundingMode.HALF_UP),
                 evidence,
                 Optional.empty());
     }

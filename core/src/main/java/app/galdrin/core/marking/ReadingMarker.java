@@ -26,7 +26,7 @@ public final class ReadingMarker implements AspectMarker {
     public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
         var measure = (Measure) step;
         if (of.own().repeats(measure, 0).isEmpty()) {
-            return List.of(new Evidence.Missing(Evidence.Lack.READINGS, ""));
+            return List.of(of.unread(measure, "", measure.figures()));
         }
         if (of.found().repeats(measure, 0).isEmpty()) {
             return List.of(new Evidence.Missing(Evidence.Lack.REFERENCE, ""));
@@ -54,8 +54,9 @@ public final class ReadingMarker implements AspectMarker {
         Optional<Estimate> own = of.own().mean(measure, 0, figure);
         Optional<Estimate> reference = of.found().mean(measure, 0, figure);
         if (own.isEmpty() || reference.isEmpty()) {
-            var lack = own.isEmpty() ? Evidence.Lack.READINGS : Evidence.Lack.REFERENCE;
-            return new Evidence.Missing(lack, figure.key());
+            return own.isEmpty()
+                    ? of.unread(measure, figure.key(), List.of(figure))
+                    : new Evidence.Missing(Evidence.Lack.REFERENCE, figure.key());
         }
         Band band = criterion.band(figure).orElseThrow(() -> new IllegalStateException("no band for " + figure));
         Band used = band.against(reference.get().standardUncertainty());

@@ -9,6 +9,7 @@ import app.galdrin.core.task.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 
 /** Marks how near one another an apprentice's own repeats lie. */
@@ -24,18 +25,22 @@ public final class RepeatabilityMarker implements AspectMarker {
     public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
         var measure = (Measure) step;
         if (of.own().repeats(measure, 0).size() < 2) {
-            return List.of(new Evidence.Missing(Evidence.Lack.REPEATS, ""));
+            return List.of(missing(of, measure, "", criterion.bands().keySet()));
         }
         List<Evidence> evidence = new ArrayList<>();
         criterion.bands().forEach((figure, band) -> evidence.add(evidence(of, measure, figure, band)));
         return evidence;
     }
 
+    private static Evidence missing(Case of, Measure measure, String what, Collection<FigureId> figures) {
+        return new Evidence.Missing(Evidence.Lack.REPEATS, what, of.own().missing(measure, 0, figures));
+    }
+
     private static Evidence evidence(Case of, Measure measure, FigureId figure, Band band) {
         List<Double> each =
                 of.own().each(measure, 0, figure).stream().map(Estimate::value).toList();
         if (each.size() < 2) {
-            return new Evidence.Missing(Evidence.Lack.REPEATS, figure.key());
+            return missing(of, measure, figure.key(), List.of(figure));
         }
         double range = each.stream().mapToDouble(v -> v).max().orElse(0)
                 - each.stream().mapToDouble(v -> v).min().orElse(0);

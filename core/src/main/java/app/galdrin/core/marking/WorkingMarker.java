@@ -40,10 +40,16 @@ public final class WorkingMarker implements AspectMarker {
         Stream<String> from = Stream.concat(
                 work.asked().stream().map(Work.Item::from),
                 work.targets().stream().map(Target::from));
-        boolean anything = from.map(id -> of.practical().measure(id).orElseThrow())
-                .anyMatch(m -> !of.own().repeats(m, 0).isEmpty());
-        if (!anything) {
-            return List.of(new Evidence.Missing(Evidence.Lack.READINGS, ""));
+        List<Measure> measures = from.distinct()
+                .map(id -> of.practical().measure(id).orElseThrow())
+                .toList();
+        if (measures.stream().allMatch(m -> of.own().repeats(m, 0).isEmpty())) {
+            return List.of(new Evidence.Missing(
+                    Evidence.Lack.READINGS,
+                    "",
+                    measures.stream()
+                            .flatMap(m -> of.own().missing(m, 0, m.figures()).stream())
+                            .toList()));
         }
         List<Evidence> evidence = new ArrayList<>(new OneWork(of, work).evidence());
         work.targets().forEach(target -> evidence.addAll(evidence(of, work, target)));
@@ -98,8 +104,13 @@ public final class WorkingMarker implements AspectMarker {
         private Evidence evidence(Work.Item item) {
             Answered one = answered.get(item.figure());
             if (one == null) {
-                var lack = honest(item).isEmpty() ? Evidence.Lack.READINGS : Evidence.Lack.WORKING;
-                return new Evidence.Missing(lack, item.figure().key());
+                return honest(item).isEmpty()
+                        ? of.unread(
+                                of.practical().measure(item.from()).orElseThrow(),
+                                item.figure().key(),
+                                List.of(item.figure()))
+                        : new Evidence.Missing(
+                                Evidence.Lack.WORKING, item.figure().key());
             }
             SlipFinder.Found found = SlipFinder.Found.NOTHING;
             if (one.wrong()) {

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -193,7 +194,34 @@ public final class Evaluation {
             Map<FigureId, Estimate> figures,
             Map<FigureId, Double> byHand,
             Map<String, Double> notes,
-            Supplier<List<Step>> steps) {}
+            Supplier<List<Step>> steps) {
+
+        private static boolean isSame(Estimate one, @Nullable Estimate other) {
+            return other != null
+                    && MissingReadings.agree(one.value(), other.value())
+                    && MissingReadings.agree(one.standardUncertainty(), other.standardUncertainty());
+        }
+
+        /** Without such figures. */
+        Run without(Predicate<Estimate> such) {
+            Map<FigureId, Estimate> kept = new LinkedHashMap<>(figures);
+            kept.values().removeIf(such);
+            Map<FigureId, Double> keptByHand = new LinkedHashMap<>(byHand);
+            keptByHand.keySet().removeIf(f -> figures.containsKey(f) && !kept.containsKey(f));
+            return new Run(kept, keptByHand, notes, steps);
+        }
+
+        /** What is the same in another run, with this one's steps. */
+        Run agreeing(Run other) {
+            Map<FigureId, Estimate> same = new LinkedHashMap<>(figures);
+            same.entrySet().removeIf(e -> !isSame(e.getValue(), other.figures.get(e.getKey())));
+            return new Run(
+                    same,
+                    MissingReadings.agreeing(byHand, other.byHand),
+                    MissingReadings.agreeing(notes, other.notes),
+                    steps);
+        }
+    }
 
     /** The places it reads. */
     public List<Place> places() {
@@ -250,19 +278,31 @@ public final class Evaluation {
     }
 
     /**
-     * Works one set of readings.
+     * Works one set of readings. Where places have no reading, the figures that do without them stand.
      *
      * @param readings mm or deg by place, with their signs
      * @param ofReading the name of a place's reading as a source of doubt
      * @param taught key of the working that the task teaches
-     * @return empty where a place has no reading, something is not chosen, the slope of the floor is needed and not known, the sheet lacks a
-     *     datum, or the readings can't be worked
+     * @return empty where every figure needs a place without a reading, something is not chosen, the slope of the floor is needed and not
+     *     known, the sheet lacks a datum, or the readings can't be worked
      */
     public Optional<Run> run(
             Map<String, Double> readings, Standing standing, Function<Place, String> ofReading, String taught) {
-        if (!hasAll(readings, standing)) {
+        if (takesFloor() && !standing.floor().isKnown()) {
             return Optional.empty();
         }
+        return MissingReadings.of(places, readings)
+                .map(missing -> missing.settled(
+                                filled -> ran(filled, standing, ofReading, taught).stream()
+                                        .toList(),
+                                Run::agreeing)
+                        .map(run -> run.without(estimate -> missing.doubt(estimate, ofReading)))
+                        .filter(run -> !run.figures().isEmpty()))
+                .orElseGet(() -> ran(readings, standing, ofReading, taught));
+    }
+
+    private Optional<Run> ran(
+            Map<String, Double> readings, Standing standing, Function<Place, String> ofReading, String taught) {
         Prepared of = prepared();
         var taken = new Taken(of, readings, standing, ofReading);
         InputForm form = taken.form();
@@ -302,9 +342,16 @@ public final class Evaluation {
      * @return mm or rad by figure; empty where it can't be worked
      */
     Values values(Map<String, Double> readings, Standing standing, String taught) {
-        if (!hasAll(readings, standing)) {
+        if (takesFloor() && !standing.floor().isKnown()) {
             return Values.NONE;
         }
+        return MissingReadings.of(places, readings)
+                .map(missing -> missing.settled(filled -> List.of(worked(filled, standing, taught)), Values::agreeing)
+                        .orElse(Values.NONE))
+                .orElseGet(() -> worked(readings, standing, taught));
+    }
+
+    private Values worked(Map<String, Double> readings, Standing standing, String taught) {
         Prepared of = prepared();
         Optional<Input> input =
                 new Taken(of, readings, standing, Place::id).form().input();
@@ -348,18 +395,14 @@ public final class Evaluation {
     /** Figures without their doubt, mm or rad: as solved, and those that the taught working works on paper; notes in the record's unit. */
     record Values(Map<FigureId, Double> solved, Map<FigureId, Double> byHand, Map<String, Double> notes) {
         static final Values NONE = new Values(Map.of(), Map.of(), Map.of());
-    }
 
-    private boolean hasAll(Map<String, Double> readings, Standing standing) {
-        if (takesFloor() && !standing.floor().isKnown()) {
-            return false;
+        /** What is the same in other values. */
+        Values agreeing(Values other) {
+            return new Values(
+                    MissingReadings.agreeing(solved, other.solved),
+                    MissingReadings.agreeing(byHand, other.byHand),
+                    MissingReadings.agreeing(notes, other.notes));
         }
-        for (Place place : places) {
-            if (!readings.containsKey(place.id())) {
-                return false;
-            }
-        }
-        return true;
     }
 
     /** The path in the result, or in the steps to it, of a figure as the taught working has it. */

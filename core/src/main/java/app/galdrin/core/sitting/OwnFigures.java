@@ -16,6 +16,7 @@ import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Expected;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Target;
@@ -24,6 +25,7 @@ import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Scatter;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
@@ -405,15 +407,21 @@ public final class OwnFigures {
         Optional<Measure> measure = assignment.measuring(figure, beforeStep);
         Optional<Estimate> solved = measure.flatMap(m -> mean(m, 0, figure));
         Optional<Work.Item> item = assignment.workStep(figure, beforeStep).flatMap(w -> w.item(figure));
+        OptionalDouble worked = written(figure, beforeStep).map(Written::value).orElse(OptionalDouble.empty());
+        boolean follows = item.isEmpty() && isAsked(figure, beforeStep);
+        if (solved.isEmpty() && (worked.isPresent() || follows)) {
+            // what he wrote stands without his readings, in doubt as it would be with them
+            solved = measure.flatMap(
+                    m -> Optional.ofNullable(Expected.asAsked(m, standing(m, 0)).get(figure)));
+        }
         if (solved.isEmpty()) {
             return solved;
         }
         if (item.isEmpty()) {
-            return isAsked(figure, beforeStep)
+            return follows
                     ? followsFromHis(Derivation.of(figure).orElseThrow(), beforeStep, solved.get())
                     : solved.map(v -> assignment.beside(figure, v, part -> mean(measure.get(), 0, part)));
         }
-        OptionalDouble worked = written(figure, beforeStep).map(Written::value).orElse(OptionalDouble.empty());
         if (worked.isEmpty()) {
             return Optional.empty();
         }
@@ -443,6 +451,27 @@ public final class OwnFigures {
                 .sees()
                 .forEach(figure -> mean(from, round, figure).ifPresent(e -> figures.put(figure, e.value())));
         return figures.isEmpty() ? List.of() : target.of(readings, figures, standing(from, round));
+    }
+
+    /**
+     * The places that figures need and that were not read, repeat by repeat as the task asks them.
+     *
+     * @param figures of the step
+     */
+    public List<MissingReading> missing(Measure measure, int round, Collection<FigureId> figures) {
+        List<Map<String, Double>> read = readings(measure, round);
+        List<Place> places = measure.procedure().places(figures);
+        List<MissingReading> missing = new ArrayList<>();
+        for (int repeat = 1; repeat <= Math.max(measure.repeats(), read.size()); repeat++) {
+            Map<String, Double> there = repeat <= read.size() ? read.get(repeat - 1) : Map.of();
+            for (Place place : places) {
+                if (!there.containsKey(place.id()) && (place.eachRepeat() || repeat == 1)) {
+                    missing.add(
+                            new MissingReading(measure.procedure().key(), place.id(), place.eachRepeat() ? repeat : 0));
+                }
+            }
+        }
+        return missing;
     }
 
     /** What an honest sheet has for a figure: the mean of the repeats worked as the task teaches, mm or rad. */

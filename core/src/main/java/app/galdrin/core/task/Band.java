@@ -110,7 +110,7 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
     /** Share of the marks, 0 to 1, of a difference in the band's unit. */
     public double credit(double difference) {
         double d = Math.abs(difference);
-        if (d <= full) {
+        if (Tolerance.ROUNDING.atMost(d, full)) {
             return 1;
         }
         for (Step step : steps) {

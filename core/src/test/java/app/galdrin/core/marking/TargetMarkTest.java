@@ -82,8 +82,10 @@ class TargetMarkTest {
     void whatIsNotWritten_isSaidToLack() {
         Bench bench = Bench.of(practical(TOE.target()), Vehicles.van());
         assertEquals(
-                List.of(new Evidence.Missing(Evidence.Lack.READINGS, "")),
-                bench.line("work.working").evidence());
+                List.of(Evidence.Lack.READINGS),
+                bench.evidence("work.working", Evidence.Missing.class).stream()
+                        .map(Evidence.Missing::what)
+                        .toList());
         var missing = bench.read(truth("toe.front.left", 0.3))
                 .write(LEFT, "0.3, rearMore")
                 .evidence("work.working", Evidence.Missing.class);

@@ -2,7 +2,7 @@ package app.galdrin.core.procedure;
 
 import static app.galdrin.core.Vehicles.figure;
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNotNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Seeds;
@@ -175,19 +175,20 @@ class ProceduresTest {
             List<Place> places = procedure.places(List.of(figure));
             Map<String, Double> readings = new HashMap<>();
             places.forEach(p -> readings.put(p.id(), all.get(p.id())));
-            assertTrue(
-                    procedure
-                            .work(readings, standing, ONCE, HandFormula.SOLVED)
-                            .figures()
-                            .containsKey(figure),
-                    figure.key());
+            Estimate told = procedure
+                    .work(readings, standing, ONCE, HandFormula.SOLVED)
+                    .figures()
+                    .get(figure);
+            assertNotNull(told, figure.key());
             Place last = places.get(places.size() - 1);
             readings.remove(last.id());
-            assertFalse(
-                    procedure
-                            .work(readings, standing, ONCE, HandFormula.SOLVED)
-                            .figures()
-                            .containsKey(figure),
+            Estimate without = procedure
+                    .work(readings, standing, ONCE, HandFormula.SOLVED)
+                    .figures()
+                    .get(figure);
+            // a pair of heads is read together, and each tells its own wheel
+            assertTrue(
+                    without == null || Math.abs(without.value() - told.value()) < 1e-9,
                     figure + " without " + last.id());
         }
     }

@@ -13,6 +13,7 @@ import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.task.Assignment;
@@ -24,7 +25,9 @@ import app.galdrin.web.layout.Words;
 import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -32,6 +35,9 @@ import org.springframework.stereotype.Component;
 /** Says what a mark rests on, with the apprentice's own numbers. */
 @Component
 public class EvidenceWords {
+
+    /** Places that were not read, before the rest is only counted. */
+    private static final int MOST_NAMED = 6;
 
     private final Words words;
     private final WorkingWords working;
@@ -110,7 +116,7 @@ public class EvidenceWords {
             String line = of.isEmpty()
                     ? say("lack." + e.what().key())
                     : say("lack.of", say("lack." + e.what().key()), of);
-            return Told.missing(say("missing"), line);
+            return Told.missing(say("missing"), e.readings().isEmpty() ? line : line + " " + unread(e.readings()));
         }
         if (evidence instanceof Evidence.Item e) {
             return item(e);
@@ -300,6 +306,28 @@ public class EvidenceWords {
             case ANGLE -> words.answer(value, AnswerUnit.DEGREES);
             case COUNT -> QuantityFormat.decimal(value, 2, false);
         };
+    }
+
+    /** The places, each with its repeats; the rest by number. */
+    private String unread(List<MissingReading> readings) {
+        Map<String, List<Integer>> byPlace = new LinkedHashMap<>();
+        for (MissingReading one : readings) {
+            var place = Procedures.named(one.procedure()).orElseThrow().place(one.place());
+            byPlace.computeIfAbsent(
+                            words.text(place.words(), words.text(place.wheelWords())), name -> new ArrayList<>())
+                    .add(one.repeat());
+        }
+        String named = byPlace.entrySet().stream()
+                .limit(MOST_NAMED)
+                .map(e -> e.getValue().equals(List.of(0))
+                        ? e.getKey()
+                        : say(
+                                "unread.repeats",
+                                e.getKey(),
+                                e.getValue().stream().map(String::valueOf).collect(Collectors.joining(", "))))
+                .collect(Collectors.joining("; "));
+        int more = byPlace.size() - MOST_NAMED;
+        return more > 0 ? say("unread.more", named, more) : say("unread", named);
     }
 
     private Told target(Evidence.Target e) {

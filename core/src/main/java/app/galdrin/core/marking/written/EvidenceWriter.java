@@ -4,6 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SheetScale;
 import app.galdrin.core.task.Band;
@@ -27,6 +28,9 @@ final class EvidenceWriter {
     void members(Evidence evidence) {
         if (evidence instanceof Evidence.Missing e) {
             is("missing").text("what", e.what().key()).text("of", e.of());
+            if (!e.readings().isEmpty()) {
+                missing(e.readings());
+            }
         } else if (evidence instanceof Evidence.Item e) {
             is("item").text("item", e.item()).flag("done", e.done());
             e.before().ifPresent(id -> text("before", id));
@@ -184,6 +188,16 @@ final class EvidenceWriter {
 
     private EvidenceWriter word(String name, Keyed word) {
         return text(name, word.key());
+    }
+
+    private void missing(List<MissingReading> readings) {
+        json.writeArrayPropertyStart("readings");
+        for (MissingReading one : readings) {
+            json.writeStartObject();
+            text("procedure", one.procedure()).text("place", one.place()).count("repeat", one.repeat());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
     }
 
     private void words(String name, Collection<? extends Keyed> words) {

@@ -1,0 +1,86 @@
+package app.galdrin.core.marking;
+
+import static app.galdrin.core.marking.MarkerTest.flawless;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.core.sitting.MissingReading;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What is missing costs its own criterion and nothing else, and is named. */
+class MissingTest {
+
+    private static Map<String, BigDecimal> marks(Bench bench) {
+        Map<String, BigDecimal> marks = new TreeMap<>();
+        bench.mark().lines().forEach(line -> marks.put(line.criterion().key(), line.marks()));
+        return marks;
+    }
+
+    private static Bench strike(Bench bench, String place) {
+        for (int repeat = 1; repeat <= 2; repeat++) {
+            bench.strike("toe/" + place + "/" + repeat + "/0");
+        }
+        return bench;
+    }
+
+    /** The front wheels' toe does without what was read at the rims of the rear ones. */
+    @ParameterizedTest
+    @ValueSource(strings = {"wheels.rl.rearGap", "wheels.rr.rearGap", "wheels.rl.frontGap"})
+    void aGapThatNothingNeeds_costsNothing(String gap) {
+        assertEquals(marks(flawless()), marks(strike(flawless(), gap)));
+    }
+
+    /** One wheel's gap takes that wheel's figures of that repeat, and leaves the other wheel whole. */
+    @Test
+    void aGapOfOneWheel_leavesTheOther() {
+        Bench bench = flawless().strike("toe/wheels.fl.frontGap/2/0");
+        Map<String, Integer> taken = new TreeMap<>();
+        bench.evidence("toe.reading", Evidence.Reading.class)
+                .forEach(e -> taken.put(e.figure().key(), e.taken()));
+        assertEquals(Map.of("toe.front.left", 1, "toe.front.right", 2, "totalToe.front", 1), taken);
+        Map<String, BigDecimal> marks = marks(flawless());
+        marks(bench).forEach((line, mark) -> {
+            if (!line.startsWith("toe.")) {
+                assertEquals(marks.get(line), mark, line);
+            }
+        });
+        assertEquals(
+                List.of(new MissingReading("strings", "wheels.fl.frontGap", 2)),
+                bench.evidence("toe.repeatability", Evidence.Missing.class)
+                        .get(0)
+                        .readings());
+    }
+
+    /** A hub gap goes into everything: nothing is left of the readings, the gap is named, and what was written from them stands. */
+    @Test
+    void withoutAHubGap_theReadingsAreMissing_andWhatWasWrittenIsJudgedAndPlannedOn() {
+        Bench bench = strike(flawless(), "hubGap.rl");
+        var missing = bench.evidence("toe.reading", Evidence.Missing.class).get(0);
+        assertEquals(Evidence.Lack.READINGS, missing.what());
+        assertEquals(
+                List.of(new MissingReading("strings", "hubGap.rl", 1), new MissingReading("strings", "hubGap.rl", 2)),
+                missing.readings());
+        Map<String, BigDecimal> whole = marks(flawless());
+        Map<String, BigDecimal> marks = marks(bench);
+        for (String line : List.of("judge.verdict", "plan.plan", "adjust.asLeft", "camber.reading", "caster.reading")) {
+            assertEquals(whole.get(line), marks.get(line), line);
+        }
+        assertTrue(bench.evidence("judge.verdict", Evidence.Missing.class).isEmpty());
+    }
+
+    /** What is neither read nor written is missing, and no equal split is made up for it. */
+    @Test
+    void whatIsNeitherReadNorWritten_isMissing() {
+        Bench bench = strike(flawless(), "hubGap.rl");
+        for (String figure : List.of("toe.front.left", "toe.front.right", "totalToe.front")) {
+            bench.strike("work/" + figure + "/0/0");
+        }
+        assertEquals(3, bench.evidence("judge.verdict", Evidence.Missing.class).size());
+    }
+}
