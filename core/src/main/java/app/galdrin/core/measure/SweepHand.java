@@ -3,6 +3,7 @@ package app.galdrin.core.measure;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.JsonObject;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 
@@ -38,6 +39,19 @@ public enum SweepHand {
     /** The formula for one wheel's caster. */
     public HandFormula formula(FigureId caster) {
         return new Formula(this, caster);
+    }
+
+    /**
+     * By what the difference of the two cambers is multiplied in the working that is taught, without unit.
+     *
+     * @param exact 1 / (2 sin θ), which any other working takes too
+     */
+    public static double factor(String taught, double exact) {
+        return Arrays.stream(values())
+                .filter(hand -> hand.taught.equals(taught))
+                .findFirst()
+                .orElse(FACTOR)
+                .factor(exact);
     }
 
     /** By what the difference of the two cambers is multiplied, without unit; {@code exact} is 1 / (2 sin θ). */

@@ -219,7 +219,7 @@ public final class LevelSlips implements SlipList {
                     .mapToDouble(
                             r -> r.getOrDefault(wheel + ".out.steer", 0.0) + r.getOrDefault(wheel + ".in.steer", 0.0))
                     .filter(span -> span > 0)
-                    .map(span -> 1 / (2 * Math.sin(Math.toRadians(span / 2))))
+                    .map(span -> SweepHand.factor(setting.taught(), 1 / (2 * Math.sin(Math.toRadians(span / 2)))))
                     .average();
         }
     }

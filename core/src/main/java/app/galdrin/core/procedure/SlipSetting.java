@@ -14,6 +14,7 @@ import java.util.function.BiFunction;
  * @param baseline over which an angle is answered in millimetres, mm; 1 where nobody does
  * @param readings those that stand, mm or deg by place, a map a repeat
  * @param notes what stands beside the figures that they come to, in the record's unit, a map a repeat that comes to any
+ * @param taught key of the working that the task teaches: a slip is made in that one
  */
 public record SlipSetting(
         Procedure procedure,
@@ -21,7 +22,8 @@ public record SlipSetting(
         AnswerUnit unit,
         double baseline,
         List<Map<String, Double>> readings,
-        List<Map<String, Double>> notes) {
+        List<Map<String, Double>> notes,
+        String taught) {
 
     /** Answers, in their unit, with each figure that was worked by itself changed in rad or mm; what is put together of others follows. */
     Map<FigureId, Double> reworked(Map<FigureId, Double> answers, BiFunction<FigureId, Double, Double> change) {

@@ -330,7 +330,8 @@ public final class OwnFigures {
                 unit,
                 baseline(measure),
                 readings(measure, 0),
-                repeats(measure, 0).stream().map(Worked::notes).toList());
+                repeats(measure, 0).stream().map(Worked::notes).toList(),
+                measure.taught());
     }
 
     /** What was written as worked before a step, in the answer's unit. */

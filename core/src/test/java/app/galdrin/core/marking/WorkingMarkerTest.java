@@ -19,6 +19,7 @@ import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
 import java.util.List;
 import java.util.Locale;
@@ -344,6 +345,33 @@ class WorkingMarkerTest {
         assertEquals(Set.of(Set.of("oneAndAHalfUsed")), slips(bench, "caster.front.left"));
         bench.write(line, String.format(Locale.ROOT, "%.2f", -right));
         assertTrue(slips(bench, "caster.front.left").contains(Set.of("methodSign")));
+    }
+
+    /** Where 1.5 is taught, leaving the factor out means leaving 1.5 out, whatever the plates were turned by. */
+    @ParameterizedTest
+    @ValueSource(strings = {"factor", "oneAndAHalf"})
+    void theFactorThatIsTaught_isTheOneForgotten(String taught) {
+        Practical usual = Bench.fullFront(DecisionRule.SIMPLE).practical();
+        Measure caster = usual.measure("caster").orElseThrow();
+        var otherwise = new Measure(
+                caster.id(), caster.procedure(), caster.figures(), caster.repeats(), taught, caster.steering());
+        List<Step> steps = usual.steps().stream()
+                .map(step -> step.equals(caster) ? otherwise : step)
+                .toList();
+        Bench bench = Bench.of(usual.with(steps), Vehicles.van())
+                .read(MarkerTest.FOUND)
+                .reference(MarkerTest.FOUND)
+                .workRight();
+        Map<String, Double> read = bench.answers()
+                .readings(bench.practical().measure("caster").orElseThrow(), 0)
+                .get(0);
+        for (String wheel : List.of("fl", "fr")) {
+            double change = read.get(wheel + ".out.camber") - read.get(wheel + ".in.camber");
+            bench.write(
+                    "work/caster.front." + (wheel.equals("fl") ? "left" : "right") + "/0/0",
+                    String.format(Locale.ROOT, "%.2f", change));
+        }
+        assertTrue(slips(bench, "caster.front.left").contains(Set.of("factorForgotten")));
     }
 
     @Test

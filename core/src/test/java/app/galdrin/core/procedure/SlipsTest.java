@@ -45,7 +45,8 @@ class SlipsTest {
                 .map(read ->
                         of.work(read, standing, Place::id, HandFormula.SOLVED).notes())
                 .toList();
-        return new SlipSetting(of, standing, unit, 500, readings, notes);
+        return new SlipSetting(
+                of, standing, unit, 500, readings, notes, of.taught().get(0));
     }
 
     private static SlipSetting setting(String procedure) {
@@ -295,7 +296,7 @@ class SlipsTest {
         var bay = new BayFloor(2, 0, Math.toRadians(0.3), 0);
         SlipSetting level = setting("plumbRule");
         var setting = new SlipSetting(
-                level.procedure(), level.standing().on(bay), AnswerUnit.DEGREES, 500, List.of(), List.of());
+                level.procedure(), level.standing().on(bay), AnswerUnit.DEGREES, 500, List.of(), List.of(), "factor");
         var read = map(wheel + ".topGap=60 " + wheel + ".bottomGap=60");
         FigureId camber = figure(wheel.equals("fl") ? "camber.front.left" : "camber.front.right");
         assertEquals(floor, Math.toDegrees(worked(key, setting, read, camber)), 1e-9);
@@ -311,8 +312,8 @@ class SlipsTest {
     @Test
     void marksMiscounted_andRepeatsLeftAside() {
         Procedure inches = Procedures.of("strings").with(Map.of("rim", CatalogueInstrument.RULE_SIXTEENTHS));
-        var setting =
-                new SlipSetting(inches, setting("strings").standing(), AnswerUnit.DEGREES, 416, List.of(), List.of());
+        var setting = new SlipSetting(
+                inches, setting("strings").standing(), AnswerUnit.DEGREES, 416, List.of(), List.of(), "factor");
         List<Map<String, Double>> ways =
                 slip("markMiscounted").correctedWays(setting, map("wheels.fl.frontGap=50.8 hubGap.fl=60"));
         assertEquals(

@@ -63,28 +63,28 @@ public class Attempts {
      * @param place the address, or what the person's own device is known by
      * @param isOwnDevice whether the person has signed in there before: nobody else's tries count there
      */
-    public record From(String place, boolean isOwnDevice) {
+    public record Origin(String place, boolean isOwnDevice) {
 
-        public static From address(String address) {
-            return new From(cut(address, LONGEST_ADDRESS), false);
+        public static Origin address(String address) {
+            return new Origin(cut(address, LONGEST_ADDRESS), false);
         }
 
         /** @param device hash of its cookie */
-        public static From ownDevice(String device) {
-            return new From(cut("device " + device, LONGEST_ADDRESS), true);
+        public static Origin ownDevice(String device) {
+            return new Origin(cut("device " + device, LONGEST_ADDRESS), true);
         }
     }
 
     /** Counts a try to sign in that is about to be made. */
-    public Turn begin(String name, From source) {
+    public Turn begin(String name, Origin origin) {
         String account = account(name);
-        String from = source.place();
+        String from = origin.place();
         int here = mapper.count(Kind.SIGN_IN, new Line(account, from), MINUTES);
         if (here > PER_ACCOUNT_AND_ADDRESS) {
             return new Turn(
                     false, true); // not tried, so that it counts nowhere else: the name stays open at other addresses
         }
-        if (source.isOwnDevice()) {
+        if (origin.isOwnDevice()) {
             return new Turn(true, here > 1);
         }
         int anywhere = mapper.count(Kind.SIGN_IN, new Line(account, ANY), MINUTES);
@@ -93,11 +93,11 @@ public class Attempts {
     }
 
     /** The try that was begun was right. */
-    public void succeeded(String name, From source) {
+    public void succeeded(String name, Origin origin) {
         String account = account(name);
-        String from = source.place();
+        String from = origin.place();
         mapper.forget(Kind.SIGN_IN, new Line(account, from));
-        if (!source.isOwnDevice()) {
+        if (!origin.isOwnDevice()) {
             mapper.takeBack(Kind.SIGN_IN, new Line(account, ANY));
             mapper.takeBack(Kind.SIGN_IN, new Line(ANY, from));
         }
@@ -105,11 +105,11 @@ public class Attempts {
     }
 
     /** The try that was begun was not made after all. */
-    public void notTried(String name, From source) {
+    public void notTried(String name, Origin origin) {
         String account = account(name);
-        String from = source.place();
+        String from = origin.place();
         mapper.takeBack(Kind.SIGN_IN, new Line(account, from));
-        if (!source.isOwnDevice()) {
+        if (!origin.isOwnDevice()) {
             mapper.takeBack(Kind.SIGN_IN, new Line(account, ANY));
             mapper.takeBack(Kind.SIGN_IN, new Line(ANY, from));
         }

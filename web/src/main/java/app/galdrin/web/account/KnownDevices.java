@@ -24,7 +24,7 @@ public class KnownDevices {
     }
 
     /** What a request carries of a device; whether it is known to anybody is asked by {@link #isKnown}. */
-    public Optional<String> of(HttpServletRequest request) {
+    public Optional<String> device(HttpServletRequest request) {
         return COOKIE.hash(request);
     }
 

@@ -27,7 +27,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 @GaldrinTest
 class AttemptsTest {
 
-    private static final Attempts.From HERE = Attempts.From.address("192.0.2.1");
+    private static final Attempts.Origin HERE = Attempts.Origin.address("192.0.2.1");
 
     @LocalServerPort
     private int port;
@@ -70,7 +70,7 @@ class AttemptsTest {
     void ofFortyTriesAtOneInstant_fiveAreTried() throws Exception {
         List<Attempts.Turn> turns = together(40, () -> attempts.begin(name, HERE));
         assertEquals(5, turns.stream().filter(Attempts.Turn::allowed).count());
-        assertTrue(attempts.begin(name, Attempts.From.address("192.0.2.2")).allowed(), "another address");
+        assertTrue(attempts.begin(name, Attempts.Origin.address("192.0.2.2")).allowed(), "another address");
         assertTrue(attempts.begin("somebody.else", HERE).allowed(), "another name");
     }
 
@@ -78,8 +78,10 @@ class AttemptsTest {
     void aName_isGuessedTwentyTimes_fromWhereverItIs() {
         int allowed = 0;
         for (int i = 0; i < 30; i++) {
-            allowed +=
-                    attempts.begin(name, Attempts.From.address("192.0.2." + i)).allowed() ? 1 : 0;
+            allowed += attempts.begin(name, Attempts.Origin.address("192.0.2." + i))
+                            .allowed()
+                    ? 1
+                    : 0;
         }
         assertEquals(20, allowed);
     }
@@ -114,7 +116,7 @@ class AttemptsTest {
         String mine = centre.apprentice().signIn();
         var own = new Visitor(port).signIn(mine, Centre.PASSWORD);
         for (int i = 0; i < 30; i++) {
-            attempts.begin(mine, Attempts.From.address("192.0.2." + i));
+            attempts.begin(mine, Attempts.Origin.address("192.0.2." + i));
         }
         own.losesSession();
         assertEquals("/", locationOf(own.tryToSignIn(mine, Centre.PASSWORD)));
@@ -123,7 +125,7 @@ class AttemptsTest {
         own.losesSession();
         String neighbour = centre.neighbour().signIn();
         for (int i = 0; i < 30; i++) {
-            attempts.begin(neighbour, Attempts.From.address("192.0.2." + i));
+            attempts.begin(neighbour, Attempts.Origin.address("192.0.2." + i));
         }
         assertEquals("/sign-in?wait", locationOf(own.tryToSignIn(neighbour, Centre.PASSWORD)), "another person's");
         for (int i = 0; i < 5; i++) {
@@ -140,12 +142,12 @@ class AttemptsTest {
     @Test
     void othersMistakesAtOneAddress_keepNobodyOut() {
         for (int i = 0; i < 150; i++) {
-            attempts.begin("nobody." + i, Attempts.From.address("127.0.0.1"));
+            attempts.begin("nobody." + i, Attempts.Origin.address("127.0.0.1"));
         }
         var visitor = new Visitor(port).signIn(name, Centre.PASSWORD);
         assertEquals(200, visitor.get("/sittings").statusCode());
         assertTrue(
-                attempts.begin("one.more", Attempts.From.address("127.0.0.1")).failing());
+                attempts.begin("one.more", Attempts.Origin.address("127.0.0.1")).failing());
     }
 
     /** A class and more at once: the memory holds, nobody is refused, and who is told to wait a moment is in at a later try. */

@@ -41,7 +41,7 @@ class LimitedSignIn extends DaoAuthenticationProvider {
         var details = (SignInDetails) Objects.requireNonNull(attempt.getDetails());
         String address = details.getRemoteAddress();
         try {
-            Authentication result = tried(attempt, from(attempt.getName(), details));
+            Authentication result = tried(attempt, origin(attempt.getName(), details));
             LOG.info("{} signed in from {}", result.getPrincipal(), address);
             return result;
         } catch (AuthenticationException e) {
@@ -52,25 +52,25 @@ class LimitedSignIn extends DaoAuthenticationProvider {
     }
 
     /** A person's own device has a count and a turn of its own, so that nobody keeps anybody out there. */
-    private Attempts.From from(String name, SignInDetails details) {
+    private Attempts.Origin origin(String name, SignInDetails details) {
         return details.device()
                 .filter(device -> devices.isKnown(name, device))
-                .map(Attempts.From::ownDevice)
-                .orElseGet(() -> Attempts.From.address(details.getRemoteAddress()));
+                .map(Attempts.Origin::ownDevice)
+                .orElseGet(() -> Attempts.Origin.address(details.getRemoteAddress()));
     }
 
-    private Authentication tried(Authentication attempt, Attempts.From from) {
-        Attempts.Turn turn = attempts.begin(attempt.getName(), from);
+    private Authentication tried(Authentication attempt, Attempts.Origin origin) {
+        Attempts.Turn turn = attempts.begin(attempt.getName(), origin);
         if (!turn.allowed()) {
             throw new TooManyAttempts();
         }
         try {
-            String whose = from.isOwnDevice() ? from.place() : attempt.getName();
+            String whose = origin.isOwnDevice() ? origin.place() : attempt.getName();
             Authentication result = slots.inTurn(whose, turn.failing(), () -> super.authenticate(attempt));
-            attempts.succeeded(attempt.getName(), from);
+            attempts.succeeded(attempt.getName(), origin);
             return result;
         } catch (TooBusy e) {
-            attempts.notTried(attempt.getName(), from);
+            attempts.notTried(attempt.getName(), origin);
             throw e;
         }
     }

@@ -81,7 +81,7 @@ class MeController {
     /** The password from before is checked as at the door: as often, and in its turn. */
     private Optional<String> wrong(SignedIn me, String before, HttpServletRequest request) {
         var attempt = UsernamePasswordAuthenticationToken.unauthenticated(me.signIn(), before);
-        attempt.setDetails(new SignInDetails(request, devices.of(request)));
+        attempt.setDetails(new SignInDetails(request, devices.device(request)));
         try {
             signIns.authenticate(attempt);
             return Optional.empty();

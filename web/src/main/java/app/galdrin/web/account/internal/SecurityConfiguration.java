@@ -132,7 +132,7 @@ class SecurityConfiguration {
                 .securityContext(context -> context.securityContextRepository(sessions))
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("signIn")
-                        .authenticationDetailsSource(request -> new SignInDetails(request, devices.of(request)))
+                        .authenticationDetailsSource(request -> new SignInDetails(request, devices.device(request)))
                         .successHandler(signedIn(devices, wanted))
                         .failureHandler((request, response, failure) -> response.sendRedirect(failed(failure))))
                 .logout(out -> out.logoutUrl("/sign-out")

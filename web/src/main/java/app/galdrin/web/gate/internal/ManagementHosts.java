@@ -20,14 +20,14 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * The management port is asked by an address or as localhost. A page in a browser on this computer may make a name of its own point here, and
  * would read what the browser fetches under it.
  */
-@Conditional(ManagementHosts.OnItsOwnPort.class)
+@Conditional(ManagementHosts.ChildContext.class)
 @ManagementContextConfiguration(value = ManagementContextType.CHILD, proxyBeanMethods = false)
 class ManagementHosts {
 
     private static final Pattern OURS = Pattern.compile("localhost|[0-9.]+|\\[[0-9a-fA-F:.]+]");
 
     /** The application's own pages are found by whatever name the operator gives them; a scan of them must not take this up. */
-    static final class OnItsOwnPort implements Condition {
+    static final class ChildContext implements Condition {
         @Override
         public boolean matches(ConditionContext context, AnnotatedTypeMetadata metadata) {
             return context.getBeanFactory() != null && context.getBeanFactory().getParentBeanFactory() != null;
