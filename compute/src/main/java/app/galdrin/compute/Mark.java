@@ -71,7 +71,7 @@ public final class Mark {
     }
 
     private static int marks(TaskPack pack, @Nullable Path sitting, boolean explain) throws IOException {
-        var writer = new MarksWriter(pack.assignment(), Words::ofFault, explain);
+        var writer = new MarksWriter(pack.assignment(), Words::ofSitting, explain);
         var stream = new LineStream(writer, Runtime.getRuntime().availableProcessors(), LineStream.Progress.NONE);
         try (InputStream in = sitting == null ? System.in : sittings(sitting);
                 var out = new FileOutputStream(FileDescriptor.out)) {
@@ -94,20 +94,19 @@ public final class Mark {
 
     private static String words(PackFault fault) {
         if (fault instanceof PackFault.OfTask of) {
-            return Words.of(
-                    "taskFault",
-                    of.fault().at(),
-                    of.fault().reason().key(),
-                    of.fault().value());
+            return Words.of("task.at", of.fault().at())
+                    + " "
+                    + Words.of(
+                            "task." + of.fault().reason().key(),
+                            of.fault().value(),
+                            of.fault().limit());
         }
         if (fault instanceof PackFault.OfSheet of) {
             String cell = of.fault().cell().map(c -> "." + c.key()).orElse("");
-            return Words.of(
-                    "sheetFault",
-                    of.fault().at() + cell,
-                    of.fault().reason().key(),
-                    of.fault().value());
+            return Words.of("sheet.at", of.fault().at() + cell)
+                    + " "
+                    + Words.of("sheet." + of.fault().reason().key(), of.fault().value());
         }
-        return Words.ofFault(((PackFault.Own) fault).fault());
+        return Words.ofSitting(((PackFault.Own) fault).fault());
     }
 }

@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.ParseResult;
@@ -58,36 +59,52 @@ public final class Prove {
         return 0;
     }
 
+    /** Every share, and beside it of those tried for a slip the share for which it was said to be possible only. */
     private static String json(Tally tally) {
         return Arrays.stream(Measured.values())
-                .filter(m -> m.least() > 0 || m.most() < 1)
-                .map(m -> String.format(Locale.ROOT, "\"%s\":%s", m.key(), tally.held(m)))
+                .flatMap(m -> Stream.of(
+                                member(m.key(), tally.of(m).share()),
+                                member(m.key() + "Possible", tally.of(m).possibleShare()))
+                        .limit(tally.of(m).possible() > 0 ? 2 : 1))
                 .collect(Collectors.joining(",", "{", "}\n"));
     }
 
-    /** A table for people, and under it each measure told apart. */
+    private static String member(String key, double share) {
+        return String.format(Locale.ROOT, "\"%s\":%s", key, share);
+    }
+
+    /** A table for people, with what is told apart under it. */
     private static String table(Tally tally) {
         var text = new StringBuilder(Words.of("prove.head")).append('\n');
-        text.append("|---|---|---|---|---|\n");
+        text.append("|---|---|---|---|---|---|\n");
         for (Measured measured : Measured.values()) {
             Tally.Share all = tally.of(measured);
             text.append(String.format(
                     Locale.ROOT,
-                    "| %s | %s | %s | %d of %d | %s |%n",
-                    Words.PROVE.getString("measure." + measured.key()),
-                    percent(tally.held(measured)),
+                    "| %s | %s | %s | %s | %s | %d of %d |%n",
+                    words(measured),
+                    percent(all.share()),
+                    interval(all),
                     reach(measured),
+                    all.possible() == 0 ? "" : percent(all.possibleShare()),
                     all.came(),
-                    all.of(),
-                    extremes(tally, measured)));
+                    all.tries()));
+        }
+        for (Measured measured : Measured.values()) {
+            text.append('\n').append(words(measured)).append(":\n").append(apart(tally, measured));
         }
         return text.toString();
     }
 
+    private static String words(Measured measured) {
+        return Words.PROVE.getString("measure." + measured.key());
+    }
+
+    private static String interval(Tally.Share share) {
+        return Words.of("prove.between", percent(share.lower()), percent(share.upper()));
+    }
+
     private static String reach(Measured measured) {
-        if (measured.most() == 1 && measured.least() == 0) {
-            return "";
-        }
         return measured.least() == 0
                 ? Words.of("prove.atMost", percent(measured.most()))
                 : measured.most() == 1
@@ -95,12 +112,17 @@ public final class Prove {
                         : Words.of("prove.between", percent(measured.least()), percent(measured.most()));
     }
 
-    /** The least and the greatest of what is told apart. */
-    private static String extremes(Tally tally, Measured measured) {
+    /** What is told apart, the least first, each with its interval. */
+    private static String apart(Tally tally, Measured measured) {
         return tally.by(measured).entrySet().stream()
                 .sorted(Map.Entry.comparingByValue(Comparator.comparingDouble(Tally.Share::share)))
-                .map(e -> e.getKey() + " " + percent(e.getValue().share()))
-                .collect(Collectors.joining(", "));
+                .map(e -> "%s %s (%s, %d)"
+                        .formatted(
+                                e.getKey(),
+                                percent(e.getValue().share()),
+                                interval(e.getValue()),
+                                e.getValue().tries()))
+                .collect(Collectors.joining("; ", "", ".\n"));
     }
 
     private static String percent(double share) {

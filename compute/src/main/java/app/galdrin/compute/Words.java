@@ -33,6 +33,15 @@ final class Words {
         return MessageFormat.format(MESSAGES.getString(key), arguments);
     }
 
+    /** On a fault of a pack or a sitting: what was read, why it can't be right, what to do. */
+    static String ofSitting(Fault fault) {
+        String key = "sitting." + fault.code().key() + (fault.field().isEmpty() ? ".line" : "");
+        return of(
+                MESSAGES.containsKey(key) ? key : fault.code().key(),
+                fault.field().orElse(""),
+                fault.read().orElse(""));
+    }
+
     static String ofFault(Fault fault) {
         return String.join(fault.field().orElse(""), OF_FAULTS.get(fault.code()));
     }

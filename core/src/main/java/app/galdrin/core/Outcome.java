@@ -24,6 +24,10 @@ public sealed interface Outcome<T> {
         return new Failed<>(Fault.at(code, field));
     }
 
+    static <T> Outcome<T> fault(Fault fault) {
+        return new Failed<>(fault);
+    }
+
     /** The same outcome with its value changed; a fault stays as it is. */
     default <R> Outcome<R> map(Function<? super T, ? extends R> change) {
         if (this instanceof Value<T> v) {

@@ -1,6 +1,7 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Source;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
@@ -67,7 +68,8 @@ public final class AsLeftMarker implements AspectMarker {
         boolean again = !of.leftAgain().each(measure, round, figure).isEmpty();
         Estimate all = of.assignment().beside(figure, read.get(), part -> mean(of, measure, round, part));
         Optional<Estimate> thrust = thrust(of, measure, round);
-        all = OwnFigures.countedFrom(thrust, figure, all);
+        // another reading of the same wheels says nothing of their run-out
+        all = OwnFigures.countedFrom(thrust, figure, all).without(Source::isOfVehicle);
         Judgement judgement = of.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
         if (judgement.zone().inDoubt() && !again && !of.references().closed()) {
             return new Evidence.Missing(Evidence.Lack.AS_LEFT_AGAIN, figure.key());
@@ -79,7 +81,7 @@ public final class AsLeftMarker implements AspectMarker {
                 figure,
                 ReadingMarker.figureOf(all),
                 limits,
-                of.practical().rule(),
+                DecisionRule.SIMPLE,
                 judgement.zone(),
                 again,
                 judgement.zone() != Zone.OUTSIDE && judgement.accepted(),

@@ -3,6 +3,8 @@ package app.galdrin.core.marking;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.Derivation;
+import app.galdrin.core.procedure.Source;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Written;
@@ -12,7 +14,9 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.uncertainty.Estimate;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
@@ -98,7 +102,43 @@ final class Case {
 
     /** The figure an apprentice judges and plans on. */
     Optional<Estimate> standing(FigureId figure, String beforeStep) {
-        return own.goesBy(figure, beforeStep);
+        return own.markedBy(figure, beforeStep);
+    }
+
+    /**
+     * What a figure can as well be, rad or mm, where he did not write all that the task asks: with the doubt of all repeats, and, where he worked
+     * none, rounded to either side. What is missing there is no business of a verdict. Whether he counts the run-out that the task has not taken off
+     * is his to say: both are right.
+     */
+    List<Estimate> likewise(FigureId figure, String beforeStep, Estimate value) {
+        List<Estimate> all = new ArrayList<>(List.of(value, value.without(Source::isOfVehicle)));
+        Optional<Measure> measure = assignment.measuring(figure, beforeStep);
+        measure.filter(m -> own.each(m, 0, figure).size() < m.repeats())
+                .flatMap(m -> assignment.asAsked(m, figure))
+                .map(asked -> new Estimate(value.value(), asked.budget()))
+                .ifPresent(asked -> all.addAll(List.of(asked, asked.without(Source::isOfVehicle))));
+        if (own.goesBy(figure, beforeStep).isEmpty()) {
+            double step = step(figure, beforeStep, measure.orElseThrow());
+            List.copyOf(all)
+                    .forEach(e ->
+                            List.of(-step, step).forEach(off -> all.add(new Estimate(e.value() + off, e.budget()))));
+        }
+        return all;
+    }
+
+    /** One step of the unit it was asked in, rad or mm; of what follows from others, theirs together. */
+    private double step(FigureId figure, String beforeStep, Measure measure) {
+        List<FigureId> parts = assignment.workStep(figure, beforeStep).isEmpty() ? Derivation.parts(figure) : List.of();
+        if (!parts.isEmpty()) {
+            return parts.stream()
+                    .mapToDouble(part -> step(part, beforeStep, measure))
+                    .sum();
+        }
+        return assignment
+                .workStep(figure, beforeStep)
+                .flatMap(work -> work.item(figure))
+                .map(item -> item.unit().toFigure(item.unit().step(), figure, baseline(measure)))
+                .orElse(0.0);
     }
 
     /**

@@ -16,6 +16,7 @@ import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Judge.Verdict;
 import app.galdrin.core.task.Plan.Instead;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -145,7 +146,9 @@ public sealed interface Evidence {
      * @param promised full marks up to here by the task, rad or mm; 0 on lines from before that was told apart
      * @param taken repeats that tell it, of {@code asked}; what is missing costs its share
      * @param doubtFrom what most of the doubt comes from, by key, with its share of the variance
-     * @param slips that explain it: sets of one slip, or of two where no single one fits
+     * @param slips that explain it, each a set of one
+     * @param possible whether something else explains it as well
+     * @param places that the one slip was made at, each {@code procedure/place}; empty where it was made everywhere
      */
     record Reading(
             FigureId figure,
@@ -157,13 +160,33 @@ public sealed interface Evidence {
             int asked,
             double credit,
             Optional<DoubtFrom> doubtFrom,
-            List<Set<String>> slips)
+            List<Set<String>> slips,
+            boolean possible,
+            List<String> places)
             implements Evidence {
+
+        /** {@code places}: null in what was stored before they were told. */
+        public Reading {
+            places = Objects.requireNonNullElse(places, List.of());
+        }
+
         /** A band that is wider by less is the same to whoever reads it. */
         private static final double WORTH_SAYING = 1.02;
 
-        Reading with(List<Set<String>> found) {
-            return new Reading(figure, own, reference, band, promised, taken, asked, credit, doubtFrom, found);
+        Reading with(List<ReadingSlips.Found> found) {
+            return new Reading(
+                    figure,
+                    own,
+                    reference,
+                    band,
+                    promised,
+                    taken,
+                    asked,
+                    credit,
+                    doubtFrom,
+                    found.stream().<Set<String>>map(slip -> Set.of(slip.slip())).toList(),
+                    found.stream().anyMatch(ReadingSlips.Found::possible),
+                    found.size() == 1 ? found.get(0).places().stream().sorted().toList() : List.of());
         }
 
         /** Whether it lies off the reference by more than full marks allow. */
@@ -197,6 +220,8 @@ public sealed interface Evidence {
      * @param possible whether so many slips could give so much that this one may be chance
      * @param way what was asked for on the way to it; the marks are theirs and the figure's alike
      * @param follows what follows from what he wrote on the way, where that is not what his readings give
+     * @param rounded what a usual habit of rounding on the way gives, where marks were earned by that
+     * @param unread readings that are missing, where the figure is right for what they can have been
      */
     record Working(
             FigureId figure,
@@ -210,8 +235,16 @@ public sealed interface Evidence {
             List<Set<String>> slips,
             boolean possible,
             List<OnTheWay> way,
-            Optional<Double> follows)
+            Optional<Double> follows,
+            Optional<Double> rounded,
+            List<MissingReading> unread)
             implements Evidence {
+
+        /** {@code unread}: null in what was stored before it was told. */
+        public Working {
+            unread = Objects.requireNonNullElse(unread, List.of());
+        }
+
         /** Without anything on the way. */
         public Working(
                 FigureId figure,
@@ -236,7 +269,9 @@ public sealed interface Evidence {
                     slips,
                     possible,
                     List.of(),
-                    Optional.empty());
+                    Optional.empty(),
+                    Optional.empty(),
+                    List.of());
         }
 
         public boolean right() {
@@ -245,7 +280,11 @@ public sealed interface Evidence {
 
         /** Whether it follows from his own figures, a total from his two wheels, rather than from his readings. */
         public boolean addedUp() {
-            return right() && way.isEmpty() && Math.abs(written - honest) > tolerance;
+            return right()
+                    && way.isEmpty()
+                    && rounded.isEmpty()
+                    && unread.isEmpty()
+                    && Math.abs(written - honest) > tolerance;
         }
 
         /** Whether it is what follows from what he wrote on the way, which was not what his readings give. */

@@ -140,7 +140,7 @@ public final class OrderMarker implements AspectMarker {
 
         /** Where a figure lay when a round began, by the last reading before it. */
         private Optional<Zone> zoneBefore(FigureId figure, int r) {
-            Optional<Estimate> value = of.own().goesBy(figure, round.id());
+            Optional<Estimate> value = of.standing(figure, round.id());
             for (int before = 1; before < r; before++) {
                 for (Measure measure : round.measures()) {
                     Optional<Estimate> read = of.own().mean(measure, before, figure);

@@ -24,6 +24,7 @@ import java.util.function.UnaryOperator;
  * @param zone where that lies
  * @param moves of every part that moves it, signed, in its unit
  * @param mirrored what was planned for the same part on the other side, likewise
+ * @param toThePreferred whether the task asks for more than being inside
  */
 record PlanEffect(
         FigureId figure,
@@ -31,7 +32,8 @@ record PlanEffect(
         Limits limits,
         Zone zone,
         Map<Adjuster, Double> moves,
-        Map<Adjuster, Double> mirrored) {
+        Map<Adjuster, Double> mirrored,
+        boolean toThePreferred) {
 
     /** So much of the tolerance about what is preferred is as good as that. */
     private static final double NEAR = 0.25;
@@ -99,12 +101,17 @@ record PlanEffect(
         return isInside(after) ? 0.5 : 0;
     }
 
-    /** Left alone: all where it is inside or as good as preferred, half in doubt, nothing outside. */
+    /**
+     * Left alone: all where it is as good as preferred, or certainly inside and that is enough; half where it is inside and the task asks for
+     * more, and in doubt; nothing outside.
+     */
     private double left() {
-        if (zone == Zone.INSIDE || zone.inDoubt() && isNear(now.value())) {
-            return 1;
+        if (zone == Zone.OUTSIDE) {
+            return 0;
         }
-        return zone.inDoubt() ? 0.5 : 0;
+        boolean all = isNear(now.value())
+                || zone == Zone.INSIDE && !(toThePreferred && limits.target().isPresent());
+        return all ? 1 : 0.5;
     }
 
     private boolean isInside(double value) {

@@ -3,6 +3,7 @@ package app.galdrin.core.marking;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand.Form;
+import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Written;
@@ -14,6 +15,7 @@ import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Plan.Instead;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
@@ -47,12 +49,16 @@ public final class PlanMarker implements AspectMarker {
         /** By adjuster: signed, positive the part's first way; ±1 where only the way is asked. */
         private final Map<Adjuster, Double> planned = new LinkedHashMap<>();
 
+        /** With how far the sides may differ in them. */
+        private final List<FigureId> figures;
+
         private final List<FigureId.Adjustment> adjustments;
         private final Optional<Estimate> thrust;
 
         OnePlan(Case of, Plan plan) {
             this.of = of;
             this.plan = plan;
+            this.figures = of.assignment().sheet().withDifferences(plan.figures());
             this.adjustments = Practical.adjustments(plan.figures());
             this.thrust = of.own().thrustLine(plan.id());
         }
@@ -73,7 +79,7 @@ public final class PlanMarker implements AspectMarker {
                     }
                 }
             }
-            List<Evidence> effects = figures().stream()
+            List<Evidence> effects = effective().stream()
                     .flatMap(figure -> effect(figure).stream())
                     .toList();
             effects.forEach(effect -> evidence.add(onBothSides(effect, effects)));
@@ -119,7 +125,7 @@ public final class PlanMarker implements AspectMarker {
         }
 
         private List<Zone> zones(FigureId.Adjustment adjustment) {
-            return plan.figures().stream()
+            return figures.stream()
                     .filter(adjustment::contains)
                     .flatMap(f -> standing(f).flatMap(v -> of.judged(f, v)).stream())
                     .map(j -> j.zone())
@@ -157,21 +163,42 @@ public final class PlanMarker implements AspectMarker {
                     .map(v -> sign * v.getAsDouble());
         }
 
+        /** What he goes by; where he has worked neither the figure nor a sum that it is in, what his readings give. */
         private Optional<Estimate> standing(FigureId figure) {
-            return of.standing(figure, plan.id()).map(v -> OwnFigures.countedFrom(thrust, figure, v));
+            Optional<Estimate> his = of.own().goesBy(figure, plan.id());
+            return (isInKnownSum(figure) ? his : his.or(() -> of.standing(figure, plan.id())))
+                    .map(v -> OwnFigures.countedFrom(thrust, figure, v));
         }
 
-        /** Those that can be adjusted and are known: wheels, and a sum where its wheels are not; each wheel's share is assumed then. */
-        private List<FigureId> figures() {
-            List<FigureId> figures = new ArrayList<>();
-            for (FigureId f : plan.figures()) {
+        private boolean isInKnownSum(FigureId figure) {
+            return figure.wheel().isPresent()
+                    && plan.figures().stream()
+                            .anyMatch(f -> f.measurand().form() == Form.SUM
+                                    && f.adjustment().equals(figure.adjustment())
+                                    && of.own().goesBy(f, plan.id()).isPresent());
+        }
+
+        /**
+         * Those that can be adjusted and are known: wheels, a sum where its wheels are not, each wheel's share being assumed then, and a
+         * difference of the sides.
+         */
+        private List<FigureId> effective() {
+            List<FigureId> effective = new ArrayList<>();
+            for (FigureId f : figures) {
                 boolean adjusted = !of.assignment().adjusters(f.adjustment()).isEmpty();
-                if (adjusted
-                        && (f.ofBothWheels() ? !wheelsStand(f) : standing(f).isPresent() || noSumOf(f))) {
-                    figures.add(f);
+                if (adjusted && isEffective(f)) {
+                    effective.add(f);
                 }
             }
-            return figures;
+            return effective;
+        }
+
+        private boolean isEffective(FigureId figure) {
+            return switch (figure.measurand().form()) {
+                case SUM -> !wheelsStand(figure);
+                case DIFFERENCE -> wheelsStand(figure);
+                case OWN -> standing(figure).isPresent() || noSumOf(figure);
+            };
         }
 
         private boolean wheelsStand(FigureId sum) {
@@ -207,7 +234,9 @@ public final class PlanMarker implements AspectMarker {
                 return Optional.of(new Evidence.Missing(Evidence.Lack.WORKING, figure.key()));
             }
             if (!moving.stream().allMatch(Adjuster::amountKnown)) {
-                return Optional.of(wayOnly(figure, now.get(), moving));
+                return figure.measurand().form() == Form.DIFFERENCE
+                        ? Optional.empty()
+                        : Optional.of(wayOnly(figure, now.get(), moving));
             }
             Map<Adjuster, Double> moves = new LinkedHashMap<>();
             planned.forEach((adjuster, amount) -> {
@@ -222,8 +251,19 @@ public final class PlanMarker implements AspectMarker {
                                     of.assignment().limits(figure).orElseThrow(),
                                     judged.zone(),
                                     moves,
-                                    mirrored(moves.keySet()))
-                            .evidence(splitAssumed(figure), of.line(figure, thrust, f -> of.standing(f, plan.id()))));
+                                    mirrored(moves.keySet()),
+                                    toThePreferred())
+                            .evidence(splitAssumed(figure), of.line(figure, thrust, f -> of.standing(f, plan.id()))))
+                    .filter(effect -> figure.measurand().form() != Form.DIFFERENCE || effect.credit() < 1);
+        }
+
+        /** Whether the adjusting after this plan is to come nearer to what the sheet prefers than its limits. */
+        private boolean toThePreferred() {
+            return of.practical()
+                    .of(Round.class)
+                    .findFirst()
+                    .filter(round -> round.aim() < Round.INSIDE)
+                    .isPresent();
         }
 
         /** What was planned for the same parts on the other side. */
@@ -240,8 +280,11 @@ public final class PlanMarker implements AspectMarker {
             return mirrored;
         }
 
+        /** Where he knows a wheel, the other one's share follows. */
         private boolean splitAssumed(FigureId figure) {
-            return figure.measurand().form() == Form.SUM;
+            return figure.measurand().form() == Form.SUM
+                    && Derivation.parts(figure).stream()
+                            .noneMatch(wheel -> standing(wheel).isPresent());
         }
 
         /** Where nobody knows how far a part moves it, the part and the way are all there is to mark. */

@@ -1,15 +1,17 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Source;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
+import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -39,12 +41,11 @@ public final class ReadingMarker implements AspectMarker {
     }
 
     /** Where a figure lies off the reference, the slips that moved it. */
-    private static List<Evidence> explained(List<Evidence> evidence, Map<String, Set<FigureId>> slips) {
+    private static List<Evidence> explained(List<Evidence> evidence, List<ReadingSlips.Found> slips) {
         return evidence.stream()
                 .map(e -> e instanceof Evidence.Reading r && r.off()
-                        ? r.with(slips.entrySet().stream()
-                                .filter(slip -> slip.getValue().contains(r.figure()))
-                                .<Set<String>>map(slip -> Set.of(slip.getKey()))
+                        ? r.with(slips.stream()
+                                .filter(slip -> slip.figures().contains(r.figure()))
                                 .toList())
                         : e)
                 .toList();
@@ -59,7 +60,7 @@ public final class ReadingMarker implements AspectMarker {
                     : new Evidence.Missing(Evidence.Lack.REFERENCE, figure.key());
         }
         Band band = criterion.band(figure).orElseThrow(() -> new IllegalStateException("no band for " + figure));
-        Band used = band.against(reference.get().standardUncertainty());
+        Band used = band.against(against(own.get().budget(), reference.get().budget()));
         int taken = of.own().each(measure, 0, figure).size();
         double share = (double) taken / measure.repeats();
         double credit = share * used.credit(own.get().value() - reference.get().value());
@@ -73,7 +74,21 @@ public final class ReadingMarker implements AspectMarker {
                 measure.repeats(),
                 credit,
                 doubt(of, measure, own.get()),
+                List.of(),
+                false,
                 List.of());
+    }
+
+    /**
+     * How well a reference is known beside an apprentice's figure, a standard uncertainty in rad or mm: what both have from the same vehicle and
+     * bay falls out; another bay's survey counts for both.
+     */
+    private static double against(Budget own, Budget reference) {
+        Set<String> shared = new HashSet<>(own.parts().keySet());
+        shared.retainAll(reference.parts().keySet());
+        return Math.hypot(
+                reference.standardUncertaintyOf(source -> !(shared.contains(source) && Source.isCommonToAll(source))),
+                own.standardUncertaintyOf(source -> !shared.contains(source) && Source.isCommonToAll(source)));
     }
 
     static Evidence.Figure figureOf(Estimate estimate) {

@@ -2,14 +2,18 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.SlipSetting;
+import app.galdrin.core.procedure.Source;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,6 +23,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.hipparchus.linear.EigenDecompositionSymmetric;
@@ -33,12 +38,35 @@ import org.hipparchus.special.Gamma;
  */
 final class ReadingSlips {
 
-    /** By how much chi-squared has to fall, and by how much more where many ways are tried. */
-    private static final double FALL = 14;
+    /**
+     * By how much chi-squared has to fall, and by how much more where many ways are tried. A figure that moved by 3.2 U of the difference makes it
+     * fall by 41; what moved by less is as often a scale misread.
+     */
+    private static final double FALL = 25;
 
     private static final int FEW = 50;
 
     private static final double SELDOM = 0.001;
+
+    /** The same of the commonest, which a misread place looks like more often the less it moves. */
+    private static final double FALL_OF_COMMONEST = 36;
+
+    /** Two explanations whose chi-squared differs by less fit equally: two standard deviations. */
+    private static final double AS_WELL = 4;
+
+    /** The commonest gives way to what fits better by more. */
+    private static final double BETTER = 10;
+
+    /** Nobody misreads a scale by more marks. */
+    private static final double MOST_MARKS = 40;
+
+    /** Of two that are one and the same pattern. */
+    private static final double TIE = 1;
+
+    /** Rad or mm: what moves less is binary rounding. */
+    private static final double LEAST_SLOPE = 1e-9;
+
+    private static final List<Predicate<Integer>> EVERY = List.of(any -> true);
 
     /** Beside the greatest, less of a covariance is what rounding leaves of figures that follow from one another. */
     private static final double NOTHING = 1e-9;
@@ -59,7 +87,7 @@ final class ReadingSlips {
 
     private final Map<FigureId, Estimate> reference = new LinkedHashMap<>();
     private final List<FigureId> figures;
-    private final List<List<String>> sides;
+    private final List<Set<String>> sides;
 
     ReadingSlips(Case of, Measure measure) {
         this.of = of;
@@ -93,51 +121,192 @@ final class ReadingSlips {
         return of.own().values(measure, 0, used, HandFormula.SOLVED);
     }
 
-    /** One way in which a slip can have been made: in all repeats or one, on both sides or one; and what each repeat comes to without. */
-    private record Way(String slip, List<Map<FigureId, Double>> putRight) {}
+    /**
+     * One way in which a slip can have been made: in all repeats or one, at some places or all.
+     *
+     * @param putRight what each repeat comes to without, rad or mm
+     * @param places that it was made at, by id; empty where it is made everywhere
+     */
+    private record Way(Slip slip, List<Map<FigureId, Double>> putRight, Set<String> places) {}
 
-    /** The slips that explain the differences, each with the figures it moves; those that fit equally are all there. */
-    Map<String, Set<FigureId>> found() {
-        Map<String, Set<FigureId>> found = new LinkedHashMap<>();
+    /**
+     * A slip that explains the differences.
+     *
+     * @param figures that it moves
+     * @param places that it was made at, each {@code procedure/place}; empty where it is made everywhere
+     * @param possible whether a place misread or a wheel that is off explains them as well
+     */
+    record Found(String slip, Set<FigureId> figures, Set<String> places, boolean possible) {}
+
+    /** A way that fits, and the chi-squared that it leaves. */
+    private record Fit(Way way, double left) {}
+
+    /**
+     * The slips that explain the differences. Those that fit equally are all there, and then none is more than possible; so is one where no
+     * slip is needed: where a single place misread by some amount, or a single wheel that is off, fits as well.
+     */
+    List<Found> found() {
         if (figures.isEmpty() || readings.isEmpty()) {
-            return found;
+            return List.of();
         }
         Distance distance = new Distance(covariance());
-        double[] asRead = differences(this.asRead);
-        double now = distance.of(asRead);
+        double[] differences = differences(this.asRead);
+        double now = distance.of(differences);
         List<Way> ways = ways();
         double fall = FALL + 2 * Math.log(Math.max(1, ways.size() / (double) FEW));
-        for (Way way : ways) {
-            double left = distance.of(differences(way.putRight()));
-            if (now - left >= fall && distance.honest(left, 0)) {
-                found.computeIfAbsent(way.slip(), s -> new TreeSet<>()).addAll(moved(way));
+        List<Fit> fits = ways.stream()
+                .map(way -> new Fit(way, distance.of(differences(way.putRight()))))
+                .filter(fit -> now - fit.left() >= (fit.way().slip().isCommonest() ? FALL_OF_COMMONEST : fall)
+                        && distance.honest(fit.left(), 0))
+                .toList();
+        double best = fits.stream().mapToDouble(Fit::left).min().orElse(0);
+        Map<String, Fit> nearest = new LinkedHashMap<>();
+        for (Fit fit : fits) {
+            if (fit.left() <= best + AS_WELL) {
+                nearest.merge(fit.way().slip().key(), fit, (a, b) -> a.left() <= b.left() ? a : b);
             }
         }
-        if (found.isEmpty()) {
-            turned(distance, asRead, fall, found);
+        if (fits.isEmpty()) {
+            return turned(distance, differences, now, fall);
         }
-        return found;
+        boolean several = nearest.size() > 1;
+        return nearest.values().stream()
+                .map(fit -> new Found(
+                        fit.way().slip().key(),
+                        moved(fit.way()),
+                        fit.way().places().stream()
+                                .map(measure.procedure().key().concat("/")::concat)
+                                .collect(Collectors.toSet()),
+                        several || isRivalled(fit, distance, differences, now)))
+                .toList();
+    }
+
+    /** Whether no slip is needed: the commonest only gives way to its own places misread by another amount, and only to what fits better. */
+    private boolean isRivalled(Fit fit, Distance distance, double[] differences, double now) {
+        boolean commonest = fit.way().slip().isCommonest();
+        double rival = rival(distance, differences, now, commonest ? fit.way().places() : Set.of());
+        return rival <= fit.left() + (commonest ? -BETTER : AS_WELL);
     }
 
     /** Slips of an unknown amount fit more than those that leave none to choose, and are asked where none of those fits. */
-    private void turned(Distance distance, double[] asRead, double fall, Map<String, Set<FigureId>> found) {
+    private List<Found> turned(Distance distance, double[] differences, double now, double fall) {
+        List<Found> found = new ArrayList<>();
         for (Slip slip : of.assignment().slips(measure)) {
             Map<FigureId, Integer> turned = slip.turned();
             if (turned.isEmpty() || !figures.containsAll(turned.keySet())) {
                 continue;
             }
+            double left = Double.POSITIVE_INFINITY;
             for (Predicate<Integer> made : repeats()) {
-                double[] one = IntStream.range(0, asRead.length)
-                        .mapToDouble(i -> made.test(i / figures.size())
-                                ? turned.getOrDefault(figures.get(i % figures.size()), 0)
-                                : 0)
-                        .toArray();
-                double explained = distance.along(one, asRead);
-                if (explained >= fall && distance.honest(distance.of(asRead) - explained, 1)) {
-                    found.computeIfAbsent(slip.key(), s -> new TreeSet<>()).addAll(turned.keySet());
+                double[] one = pattern(made, figure -> turned.getOrDefault(figure, 0));
+                double explained = distance.along(List.of(one), differences);
+                if (explained >= fall && distance.honest(now - explained, 1)) {
+                    left = Math.min(left, now - explained);
+                }
+            }
+            if (left < Double.POSITIVE_INFINITY) {
+                boolean rivalled = rival(distance, differences, now, Set.of()) <= left + TIE;
+                found.add(new Found(slip.key(), turned.keySet(), Set.of(), rivalled));
+            }
+        }
+        return found;
+    }
+
+    // ---- what needs no slip
+
+    /**
+     * The least chi-squared that honest hands leave once a single place is misread by some amount, or a single wheel off; infinite without.
+     *
+     * @param places that are looked at, by id; all, and the wheels, where there are none
+     */
+    private double rival(Distance distance, double[] differences, double now, Set<String> places) {
+        double least = Double.POSITIVE_INFINITY;
+        for (Rival rival : rivals(places)) {
+            double left = now - distance.along(rival.patterns(), differences);
+            boolean fits =
+                    left < least && distance.honest(left, rival.patterns().size());
+            if (fits && distance.amount(rival.patterns().get(0), differences) <= rival.most()) {
+                least = left;
+            }
+        }
+        return least;
+    }
+
+    /**
+     * What explains differences without any slip.
+     *
+     * @param patterns that its unknown amounts have: in all repeats, or in one
+     * @param most how many times the first of them there can be
+     */
+    private record Rival(List<double[]> patterns, double most) {}
+
+    private List<Rival> rivals(Set<String> places) {
+        List<Rival> rivals = new ArrayList<>();
+        for (Place place : measure.procedure().walk()) {
+            if (!places.isEmpty() && !places.contains(place.id())) {
+                continue;
+            }
+            List<Map<FigureId, Double>> slopes =
+                    readings.stream().map(read -> slope(place, read)).toList();
+            if (slopes.stream().anyMatch(slope -> !slope.isEmpty())) {
+                for (Predicate<Integer> made : place.eachRepeat() ? repeats() : EVERY) {
+                    rivals.add(new Rival(
+                            List.of(pattern(made, slopes)),
+                            MOST_MARKS * place.instrument().resolution() / place.standardUncertainty()));
                 }
             }
         }
+        for (Wheel wheel : places.isEmpty() ? Wheel.values() : new Wheel[0]) {
+            List<FigureId> its = figures.stream()
+                    .filter(f -> f.wheel().filter(wheel::equals).isPresent())
+                    .toList();
+            if (!its.isEmpty() && its.size() < figures.size()) {
+                repeats()
+                        .forEach(made -> rivals.add(new Rival(
+                                its.stream()
+                                        .map(one -> pattern(made, figure -> figure.equals(one) ? 1 : 0))
+                                        .toList(),
+                                Double.POSITIVE_INFINITY)));
+            }
+        }
+        return rivals;
+    }
+
+    /** What each figure moves by when a place shows a little more, rad or mm; empty where nothing does. */
+    private Map<FigureId, Double> slope(Place place, Map<String, Double> read) {
+        Double was = read.get(place.id());
+        if (was == null) {
+            return Map.of();
+        }
+        double by = place.amount().quantity() == Quantity.ANGLE
+                ? Math.toDegrees(place.standardUncertainty())
+                : place.standardUncertainty();
+        Map<String, Double> more = new HashMap<>(read);
+        more.put(place.id(), was + by);
+        Map<FigureId, Double> before = values(read);
+        Map<FigureId, Double> slope = new HashMap<>();
+        values(more).forEach((figure, value) -> {
+            Double from = before.get(figure);
+            if (from != null && Math.abs(value - from) > LEAST_SLOPE) {
+                slope.put(figure, value - from);
+            }
+        });
+        return slope;
+    }
+
+    private double[] pattern(Predicate<Integer> made, List<Map<FigureId, Double>> ofRepeats) {
+        return IntStream.range(0, readings.size() * figures.size())
+                .mapToDouble(i -> made.test(i / figures.size())
+                        ? ofRepeats.get(i / figures.size()).getOrDefault(figures.get(i % figures.size()), 0.0)
+                        : 0)
+                .toArray();
+    }
+
+    private double[] pattern(Predicate<Integer> made, ToIntFunction<FigureId> ofFigure) {
+        return IntStream.range(0, readings.size() * figures.size())
+                .mapToDouble(
+                        i -> made.test(i / figures.size()) ? ofFigure.applyAsInt(figures.get(i % figures.size())) : 0)
+                .toArray();
     }
 
     /** Of every figure in every repeat; what no longer comes to anything is no number. */
@@ -178,9 +347,9 @@ final class ReadingSlips {
                 List<Map<String, Double>> everywhere = readings.stream()
                         .map(read -> slip.corrected(setting, read).orElse(read))
                         .toList();
-                ways.addAll(inAllOrOne(slip, everywhere));
-                for (List<String> side : slip.ofBothSides() ? List.<List<String>>of() : sides) {
-                    ways.addAll(inAllOrOne(slip, putRight(side, everywhere)));
+                ways.addAll(inAllOrOne(slip, everywhere, Set.of()));
+                for (Set<String> places : madeAt(slip)) {
+                    ways.addAll(inAllOrOne(slip, putRight(places, everywhere), places));
                 }
             } else {
                 ways.addAll(oneByOne(slip));
@@ -189,14 +358,19 @@ final class ReadingSlips {
         return ways;
     }
 
+    private List<Set<String>> madeAt(Slip slip) {
+        List<Set<String>> own = slip.madeAt(measure.procedure());
+        return !own.isEmpty() ? own : slip.ofBothSides() ? List.of() : sides;
+    }
+
     /** A slip that is made at many places, in all repeats or in one; {@code putRight} is what should have been written in each. */
-    private List<Way> inAllOrOne(Slip slip, List<Map<String, Double>> putRight) {
+    private List<Way> inAllOrOne(Slip slip, List<Map<String, Double>> putRight, Set<String> places) {
         List<Map<FigureId, Double>> right = putRight.stream().map(this::values).toList();
-        List<Way> ways = new ArrayList<>(List.of(new Way(slip.key(), right)));
+        List<Way> ways = new ArrayList<>(List.of(new Way(slip, right, places)));
         for (int only = 0; only < right.size() && right.size() > 1; only++) {
             List<Map<FigureId, Double>> once = new ArrayList<>(asRead);
             once.set(only, right.get(only));
-            ways.add(new Way(slip.key(), once));
+            ways.add(new Way(slip, once, places));
         }
         return ways;
     }
@@ -208,26 +382,26 @@ final class ReadingSlips {
             for (Map<String, Double> right : slip.correctedWays(setting, readings.get(repeat))) {
                 List<Map<FigureId, Double>> putRight = new ArrayList<>(asRead);
                 putRight.set(repeat, values(right));
-                ways.add(new Way(slip.key(), putRight));
+                ways.add(new Way(slip, putRight, Set.of()));
             }
         }
         return ways;
     }
 
     /** Where a slip can be made on one side alone: the places of the left wheels and those of the right ones, by id. */
-    private static List<List<String>> sides(Measure measure) {
-        Map<Boolean, List<String>> byLeft = measure.procedure().walk().stream()
+    private static List<Set<String>> sides(Measure measure) {
+        Map<Boolean, Set<String>> byLeft = measure.procedure().walk().stream()
                 .filter(p -> p.wheel().isPresent())
                 .collect(Collectors.groupingBy(
-                        p -> p.wheel().orElseThrow().left(), Collectors.mapping(Place::id, Collectors.toList())));
+                        p -> p.wheel().orElseThrow().left(), Collectors.mapping(Place::id, Collectors.toSet())));
         return byLeft.isEmpty()
                 ? List.of()
-                : List.of(byLeft.getOrDefault(true, List.of()), byLeft.getOrDefault(false, List.of()));
+                : List.of(byLeft.getOrDefault(true, Set.of()), byLeft.getOrDefault(false, Set.of()));
     }
 
     /** All repeats, and each by itself. */
     private List<Predicate<Integer>> repeats() {
-        List<Predicate<Integer>> repeats = new ArrayList<>(List.of(i -> true));
+        List<Predicate<Integer>> repeats = new ArrayList<>(EVERY);
         if (readings.size() > 1) {
             IntStream.range(0, readings.size()).forEach(only -> repeats.add(i -> i == only));
         }
@@ -235,7 +409,7 @@ final class ReadingSlips {
     }
 
     /** What should have been written where a slip was made at some places only. */
-    private List<Map<String, Double>> putRight(List<String> places, List<Map<String, Double>> everywhere) {
+    private List<Map<String, Double>> putRight(Set<String> places, List<Map<String, Double>> everywhere) {
         List<Map<String, Double>> putRight = new ArrayList<>();
         for (int i = 0; i < readings.size(); i++) {
             Map<String, Double> all = everywhere.get(i);
@@ -258,6 +432,7 @@ final class ReadingSlips {
         RealMatrix covariance = shared(own.stream()
                 .flatMap(repeat -> figures.stream().map(f -> budget(repeat, f)))
                 .toList());
+        // what is so of the vehicle or the bay is in both, and falls out
         RealMatrix ofReference =
                 shared(figures.stream().map(f -> budget(reference, f)).toList());
         int n = figures.size();
@@ -276,7 +451,10 @@ final class ReadingSlips {
     }
 
     private static Map<String, Double> budget(Map<FigureId, Estimate> of, FigureId figure) {
-        return Objects.requireNonNull(of.get(figure)).budget().parts();
+        Map<String, Double> parts =
+                new HashMap<>(Objects.requireNonNull(of.get(figure)).budget().parts());
+        parts.keySet().removeIf(Source::isCommonToAll);
+        return parts;
     }
 
     /** The covariance of figures, of which each has its doubt by source: D·Dᵀ, a row a figure. */
@@ -310,23 +488,42 @@ final class ReadingSlips {
         }
 
         double of(double[] differences) {
-            double sum = product(differences, differences);
+            double[] inDoubts = inDoubts(differences);
+            double sum = dot(inDoubts, inDoubts);
             return Double.isNaN(sum) ? Double.POSITIVE_INFINITY : sum;
         }
 
-        /** How much of the differences' chi-squared goes away with the best amount of a pattern; 0 where there is no telling. */
-        double along(double[] pattern, double[] differences) {
-            double both = product(pattern, differences);
-            double explained = both * both / product(pattern, pattern);
+        /** How much of the differences' chi-squared goes away with the best amounts of these patterns; 0 where there is no telling. */
+        double along(List<double[]> patterns, double[] differences) {
+            List<double[]> independent = new ArrayList<>();
+            double explained = 0;
+            for (double[] pattern : patterns) {
+                double[] rest = inDoubts(pattern);
+                for (double[] before : independent) {
+                    double share = dot(rest, before);
+                    Arrays.setAll(rest, i -> rest[i] - share * before[i]);
+                }
+                double length = Math.sqrt(dot(rest, rest));
+                if (length > NOTHING) {
+                    Arrays.setAll(rest, i -> rest[i] / length);
+                    independent.add(rest);
+                    double part = dot(rest, inDoubts(differences));
+                    explained += part * part;
+                }
+            }
             return Double.isFinite(explained) ? explained : 0;
         }
 
-        private double product(double[] one, double[] other) {
-            double sum = 0;
-            for (double[] direction : directions) {
-                sum += dot(direction, one) * dot(direction, other);
-            }
-            return sum;
+        /** How many times a pattern there is in differences, either way; 0 where there is no telling. */
+        double amount(double[] pattern, double[] differences) {
+            double[] one = inDoubts(pattern);
+            double amount = Math.abs(dot(one, inDoubts(differences)) / dot(one, one));
+            return Double.isFinite(amount) ? amount : 0;
+        }
+
+        /** In standard doubts along each direction. */
+        private double[] inDoubts(double[] figures) {
+            return Arrays.stream(directions).mapToDouble(d -> dot(d, figures)).toArray();
         }
 
         private static double dot(double[] one, double[] other) {

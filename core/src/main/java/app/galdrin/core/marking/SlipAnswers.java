@@ -26,9 +26,15 @@ import java.util.Set;
  */
 public final class SlipAnswers {
 
+    private static final int ALL = -1;
+
     private final OwnFigures own;
     private final Measure measure;
     private final Set<FigureId> figures;
+
+    /** The only repeat there is, from 0; {@link #ALL} where there are all. */
+    private final int only;
+
     private final Map<AnswerUnit, SlipSetting> settings = new EnumMap<>(AnswerUnit.class);
     private final Map<Slip, Boolean> ofReadings = new IdentityHashMap<>();
     private final Map<Made, Ways> known = new HashMap<>();
@@ -54,25 +60,49 @@ public final class SlipAnswers {
 
     /** Of every figure that the procedure can tell. */
     public SlipAnswers(OwnFigures own, Measure measure) {
-        this.own = own;
-        this.measure = measure;
-        this.figures = measure.procedure().sees();
+        this(own, measure, measure.procedure().sees(), ALL);
     }
 
     /** Of these figures, and of those that slips mix up with them. */
     SlipAnswers(OwnFigures own, Measure measure, Collection<FigureId> figures) {
+        this(own, measure, Set.copyOf(Slips.mixedUp(measure.procedure(), figures)), ALL);
+    }
+
+    private SlipAnswers(OwnFigures own, Measure measure, Set<FigureId> figures, int only) {
         this.own = own;
         this.measure = measure;
-        this.figures = Set.copyOf(Slips.mixedUp(measure.procedure(), figures));
+        this.figures = figures;
+        this.only = only;
+    }
+
+    /** The same of one repeat alone, from 0. */
+    SlipAnswers ofRepeat(int repeat) {
+        return new SlipAnswers(own, measure, figures, repeat);
     }
 
     /** The answers, in their unit, that slips made in this order give, in every way they can be made; none where they change nothing here. */
     public List<Map<FigureId, Double>> of(List<Slip> made, AnswerUnit unit) {
-        SlipSetting setting = settings.computeIfAbsent(unit, u -> own.slipSetting(measure, u));
+        SlipSetting setting = setting(unit);
         List<Slip> inUse =
                 made.stream().filter(slip -> isOfReadings(slip, setting)).toList();
         Ways ways = ways(new Made(inUse, made, unit), setting);
         return ways.changed() ? ways.answers() : List.of();
+    }
+
+    /** The answers, in their unit, of whoever makes no slip. */
+    Map<FigureId, Double> honest(AnswerUnit unit) {
+        return ways(new Made(List.of(), List.of(), unit), setting(unit))
+                .answers()
+                .get(0);
+    }
+
+    private SlipSetting setting(AnswerUnit unit) {
+        return settings.computeIfAbsent(unit, u -> {
+            SlipSetting all = own.slipSetting(measure, u);
+            return only == ALL
+                    ? all
+                    : all.ofRepeat(only, own.worked(measure, 0).get(only).notes());
+        });
     }
 
     /** Whether a slip is made in using readings, or of what they were taken on, and not of answers alone. */

@@ -2,43 +2,40 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.task.Measure;
-import app.galdrin.core.task.Work;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
- * Tries the known slips on an apprentice's own readings and says which give the wrong figures that were written. Several that fit
- * equally are all named; what none explains is not guessed at.
+ * Tries the known slips on an apprentice's own readings and says which give the wrong figures that were written. One that alone fits is
+ * named; where several fit equally, or an error of the pen does, they are possible. What none explains is not guessed at.
  */
 final class SlipFinder {
 
-    /** An accusation that chance would make in more than three of a hundred wrong figures is none. */
-    private static final double MOST_BY_CHANCE = 0.03;
-
-    private static final double REACH = 5;
-
-    private final Case of;
-    private final Measure measure;
     private final List<Answered> wrong;
     private final Map<AnswerUnit, List<Answered>> byUnit;
     private final SlipAnswers answers;
+    private final List<SlipAnswers> ofRepeats = new ArrayList<>();
     private final List<Slip> slips;
+    private final double places;
 
     /**
      * For figures of one measurement.
      *
-     * @param wrong those that were worked wrong from its readings
+     * @param wrong those that were worked wrong from its readings; a single one is weaker evidence than several
      */
     SlipFinder(Case of, Measure measure, List<Answered> wrong) {
-        this.of = of;
-        this.measure = measure;
         this.wrong = wrong;
         this.byUnit =
                 wrong.stream().collect(Collectors.groupingBy(one -> one.item().unit()));
@@ -46,14 +43,20 @@ final class SlipFinder {
                 of.own(),
                 measure,
                 wrong.stream().map(one -> one.item().figure()).toList());
+        for (int repeat = 0; repeat < of.own().readings(measure, 0).size(); repeat++) {
+            if (!of.own().worked(measure, 0).get(repeat).figures().isEmpty()) {
+                ofRepeats.add(answers.ofRepeat(repeat));
+            }
+        }
         this.slips = of.assignment().slips(measure);
+        this.places = isAlone() ? 0.5 : 1;
     }
 
     /**
      * What explains worked figures.
      *
      * @param slips sets of one slip, or of two where no single one fits; empty where none fit
-     * @param possible whether so many slips could give so much that it may be chance
+     * @param possible whether something else explains them as well
      */
     record Found(List<Set<String>> slips, boolean possible) {
         static final Found NOTHING = new Found(List.of(), false);
@@ -64,61 +67,131 @@ final class SlipFinder {
         }
     }
 
+    private boolean isAlone() {
+        return wrong.size() == 1;
+    }
+
     /**
-     * Slips behind the wrong figures. A slip is named where it gives every one of them, each within one place as written. A single figure is
-     * weaker evidence: it takes a single slip, within half a place.
+     * Slips behind the wrong figures: each has to give every one of them, within one place as written. One that is made everywhere comes
+     * before one that is made at a wheel or in a repeat, and that before two made together. A single figure takes a single slip, made
+     * everywhere, within half a place.
      */
     Found explain() {
-        boolean alone = wrong.size() == 1;
-        double places = alone ? 0.5 : 1;
-        List<Set<String>> singles = slips.stream()
-                .filter(slip -> fits(List.of(slip), places))
+        List<Set<String>> found = singles(this::everywhere);
+        if (found.isEmpty() && !isAlone()) {
+            found = singles(this::atOneWheel);
+            found = found.isEmpty() ? singles(this::inOneRepeat) : found;
+            found = found.isEmpty() ? pairs() : found;
+        }
+        return new Found(found, found.size() > 1 || isAlone() && PenError.explains(wrong.get(0)));
+    }
+
+    /** The answers of a unit, in every way they can come about. */
+    private interface Answers extends Function<AnswerUnit, Stream<Map<FigureId, Double>>> {}
+
+    private List<Set<String>> singles(Function<Slip, Stream<Answers>> ways) {
+        return slips.stream()
+                .filter(slip -> ways.apply(slip).anyMatch(this::fits))
                 .<Set<String>>map(slip -> Set.of(slip.key()))
                 .toList();
-        if (alone) {
-            return new Found(singles, !singles.isEmpty() && share(wrong.get(0)) > MOST_BY_CHANCE);
-        }
-        return new Found(singles.isEmpty() ? pairs(places) : singles, false);
     }
 
-    /**
-     * How much of the figures that could be written in error the slips give, 0 to 1: five times the figure or its tolerance each way, and as
-     * far as what was written.
-     */
-    private double share(Answered one) {
-        Work.Item item = one.item();
-        double tolerance = of.assignment()
-                .limits(item.figure())
-                .filter(l -> l.min().isPresent() && l.max().isPresent())
-                .map(l -> (l.max().getAsDouble() - l.min().getAsDouble()) / 2)
-                .map(half -> Math.abs(item.unit().ofFigure(half, item.figure(), of.baseline(measure))))
-                .orElse(0.0);
-        double reach = Math.max(REACH * Math.max(Math.abs(one.right()), tolerance), Math.abs(one.wrote()));
-        double[] given = slips.stream()
-                .flatMap(slip -> answers.of(List.of(slip), item.unit()).stream())
-                .flatMap(way -> Optional.ofNullable(way.get(item.figure())).stream())
-                .mapToDouble(v -> v)
-                .filter(v -> Math.abs(v) <= reach && one.tells(v))
-                .sorted()
-                .toArray();
-        double covered = 0;
-        double upTo = -reach;
-        for (double value : given) {
-            double from = Math.max(upTo, value - one.place() / 2);
-            double to = Math.max(from, Math.min(reach, value + one.place() / 2));
-            covered += to - from;
-            upTo = Math.max(upTo, to);
-        }
-        return reach == 0 ? 1 : covered / (2 * reach);
+    /** Made once, on the means, or in every repeat. */
+    private Stream<Answers> everywhere(Slip slip) {
+        return Stream.of(unit -> answers.of(List.of(slip), unit).stream(), unit -> inEveryRepeat(slip, unit));
     }
 
-    private List<Set<String>> pairs(double places) {
+    /** Where each repeat can be slipped in in as many ways, they are the same ones. */
+    private Stream<Map<FigureId, Double>> inEveryRepeat(Slip slip, AnswerUnit unit) {
+        List<List<Map<FigureId, Double>>> repeats = ofRepeats.size() < 2
+                ? List.of()
+                : ofRepeats.stream()
+                        .map(repeat -> repeat.of(List.of(slip), unit))
+                        .toList();
+        int ways = repeats.stream().mapToInt(List::size).min().orElse(0);
+        return repeats.stream().allMatch(r -> r.size() == ways)
+                ? IntStream.range(0, ways)
+                        .mapToObj(way ->
+                                mean(repeats.stream().map(r -> r.get(way)).toList()))
+                : Stream.empty();
+    }
+
+    /** Of the figures that all of them have. */
+    private static Map<FigureId, Double> mean(List<Map<FigureId, Double>> repeats) {
+        Map<FigureId, Double> mean = new HashMap<>();
+        repeats.get(0).keySet().stream()
+                .filter(figure -> repeats.stream().allMatch(r -> r.containsKey(figure)))
+                .forEach(figure -> mean.put(
+                        figure,
+                        repeats.stream()
+                                .mapToDouble(r -> r.getOrDefault(figure, 0.0))
+                                .average()
+                                .orElseThrow()));
+        return mean;
+    }
+
+    /** The slip's answers at one wheel, the honest ones elsewhere, and what is put together of both. */
+    private Stream<Answers> atOneWheel(Slip slip) {
+        return wheels().stream().map(wheel -> unit -> {
+            Map<FigureId, Double> honest = answers.honest(unit);
+            return answers.of(List.of(slip), unit).stream().map(way -> atWheel(wheel, honest, way));
+        });
+    }
+
+    private Set<Wheel> wheels() {
+        return wrong.stream()
+                .flatMap(one -> one.item().figure().wheel().stream())
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    private static Map<FigureId, Double> atWheel(
+            Wheel wheel, Map<FigureId, Double> honest, Map<FigureId, Double> slipped) {
+        Map<FigureId, Double> mixed = new HashMap<>(honest);
+        slipped.forEach((figure, value) -> {
+            if (figure.wheel().filter(wheel::equals).isPresent()) {
+                mixed.put(figure, value);
+            }
+        });
+        honest.keySet()
+                .forEach(figure -> Derivation.of(figure)
+                        .filter(made -> mixed.keySet().containsAll(made.parts()))
+                        .ifPresent(made -> mixed.put(
+                                figure,
+                                made.of(
+                                        mixed.getOrDefault(made.parts().get(0), 0.0),
+                                        mixed.getOrDefault(made.parts().get(1), 0.0)))));
+        return mixed;
+    }
+
+    /** The mean where one of several repeats was slipped in. */
+    private Stream<Answers> inOneRepeat(Slip slip) {
+        return ofRepeats.size() < 2
+                ? Stream.empty()
+                : ofRepeats.stream().map(repeat -> unit -> {
+                    Map<FigureId, Double> all = answers.honest(unit);
+                    Map<FigureId, Double> honest = repeat.honest(unit);
+                    return repeat.of(List.of(slip), unit).stream().map(way -> inRepeat(all, honest, way));
+                });
+    }
+
+    private Map<FigureId, Double> inRepeat(
+            Map<FigureId, Double> all, Map<FigureId, Double> honest, Map<FigureId, Double> slipped) {
+        Map<FigureId, Double> mean = new HashMap<>(all);
+        mean.replaceAll((figure, value) -> {
+            double before = honest.getOrDefault(figure, value);
+            return value + (slipped.getOrDefault(figure, before) - before) / ofRepeats.size();
+        });
+        return mean;
+    }
+
+    private List<Set<String>> pairs() {
         List<Set<String>> pairs = new ArrayList<>();
         for (int i = 0; i < slips.size(); i++) {
             for (int j = i + 1; j < slips.size(); j++) {
                 Slip one = slips.get(i);
                 Slip other = slips.get(j);
-                if (fits(List.of(one, other), places) || fits(List.of(other, one), places)) {
+                if (fits(unit -> answers.of(List.of(one, other), unit).stream())
+                        || fits(unit -> answers.of(List.of(other, one), unit).stream())) {
                     pairs.add(new TreeSet<>(Set.of(one.key(), other.key())));
                 }
             }
@@ -126,21 +199,13 @@ final class SlipFinder {
         return pairs;
     }
 
-    /** Whether slips made in this order give all of these figures, those of one unit in one and the same way. */
-    private boolean fits(List<Slip> made, double places) {
-        for (Map.Entry<AnswerUnit, List<Answered>> inUnit : byUnit.entrySet()) {
-            boolean any = false;
-            for (Map<FigureId, Double> way : answers.of(made, inUnit.getKey())) {
-                any = any || gives(way, inUnit.getValue(), places);
-            }
-            if (!any) {
-                return false;
-            }
-        }
-        return true;
+    /** Whether some way gives all of the wrong figures, those of one unit in one and the same way. */
+    private boolean fits(Answers ways) {
+        return byUnit.entrySet().stream()
+                .allMatch(inUnit -> ways.apply(inUnit.getKey()).anyMatch(way -> gives(way, inUnit.getValue())));
     }
 
-    private static boolean gives(Map<FigureId, Double> way, List<Answered> wrong, double places) {
+    private boolean gives(Map<FigureId, Double> way, List<Answered> wrong) {
         for (Answered one : wrong) {
             Double value = way.get(one.item().figure());
             if (value == null || !one.is(value, places)) {

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Where on the sketch of a measuring step a slip lies: the places whose readings it uses otherwise, or stands in the way of. */
@@ -39,13 +40,33 @@ public final class SlipPicture {
                 .filter(slip -> slip.key().equals(key))
                 .findFirst()
                 .map(slip -> moved(slip, setting, readings))
+                .map(moved -> at(places(sheet, measure), moved))
                 .orElse(Map.of());
+    }
+
+    /** Where the slip was made at some places alone, only those. */
+    private static Map<String, Double> at(Set<String> places, Map<String, Double> moved) {
+        Map<String, Double> there = new HashMap<>(moved);
+        if (!places.isEmpty()) {
+            there.keySet().retainAll(places);
+        }
+        return there;
+    }
+
+    private static Set<String> places(MarkSheet sheet, Measure measure) {
+        return sheet.lines().stream()
+                .filter(line -> line.criterion().step().equals(measure.id()))
+                .flatMap(line -> line.evidence().stream())
+                .filter(Evidence.Reading.class::isInstance)
+                .flatMap(e -> ((Evidence.Reading) e).places().stream())
+                .map(place -> place.substring(place.indexOf('/') + 1))
+                .collect(Collectors.toSet());
     }
 
     /** Those that alone explain readings of a step, or a working from them. */
     private static Stream<Set<String>> slips(Evidence evidence, String step, Measure measure) {
         if (evidence instanceof Evidence.Reading reading && step.equals(measure.id())) {
-            return alone(reading.slips());
+            return reading.possible() ? Stream.empty() : alone(reading.slips());
         }
         return evidence instanceof Evidence.Working w
                         && !w.possible()

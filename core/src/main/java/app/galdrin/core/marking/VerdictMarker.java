@@ -22,6 +22,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Marks what was said of each figure, and whether it can be adjusted. */
 @AutoService(AspectMarker.class)
@@ -39,9 +40,10 @@ public final class VerdictMarker implements AspectMarker {
         for (FigureId figure : judge.compared()) {
             of.practical().comparison(figure, judge.id()).ifPresent(c -> evidence.add(compared(of, judge, c)));
         }
-        List<Evidence> verdicts = judge.figures().stream()
+        List<Evidence> verdicts = of.assignment().sheet().withDifferences(judge.figures()).stream()
                 .filter(figure -> of.assignment().limits(figure).isPresent())
                 .map(figure -> verdict(of, judge, figure))
+                .filter(one -> !isSpared(of, judge, one))
                 .toList();
         evidence.addAll(withSlips(of, verdicts));
         for (FigureId.Adjustment adjustment : Practical.adjustments(judge.figures())) {
@@ -50,6 +52,19 @@ public final class VerdictMarker implements AspectMarker {
             }
         }
         return evidence;
+    }
+
+    /** A side difference that the task does not name is missed only where the sides certainly differ too much. */
+    private static boolean isSpared(Case of, Judge judge, Evidence evidence) {
+        return evidence instanceof Evidence.Missing missing
+                && FigureId.parse(missing.of())
+                        .filter(figure -> !judge.figures().contains(figure))
+                        .filter(figure -> of.standing(figure, judge.id())
+                                .filter(value -> of.likewise(figure, judge.id(), value).stream()
+                                        .flatMap(e -> of.judged(figure, e).stream())
+                                        .allMatch(judgement -> judgement.zone() == Zone.OUTSIDE))
+                                .isEmpty())
+                        .isPresent();
     }
 
     private static Evidence compared(Case of, Judge judge, Comparison c) {
@@ -94,7 +109,10 @@ public final class VerdictMarker implements AspectMarker {
                 judgement.zone(),
                 Optional.of(of.assignment().scale(figure).shown(figure, value.get())),
                 said.get(),
-                right(judgement.zone(), rule),
+                of.likewise(figure, judge.id(), value.get()).stream()
+                        .flatMap(e -> of.judged(figure, e).stream())
+                        .flatMap(j -> right(j.zone(), rule).stream())
+                        .collect(Collectors.toCollection(() -> EnumSet.noneOf(Verdict.class))),
                 List.of(),
                 false,
                 of.line(figure, thrust, f -> of.standing(f, judge.id())));

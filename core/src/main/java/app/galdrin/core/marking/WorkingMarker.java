@@ -17,6 +17,7 @@ import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -90,6 +91,9 @@ public final class WorkingMarker implements AspectMarker {
         private final Work work;
         private final Map<FigureId, Answered> answered = new LinkedHashMap<>();
         private final Map<String, SlipFinder.Found> found = new HashMap<>();
+        private final Map<Habits, RoundingHabits> habits = new HashMap<>();
+
+        private record Habits(String measure, AnswerUnit unit, double place) {}
 
         OneWork(Case of, Work work) {
             this.of = of;
@@ -130,20 +134,22 @@ public final class WorkingMarker implements AspectMarker {
                     found.slips(),
                     found.possible(),
                     way.steps(),
-                    way.follows());
+                    way.follows(),
+                    one.rounded(),
+                    one.unread());
         }
 
         /**
-         * Looked for where a figure is off by more than rounding, be it a total of several that are off a little. One that is wrong alone, and
-         * that by being written coarsely, would fit every slip that hardly moves it.
+         * Looked for where a figure is off by more than rounding, be it a total of several that are off a little. Only what is off beyond the
+         * place it was written to has to be explained.
          */
         private SlipFinder.Found found(Measure measure) {
             List<Answered> together = answered.values().stream()
                     .filter(a -> a.measure().id().equals(measure.id()))
                     .toList();
-            List<Answered> wrong = together.stream().filter(Answered::wrong).toList();
-            boolean coarse = wrong.size() == 1 && wrong.get(0).coarse();
-            return !coarse && together.stream().anyMatch(Answered::beyondRounding)
+            List<Answered> wrong =
+                    together.stream().filter(a -> a.wrong() && !a.coarse()).toList();
+            return !wrong.isEmpty() && together.stream().anyMatch(Answered::beyondRounding)
                     ? new SlipFinder(of, measure, wrong).explain()
                     : SlipFinder.Found.NOTHING;
         }
@@ -167,11 +173,67 @@ public final class WorkingMarker implements AspectMarker {
                     item.unit().step(), written.get().step().orElse(item.unit().step()));
             Measure measure = of.practical().measure(item.from()).orElseThrow();
             double wrote = written.get().value().orElseThrow();
-            var worked = new Answered(item, measure, honest.getAsDouble(), honest.getAsDouble(), wrote, place);
-            return Optional.of(followsFromHis(item)
-                    .map(follows -> new Answered(item, measure, honest.getAsDouble(), follows, wrote, place))
+            var worked = new Answered(
+                    item,
+                    measure,
+                    honest.getAsDouble(),
+                    honest.getAsDouble(),
+                    wrote,
+                    place,
+                    Optional.empty(),
+                    List.of());
+            Answered added = followsFromHis(item)
+                    .map(worked::following)
                     .filter(derived -> derived.credit() > worked.credit())
-                    .orElse(worked));
+                    .orElse(worked);
+            Answered rounded = added.credit() == 1 ? added : rounded(added);
+            return Optional.of(rounded.credit() == 1 ? rounded : withWhatIsUnread(rounded));
+        }
+
+        /**
+         * Where a repeat was read in part, what was written is right if it can have come to that: lying with the others as honest repeats do. Who
+         * never began a repeat has not worked with it.
+         */
+        private Answered withWhatIsUnread(Answered one) {
+            Measure measure = one.measure();
+            FigureId figure = one.item().figure();
+            List<Double> each = of.own().repeats(measure, 0).stream()
+                    .flatMap(repeat -> repeat.honest(figure).stream())
+                    .map(v -> one.item().unit().ofFigure(v, figure, of.baseline(measure)))
+                    .toList();
+            int begun = of.own().readings(measure, 0).size();
+            int unread = begun - each.size();
+            OptionalDouble apart = of.assignment().apart(measure, figure);
+            if (unread < 1 || each.isEmpty() || apart.isEmpty()) {
+                return one;
+            }
+            double sum = each.stream().mapToDouble(v -> v).sum();
+            double theirs = (begun * one.wrote() - sum) / unread;
+            double least = Math.min(theirs, Collections.min(each));
+            double most = Math.max(theirs, Collections.max(each));
+            double limit = Math.abs(one.item().unit().ofFigure(apart.getAsDouble(), figure, of.baseline(measure)));
+            return most - least <= limit + begun * one.tolerance()
+                    ? one.supposing(of.own().missing(measure, 0, List.of(figure)))
+                    : one;
+        }
+
+        /** By the first habit of rounding that gives what was written. */
+        private Answered rounded(Answered one) {
+            double place = Math.min(
+                    one.item().unit().step(),
+                    written(one.item())
+                            .flatMap(w -> w.step().stream().boxed().findFirst())
+                            .orElse(one.place()));
+            return habits
+                    .computeIfAbsent(
+                            new Habits(one.measure().id(), one.item().unit(), place),
+                            key -> new RoundingHabits(of.own(), one.measure(), key.unit(), key.place()))
+                    .of(one.item().figure())
+                    .stream()
+                    .filter(one::isWrittenAs)
+                    .findFirst()
+                    .map(one::rounding)
+                    .orElse(one);
         }
 
         private Optional<Written> written(Work.Item item) {

@@ -63,10 +63,10 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
 
     private static Reading read(JsonObject json) {
         if (!FORMAT.equals(json.get("format"))) {
-            return refused(Fault.at(FaultCode.OUT_OF_RANGE, "format"));
+            return refused(Fault.at(FaultCode.OUT_OF_RANGE, "format").reading(json.get("format")));
         }
         if (!Double.valueOf(VERSION).equals(json.get("version"))) {
-            return refused(Fault.at(FaultCode.OUT_OF_RANGE, "version"));
+            return refused(Fault.at(FaultCode.OUT_OF_RANGE, "version").reading(json.get("version")));
         }
         List<PackFault> faults = new ArrayList<>();
         unknown(json, "", Set.of("format", "version", TASK, SHEET, FLOOR), faults);
@@ -95,7 +95,10 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
         if (json.get(name) instanceof JsonObject object) {
             return Optional.of(object);
         }
-        faults.add(new PackFault.Own(Fault.at(json.has(name) ? FaultCode.MALFORMED : FaultCode.MISSING, name)));
+        faults.add(new PackFault.Own(
+                json.has(name)
+                        ? Fault.at(FaultCode.MALFORMED, name).reading(json.get(name))
+                        : Fault.at(FaultCode.MISSING, name)));
         return Optional.empty();
     }
 

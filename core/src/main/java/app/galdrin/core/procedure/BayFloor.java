@@ -71,7 +71,7 @@ public record BayFloor(int bay, double pitch, double roll, double standardUncert
 
     /** The name of a slope as a source of doubt: a survey is shared by all who measure there, a reading is one's own. */
     String source(Slope slope) {
-        return origin == Origin.READ ? "setUp.floorRead." + slope.source : "bay." + slope.source + "." + bay;
+        return origin == Origin.READ ? "setUp.floorRead." + slope.source : Source.OF_BAY + slope.source + "." + bay;
     }
 
     /** The same bay, its slopes multiplied. */

@@ -173,7 +173,29 @@ public final class Evaluation {
 
     /** The same run, what is read being as good as it is read. */
     Evaluation withoutSetUp() {
-        return withFields(source -> source instanceof Source.AsLaid laid ? laid.reading() : source);
+        return withFields(Evaluation::asRead);
+    }
+
+    private static Source asRead(Source source) {
+        return source instanceof Source.AsLaid laid ? asRead(laid.reading()) : source;
+    }
+
+    /** The same run on rims and tyres whose run-out was taken off before. */
+    Evaluation withoutRunOut() {
+        return withFields(Evaluation::withoutRunOut);
+    }
+
+    private static Source withoutRunOut(Source source) {
+        if (!(source instanceof Source.AsLaid laid)) {
+            return source;
+        }
+        Source reading = withoutRunOut(laid.reading());
+        return laid.setUp().source().startsWith(Source.OF_VEHICLE) ? reading : new Source.AsLaid(reading, laid.setUp());
+    }
+
+    /** Whether the run-out of a rim or a tyre is read with something. */
+    boolean runsOut() {
+        return !withoutRunOut().equals(this);
     }
 
     private Evaluation withFields(UnaryOperator<Source> change) {

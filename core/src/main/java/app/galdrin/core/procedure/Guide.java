@@ -1,6 +1,7 @@
 package app.galdrin.core.procedure;
 
 import app.galdrin.core.measure.Assumption;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 
@@ -24,6 +25,13 @@ public record Guide(
 
     static Guide of(List<String> steps, List<String> checks, int minutesToSet, int minutesToRead) {
         return new Guide(steps, checks, Set.of(), minutesToSet, minutesToRead);
+    }
+
+    /** With a step before all others. */
+    Guide after(String step) {
+        List<String> all = new ArrayList<>(List.of(step));
+        all.addAll(steps);
+        return new Guide(all, checks, assumes, minutesToSet, minutesToRead);
     }
 
     Guide assuming(Assumption... assumptions) {

@@ -58,6 +58,9 @@ public record Procedure(
         boolean setUpCounts,
         Simulation simulation) {
 
+    /** The step of a guide in which run-out is taken off, before the vehicle is let down. */
+    private static final String HIGH_SPOT_UP = "highSpotUp";
+
     /** Of what is not set up by measure, such as where a string is laid. */
     private static final long SEED = 1;
 
@@ -145,6 +148,34 @@ public record Procedure(
                 tools,
                 false,
                 simulation);
+    }
+
+    /** Whether it reads the run-out of rims or tyres with the rest. */
+    public boolean runsOut() {
+        return evaluations.stream().anyMatch(Evaluation::runsOut);
+    }
+
+    /** Whether the task asks for run-out to be found and turned to where it is not read. */
+    public boolean isRunOutTakenOff() {
+        return guide.steps().contains(HIGH_SPOT_UP);
+    }
+
+    /** The same, every wheel spun and its high spot turned up before; itself where none is read. */
+    public Procedure withRunOutTakenOff() {
+        return !runsOut()
+                ? this
+                : new Procedure(
+                        key,
+                        family,
+                        walk,
+                        evaluations.stream().map(Evaluation::withoutRunOut).toList(),
+                        guide.after(HIGH_SPOT_UP),
+                        unworked,
+                        baseline,
+                        unlike,
+                        tools,
+                        setUpCounts,
+                        simulation);
     }
 
     /** Whether a vehicle has what it is laid on; a sheet that does not know its suspension rules nothing out. */

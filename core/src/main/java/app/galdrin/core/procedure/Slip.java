@@ -4,6 +4,7 @@ import app.galdrin.core.figure.FigureId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A mistake that people make and the marker knows by name: what it does to readings before they are worked, or to figures after.
@@ -43,6 +44,19 @@ public interface Slip {
     /** The same, mm or deg by place, where it can have been made in several ways, each by itself. */
     default List<Map<String, Double>> correctedWays(SlipSetting setting, Map<String, Double> readings) {
         return corrected(setting, readings).stream().toList();
+    }
+
+    /**
+     * The sets of places, by id, that it can have been made at in writing readings down; where there are none it is made everywhere, or on one
+     * side of the vehicle.
+     */
+    default List<Set<String>> madeAt(Procedure procedure) {
+        return List.of();
+    }
+
+    /** Whether it is so common that it comes before any other misreading of the same place. */
+    default boolean isCommonest() {
+        return false;
     }
 
     /** The repeats, mm or deg by place, that are used where this slip leaves some aside; empty where it uses all or there are no others. */

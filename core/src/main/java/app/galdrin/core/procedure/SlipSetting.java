@@ -25,6 +25,17 @@ public record SlipSetting(
         List<Map<String, Double>> notes,
         String taught) {
 
+    /**
+     * The same of one repeat.
+     *
+     * @param repeat from 0
+     * @param noted what stands beside the figures that it comes to, in the record's unit
+     */
+    public SlipSetting ofRepeat(int repeat, Map<String, Double> noted) {
+        return new SlipSetting(
+                procedure, standing, unit, baseline, List.of(readings.get(repeat)), List.of(noted), taught);
+    }
+
     /** Answers, in their unit, with each figure that was worked by itself changed in rad or mm; what is put together of others follows. */
     Map<FigureId, Double> reworked(Map<FigureId, Double> answers, BiFunction<FigureId, Double, Double> change) {
         Map<FigureId, Double> changed = new HashMap<>();

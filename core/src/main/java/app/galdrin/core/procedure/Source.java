@@ -14,6 +14,22 @@ import java.util.function.UnaryOperator;
 /** Where a field of a record comes from, how well it is known, and the names its doubt goes under. */
 public sealed interface Source {
 
+    /** Begins the name of what is so of the vehicle itself, whoever reads it. */
+    String OF_VEHICLE = "vehicle.";
+
+    /** Begins the name of what is so of a bay as it was surveyed, whoever reads there. */
+    String OF_BAY = "bay.";
+
+    /** Whether a source of doubt is so of the vehicle itself. */
+    static boolean isOfVehicle(String source) {
+        return source.startsWith(OF_VEHICLE);
+    }
+
+    /** Whether a source of doubt is one and the same for all who read a vehicle as it stands: between two of them it falls out. */
+    static boolean isCommonToAll(String source) {
+        return source.startsWith(OF_VEHICLE) || source.startsWith(OF_BAY);
+    }
+
     /** The value in the record's unit, or a word; empty where there is none. */
     Optional<Object> value(Map<String, Double> readings, Standing standing);
 

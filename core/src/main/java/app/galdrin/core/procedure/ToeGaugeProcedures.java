@@ -56,12 +56,13 @@ public final class ToeGaugeProcedures implements ProcedureList {
                             : Place.length(flag(wheel), Where.of(wheel), "scale", 0, MOST_FLAG, Use.GAP));
         }
         Map<String, Source> fronts = new LinkedHashMap<>();
-        fronts.put("frontLeft", new AsLaid(read(flags, Wheel.FRONT_LEFT), HUNG));
-        fronts.put("frontRight", read(flags, Wheel.FRONT_RIGHT));
+        // each front flag shows how the other wheel points, a rear one how the front wheel of its side does
+        fronts.put("frontLeft", turning(Wheel.FRONT_RIGHT, new AsLaid(read(flags, Wheel.FRONT_LEFT), HUNG)));
+        fronts.put("frontRight", turning(Wheel.FRONT_LEFT, read(flags, Wheel.FRONT_RIGHT)));
         fronts.put("unit", new Fixed(Scale.ANGLE.key()));
         Map<String, Source> all = new LinkedHashMap<>(fronts);
-        all.put("rearLeft", read(flags, Wheel.REAR_LEFT));
-        all.put("rearRight", read(flags, Wheel.REAR_RIGHT));
+        all.put("rearLeft", RunOut.carried(Wheel.FRONT_LEFT, read(flags, Wheel.REAR_LEFT), WHEELBASE / RIM));
+        all.put("rearRight", RunOut.carried(Wheel.FRONT_RIGHT, read(flags, Wheel.REAR_RIGHT), WHEELBASE / RIM));
         all.put("wheelbase", Data.WHEELBASE);
         FigureId total = FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT);
         Map<String, FigureId> told = new LinkedHashMap<>();
@@ -81,6 +82,15 @@ public final class ToeGaugeProcedures implements ProcedureList {
                         6,
                         2),
                 ToeGaugeProcedures::layFlags);
+    }
+
+    /** A usual rim and wheelbase, mm. */
+    private static final double RIM = 415;
+
+    private static final double WHEELBASE = 2700;
+
+    private static Source turning(Wheel wheel, Source reading) {
+        return RunOut.turning(wheel, reading, RIM);
     }
 
     private static String flag(Wheel wheel) {

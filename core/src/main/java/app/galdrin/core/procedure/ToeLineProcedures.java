@@ -51,7 +51,7 @@ public final class ToeLineProcedures implements ProcedureList {
             Place rear = gap(ToeBox.rearGap(wheel), wheel, End.REAR);
             walk.addAll(wheel.left() ? List.of(front, rear) : List.of(rear, front));
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("frontGap", new Read(front, 1));
+            fields.put("frontGap", RunOut.of(wheel, new Read(front, 1)));
             fields.put("rearGap", new Read(rear, 1));
             fields.put("baseline", Data.rim(wheel.axle()));
             fields.put("lineSide", new Chosen(SIDE));

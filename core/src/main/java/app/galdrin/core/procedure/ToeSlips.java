@@ -7,6 +7,7 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.spec.VehicleGeometry;
+import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -41,7 +42,9 @@ public final class ToeSlips implements SlipList {
     private static Map<Side, Double> skews(SlipSetting setting) {
         Map<Side, Double> skews = new EnumMap<>(Side.class);
         for (Side side : Side.values()) {
-            skews.put(side, skew(setting, "skew." + side.key()));
+            Estimate rear = setting.standing().own().get(FigureId.of(Measurand.TOE, Wheel.of(Axle.REAR, side)));
+            // a string round the rear tyre is askew by what that points outward
+            skews.put(side, rear == null ? skew(setting, "skew." + side.key()) : -rear.value());
         }
         return skews;
     }
@@ -117,6 +120,9 @@ public final class ToeSlips implements SlipList {
         public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
             VehicleGeometry g = setting.standing().sheet().geometry();
             Map<Side, Double> skews = skews(setting);
+            if (setting.baseline() <= ALIKE) {
+                return List.of(); // its length is read with the rest
+            }
             return Stream.of(g.rim(Axle.FRONT), 2 * g.tyre(Axle.FRONT))
                     .filter(other -> Math.abs(other - setting.baseline()) > ALIKE)
                     .map(other -> setting.reworked(

@@ -41,6 +41,9 @@ public final class ToeSpanProcedures implements ProcedureList {
     /** From end to end of the college's bars, mm. */
     public static final double BAR_LENGTH = 1500;
 
+    /** A usual rim, which frames, bars and lasers lean on, mm. */
+    private static final double RIM = 415;
+
     private static final double LEAST_SPAN = 500;
     private static final double MOST_SPAN = 3500;
     private static final double MOST_GAP = 600;
@@ -61,7 +64,7 @@ public final class ToeSpanProcedures implements ProcedureList {
     }
 
     /** What the spans of one kind have in common; {@code atHubs} how much more than the track is read in a simulation, or
-     * the gap of a jig, mm; {@code doubt} of the set-up, mm on the difference. */
+     * the gap of a jig, mm; {@code doubt} of the set-up, mm on the difference; {@code carries} how much farther apart it is read than what leans on the wheel. */
     private record Span(
             String key,
             String reading,
@@ -70,7 +73,8 @@ public final class ToeSpanProcedures implements ProcedureList {
             double atHubs,
             double doubt,
             Guide guide,
-            Truly points) {
+            Truly points,
+            double carries) {
         SetUp setUp(Axle axle) {
             return new SetUp(key + "." + axle.key(), doubt);
         }
@@ -113,9 +117,10 @@ public final class ToeSpanProcedures implements ProcedureList {
                 Surface.RIM,
                 Reading.SPAN,
                 240,
-                0.5,
+                0.35,
                 guide(List.of("platesOn", "tapesIn"), List.of("hardOnTyre", "tapesLevel", "notPreTurned"), 4, 2),
-                (axle, g) -> PLATE_SLOTS);
+                (axle, g) -> PLATE_SLOTS,
+                1);
         return procedure(span, List.of(), axle -> Map.of("baseline", new Fixed(PLATE_SLOTS)))
                 .over(s -> Optional.of(PLATE_SLOTS));
     }
@@ -129,7 +134,8 @@ public final class ToeSpanProcedures implements ProcedureList {
                 300,
                 0.4,
                 guide(List.of("framesOn", "tapesIn"), List.of("railsInLine", "threeContacts", "tapesLevel"), 5, 2),
-                (axle, g) -> FRAME_PINS);
+                (axle, g) -> FRAME_PINS,
+                FRAME_PINS / RIM);
         return procedure(span, List.of(), axle -> Map.of("baseline", new Fixed(FRAME_PINS)))
                 .over(s -> Optional.of(FRAME_PINS));
     }
@@ -143,7 +149,8 @@ public final class ToeSpanProcedures implements ProcedureList {
                 260,
                 0.8,
                 guide(List.of("barsOn", "barsRead"), List.of("barCentred", "barStraight", "threeContacts"), 8, 3),
-                (axle, g) -> BAR_LENGTH);
+                (axle, g) -> BAR_LENGTH,
+                BAR_LENGTH / RIM);
         return procedure(span, List.of(), axle -> Map.of("baseline", new Fixed(BAR_LENGTH)))
                 .over(s -> Optional.of(BAR_LENGTH));
     }
@@ -157,7 +164,8 @@ public final class ToeSpanProcedures implements ProcedureList {
                 JIG_LEAVES,
                 0.3,
                 guide(List.of("jigHooked", "jigRead"), List.of("jigSameHeight", "sameRimPoints"), 2, 3),
-                (axle, g) -> g.rim(axle));
+                (axle, g) -> g.rim(axle),
+                1);
         return procedure(
                         span,
                         List.of(),
@@ -175,7 +183,8 @@ public final class ToeSpanProcedures implements ProcedureList {
                 0,
                 0.8,
                 guide(List.of("ribScribed", "tapeUnder"), List.of("sameHeight", "sameRib", "tapeClear"), 5, 3),
-                (axle, g) -> chord(g.tyre(axle), BELOW));
+                (axle, g) -> chord(g.tyre(axle), BELOW),
+                1);
         List<Place> heights = new ArrayList<>();
         for (Axle axle : Axle.values()) {
             heights.add(Place.length(below(axle), Where.of(axle), "below", 0, MOST_BELOW, Use.SPAN)
@@ -210,7 +219,8 @@ public final class ToeSpanProcedures implements ProcedureList {
                 420,
                 1.2,
                 guide(List.of("marksOut", "laserSeated"), List.of("marksEqual", "laserSwung", "threeContacts"), 10, 4),
-                (axle, g) -> 2 * AHEAD);
+                (axle, g) -> 2 * AHEAD,
+                2 * AHEAD / RIM);
         List<Place> ahead = new ArrayList<>();
         for (Axle axle : Axle.values()) {
             ahead.add(Place.length(marks(axle), Where.of(axle), "marksAhead", LEAST_AHEAD, MOST_AHEAD, Use.SPAN)
@@ -240,7 +250,7 @@ public final class ToeSpanProcedures implements ProcedureList {
             Place rear = span.end(axle, End.REAR);
             walk.addAll(List.of(front, rear));
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("frontDistance", new AsLaid(new Read(front, 1), span.setUp(axle)));
+            fields.put("frontDistance", runOut(axle, new AsLaid(new Read(front, 1), span.setUp(axle)), span.carries()));
             fields.put("rearDistance", new Read(rear, 1));
             fields.putAll(points.of(axle));
             evaluations.add(
@@ -253,6 +263,12 @@ public final class ToeSpanProcedures implements ProcedureList {
                 evaluations,
                 span.guide(),
                 (truth, s, hands) -> lay(span, truth, s, hands));
+    }
+
+    /** Of both wheels. */
+    private static Source runOut(Axle axle, Source reading, double carries) {
+        Source left = RunOut.carried(Wheel.of(axle, Side.LEFT), reading, carries);
+        return RunOut.carried(Wheel.of(axle, Side.RIGHT), left, carries);
     }
 
     private static Simulation.Laying lay(Span span, Truth truth, Standing s, Hands hands) {

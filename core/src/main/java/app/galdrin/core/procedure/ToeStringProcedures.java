@@ -83,6 +83,8 @@ public final class ToeStringProcedures implements ProcedureList {
         figures.put("totalToe.rear", TOTAL_REAR);
         wheels.forEach((wheel, places) -> {
             places.forEach(place -> fields.put(place.id(), new Read(place, 1)));
+            fields.computeIfPresent(
+                    ToeBox.frontGap(wheel), (id, read) -> RunOut.of(wheel, new AsLaid(read, bow(wheel))));
             fields.put("wheels." + wheel.key() + ".baseline", Data.rim(wheel.axle()));
             figures.put("toe." + wheel.key(), FigureId.of(Measurand.TOE, wheel));
         });
@@ -120,6 +122,13 @@ public final class ToeStringProcedures implements ProcedureList {
         return new SetUp("straight." + wheel.side().key(), STRAIGHT);
     }
 
+    /** How far off it is of straight from one end of a rim to the other, for the same reasons; our own working value, mm. */
+    private static final double BOWED = 0.12;
+
+    private static SetUp bow(Wheel wheel) {
+        return new SetUp("bow." + wheel.key(), BOWED);
+    }
+
     private static Place spacing(String id, String reading, double most) {
         return Place.length(id, Where.VEHICLE, reading, 500, most, Use.SPACING);
     }
@@ -148,7 +157,12 @@ public final class ToeStringProcedures implements ProcedureList {
             for (Place place : places) {
                 fields.put(place.end().orElseThrow() == End.FRONT ? "frontGap" : "rearGap", new Read(place, 1));
             }
-            fields.computeIfPresent("frontGap", (field, read) -> new AsLaid(read, bend(wheel)));
+            Wheel rear = Wheel.of(Axle.REAR, wheel.side());
+            // the string heads as the rear tyre, and carries its run-out on to the front rim
+            fields.computeIfPresent(
+                    "frontGap",
+                    (field, read) ->
+                            RunOut.of(wheel, RunOut.carried(rear, new AsLaid(read, bend(wheel)), RIM_TO_TYRE)));
             fields.put("baseline", Data.rim(Axle.FRONT));
             fields.put("rearToe", new Source.Own(FigureId.of(Measurand.TOE, Wheel.of(Axle.REAR, wheel.side()))));
             evaluations.add(
@@ -168,6 +182,9 @@ public final class ToeStringProcedures implements ProcedureList {
                         ToeStringProcedures::layRearString)
                 .over(s -> Data.rim(Axle.FRONT).known(s));
     }
+
+    /** How much shorter a rim is than the tyre on it, about. */
+    private static final double RIM_TO_TYRE = 0.7;
 
     /** A string that presses on the rear tyre or hangs off it, as mm between the two gaps; our own working value. */
     private static SetUp bend(Wheel wheel) {
@@ -208,6 +225,9 @@ public final class ToeStringProcedures implements ProcedureList {
                 byPlace(ToeBoxForward.readings(state, setUp, Instrument.PERFECT, Instrument.PERFECT, hands.random()));
         for (Wheel wheel : Data.FRONTS) {
             shows.merge(ToeBox.hubGap(wheel), straight(wheel).made(hands), Double::sum);
+        }
+        for (Wheel wheel : Wheel.values()) {
+            shows.merge(ToeBox.frontGap(wheel), bow(wheel).made(hands), Double::sum);
         }
         return () -> shows;
     }

@@ -8,10 +8,13 @@ import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Source;
+import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.HandIn;
+import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
@@ -24,12 +27,13 @@ import app.galdrin.core.task.Work;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * One task that is tried: a procedure with its usual figures, worked in a unit, repeated so often, judged by a rule; after adjusting
  * read again.
  */
-record Subject(Measure measure, Work work, Round round, Assignment assignment) {
+record Subject(Measure measure, Work work, Judge judge, Round round, Assignment assignment) {
 
     static final List<Integer> REPEATS = List.of(2, 3, 5);
 
@@ -47,7 +51,7 @@ record Subject(Measure measure, Work work, Round round, Assignment assignment) {
         List<Subject> all = new ArrayList<>();
         for (Procedure procedure :
                 Procedures.all().stream().filter(Subject::isGiven).toList()) {
-            for (AnswerUnit unit : AnswerUnit.values()) {
+            for (AnswerUnit unit : units(procedure)) {
                 for (int repeats : REPEATS) {
                     for (DecisionRule rule : DecisionRule.values()) {
                         all.add(of(procedure, unit, repeats, rule));
@@ -56,6 +60,16 @@ record Subject(Measure measure, Work work, Round round, Assignment assignment) {
             }
         }
         return all;
+    }
+
+    /** Angles are answered in millimetres where there is a length that they are over. */
+    private static List<AnswerUnit> units(Procedure procedure) {
+        var standing = new Standing(ProofVehicle.SHEET, FLOOR);
+        return Stream.of(AnswerUnit.values())
+                .filter(unit -> unit.quantity() == Quantity.ANGLE
+                        || procedure.baseline().apply(standing).isPresent()
+                        || procedure.sees().stream().allMatch(f -> f.measurand().quantity() == Quantity.LENGTH))
+                .toList();
     }
 
     private static boolean isGiven(Procedure procedure) {
@@ -74,10 +88,15 @@ record Subject(Measure measure, Work work, Round round, Assignment assignment) {
                         .filter(procedure::isWorkedOnPaper)
                         .map(f -> new Work.Item(f, measure.id(), unit.orFitting(f)))
                         .toList());
+        var judge = new Judge(
+                "judge",
+                figures.stream()
+                        .filter(f -> ProofVehicle.SHEET.limits(f).isPresent())
+                        .toList());
         var round = new Round("adjust", List.of(measure.as("again")), 1);
         List<Step> steps = new ArrayList<>();
         given(measure).ifPresent(steps::add);
-        steps.addAll(List.of(measure, work, round, new HandIn("handIn")));
+        steps.addAll(List.of(measure, work, judge, round, new HandIn("handIn")));
         var bare = new Practical(
                 procedure.key(),
                 OrderSchool.A,
@@ -88,7 +107,7 @@ record Subject(Measure measure, Work work, Round round, Assignment assignment) {
                 steps,
                 new Scheme(List.of(), 0));
         var practical = bare.with(SchemeDefaults.of(bare, ProofVehicle.SHEET));
-        return new Subject(measure, work, round, new Assignment(practical, ProofVehicle.SHEET, FLOOR));
+        return new Subject(measure, work, judge, round, new Assignment(practical, ProofVehicle.SHEET, FLOOR));
     }
 
     /** What has to be known before: it is measured by the first way that tells all of it. */

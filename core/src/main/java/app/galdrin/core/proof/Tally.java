@@ -11,24 +11,60 @@ public final class Tally {
     /**
      * Of so many tries so many.
      *
-     * @param of 0 or more
-     * @param came 0 to {@code of}
+     * @param tries 0 or more
+     * @param came 0 to {@code tries}
+     * @param possible of those that did not, 0 or more: a slip was said to be possible, and not named
      */
-    public record Share(long of, long came) {
-        static final Share NONE = new Share(0, 0);
+    public record Share(long tries, long came, long possible) {
+        static final Share NONE = new Share(0, 0, 0);
+
+        private static final double NINETEEN_OF_TWENTY = 1.96;
 
         Share plus(Share other) {
-            return new Share(of + other.of, came + other.came);
+            return new Share(tries + other.tries, came + other.came, possible + other.possible);
         }
 
         /** 0 to 1; 0 where nothing was tried. */
         public double share() {
-            return of == 0 ? 0 : (double) came / of;
+            return tries == 0 ? 0 : (double) came / tries;
+        }
+
+        /** Of those tried, the ones for which it was possible only, 0 to 1. */
+        public double possibleShare() {
+            return tries == 0 ? 0 : (double) possible / tries;
+        }
+
+        /** The lower end of the share's 95 % interval, 0 to 1 [Wilson]. */
+        public double lower() {
+            return middle() - reach();
+        }
+
+        /** The upper end, 0 to 1. */
+        public double upper() {
+            return middle() + reach();
+        }
+
+        private double middle() {
+            double z = NINETEEN_OF_TWENTY;
+            return tries == 0 ? 0.5 : (share() + z * z / (2 * tries)) / (1 + z * z / tries);
+        }
+
+        private double reach() {
+            double z = NINETEEN_OF_TWENTY;
+            return tries == 0
+                    ? 0.5
+                    : z
+                            / (1 + z * z / tries)
+                            * Math.sqrt(share() * (1 - share()) / tries + z * z / (4.0 * tries * tries));
         }
     }
 
     void count(Measured measured, String apart, boolean came) {
-        add(measured, apart, new Share(1, came ? 1 : 0));
+        count(measured, apart, came, false);
+    }
+
+    void count(Measured measured, String apart, boolean came, boolean possible) {
+        add(measured, apart, new Share(1, came ? 1 : 0, possible ? 1 : 0));
     }
 
     private void add(Measured measured, String apart, Share share) {
@@ -48,12 +84,5 @@ public final class Tally {
     /** Of a measure altogether. */
     public Share of(Measured measured) {
         return by(measured).values().stream().reduce(Share.NONE, Share::plus);
-    }
-
-    /** The figure that a measure is held to: its share altogether, or that of its worst part. */
-    public double held(Measured measured) {
-        return measured.worst()
-                ? by(measured).values().stream().mapToDouble(Share::share).max().orElse(0)
-                : of(measured).share();
     }
 }

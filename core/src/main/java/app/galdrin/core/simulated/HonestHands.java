@@ -56,6 +56,7 @@ public final class HonestHands implements Hands {
     /** The most a set-up is off, either way, mm, by the first word of its key; a little is likelier than much (triangular). */
     public static final Map<String, Double> SET_LENGTHS = Map.ofEntries(
             Map.entry("straight", 0.7),
+            Map.entry("bow", 0.3),
             Map.entry("notches", 0.7),
             Map.entry("bend", 1.0),
             Map.entry("plates", 1.2),

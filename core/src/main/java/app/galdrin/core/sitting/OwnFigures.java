@@ -404,6 +404,28 @@ public final class OwnFigures {
         return known;
     }
 
+    /**
+     * The figure that a verdict and a plan are marked by, rad or mm: the one he goes by; where he has worked none, what his readings give on
+     * paper. An open sheet must not show it.
+     */
+    public Optional<Estimate> markedBy(FigureId figure, String beforeStep) {
+        return goesBy(figure, beforeStep)
+                .or(() -> assignment
+                        .measuring(figure, beforeStep)
+                        .flatMap(m -> mean(m, 0, figure)
+                                .map(solved -> worked(
+                                        m, figure, solved, onPaper(m, 0, figure).orElse(solved.value())))));
+    }
+
+    /** A worked figure, rad or mm, as well known as its readings and the formula that it was worked by. */
+    private Estimate worked(Measure measure, FigureId figure, Estimate solved, double value) {
+        double missed = onPaper(measure, 0, figure).orElse(solved.value()) - solved.value();
+        Budget doubt = missed == 0
+                ? solved.budget()
+                : solved.with(HAND_FORMULA, missed).budget();
+        return new Estimate(value, doubt);
+    }
+
     private Optional<Estimate> stands(FigureId figure, String beforeStep) {
         Optional<Measure> measure = assignment.measuring(figure, beforeStep);
         Optional<Estimate> solved = measure.flatMap(m -> mean(m, 0, figure));
@@ -427,12 +449,7 @@ public final class OwnFigures {
             return Optional.empty();
         }
         double value = item.get().unit().toFigure(worked.getAsDouble(), figure, baseline(measure.get()));
-        double missed = onPaper(measure.get(), 0, figure).orElse(solved.get().value())
-                - solved.get().value();
-        Budget doubt = missed == 0
-                ? solved.get().budget()
-                : solved.get().with(HAND_FORMULA, missed).budget();
-        return Optional.of(new Estimate(value, doubt));
+        return Optional.of(worked(measure.get(), figure, solved.get(), value));
     }
 
     /**

@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /** One version of a vehicle's specification sheet. Never changed once a task uses it. */
 public record SpecificationSheet(
@@ -28,6 +29,15 @@ public record SpecificationSheet(
         return lines.stream()
                 .filter(l -> l.axle().equals(axle) && l.measurand() == measurand)
                 .findFirst();
+    }
+
+    /** These, and how far the sides may differ in them: wherever both wheels of an axle are among them and this sheet limits the difference. */
+    public List<FigureId> withDifferences(List<FigureId> figures) {
+        Stream<FigureId> differences = figures.stream()
+                .filter(f -> figures.contains(f.otherSide()))
+                .flatMap(f -> f.sideDifference().stream())
+                .filter(f -> limits(f).isPresent());
+        return Stream.concat(figures.stream(), differences).distinct().toList();
     }
 
     /**

@@ -50,7 +50,7 @@ public enum TaskStart implements Keyed {
         static final Asked BEAM_TOE = new Asked("longBars", List.of(Measurand.TOE));
 
         Measure measure() {
-            Procedure by = Procedures.of(procedure);
+            Procedure by = Procedures.of(procedure).withRunOutTakenOff();
             List<FigureId> figures = measurands.stream()
                     .flatMap(m -> usualFigures(by, m).stream())
                     .toList();

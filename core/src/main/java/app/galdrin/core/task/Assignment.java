@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -47,6 +48,8 @@ public final class Assignment {
 
     private final Map<FigureId, Optional<Limits>> limits = new ConcurrentHashMap<>();
     private final Map<FigureId, SheetScale> scales = new ConcurrentHashMap<>();
+    private final Map<Judged, Double> apart = new ConcurrentHashMap<>();
+    private final Map<String, Map<FigureId, Estimate>> asAsked = new ConcurrentHashMap<>();
     private final Map<String, List<FigureId>> owned = new ConcurrentHashMap<>();
 
     private final Map<String, List<Slip>> slips = new ConcurrentHashMap<>();
@@ -137,6 +140,21 @@ public final class Assignment {
     /** {@link Measure#figuresAndDifferences}. */
     public List<FigureId> figuresAndDifferences(Measure measure) {
         return once(judged, measure.id(), id -> measure.figuresAndDifferences());
+    }
+
+    /** How far the repeats of a step's figure lie apart in honest hands, rad or mm; empty where nobody can say. {@link Expected#apart}. */
+    public OptionalDouble apart(Measure measure, FigureId figure) {
+        Double limit = once(
+                apart,
+                new Judged(figure, measure.id()),
+                of -> Expected.apart(measure, standing, List.of(figure), 1).getOrDefault(figure, Double.NaN));
+        return Double.isNaN(limit) ? OptionalDouble.empty() : OptionalDouble.of(limit);
+    }
+
+    /** A figure of a step as it is known where it is measured as the task asks, rad or mm. {@link Expected#asAsked}. */
+    public Optional<Estimate> asAsked(Measure measure, FigureId figure) {
+        return Optional.ofNullable(once(asAsked, measure.id(), id -> Expected.asAsked(measure, standing))
+                .get(figure));
     }
 
     /** What is chosen for a step's readings, each once. */

@@ -3,6 +3,7 @@ package app.galdrin.core.task;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.SpecificationSheet;
@@ -83,20 +84,15 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
         var agreement = AnswerType.Choice.of("agreement", Agreement.values());
         compared.forEach(f -> lines.add(Line.of(AGREES + f.key(), agreement).about(f)));
         var verdicts = AnswerType.Choice.of("verdict", Verdict.values());
-        figures.forEach(f -> lines.add(Line.of(f.key(), verdicts).about(f)));
+        sheet.withDifferences(figures)
+                .forEach(f -> lines.add(Line.of(f.key(), verdicts).about(f)));
+        var adjustable = AnswerType.Choice.of("adjustable", Adjustable.YES, Adjustable.NO, Adjustable.WITH_ADDED_PARTS);
         for (FigureId.Adjustment adjustment : Practical.adjustments(figures)) {
             if (sheet.adjustable(adjustment) != Adjustable.NOT_KNOWN) {
-                lines.add(Line.of(ADJUSTABLE + adjustment.key(), answers(sheet.adjustable(adjustment))));
+                lines.add(Line.of(ADJUSTABLE + adjustment.key(), adjustable));
             }
         }
         return lines;
-    }
-
-    /** Added parts are offered only where a sheet speaks of them, or everyone would know which vehicle has none. */
-    private static AnswerType answers(Adjustable onThisVehicle) {
-        return onThisVehicle == Adjustable.WITH_ADDED_PARTS
-                ? AnswerType.Choice.of("adjustable", Adjustable.YES, Adjustable.NO, Adjustable.WITH_ADDED_PARTS)
-                : AnswerType.Choice.of("adjustable", Adjustable.YES, Adjustable.NO);
     }
 
     @Override
@@ -128,8 +124,10 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
     private boolean canNeverSayInside(Practical practical, SpecificationSheet sheet, FigureId figure) {
         return practical
                 .measuring(figure, id)
-                .flatMap(m ->
-                        CanDecide.of(m, figure, Assignment.of(practical, sheet).standing()))
+                .flatMap(m -> CanDecide.of(
+                        m.by(Procedure::withRunOutTakenOff),
+                        figure,
+                        Assignment.of(practical, sheet).standing()))
                 .filter(can -> !can.canSayInside(practical.rule()))
                 .isPresent();
     }

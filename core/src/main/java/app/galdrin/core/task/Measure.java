@@ -42,6 +42,8 @@ public record Measure(
 
     private static final int LONGEST_KEY = 40;
     private static final int MOST_FIGURES = 20;
+    static final String RUN_OUT = "runOut";
+    private static final String TAKEN_OFF = "takenOff";
 
     /** More than any bay's floor falls, deg. */
     private static final double STEEPEST = 5;
@@ -162,13 +164,16 @@ public record Measure(
         }
     }
 
-    /** The procedure, and what it is read with where that is not the usual instrument. */
+    /** The procedure, what it is read with where that is not the usual instrument, and whether run-out is taken off. */
     static void writeProcedure(JsonGenerator json, Procedure procedure) {
         json.writeStringProperty("procedure", procedure.key());
         if (!procedure.tools().isEmpty()) {
             json.writeObjectPropertyStart("tools");
             new TreeMap<>(procedure.tools()).forEach((tool, with) -> json.writeStringProperty(tool, with.key()));
             json.writeEndObject();
+        }
+        if (procedure.isRunOutTakenOff()) {
+            json.writeStringProperty(RUN_OUT, TAKEN_OFF);
         }
     }
 
@@ -183,7 +188,8 @@ public record Measure(
     }
 
     static Measure read(String id, JsonObject json, TaskFaults faults) {
-        faults.only(json, Set.of("id", "kind", "procedure", "tools", "figures", "repeats", "working", "steering"));
+        faults.only(
+                json, Set.of("id", "kind", "procedure", "tools", RUN_OUT, "figures", "repeats", "working", "steering"));
         Procedure procedure = procedure(json, faults);
         String working = json.has("working")
                 ? faults.text(json, "working", LONGEST_KEY)
@@ -204,7 +210,15 @@ public record Measure(
             faults.unknown("procedure", key);
             return Procedures.all().get(0);
         });
-        return json.has("tools") ? procedure.with(tools(json, procedure, faults)) : procedure;
+        Procedure read = json.has("tools") ? procedure.with(tools(json, procedure, faults)) : procedure;
+        if (!json.has(RUN_OUT)) {
+            return read;
+        }
+        String runOut = faults.text(json, RUN_OUT, LONGEST_KEY);
+        if (!runOut.equals(TAKEN_OFF) || !read.runsOut()) {
+            faults.unknown(RUN_OUT, runOut);
+        }
+        return read.withRunOutTakenOff();
     }
 
     private static Map<String, CatalogueInstrument> tools(JsonObject json, Procedure procedure, TaskFaults faults) {

@@ -243,7 +243,19 @@ public record Practical(
             boolean endless = criterion.id().aspect() == Aspect.TIME && minutes.isEmpty();
             if (!there || endless) {
                 faults.add("marks", TaskFault.Reason.NO_ASPECT, criterion.id().key());
+            } else {
+                checkBands(criterion, faults);
             }
+        }
+    }
+
+    /** A reading is compared figure by figure: each needs to be told how near is near. */
+    private void checkBands(Criterion criterion, TaskFaults faults) {
+        boolean reading = criterion.id().aspect() == Aspect.READING;
+        if (reading && step(criterion.id().step()).orElseThrow() instanceof Measure measure) {
+            measure.figures().stream()
+                    .filter(figure -> criterion.band(figure).isEmpty())
+                    .forEach(figure -> faults.add("marks", TaskFault.Reason.NO_BAND, figure.key()));
         }
     }
 

@@ -2,6 +2,7 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand.Form;
+import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.uncertainty.Estimate;
@@ -20,9 +21,16 @@ public final class SchemeDefaults {
     private final Standing standing;
     private final int measures;
 
+    /** Figures of the whole practical whose repeats are compared. */
+    private final int judged;
+
     private SchemeDefaults(Practical practical, SpecificationSheet sheet) {
         this.practical = practical;
         this.standing = Assignment.of(practical, sheet).standing();
+        this.judged = practical.steps().stream()
+                .filter(Measure.class::isInstance)
+                .mapToInt(step -> repeatable(((Measure) step).figures()).size())
+                .sum();
         this.measures = (int) Math.max(
                 1, practical.steps().stream().filter(Measure.class::isInstance).count());
     }
@@ -79,11 +87,14 @@ public final class SchemeDefaults {
             for (FigureId figure : measure.figures()) {
                 Estimate expected = asAsked.get(figure);
                 if (expected != null) {
-                    bands.put(figure, Band.between(expected.standardUncertainty()));
+                    bands.put(
+                            figure,
+                            Band.between(
+                                    expected.budget().standardUncertaintyOf(source -> !Source.isCommonToAll(source))));
                 }
             }
         } else if (step instanceof Measure measure && aspect == Aspect.REPEATABILITY) {
-            Expected.apart(measure, standing, repeatable(measure.figures()))
+            Expected.apart(measure, standing, repeatable(measure.figures()), judged)
                     .forEach((figure, limit) -> bands.put(figure, Band.from(limit)));
         }
         return bands;

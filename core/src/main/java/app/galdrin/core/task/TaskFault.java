@@ -38,6 +38,8 @@ public record TaskFault(String at, Reason reason, String value, int limit) {
         BEFORE_MEASURED("beforeMeasured"),
         NO_MARKS("noMarks"),
         NO_ASPECT("noAspect"),
+        /** A figure of a reading without full marks up to anywhere. */
+        NO_BAND("noBand"),
         NO_STEPS("noSteps");
 
         private final String key;

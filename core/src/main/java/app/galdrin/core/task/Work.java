@@ -245,7 +245,7 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
         List<Target> targets = new ArrayList<>();
         if (json.has("targets")) {
             for (JsonObject target : faults.objects(json, "targets", MOST_TARGETS)) {
-                faults.only(target, Set.of("from", "procedure", "tools", "figures"));
+                faults.only(target, Set.of("from", "procedure", "tools", Measure.RUN_OUT, "figures"));
                 targets.add(new Target(
                         faults.text(target, "from", LONGEST_ID),
                         Measure.procedure(target, faults),

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
 import java.util.function.ObjDoubleConsumer;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
@@ -57,6 +58,26 @@ public final class Budget {
     /** The square root of the sum of the squared parts, in the figure's unit, 0 or more. */
     public double standardUncertainty() {
         return Math.sqrt(variance());
+    }
+
+    /** The same of some sources alone, by name, in the figure's unit. */
+    public double standardUncertaintyOf(Predicate<String> such) {
+        double sum = 0;
+        for (int i = 0; i < parts.length; i++) {
+            if (such.test(sources.apply(i))) {
+                sum += parts[i] * parts[i];
+            }
+        }
+        return Math.sqrt(sum);
+    }
+
+    /** The budget of all sources but some, by name. */
+    public Budget without(Predicate<String> such) {
+        Map<String, Double> kept = new LinkedHashMap<>(parts());
+        kept.keySet().removeIf(such);
+        List<String> names = List.copyOf(kept.keySet());
+        double[] left = kept.values().stream().mapToDouble(part -> part).toArray();
+        return new Budget(left, names::get);
     }
 
     private double variance() {

@@ -3,6 +3,7 @@ package app.galdrin.core.uncertainty;
 import java.util.Arrays;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
@@ -67,6 +68,11 @@ public final class Estimate {
     /** Which source contributes how much of the uncertainty, with its sign; none where it is known as a whole only. */
     public Budget budget() {
         return doubt().budget();
+    }
+
+    /** The same figure in the same unit, some sources of doubt left out by name. */
+    public Estimate without(Predicate<String> such) {
+        return lazily(value, () -> budget().without(such));
     }
 
     /** A figure without doubt, in its unit. */

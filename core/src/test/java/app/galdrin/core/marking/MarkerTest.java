@@ -127,7 +127,7 @@ class MarkerTest {
         "toe.reading,REFERENCE",
         "adjust.asLeft,AS_LEFT_REFERENCE",
         "work.working,WORKING",
-        "judge.verdict,WORKING",
+        "judge.verdict,VERDICT",
     })
     void whatIsNotThere_isNamed(String criterion, Evidence.Lack lack) {
         Bench bench = Bench.fullFront(DecisionRule.SIMPLE).read(FOUND);
@@ -254,7 +254,9 @@ class MarkerTest {
 
     @Test
     void sidesTakenForOneAnother_areNamed_onTheReadingItself() {
-        Bench bench = Bench.fullFront(DecisionRule.SIMPLE).reference(FOUND).read(state(3.5, -0.2, 0.0, 0.10, 0.30));
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                .reference(state(3.5, 0.0, -0.2, 0.50, 0.10))
+                .read(state(3.5, -0.2, 0.0, 0.10, 0.50));
         Set<String> slips = bench.evidence("toe.reading", Evidence.Reading.class).stream()
                 .filter(e -> e.figure().equals(figure("toe.front.left")))
                 .flatMap(e -> e.slips().stream())

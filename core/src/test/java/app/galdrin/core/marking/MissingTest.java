@@ -1,16 +1,20 @@
 package app.galdrin.core.marking;
 
+import static app.galdrin.core.Vehicles.figure;
 import static app.galdrin.core.marking.MarkerTest.flawless;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.sitting.MissingReading;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What is missing costs its own criterion and nothing else, and is named. */
@@ -72,6 +76,35 @@ class MissingTest {
             assertEquals(whole.get(line), marks.get(line), line);
         }
         assertTrue(bench.evidence("judge.verdict", Evidence.Missing.class).isEmpty());
+    }
+
+    /** The second repeat was 1 mm off the first, and the mean was written; struck, it can have been so, and anything else can't. */
+    @ParameterizedTest
+    @CsvSource({"0.02,1", "0.60,0"})
+    void aFigureOfAllRepeats_staysRight_whereOneCanHaveBeenAsItSays(double moreThanTheOther, double credit) {
+        Bench bench = flawless().strike("toe/wheels.fl.frontGap/2/0");
+        FigureId left = figure("toe.front.left");
+        double wrote = bench.honest(left) + moreThanTheOther;
+        bench.write("work/toe.front.left/0/0", String.format(Locale.ROOT, "%.2f", wrote));
+        var working = bench.evidence("work.working", Evidence.Working.class).stream()
+                .filter(e -> e.figure().equals(left))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(credit, working.credit(), working.toString());
+        assertEquals(
+                credit == 1 ? List.of(new MissingReading("strings", "wheels.fl.frontGap", 2)) : List.of(),
+                working.unread());
+    }
+
+    /** A wheel that was not worked costs its own working: verdict and plan go by what his readings give. */
+    @Test
+    void aWheelThatIsNotWorked_costsItsWorkingAlone() {
+        Map<String, BigDecimal> whole = marks(flawless());
+        marks(flawless().strike("work/camber.front.left/0/0")).forEach((line, mark) -> {
+            if (!line.equals("work.working")) {
+                assertEquals(whole.get(line), mark, line);
+            }
+        });
     }
 
     /** What is neither read nor written is missing, and no equal split is made up for it. */

@@ -64,9 +64,9 @@ class PlanEffectTest {
         for (int i = 0; i < moves.length; i += 2) {
             planned.put((Adjuster) moves[i], ((Number) moves[i + 1]).doubleValue());
         }
-        return (Evidence.Effect)
-                new PlanEffect(figure, new Estimate(hundredths(now), hundredths(2)), limits, zone, planned, Map.of())
-                        .evidence(false, java.util.Optional.empty());
+        return (Evidence.Effect) new PlanEffect(
+                        figure, new Estimate(hundredths(now), hundredths(2)), limits, zone, planned, Map.of(), false)
+                .evidence(false, java.util.Optional.empty());
     }
 
     /** The slots take 40 of the 48 away; 8 are left, 4 a rod, and he gave each rod all 8. */
@@ -77,6 +77,24 @@ class PlanEffectTest {
         assertEquals(-16, Math.toDegrees(effect.after()) * 100, 1e-9);
         assertEquals(0.5, effect.credit(), "still inside");
         assertEquals(List.of(Set.of("wholeOnEachSide")), effect.slips());
+    }
+
+    /** Left alone at 2, inside −11 and 3 and far from −4: all where inside is enough, half where the task asks for more. */
+    @Test
+    void leavingWhatIsInsideAlone_isHalf_whereTheTaskAsksForMore() {
+        Limits toe = limits(-11, -4, 3);
+        for (boolean more : new boolean[] {false, true}) {
+            var effect = (Evidence.Effect) new PlanEffect(
+                            LEFT,
+                            new Estimate(hundredths(2), hundredths(0.1)),
+                            toe,
+                            Zone.INSIDE,
+                            Map.of(ROD, 0.0),
+                            Map.of(),
+                            more)
+                    .evidence(false, java.util.Optional.empty());
+            assertEquals(more ? 0.5 : 1, effect.credit());
+        }
     }
 
     @Test

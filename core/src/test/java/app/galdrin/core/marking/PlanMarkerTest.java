@@ -184,8 +184,7 @@ class PlanMarkerTest {
                 "work/totalToe.front/0/0|caster.front camber.front.left topSlot.front.right toe.front.left"
                         + " toe.front.right",
                 "work/totalToe.front/0/0 work/toe.front.left/0/0 work/toe.front.right/0/0|caster.front"
-                        + " camber.front.left topSlot.front.right working:toe.front.left working:toe.front.right"
-                        + " working:totalToe.front",
+                        + " camber.front.left topSlot.front.right toe.front.left toe.front.right",
                 "plan/topSlot.front.left.way/0/0|caster.front plan:topSlot.front.left topSlot.front.right"
                         + " toe.front.left toe.front.right",
                 "plan/topSlot.front.left.amount/0/0|caster.front plan:topSlot.front.left topSlot.front.right"

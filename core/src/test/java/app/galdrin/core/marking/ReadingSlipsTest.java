@@ -2,6 +2,7 @@ package app.galdrin.core.marking;
 
 import static app.galdrin.core.Vehicles.truth;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Vehicles;
@@ -49,7 +50,8 @@ class ReadingSlipsTest {
     /** Names of the slips found in the readings of a step. */
     private static Set<String> named(Bench bench, String step) {
         Set<String> named = new TreeSet<>();
-        bench.evidence(step + ".reading", Evidence.Reading.class)
+        bench.evidence(step + ".reading", Evidence.Reading.class).stream()
+                .filter(e -> !e.possible())
                 .forEach(e -> e.slips().forEach(named::addAll));
         return named;
     }
@@ -120,14 +122,15 @@ class ReadingSlipsTest {
                     "toe",
                     (id, mm) -> was.containsKey(other(id)) && id.contains("Gap") ? was.get(other(id)) : mm);
             boolean far = bench.evidence("toe.reading", Evidence.Reading.class).stream()
-                    .anyMatch(e -> Math.abs(e.difference())
+                    .filter(e -> !e.figure().ofBothWheels())
+                    .allMatch(e -> Math.abs(e.difference())
                             > 3.2
                                     * 2
                                     * Math.hypot(e.own().doubt(), e.reference().doubt()));
             moved += far ? 1 : 0;
             told += far && named(bench, "toe").contains("frontRearSwapped") ? 1 : 0;
         }
-        assertTrue(moved > VANS / 2 && told >= 0.97 * moved, told + " of " + moved + " of " + VANS);
+        assertTrue(moved > VANS / 4 && told >= 0.94 * moved, told + " of " + moved + " of " + VANS);
     }
 
     private static Truth steered(Truth truth, double degrees) {
@@ -189,9 +192,40 @@ class ReadingSlipsTest {
         return place.contains("frontGap") ? place.replace("frontGap", "rearGap") : place.replace("rearGap", "frontGap");
     }
 
-    /** And not on those of the other side. */
+    /** A wheel that leans in by 0.8° was said to lean out, in every repeat or in one, or all of them were; each is named with its places. */
+    @ParameterizedTest
+    @CsvSource({"fl,1 2,inclinometerZeroed/fl.gauge", "fr,2,inclinometerZeroed/fr.gauge"})
+    void aSenseChosenTheWrongWay_isNamed_whereItWasChosen(String wheel, String repeats, String place) {
+        Truth truth = truth("camber.front.left", -0.8, "camber.front.right", -0.8);
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE).reference(truth).read(truth);
+        for (String repeat : repeats.split(" ")) {
+            bench.write("camber/" + wheel + ".gauge/" + repeat + "/0", "0.80, topOut");
+        }
+        List<Evidence.Reading> off = bench.evidence("camber.reading", Evidence.Reading.class).stream()
+                .filter(Evidence.Reading::off)
+                .toList();
+        assertEquals(1, off.size());
+        assertEquals(List.of(Set.of("wrongSense")), off.get(0).slips());
+        assertFalse(off.get(0).possible());
+        assertEquals(List.of(place), off.get(0).places());
+    }
+
+    /** 0.3° misread is no sense the other way, and a wheel that is off by as much as both ends swapped is only possibly that. */
     @Test
-    void aSlipOfOneSide_isNamed_onTheFiguresItMoved() {
+    void aPlaceMisread_isNoSlip() {
+        Truth truth = truth("camber.front.left", -0.8, "camber.front.right", -0.8);
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE).reference(truth).read(truth);
+        for (int repeat = 1; repeat <= 2; repeat++) {
+            bench.write("camber/fl.gauge/" + repeat + "/0", "0.20, topOut");
+        }
+        assertEquals(Set.of(), named(bench, "camber"));
+        assertTrue(bench.evidence("camber.reading", Evidence.Reading.class).stream()
+                .anyMatch(Evidence.Reading::off));
+    }
+
+    /** A wheel that is off for any other reason looks the same, so that it is possible; and not on the figures of the other side. */
+    @Test
+    void aSlipOfOneSide_isPossible_onTheFiguresItMoved() {
         Truth truth = truth(
                 "toe.front.left", 0.5, "toe.front.right", 0.1, "camber.front.left", -0.5, "camber.front.right", -0.5);
         Bench bench = Bench.fullFront(DecisionRule.SIMPLE).reference(truth).read(truth);
@@ -199,7 +233,9 @@ class ReadingSlipsTest {
                 .readings(bench.practical().measure("toe").orElseThrow(), 0)
                 .get(0);
         change(bench, "toe", (id, mm) -> id.startsWith("wheels.fl.") ? was.get(other(id)) : mm);
-        assertTrue(named(bench, "toe").contains("frontRearSwapped"));
+        assertEquals(Set.of(), named(bench, "toe"));
+        assertTrue(bench.evidence("toe.reading", Evidence.Reading.class).stream()
+                .anyMatch(e -> e.possible() && e.slips().contains(Set.of("frontRearSwapped"))));
         bench.evidence("toe.reading", Evidence.Reading.class).stream()
                 .filter(e -> e.figure().key().equals("toe.front.right"))
                 .forEach(e -> assertEquals(List.of(), e.slips()));

@@ -40,7 +40,7 @@ class ThrustLineTest {
             truth("toe.front.left", 0.16, "toe.front.right", -0.24, "toe.rear.left", 0.30, "toe.rear.right", -0.10);
 
     private static Practical practical(Optional<FrontDatum> datum) {
-        var strings = Procedures.of("battens");
+        var strings = Procedures.of("battens").withRunOutTakenOff();
         List<FigureId> all = List.of(
                 FRONTS.get(0), FRONTS.get(1), figure("toe.rear.left"), figure("toe.rear.right"), figure("thrust.rear"));
         var bare = new Practical(

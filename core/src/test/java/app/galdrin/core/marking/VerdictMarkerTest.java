@@ -8,11 +8,13 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.Vehicles;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Judge.Verdict;
+import app.galdrin.core.task.Practical;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.EnumSet;
 import java.util.List;
@@ -150,7 +152,45 @@ class VerdictMarkerTest {
         assertEquals(2.5, Math.toDegrees(wide.own().value()), 1e-9);
         assertEquals(Zone.OUTSIDE, wide.zone());
         bench.strike("work/camber.front.right/0/0");
-        assertTrue(bench.evidence("judge.verdict", Evidence.Missing.class).stream()
-                .anyMatch(m -> m.of().equals("camberDifference.front") && m.what() == Evidence.Lack.WORKING));
+        var byReadings = judged(bench, "camberDifference.front");
+        assertEquals(
+                0.2,
+                Math.toDegrees(byReadings.own().value()),
+                0.03,
+                "where a wheel was not worked, his readings stand");
+    }
+
+    /** +0.05 and −0.75 are inside, and 0.8 apart where 0.75 are allowed; a task that names the wheels alone asks for it all the same. */
+    @Test
+    void theDifference_isPartOfTheVerdict_whereverTheSheetLimitsIt() {
+        var difference = figure("camberDifference.front");
+        Practical named = read().practical();
+        Practical wheels = named.with(named.steps().stream()
+                .map(s -> s instanceof Judge j
+                        ? new Judge(
+                                j.id(),
+                                j.figures().stream()
+                                        .filter(f -> !f.equals(difference))
+                                        .toList())
+                        : s)
+                .toList());
+        Bench bench = Bench.of(wheels, Vehicles.van()).read(MarkerTest.FOUND);
+        bench.write("work/camber.front.left/0/0", "0.30").write("work/camber.front.right/0/0", "-0.75");
+        bench.write("judge/camber.front.left/0/0", "outside").write("judge/camber.front.right/0/0", "inside");
+        assertTrue(
+                bench.evidence("judge.verdict", Evidence.Missing.class).stream()
+                        .anyMatch(m -> m.of().equals(difference.key())),
+                "it is certainly too much, and not a word was said of it");
+        bench.write("judge/camberDifference.front/0/0", "inside");
+        assertEquals(0, judged(bench, "camberDifference.front").credit());
+        bench.write("judge/camberDifference.front/0/0", "outside");
+        assertEquals(1, judged(bench, "camberDifference.front").credit());
+        bench.strike("judge/camberDifference.front/0/0");
+        bench.write("work/camber.front.left/0/0", "-0.70");
+        assertTrue(
+                bench.evidence("judge.verdict", Evidence.class).stream()
+                        .noneMatch(e -> e instanceof Evidence.Missing m && m.of().equals(difference.key())
+                                || e instanceof Evidence.Judged j && j.figure().equals(difference)),
+                "and where it is inside, a sheet from before loses nothing");
     }
 }

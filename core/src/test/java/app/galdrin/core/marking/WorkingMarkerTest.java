@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
@@ -55,9 +56,32 @@ class WorkingMarkerTest {
     @CsvSource({"0.009,1", "-0.009,1", "0.0105,0.5", "-0.019,0.5", "0.021,0", "-0.3,0"})
     void working_mayBeOff_byOneStep_andByTwoForHalf(double off, double credit) {
         Bench bench = read();
-        double wrote = bench.honest(figure("toe.front.left")) + off;
-        bench.write("work/toe.front.left/0/0", String.format(Locale.ROOT, "%.5f", wrote));
-        assertEquals(credit, credit(bench, "toe.front.left"));
+        double wrote = bench.honest(figure("camber.front.left")) + off;
+        bench.write("work/camber.front.left/0/0", String.format(Locale.ROOT, "%.5f", wrote));
+        assertEquals(
+                credit,
+                credit(bench, "camber.front.left"),
+                "nothing is written on the way to a gauge zeroed on the floor");
+    }
+
+    /** A sweep of 20° and 19.5°, 2.38° and 2.4° of camber apart: 1.4883 is written 1.49, and 57.3 or a cut-off place are right as well. */
+    @ParameterizedTest
+    @CsvSource({"factor,0.01,1", "factor,0.001,1", "cut,0.01,1", "none,0.03,0"})
+    void whoeverRoundsOnTheWay_isRight(String how, double place, double credit) {
+        Bench bench = read();
+        for (int repeat = 1; repeat <= 2; repeat++) {
+            bench.write("caster/fl.out.steer/" + repeat + "/0", "20")
+                    .write("caster/fl.in.steer/" + repeat + "/0", "19.5")
+                    .write("caster/fl.out.camber/" + repeat + "/0", "3.60, topOut")
+                    .write("caster/fl.in.camber/" + repeat + "/0", "2.40, topIn");
+        }
+        double factor = 1 / (2 * Math.sin(Math.toRadians(19.75)));
+        double places = factor / place;
+        double used =
+                how.equals("none") ? factor : place * (how.equals("cut") ? Math.floor(places) : Math.rint(places));
+        double wrote = used * 6.0 + (how.equals("none") ? place : 0);
+        bench.write("work/caster.front.left/0/0", String.format(Locale.ROOT, "%.2f", wrote));
+        assertEquals(credit, credit(bench, "caster.front.left"), used + " times 6.0 is " + wrote);
     }
 
     /** What is printed adds up as printed, and a wheel that was worked wrong is not paid for in the total again. */
@@ -216,14 +240,49 @@ class WorkingMarkerTest {
                 keys + " among " + slips(bench, "toe.front.left") + slips(bench, "totalToe.front"));
     }
 
+    /** A minus lost at one wheel and written to tenths: the other wheel is right as it was written, and the total follows from both. */
+    @Test
+    void aSlipAtOneWheel_isNamed_howeverCoarselyItIsWritten() {
+        Bench bench = read();
+        bench.write("work/toe.front.left/0/0", "-0.3")
+                .write("work/toe.front.right/0/0", "0.1")
+                .write("work/totalToe.front/0/0", "-0.2");
+        assertEquals(Set.of(Set.of("methodSign")), slips(bench, "toe.front.left"));
+        assertEquals(Set.of(), slips(bench, "toe.front.right"));
+        assertFalse(working(bench, "toe.front.left").possible());
+    }
+
+    /** The point moved, or two digits exchanged: 0.24 as 2.4 and as 0.42; at one place 0.1 can't be told from 0. */
+    @ParameterizedTest
+    @CsvSource({
+        "0.24,2.4,0.01,true",
+        "0.24,0.02,0.01,true",
+        "0.24,0.42,0.01,true",
+        "-12.34,-12.43,0.01,true",
+        "0.24,-0.42,0.01,false",
+        "0.24,0.25,0.01,false",
+        "0.24,0.14,0.01,false",
+        "0.3,0,0.1,false",
+        "0.27,3,1,false",
+        "0.27,2.7,0.1,true",
+    })
+    void errorsOfThePen_needNoSlip(double right, double wrote, double place, boolean explains) {
+        Bench bench = read();
+        Measure camber = bench.practical().measure("camber").orElseThrow();
+        var item = new Work.Item(figure("camber.front.left"), "camber", AnswerUnit.DEGREES);
+        assertEquals(
+                explains,
+                PenError.explains(new Answered(item, camber, right, right, wrote, place, Optional.empty(), List.of())));
+    }
+
     /** Right within one step of what was asked, half within two: whoever writes to halves where he may loses nothing by it. */
     @ParameterizedTest
     @CsvSource({
         "MILLIMETRES,0.04,1",
         "MILLIMETRES,0.4,0",
         "HALF_MILLIMETRES,0.4,1",
-        "HALF_MILLIMETRES,-0.9,0.5",
-        "HALF_MILLIMETRES,1.6,0"
+        "HALF_MILLIMETRES,0.9,0.5",
+        "HALF_MILLIMETRES,2.6,0"
     })
     void millimetres_areJudgedAtThePlaceTheTaskAllows(AnswerUnit unit, double off, double credit) {
         Practical full = read().practical();

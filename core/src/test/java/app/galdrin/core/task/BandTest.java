@@ -27,7 +27,7 @@ class BandTest {
         String setback = "{'id':'s','kind':'measure','procedure':'setback','figures':['setback.front']}";
         String marks = """
                 {'step':'s','aspect':'reading','marks':5,'bands':[{'figure':'setback.front','full':100,'none':300}]},
-                {'step':'toe','aspect':'reading','marks':5,'bands':[{'figure':'totalToe.front','full':5,'none':15}]}""";
+                {'step':'toe','aspect':'reading','marks':5,'bands':[{'figure':'totalToe.front','full':5,'none':15},{'figure':'toe.front.left','full':5,'none':15}]}""";
         Practical p = TaskDocument.stored(document(marks, setback, TOE, END));
         Band length = p.scheme().criteria().get(0).band(figure("setback.front")).orElseThrow();
         Band angle = p.scheme().criteria().get(1).band(figure("totalToe.front")).orElseThrow();
@@ -55,7 +55,7 @@ class BandTest {
             })
     void aBandInSteps_isReadAndWritten_orRefused(String steps, @Nullable String refused) {
         String marks = "{'step':'toe','aspect':'reading','marks':5,'bands':[{'figure':'totalToe.front','full':0.1,"
-                + steps + "}]}";
+                + steps + "},{'figure':'toe.front.left','full':1,'none':2}]}";
         String document = document(marks, TOE, END);
         if (refused == null) {
             String written = TaskDocument.write(TaskDocument.stored(document));

@@ -109,7 +109,7 @@ class PracticalTest {
                 AnswerType.Choice.of("verdict", Judge.Verdict.values()),
                 judge.get(0).answer());
         assertEquals(
-                AnswerType.Choice.of("adjustable", Adjustable.YES, Adjustable.NO),
+                AnswerType.Choice.of("adjustable", Adjustable.YES, Adjustable.NO, Adjustable.WITH_ADDED_PARTS),
                 judge.get(1).answer());
     }
 
@@ -197,10 +197,12 @@ class PracticalTest {
         Standing standing = Assignment.of(of(), Vehicles.van()).standing();
         Estimate once = Expected.once(by("m", "plates", 3), standing).get(TOTAL);
         Estimate thrice = Expected.asAsked(by("m", "plates", 3), standing).get(TOTAL);
-        double setUp = once.budget().parts().get("setUp.plates.front");
+        double common = once.budget()
+                .standardUncertaintyOf(source -> source.startsWith("setUp.") || source.startsWith("vehicle."));
+        assertEquals(0.35 * 0.35, Math.pow(once.budget().parts().get("setUp.plates.front") * 500, 2), 0.001);
         assertEquals(
-                Math.pow(once.standardUncertainty(), 2) - setUp * setUp,
-                3 * (Math.pow(thrice.standardUncertainty(), 2) - setUp * setUp),
+                Math.pow(once.standardUncertainty(), 2) - common * common,
+                3 * (Math.pow(thrice.standardUncertainty(), 2) - common * common),
                 1e-12,
                 "repeats average what is read and not how the plates were set");
     }

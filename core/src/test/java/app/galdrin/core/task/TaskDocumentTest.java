@@ -44,7 +44,7 @@ class TaskDocumentTest {
             "{'id':'adjust','kind':'round','most':3,'measures':[{'id':'again','procedure':'plates','figures':['totalToe.front']}]}";
     static final String END = "{'id':'end','kind':'handIn'}";
     static final String MARKS =
-            "{'step':'toe','aspect':'reading','marks':20,'bands':[{'figure':'totalToe.front','full':0.1,'none':0.3}]}";
+            "{'step':'toe','aspect':'reading','marks':20,'bands':[{'figure':'totalToe.front','full':0.1,'none':0.3},{'figure':'toe.front.left','full':0.2,'none':0.6}]}";
 
     static String document(String marks, String... steps) {
         return ("{'format':'galdrin.task','version':2,'title':'Toe','steps':[" + String.join(",", steps) + "],'marks':["

@@ -73,10 +73,22 @@ public class EvidenceWords {
                     }
                     Told told = tell(e, printed);
                     return e instanceof Evidence.Working w
-                            ? told.calculated(through(assignment, own, w, figures))
+                            ? withMean(told, assignment, own, w).calculated(through(assignment, own, w, figures))
                             : told;
                 })
                 .toList());
+    }
+
+    /** What the repeats of a figure give that was worked wrong: the mean of them is what was right. */
+    private Told withMean(Told told, Assignment assignment, OwnFigures own, Evidence.Working e) {
+        Measure measure = assignment.practical().measure(e.from()).orElseThrow();
+        List<String> each = own.repeats(measure, 0).stream()
+                .flatMap(repeat -> repeat.honest(e.figure()).stream())
+                .map(v -> words.answer(e.unit().ofFigure(v, e.figure(), own.baseline(measure)), e.unit()))
+                .toList();
+        return e.credit() == 1 || each.size() < 2
+                ? told
+                : told.also(say("evidence.working.mean", String.join(", ", each), words.answer(e.honest(), e.unit())));
     }
 
     /** The steps to a figure, repeat by repeat; of a sum that stands beside its two wheels nothing but itself is shown. */
@@ -227,6 +239,12 @@ public class EvidenceWords {
                 words.figure(printed.reference(e), e.figure()),
                 words.doubt(Math.abs(e.difference()), e.figure()),
                 band(e.band(), e.figure())));
+        if (e.credit() > 0
+                && e.credit() < 1
+                && e.taken() == e.asked()
+                && e.band().steps().isEmpty()) {
+            lines.add(say("evidence.band.line", Math.round(100 * e.credit())));
+        }
         if (e.widened()) {
             lines.add(say("evidence.reading.widened", words.doubt(e.promised(), e.figure())));
         }
@@ -238,7 +256,11 @@ public class EvidenceWords {
                         "evidence.reading.doubt",
                         words.doubt(e.own().doubt(), e.figure()),
                         working.doubt(from.group(), from.share()))));
-        return Told.of(words.name(e.figure()), e.credit() == 1, lines).slipped(slips.all(e.slips(), e.figure()));
+        if (e.possible() && !e.slips().isEmpty()) {
+            lines.add(say(e.slips().size() > 1 ? "slip.possible" : "slip.possible.reading", slips.names(e.slips())));
+        }
+        return Told.of(words.name(e.figure()), e.credit() == 1, lines)
+                .slipped(e.possible() ? List.of() : slips.all(e.slips(), e.figure(), e.places()));
     }
 
     private Told repeats(Evidence.Repeats e) {
@@ -265,18 +287,31 @@ public class EvidenceWords {
     private Told working(Evidence.Working e, double honest) {
         boolean sum = e.figure().measurand().form() == Measurand.Form.SUM;
         String how =
-                e.addedUp() ? (sum ? "addedUp" : "follows") : e.right() ? "right" : e.near() ? near(e) : onTheWay(e);
+                e.addedUp() ? (sum ? "addedUp" : "follows") : e.right() ? right(e) : e.near() ? near(e) : onTheWay(e);
         AnswerUnit unit = e.unit();
         List<String> lines = new ArrayList<>();
-        lines.add(say("evidence.working." + how, words.answer(e.written(), unit), words.answer(honest, unit)));
+        lines.add(say(
+                "evidence.working." + how,
+                words.answer(e.written(), unit),
+                words.answer(honest, unit),
+                words.answerDoubt(unit.step(), unit),
+                words.answerDoubt(2 * unit.step(), unit),
+                e.rounded().map(r -> words.answer(r, unit)).orElse("")));
+        if (!e.unread().isEmpty()) {
+            lines.add(unread(e.unread()));
+        }
         if (!e.right()) {
             e.way().forEach(step -> lines.add(onTheWay(step)));
         }
         if (e.possible()) {
-            lines.add(say("slip.possible", slips.names(e.slips())));
+            lines.add(say(e.slips().size() > 1 ? "slip.possible" : "slip.possible.pen", slips.names(e.slips())));
         }
         return Told.of(words.name(e.figure()), e.right(), lines)
                 .slipped(e.possible() ? List.of() : slips.all(e.slips(), e.figure()));
+    }
+
+    private static String right(Evidence.Working e) {
+        return !e.unread().isEmpty() ? "unread" : e.rounded().isPresent() ? "rounded" : "right";
     }
 
     private static String near(Evidence.Working e) {
@@ -385,6 +420,7 @@ public class EvidenceWords {
             lines.add(say(
                     "evidence.verdict.right",
                     e.right().stream().map(this::verdict).collect(Collectors.joining(" " + say("or") + " "))));
+            lines.add(say("evidence.verdict.rule." + e.rule().key()));
         }
         e.line().ifPresent(line -> lines.add(plans.thrustLine(line)));
         if (e.possible() && !e.slips().isEmpty()) {
@@ -413,7 +449,8 @@ public class EvidenceWords {
                 .with(ToleranceRule.of(
                         e.figure(), e.reference().value(), e.reference().doubt(), e.limits(), e.zone()));
         Told counted = e.line().map(line -> told.also(plans.thrustLine(line))).orElse(told);
-        return e.aimed() ? counted.also(say("evidence.asLeft.aimed." + (e.accepted() ? "met" : "missed"))) : counted;
+        Told ruled = e.accepted() ? counted : counted.also(say("evidence.asLeft.rule"));
+        return e.aimed() ? ruled.also(say("evidence.asLeft.aimed." + (e.accepted() ? "met" : "missed"))) : ruled;
     }
 
     private String say(String key, Object... args) {

@@ -3,6 +3,7 @@ package app.galdrin.web.marking;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.Way;
 import app.galdrin.core.task.Plan.Instead;
@@ -10,6 +11,7 @@ import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -39,11 +41,34 @@ final class PlanWords {
                 words.figure(e.own().value(), e.figure()),
                 words.figure(e.after(), e.figure())));
         e.limits().target().ifPresent(t -> lines.add(say("evidence.effect.preferred", words.figure(t, e.figure()))));
+        if (e.credit() < 1) {
+            rule(e).ifPresent(lines::add);
+        }
         e.line().ifPresent(line -> lines.add(thrustLine(line)));
         if (e.splitAssumed()) {
             lines.add(say("evidence.move.split"));
         }
         return Told.of(words.name(e.figure()), e.credit() == 1, lines).slipped(slips.all(e.slips(), e.figure()));
+    }
+
+    /** By what a plan earned what it did. */
+    private Optional<String> rule(Evidence.Effect e) {
+        Limits limits = e.limits();
+        if (limits.min().isEmpty() || limits.max().isEmpty()) {
+            return Optional.empty();
+        }
+        double min = limits.min().getAsDouble();
+        double max = limits.max().getAsDouble();
+        String near = words.doubt((max - min) / 4, e.figure());
+        boolean left = e.moves().stream().allMatch(m -> m.amount() == 0);
+        return Optional.of(
+                left
+                        ? say("evidence.effect.left", near)
+                        : say(
+                                "evidence.effect.rule",
+                                near,
+                                words.figure(min, e.figure()),
+                                words.figure(max, e.figure())));
     }
 
     /** What a front wheel is counted from, and how the steering wheel sits then. */

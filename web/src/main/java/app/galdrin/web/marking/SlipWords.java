@@ -3,6 +3,8 @@ package app.galdrin.web.marking;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.marking.Drills;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.SenseSlips;
 import app.galdrin.web.layout.Words;
 import java.util.List;
 import java.util.Set;
@@ -27,6 +29,23 @@ final class SlipWords {
     List<Told.Slipped> all(List<Set<String>> slips, FigureId figure) {
         Measurand measurand = figure.measurand();
         return all(slips, "." + (figure.ofBothWheels() ? measurand.base() : measurand).key());
+    }
+
+    /** The same where the slip was made at some places alone, each {@code procedure/place}, which are named. */
+    List<Told.Slipped> all(List<Set<String>> slips, FigureId figure, List<String> places) {
+        return places.isEmpty() || !slips.equals(List.of(Set.of(SenseSlips.WRONG_SENSE)))
+                ? all(slips, figure)
+                : all(slips, figure).stream()
+                        .map(slipped -> slipped.named(words.text("slip.wrongSense.at", named(places))))
+                        .toList();
+    }
+
+    private String named(List<String> places) {
+        return places.stream()
+                .map(key -> key.split("/", 2))
+                .map(key -> Procedures.named(key[0]).orElseThrow().place(key[1]))
+                .map(place -> words.text(place.words(), words.text(place.wheelWords())))
+                .collect(Collectors.joining(", "));
     }
 
     /** The same where no figure is known. */

@@ -44,6 +44,11 @@ public record Told(
         Slipped named() {
             return new Slipped(name, List.of(), "");
         }
+
+        /** By another name. */
+        Slipped named(String other) {
+            return new Slipped(other, why, practise);
+        }
     }
 
     static Told of(String head, boolean right, List<String> lines) {

@@ -7,6 +7,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.procedure.Intermediate;
+import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Limits;
@@ -51,7 +52,9 @@ class EvidenceJsonTest {
                     3,
                     0.5,
                     Optional.of(new Evidence.DoubtFrom("rim", 0.9)),
-                    List.of(Set.of("methodSign"))),
+                    List.of(Set.of("methodSign")),
+                    true,
+                    List.of("inclinometer/fl.gauge")),
             new Evidence.Repeats(TOE, List.of(0.004, 0.005), 0.001, new Band(0.001, 0.003), 1),
             new Evidence.Working(
                     TOE, "toe", AnswerUnit.DEGREES_MINUTES, "solved", 0.23, 0.3, 0.01, 0.25, List.of(), true),
@@ -67,7 +70,9 @@ class EvidenceJsonTest {
                     List.of(),
                     false,
                     List.of(new Evidence.OnTheWay(Intermediate.SKEW_LEFT, 0.1, Optional.of(0.17), 0.01, 0)),
-                    Optional.of(0.3)),
+                    Optional.of(0.3),
+                    Optional.of(0.24),
+                    List.of(new MissingReading("strings", "hubGap.fl", 2))),
             new Evidence.Target(
                     "toe", "strings", "wheels.fl.frontGap", Optional.of("wheels.fl.rearGap"), -0.29, 0.3, 0.5),
             new Evidence.Target("camber", "inclinometer", "fl.gauge", Optional.empty(), -0.4, -0.4, 0.05),

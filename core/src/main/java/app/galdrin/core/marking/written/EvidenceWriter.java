@@ -105,6 +105,14 @@ final class EvidenceWriter {
         count("taken", e.taken()).count("asked", e.asked());
         e.doubtFrom().ifPresent(d -> text("doubtFrom", d.group()).number("doubtShare", d.share()));
         slips(e.slips());
+        if (!e.slips().isEmpty()) {
+            flag("possible", e.possible());
+        }
+        if (!e.places().isEmpty()) {
+            json.writeArrayPropertyStart("places");
+            e.places().forEach(json::writeString);
+            json.writeEndArray();
+        }
     }
 
     private void repeats(Evidence.Repeats e) {
@@ -119,6 +127,10 @@ final class EvidenceWriter {
         is("working").figure(e.figure()).text("from", e.from()).word("unit", e.unit());
         text("taught", e.taught()).number("honest", e.honest()).number("written", e.written());
         number("tolerance", e.tolerance()).flag("addedUp", e.addedUp());
+        e.rounded().ifPresent(r -> number("rounded", r));
+        if (!e.unread().isEmpty()) {
+            missing(e.unread());
+        }
         slips(e.slips());
         if (!e.slips().isEmpty()) {
             flag("possible", e.possible());

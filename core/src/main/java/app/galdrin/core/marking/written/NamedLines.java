@@ -1,5 +1,6 @@
 package app.galdrin.core.marking.written;
 
+import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.answer.AnswerType;
@@ -68,11 +69,13 @@ final class NamedLines {
                 return Outcome.fault(FaultCode.UNKNOWN_FIELD, at + "." + texts.name(i));
             }
             if (!(texts.value(i) instanceof String text)) {
-                return Outcome.fault(FaultCode.MALFORMED, at + "." + texts.name(i));
+                return Outcome.fault(
+                        Fault.at(FaultCode.MALFORMED, at + "." + texts.name(i)).reading(texts.value(i)));
             }
             LineText read = LineText.read(text, line.answer());
             if (!(read instanceof LineText.Understood understood)) {
-                return Outcome.fault(code((LineText.Refused) read), at + "." + texts.name(i));
+                return Outcome.fault(Fault.at(code((LineText.Refused) read), at + "." + texts.name(i))
+                        .reading(text));
             }
             standing.put(line.key(), new Written(understood.written(), understood.value(), understood.step()));
             if (line.answer() instanceof AnswerType.Tick) {

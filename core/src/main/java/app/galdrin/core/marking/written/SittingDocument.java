@@ -1,5 +1,6 @@
 package app.galdrin.core.marking.written;
 
+import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.marking.References;
@@ -29,7 +30,7 @@ record SittingDocument(String id, Answers wrote, References references) {
     /** Reads a sitting for a sheet; texts are what a person typed on the line. The first fault is told, named by its path. */
     static Outcome<SittingDocument> read(JsonObject json, NamedLines sheet) {
         if (!(json.get(ID) instanceof String id)) {
-            return Outcome.fault(json.has(ID) ? FaultCode.MALFORMED : FaultCode.MISSING, ID);
+            return json.has(ID) ? malformed(json, ID) : Outcome.fault(FaultCode.MISSING, ID);
         }
         for (int i = 0; i < json.size(); i++) {
             if (!NAMES.contains(json.name(i))) {
@@ -53,11 +54,15 @@ record SittingDocument(String id, Answers wrote, References references) {
             return Outcome.of(OptionalDouble.empty());
         }
         if (!(json.get(MINUTES) instanceof Double minutes)) {
-            return Outcome.fault(FaultCode.MALFORMED, MINUTES);
+            return malformed(json, MINUTES);
         }
         return minutes >= 0 && minutes <= MOST_MINUTES
                 ? Outcome.of(OptionalDouble.of(minutes))
-                : Outcome.fault(FaultCode.OUT_OF_RANGE, MINUTES);
+                : Outcome.fault(Fault.at(FaultCode.OUT_OF_RANGE, MINUTES).reading(minutes));
+    }
+
+    private static <T> Outcome<T> malformed(JsonObject json, String name) {
+        return Outcome.fault(Fault.at(FaultCode.MALFORMED, name).reading(json.get(name)));
     }
 
     private static Outcome<Answers> answers(JsonObject json, String name, NamedLines sheet) {
@@ -65,7 +70,7 @@ record SittingDocument(String id, Answers wrote, References references) {
             return Outcome.of(Answers.none());
         }
         if (!(json.get(name) instanceof JsonObject lines)) {
-            return Outcome.fault(FaultCode.MALFORMED, name);
+            return malformed(json, name);
         }
         return name.equals(AS_FOUND) ? sheet.reference(lines, name) : sheet.answers(lines, name);
     }

@@ -34,7 +34,7 @@ final class DemoTasks {
     /** The ready-made toe task by one procedure. */
     static Practical toe(WrittenSheet.Read vehicle, String procedure, String title, Mode mode) {
         Practical start = TaskStart.TOE.on(vehicle.sheet(), title, OrderSchool.A, AnswerUnit.DEGREES);
-        Procedure with = Procedures.of(procedure);
+        Procedure with = Procedures.of(procedure).withRunOutTakenOff();
         var measure = Measure.of("toe", with, TaskStart.usualFigures(with, Measurand.TOE), REPEATS);
         List<Step> steps = new ArrayList<>();
         for (Step step : start.steps()) {
@@ -132,7 +132,7 @@ final class DemoTasks {
         List<Measure> measures = List.of(
                 Measure.of("rearCamber", Procedures.of("inclinometer"), rear, REPEATS),
                 Measure.of("caster", Procedures.of("sweep"), swept, REPEATS),
-                Measure.of("toe", Procedures.of("strings"), toes, REPEATS));
+                Measure.of("toe", Procedures.of("strings").withRunOutTakenOff(), toes, REPEATS));
         List<FigureId> all =
                 measures.stream().flatMap(m -> m.figures().stream()).toList();
         List<Step> steps = new ArrayList<>();

@@ -172,7 +172,7 @@ class PastBlock {
         UUID centre = instructor.centreId();
         Practical start = TaskStart.TOE.on(
                 DemoVehicles.PARCEL_VAN.sheet(), "Who varies: toe by plates", OrderSchool.A, AnswerUnit.DEGREES);
-        var plates = Procedures.of("plates");
+        var plates = Procedures.of("plates").withRunOutTakenOff();
         Practical study = TaskStart.withDefaults(
                 start.with(Mode.PRACTICE)
                         .with(List.of(
@@ -212,7 +212,9 @@ class PastBlock {
                 start.measure("toe").orElseThrow(),
                 Measure.of(
                         "bars",
-                        Procedures.of("longBars").with(Map.of("bar", CatalogueInstrument.TAPE_SIXTEENTHS)),
+                        Procedures.of("longBars")
+                                .with(Map.of("bar", CatalogueInstrument.TAPE_SIXTEENTHS))
+                                .withRunOutTakenOff(),
                         List.of(total),
                         REPEATS));
         List<Measure> first = measures.subList(0, measures.size() - 1);

@@ -107,6 +107,9 @@ final class BenchFilled {
         String id = measure.id();
         put("procedure." + id, measure.procedure().key());
         measure.procedure().tools().forEach((tool, with) -> put("tool." + id + "." + tool, with.key()));
+        if (measure.procedure().isRunOutTakenOff()) {
+            tick("runOut." + id);
+        }
         put("repeats." + id, String.valueOf(measure.repeats()));
         put("working." + id, measure.taught());
         key("steering." + id, measure.steering());

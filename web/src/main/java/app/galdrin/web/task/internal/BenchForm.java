@@ -212,7 +212,8 @@ final class BenchForm {
                 .map(Measure::procedure)
                 .orElse(Procedures.all().get(0));
         Procedure chosen = Procedures.named(text("procedure." + id)).orElse(otherwise);
-        Procedure procedure = chosen.with(tools(id, chosen));
+        Procedure read = chosen.with(tools(id, chosen));
+        Procedure procedure = typed.containsKey("runOut." + id) ? read.withRunOutTakenOff() : read;
         List<FigureId> figures = typed.getOrDefault("figures." + id, List.of()).stream()
                 .flatMap(key -> FigureId.parse(key).stream())
                 .filter(f -> procedure.sees().contains(f) || isOfFamily(procedure, f))

@@ -414,6 +414,11 @@ public final class BenchView {
     /** What is read with one instrument, and what it could be read with. */
     public record ToolRow(String key, String name, List<CatalogueInstrument> choice, CatalogueInstrument now) {}
 
+    /** Whether a measurement reads run-out, be it that the task has it taken off. */
+    public boolean isRunningOut(Measure measure) {
+        return measure.procedure().runsOut() || measure.procedure().isRunOutTakenOff();
+    }
+
     public Steering[] steerings() {
         return Steering.values();
     }
