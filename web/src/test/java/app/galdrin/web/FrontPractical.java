@@ -375,7 +375,7 @@ public final class FrontPractical {
         lena.click(".list a");
         lena.waitForText("main", "Marked 17.5 by the instructor");
         String page = lena.text("main");
-        assertTrue(page.contains("You wrote −0.14°; your own readings give +0.14°"), page);
+        assertTrue(page.contains("You wrote −0.14°. Your readings give +0.14°"), page);
         assertTrue(lena.has("figure.tolerance svg"));
         check(lena);
     }

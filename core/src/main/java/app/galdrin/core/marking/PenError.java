@@ -7,8 +7,8 @@ final class PenError {
 
     private static final double SHOWN = 1e-9;
 
-    /** What is no more than so many places away from nought can't be told from it. */
-    private static final double TOLD = 1;
+    /** What is no more than so many places away from nought is written as nought. */
+    private static final double TOLD = 0.5;
 
     /** More digits than any figure has. */
     private static final double MOST = 1e9;

@@ -80,10 +80,15 @@ final class SlipFinder {
         List<Set<String>> found = singles(this::everywhere);
         if (found.isEmpty() && !isAlone()) {
             found = singles(this::atOneWheel);
-            found = found.isEmpty() ? singles(this::inOneRepeat) : found;
+            found = found.isEmpty() && !isNothing() ? singles(this::inOneRepeat) : found;
             found = found.isEmpty() ? pairs() : found;
         }
         return new Found(found, found.size() > 1 || isAlone() && PenError.explains(wrong.get(0)));
+    }
+
+    /** Whether nought stands everywhere: of two repeats a sign lost in one leaves as little, and nobody needs a slip to write it. */
+    private boolean isNothing() {
+        return wrong.stream().allMatch(one -> one.wrote() == 0);
     }
 
     /** The answers of a unit, in every way they can come about. */

@@ -85,6 +85,9 @@ public final class WorkingMarker implements AspectMarker {
                 tolerance + Tolerance.ROUNDING.size());
     }
 
+    /** How many times their limit honest repeats hardly ever lie apart. */
+    private static final double SELDOM_EXCEEDED = 1.5;
+
     /** The figures of a step, which are looked at together: a slip explains all that is wrong, or nothing. */
     private static final class OneWork {
         private final Case of;
@@ -212,7 +215,7 @@ public final class WorkingMarker implements AspectMarker {
             double least = Math.min(theirs, Collections.min(each));
             double most = Math.max(theirs, Collections.max(each));
             double limit = Math.abs(one.item().unit().ofFigure(apart.getAsDouble(), figure, of.baseline(measure)));
-            return most - least <= limit + begun * one.tolerance()
+            return most - least <= SELDOM_EXCEEDED * limit + begun * one.tolerance()
                     ? one.supposing(of.own().missing(measure, 0, List.of(figure)))
                     : one;
         }

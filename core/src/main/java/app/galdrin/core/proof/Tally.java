@@ -36,12 +36,12 @@ public final class Tally {
 
         /** The lower end of the share's 95 % interval, 0 to 1 [Wilson]. */
         public double lower() {
-            return middle() - reach();
+            return Math.max(0, middle() - reach());
         }
 
         /** The upper end, 0 to 1. */
         public double upper() {
-            return middle() + reach();
+            return Math.min(1, middle() + reach());
         }
 
         private double middle() {

@@ -55,11 +55,11 @@ public final class Workshop {
     }
 
     /** Where a wheel is turned to, about, deg outward. */
-    private record Turned(String name, double about) {}
+    private record SteeringStand(String name, double about) {}
 
-    private static final Turned OUT = new Turned("out", 20);
-    private static final Turned AHEAD = new Turned("ahead", 0);
-    private static final Turned IN = new Turned("in", -20);
+    private static final SteeringStand OUT = new SteeringStand("out", 20);
+    private static final SteeringStand AHEAD = new SteeringStand("ahead", 0);
+    private static final SteeringStand IN = new SteeringStand("in", -20);
 
     private static final Map<String, BiFunction<Workshop, String, Layout>> BY_KEY = Map.ofEntries(
             Map.entry("strings", (w, key) -> w.strings(false)),
@@ -84,10 +84,17 @@ public final class Workshop {
             Map.entry(
                     "sweepFive",
                     (w, key) -> w.sweep(
-                            false, List.of(OUT, new Turned("halfOut", 10), AHEAD, new Turned("halfIn", -10), IN))),
+                            false,
+                            List.of(
+                                    OUT,
+                                    new SteeringStand("halfOut", 10),
+                                    AHEAD,
+                                    new SteeringStand("halfIn", -10),
+                                    IN))),
             Map.entry(
                     "fullLock",
-                    (w, key) -> w.sweep(false, List.of(new Turned("out", 38), AHEAD, new Turned("in", -32)))),
+                    (w, key) ->
+                            w.sweep(false, List.of(new SteeringStand("out", 38), AHEAD, new SteeringStand("in", -32)))),
             Map.entry("protractor", (w, key) -> w.protractor()),
             Map.entry("protractorKpi", (w, key) -> w.protractorAcross()),
             Map.entry("setback", (w, key) -> w.hubToHub()),
@@ -338,14 +345,14 @@ public final class Workshop {
     }
 
     /** The front wheels on plates, turned to each stand, deg outward; a level rides on the face. */
-    private Layout sweep(boolean from90, List<Turned> stands) {
+    private Layout sweep(boolean from90, List<SteeringStand> stands) {
         Map<String, Double> zeros = new HashMap<>();
         List.of("fl", "fr").forEach(key -> zeros.put(key, hand.angle("turnPlateZero")));
         return () -> {
             Map<String, Double> shows = new HashMap<>();
             for (String key : List.of("fl", "fr")) {
                 Corner corner = corner(key);
-                for (Turned stand : stands) {
+                for (SteeringStand stand : stands) {
                     double about = stand.about();
                     double really = Math.toRadians(
                             about + Math.signum(about) * (hand.random().nextDouble() - 0.5));

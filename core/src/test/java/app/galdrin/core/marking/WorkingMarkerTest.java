@@ -252,6 +252,16 @@ class WorkingMarkerTest {
         assertFalse(working(bench, "toe.front.left").possible());
     }
 
+    /** Of two repeats a sign lost in one leaves nought, and so does who writes nothing: that is no slip. */
+    @Test
+    void noughtEverywhere_isNobodysSlip() {
+        Bench bench = read();
+        for (String figure : List.of("caster.front.left", "caster.front.right")) {
+            bench.write("work/" + figure + "/0/0", "0");
+        }
+        assertEquals(Set.of(), slips(bench, "caster.front.left"));
+    }
+
     /** The point moved, or two digits exchanged: 0.24 as 2.4 and as 0.42; at one place 0.1 can't be told from 0. */
     @ParameterizedTest
     @CsvSource({

@@ -211,7 +211,7 @@ class ApprenticeJourneyTest {
                 sheets.release(centre.instructor(), sitting, UUID.randomUUID().toString())
                         .isEmpty());
         bo.signIn("Eve." + centre.id(), Centre.PASSWORD).go("/sittings/" + sitting.id() + "/feedback");
-        bo.waitForText("#slip", "You wrote −0.34°; your own readings give +0.34°");
+        bo.waitForText("#slip", "You wrote −0.34°. Your readings give +0.34°");
         assertTrue(bo.text("#redo").contains("Do again") && bo.text("#well").contains("Well done"));
         assertTrue(bo.find("#slip").getLocation().getY() < 844, "on the first screen");
     }

@@ -11,7 +11,8 @@ import java.util.stream.Collectors;
 /**
  * What a feedback begins with, and what of the rest stands open.
  *
- * @param slip what went wrong first, a slip that explains it before anything without one; empty where nothing did
+ * @param slip what went wrong first: what a slip explains before what more than a word is said of, and that before the rest; empty where
+ *     nothing did
  * @param well what was right, by name
  * @param wrong the lines that lost marks or wait
  * @param right the others
@@ -33,6 +34,8 @@ record FirstThings(
                 told.stream()
                         .filter(t -> !t.slips().isEmpty())
                         .findFirst()
+                        .or(() ->
+                                told.stream().filter(t -> t.lines().size() > 1).findFirst())
                         .or(() -> told.stream().findFirst()),
                 right.stream().map(LineView::name).toList(),
                 wrong,
