@@ -29,7 +29,6 @@ class ProofTest {
             Measured.PARTIAL_SLIP_MISNAMED, 0.05,
             Measured.READING_SLIP_NAMED, 0.93,
             Measured.MISREAD_NAMED, 0.045,
-            Measured.HUMAN_ERROR_NAMED, 0.045,
             Measured.MISSING_COSTS_ITSELF, 0.985);
 
     /** So many of so few may come out otherwise by chance: three standard deviations of a count. */

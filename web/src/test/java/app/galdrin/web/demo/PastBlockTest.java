@@ -169,7 +169,7 @@ class PastBlockTest {
         assertTrue(colours("k.marsh").containsAll(Set.of(OCHRE, PETROL)), "ends of the strings swapped");
         assertTrue(colours("f.arden").contains(OCHRE));
         assertFalse(
-                colours("m.osei").contains(PETROL),
+                colours("f.arden").contains(PETROL),
                 "a total of one wheel and a forgotten factor have no place on the sketch");
     }
 
