@@ -32,7 +32,7 @@ class MainTest {
                 "{\"id\":\"a\",\"kind\":\"judge\",\"input\":{\"value\":1}}|1|The field min is needed",
                 "{\"id\":\"a\",\"kind\":\"judge\",\"input\":{\"value\":\"1\",\"min\":0}}|1|must be a finite number",
                 "{\"id\":\"a\",\"kind\":\"juge\",\"input\":{}}|1|no such kind",
-                "not a record|1|can not be read",
+                "not a record|1|cannot be read",
             })
     void aRecord_isAnsweredInWords_andInTheExitStatus(String record, int status, String part) throws Exception {
         var ended = run(record + "\n");

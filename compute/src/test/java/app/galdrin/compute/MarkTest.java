@@ -50,8 +50,7 @@ class MarkTest {
         assertTrue(faulty.out().contains("There is no wrote.toe/none/0/0 on this sheet."), faulty.out());
         var unread = run(Mark.class, "{\"id\":\"a\",\"wrote\":{\"toe/hubGap.fl/1/0\":\"half a thumb\"}}\n", TASK);
         assertTrue(
-                unread.out().contains("“half a thumb” at wrote.toe/hubGap.fl/1/0 can not be read there."),
-                unread.out());
+                unread.out().contains("“half a thumb” at wrote.toe/hubGap.fl/1/0 cannot be read there."), unread.out());
         var away = run(Mark.class, "", TASK, "nowhere.json");
         assertEquals(2, away.status());
         assertTrue(away.err().contains("There is no file nowhere.json"), away.err());
