@@ -108,12 +108,18 @@ final class Case {
     /**
      * What a figure can as well be, rad or mm, where he did not write all that the task asks: with the doubt of all repeats, and, where he worked
      * none, rounded to either side. What is missing there is no business of a verdict. Whether he counts the run-out that the task has not taken off
-     * is his to say: both are right.
+     * is his to say: both are right. So is what a thrust line can have been that was read in part, within U of it.
      */
     List<Estimate> likewise(FigureId figure, String beforeStep, Estimate value) {
         List<Estimate> all = new ArrayList<>(List.of(value, value.without(Source::isOfVehicle)));
+        if (OwnFigures.isFrontToe(figure) && isThrustLineReadInPart(beforeStep)) {
+            double expanded =
+                    Judgement.K * own.thrustLine(beforeStep).orElseThrow().standardUncertainty();
+            List.of(-expanded, expanded).forEach(off -> all.add(new Estimate(value.value() + off, value.budget())));
+        }
         Optional<Measure> measure = assignment.measuring(figure, beforeStep);
-        measure.filter(m -> own.each(m, 0, figure).size() < m.repeats())
+        measure.filter(m -> own.each(m, 0, figure).size() < m.repeats()
+                        || !own.lacking(m, 0, figure).isEmpty())
                 .flatMap(m -> assignment.asAsked(m, figure))
                 .map(asked -> new Estimate(value.value(), asked.budget()))
                 .ifPresent(asked -> all.addAll(List.of(asked, asked.without(Source::isOfVehicle))));
@@ -124,6 +130,14 @@ final class Case {
                             List.of(-step, step).forEach(off -> all.add(new Estimate(e.value() + off, e.budget()))));
         }
         return all;
+    }
+
+    private boolean isThrustLineReadInPart(String beforeStep) {
+        return own.thrustLine(beforeStep).isPresent()
+                && assignment
+                        .measuring(OwnFigures.THRUST, beforeStep)
+                        .filter(m -> !own.lacking(m, 0, OwnFigures.THRUST).isEmpty())
+                        .isPresent();
     }
 
     /** One step of the unit it was asked in, rad or mm; of what follows from others, theirs together. */

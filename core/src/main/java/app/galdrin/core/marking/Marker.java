@@ -25,7 +25,7 @@ public final class Marker {
     /** Names the rules of marking on stored mark sheets. */
     private static final int DIGITS = 9;
 
-    public static final String ENGINE = "11";
+    public static final String ENGINE = "12";
 
     /** What the minor pieces of a line's evidence are worth together. */
     private static final double MINOR = 0.1;

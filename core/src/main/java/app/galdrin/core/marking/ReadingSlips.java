@@ -54,8 +54,10 @@ final class ReadingSlips {
     /** Two explanations whose chi-squared differs by less fit equally: two standard deviations. */
     private static final double AS_WELL = 4;
 
-    /** The commonest gives way to what fits better by more. */
+    /** The commonest gives way to what fits better by more; made in one of several repeats, where a misread place is as common, by less. */
     private static final double BETTER = 10;
+
+    private static final double BETTER_IN_ONE = 4;
 
     /** Nobody misreads a scale by more marks. */
     private static final double MOST_MARKS = 40;
@@ -126,8 +128,9 @@ final class ReadingSlips {
      *
      * @param putRight what each repeat comes to without, rad or mm
      * @param places that it was made at, by id; empty where it is made everywhere
+     * @param inOneRepeat of several
      */
-    private record Way(Slip slip, List<Map<FigureId, Double>> putRight, Set<String> places) {}
+    private record Way(Slip slip, List<Map<FigureId, Double>> putRight, Set<String> places, boolean inOneRepeat) {}
 
     /**
      * A slip that explains the differences.
@@ -185,7 +188,8 @@ final class ReadingSlips {
     private boolean isRivalled(Fit fit, Distance distance, double[] differences, double now) {
         boolean commonest = fit.way().slip().isCommonest();
         double rival = rival(distance, differences, now, commonest ? fit.way().places() : Set.of());
-        return rival <= fit.left() + (commonest ? -BETTER : AS_WELL);
+        double better = fit.way().inOneRepeat() ? BETTER_IN_ONE : BETTER;
+        return rival <= fit.left() + (commonest ? -better : AS_WELL);
     }
 
     /** Slips of an unknown amount fit more than those that leave none to choose, and are asked where none of those fits. */
@@ -366,11 +370,11 @@ final class ReadingSlips {
     /** A slip that is made at many places, in all repeats or in one; {@code putRight} is what should have been written in each. */
     private List<Way> inAllOrOne(Slip slip, List<Map<String, Double>> putRight, Set<String> places) {
         List<Map<FigureId, Double>> right = putRight.stream().map(this::values).toList();
-        List<Way> ways = new ArrayList<>(List.of(new Way(slip, right, places)));
+        List<Way> ways = new ArrayList<>(List.of(new Way(slip, right, places, false)));
         for (int only = 0; only < right.size() && right.size() > 1; only++) {
             List<Map<FigureId, Double>> once = new ArrayList<>(asRead);
             once.set(only, right.get(only));
-            ways.add(new Way(slip, once, places));
+            ways.add(new Way(slip, once, places, true));
         }
         return ways;
     }
@@ -382,7 +386,7 @@ final class ReadingSlips {
             for (Map<String, Double> right : slip.correctedWays(setting, readings.get(repeat))) {
                 List<Map<FigureId, Double>> putRight = new ArrayList<>(asRead);
                 putRight.set(repeat, values(right));
-                ways.add(new Way(slip, putRight, Set.of()));
+                ways.add(new Way(slip, putRight, Set.of(), readings.size() > 1));
             }
         }
         return ways;

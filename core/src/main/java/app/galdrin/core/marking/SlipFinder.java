@@ -23,12 +23,16 @@ import java.util.stream.Stream;
  */
 final class SlipFinder {
 
+    /** How many places as written a figure may be off what a slip gives: by the last rounding alone, and by roundings on the way as well. */
+    private static final double AT_THE_END = 0.5;
+
+    private static final double ON_THE_WAY = 1;
+
     private final List<Answered> wrong;
     private final Map<AnswerUnit, List<Answered>> byUnit;
     private final SlipAnswers answers;
     private final List<SlipAnswers> ofRepeats = new ArrayList<>();
     private final List<Slip> slips;
-    private final double places;
 
     /**
      * For figures of one measurement.
@@ -49,7 +53,6 @@ final class SlipFinder {
             }
         }
         this.slips = of.assignment().slips(measure);
-        this.places = isAlone() ? 0.5 : 1;
     }
 
     /**
@@ -72,9 +75,9 @@ final class SlipFinder {
     }
 
     /**
-     * Slips behind the wrong figures: each has to give every one of them, within one place as written. One that is made everywhere comes
-     * before one that is made at a wheel or in a repeat, and that before two made together. A single figure takes a single slip, made
-     * everywhere, within half a place.
+     * Slips behind the wrong figures: each has to give every one of them. One that is made everywhere comes before one that is made at a
+     * wheel or in a repeat, and that before two made together; of those, one that gives the figures as written before one that is a
+     * rounding off. A single figure takes a single slip, made everywhere, that gives it as written.
      */
     Found explain() {
         List<Set<String>> found = singles(this::everywhere);
@@ -83,7 +86,9 @@ final class SlipFinder {
             found = found.isEmpty() && !isNothing() ? singles(this::inOneRepeat) : found;
             found = found.isEmpty() ? pairs() : found;
         }
-        return new Found(found, found.size() > 1 || isAlone() && PenError.explains(wrong.get(0)));
+        return found.isEmpty()
+                ? Found.NOTHING
+                : new Found(found, found.size() > 1 || isAlone() && PenError.explains(wrong.get(0)));
     }
 
     /** Whether nought stands everywhere: of two repeats a sign lost in one leaves as little, and nobody needs a slip to write it. */
@@ -95,8 +100,13 @@ final class SlipFinder {
     private interface Answers extends Function<AnswerUnit, Stream<Map<FigureId, Double>>> {}
 
     private List<Set<String>> singles(Function<Slip, Stream<Answers>> ways) {
+        List<Set<String>> asWritten = singles(ways, AT_THE_END);
+        return asWritten.isEmpty() && !isAlone() ? singles(ways, ON_THE_WAY) : asWritten;
+    }
+
+    private List<Set<String>> singles(Function<Slip, Stream<Answers>> ways, double places) {
         return slips.stream()
-                .filter(slip -> ways.apply(slip).anyMatch(this::fits))
+                .filter(slip -> ways.apply(slip).anyMatch(way -> fits(way, places)))
                 .<Set<String>>map(slip -> Set.of(slip.key()))
                 .toList();
     }
@@ -195,8 +205,8 @@ final class SlipFinder {
             for (int j = i + 1; j < slips.size(); j++) {
                 Slip one = slips.get(i);
                 Slip other = slips.get(j);
-                if (fits(unit -> answers.of(List.of(one, other), unit).stream())
-                        || fits(unit -> answers.of(List.of(other, one), unit).stream())) {
+                if (fits(unit -> answers.of(List.of(one, other), unit).stream(), ON_THE_WAY)
+                        || fits(unit -> answers.of(List.of(other, one), unit).stream(), ON_THE_WAY)) {
                     pairs.add(new TreeSet<>(Set.of(one.key(), other.key())));
                 }
             }
@@ -205,12 +215,12 @@ final class SlipFinder {
     }
 
     /** Whether some way gives all of the wrong figures, those of one unit in one and the same way. */
-    private boolean fits(Answers ways) {
+    private boolean fits(Answers ways, double places) {
         return byUnit.entrySet().stream()
-                .allMatch(inUnit -> ways.apply(inUnit.getKey()).anyMatch(way -> gives(way, inUnit.getValue())));
+                .allMatch(inUnit -> ways.apply(inUnit.getKey()).anyMatch(way -> gives(way, inUnit.getValue(), places)));
     }
 
-    private boolean gives(Map<FigureId, Double> way, List<Answered> wrong) {
+    private static boolean gives(Map<FigureId, Double> way, List<Answered> wrong, double places) {
         for (Answered one : wrong) {
             Double value = way.get(one.item().figure());
             if (value == null || !one.is(value, places)) {

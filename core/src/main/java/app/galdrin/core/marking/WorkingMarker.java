@@ -5,9 +5,11 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.sitting.Written;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
@@ -24,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Marks figures worked on paper against the taught working of the apprentice's own readings. */
@@ -86,7 +89,7 @@ public final class WorkingMarker implements AspectMarker {
     }
 
     /** How many times their limit honest repeats hardly ever lie apart. */
-    private static final double SELDOM_EXCEEDED = 1.5;
+    private static final double SELDOM_EXCEEDED = 2;
 
     /** The figures of a step, which are looked at together: a slip explains all that is wrong, or nothing. */
     private static final class OneWork {
@@ -200,11 +203,15 @@ public final class WorkingMarker implements AspectMarker {
         private Answered withWhatIsUnread(Answered one) {
             Measure measure = one.measure();
             FigureId figure = one.item().figure();
-            List<Double> each = of.own().repeats(measure, 0).stream()
-                    .flatMap(repeat -> repeat.honest(figure).stream())
+            List<MissingReading> missing = of.own().lacking(measure, 0, figure);
+            List<Worked> repeats = of.own().worked(measure, 0);
+            int begun = repeats.size();
+            List<Double> each = IntStream.range(0, begun)
+                    .filter(i -> missing.stream().noneMatch(m -> m.repeat() == i + 1))
+                    .mapToObj(i -> repeats.get(i).honest(figure))
+                    .flatMap(Optional::stream)
                     .map(v -> one.item().unit().ofFigure(v, figure, of.baseline(measure)))
                     .toList();
-            int begun = of.own().readings(measure, 0).size();
             int unread = begun - each.size();
             OptionalDouble apart = of.assignment().apart(measure, figure);
             if (unread < 1 || each.isEmpty() || apart.isEmpty()) {
@@ -215,9 +222,7 @@ public final class WorkingMarker implements AspectMarker {
             double least = Math.min(theirs, Collections.min(each));
             double most = Math.max(theirs, Collections.max(each));
             double limit = Math.abs(one.item().unit().ofFigure(apart.getAsDouble(), figure, of.baseline(measure)));
-            return most - least <= SELDOM_EXCEEDED * limit + begun * one.tolerance()
-                    ? one.supposing(of.own().missing(measure, 0, List.of(figure)))
-                    : one;
+            return most - least <= SELDOM_EXCEEDED * limit + begun * one.tolerance() ? one.supposing(missing) : one;
         }
 
         /** By the first habit of rounding that gives what was written. */

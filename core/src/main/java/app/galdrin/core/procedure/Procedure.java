@@ -338,6 +338,14 @@ public record Procedure(
         return walk.stream().filter(needed::contains).toList();
     }
 
+    /** Whether any way to a figure, or to what it follows from, reads a place. */
+    public boolean reads(FigureId figure, String place) {
+        return evaluations.stream()
+                        .filter(e -> e.figures().containsValue(figure))
+                        .anyMatch(e -> e.places().stream().anyMatch(p -> p.id().equals(place)))
+                || Derivation.parts(figure).stream().anyMatch(part -> reads(part, place));
+    }
+
     private List<Evaluation> telling(FigureId figure) {
         Optional<Evaluation> direct = evaluations.stream()
                 .filter(e -> e.figures().containsValue(figure))

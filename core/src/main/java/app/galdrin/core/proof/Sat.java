@@ -176,11 +176,17 @@ final class Sat {
         wrote.put(LineKey.of(subject.work().id(), figure.key()), number(Math.rint(value / place) * place, place));
     }
 
-    /** Does something while an entry of the apprentice's is struck. */
-    void strike(LineKey line, Runnable meanwhile) {
-        Written was = Objects.requireNonNull(wrote.remove(line));
+    /** Strikes an entry of the apprentice's. */
+    void strike(LineKey line) {
+        wrote.remove(line);
+    }
+
+    /** Does something, and takes back what it wrote. */
+    void trying(Runnable meanwhile) {
+        Map<LineKey, Written> before = new HashMap<>(wrote);
         meanwhile.run();
-        wrote.put(line, was);
+        wrote.clear();
+        wrote.putAll(before);
     }
 
     /** Judges every figure by what he goes by: inside or outside, whatever is in doubt. */

@@ -32,10 +32,16 @@ import java.util.stream.Stream;
 /**
  * One task that is tried: a procedure with its usual figures, worked in a unit, repeated so often, judged by a rule; after adjusting
  * read again.
+ *
+ * @param name what it is counted under: its procedure, or that it has several
+ * @param measure the one that slips are made in
  */
-record Subject(Measure measure, Work work, Judge judge, Round round, Assignment assignment) {
+record Subject(String name, Measure measure, Work work, Judge judge, Round round, Assignment assignment) {
 
     static final List<Integer> REPEATS = List.of(2, 3, 5);
+
+    /** What a task of several measurements measures by. */
+    private static final List<String> MIXED = List.of("strings", "inclinometer", "sweep");
 
     /** As it was surveyed; what it truly is differs by its doubt. Degrees. */
     private static final double PITCH = 0.2;
@@ -55,6 +61,9 @@ record Subject(Measure measure, Work work, Judge judge, Round round, Assignment 
                 for (int repeats : REPEATS) {
                     for (DecisionRule rule : DecisionRule.values()) {
                         all.add(of(procedure, unit, repeats, rule));
+                        if (procedure.key().equals(MIXED.get(0))) {
+                            all.add(mixed(unit, repeats, rule));
+                        }
                     }
                 }
             }
@@ -78,6 +87,21 @@ record Subject(Measure measure, Work work, Judge judge, Round round, Assignment 
     }
 
     static Subject of(Procedure procedure, AnswerUnit unit, int repeats, DecisionRule rule) {
+        return of(procedure.key(), procedure, List.of(), unit, repeats, rule);
+    }
+
+    /** A task that measures toe, camber and caster, each by its own way, so often; toe is worked and judged. */
+    private static Subject mixed(AnswerUnit unit, int repeats, DecisionRule rule) {
+        List<Measure> also = MIXED.stream()
+                .skip(1)
+                .map(Procedures::of)
+                .map(way -> Measure.of("read-" + way.key(), way, TaskStart.usualFigures(way), repeats))
+                .toList();
+        return of("mixed", Procedures.of(MIXED.get(0)), also, unit, repeats, rule);
+    }
+
+    private static Subject of(
+            String name, Procedure procedure, List<Measure> also, AnswerUnit unit, int repeats, DecisionRule rule) {
         List<FigureId> figures = new ArrayList<>(TaskStart.usualFigures(procedure));
         // a twisted knuckle shows only where both of its faces are read
         TaskStart.usualFigures(procedure, Measurand.KINGPIN_TWIST).forEach(figures::add);
@@ -96,9 +120,11 @@ record Subject(Measure measure, Work work, Judge judge, Round round, Assignment 
         var round = new Round("adjust", List.of(measure.as("again")), 1);
         List<Step> steps = new ArrayList<>();
         given(measure).ifPresent(steps::add);
-        steps.addAll(List.of(measure, work, judge, round, new HandIn("handIn")));
+        steps.add(measure);
+        steps.addAll(also);
+        steps.addAll(List.of(work, judge, round, new HandIn("handIn")));
         var bare = new Practical(
-                procedure.key(),
+                name,
                 OrderSchool.A,
                 rule,
                 Mode.ASSESSMENT,
@@ -107,7 +133,7 @@ record Subject(Measure measure, Work work, Judge judge, Round round, Assignment 
                 steps,
                 new Scheme(List.of(), 0));
         var practical = bare.with(SchemeDefaults.of(bare, ProofVehicle.SHEET));
-        return new Subject(measure, work, judge, round, new Assignment(practical, ProofVehicle.SHEET, FLOOR));
+        return new Subject(name, measure, work, judge, round, new Assignment(practical, ProofVehicle.SHEET, FLOOR));
     }
 
     /** What has to be known before: it is measured by the first way that tells all of it. */

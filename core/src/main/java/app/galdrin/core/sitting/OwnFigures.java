@@ -477,10 +477,22 @@ public final class OwnFigures {
      * @param figures of the step
      */
     public List<MissingReading> missing(Measure measure, int round, Collection<FigureId> figures) {
+        int repeats = Math.max(measure.repeats(), readings(measure, round).size());
+        return missing(measure, round, measure.procedure().places(figures), repeats);
+    }
+
+    /** The places that some way to a figure reads and that are missing in a repeat that was begun: he may have had more to work with. */
+    public List<MissingReading> lacking(Measure measure, int round, FigureId figure) {
+        List<Place> places = assignment.places(measure).stream()
+                .filter(place -> measure.procedure().reads(figure, place.id()))
+                .toList();
+        return missing(measure, round, places, readings(measure, round).size());
+    }
+
+    private List<MissingReading> missing(Measure measure, int round, List<Place> places, int repeats) {
         List<Map<String, Double>> read = readings(measure, round);
-        List<Place> places = measure.procedure().places(figures);
         List<MissingReading> missing = new ArrayList<>();
-        for (int repeat = 1; repeat <= Math.max(measure.repeats(), read.size()); repeat++) {
+        for (int repeat = 1; repeat <= repeats; repeat++) {
             Map<String, Double> there = repeat <= read.size() ? read.get(repeat - 1) : Map.of();
             for (Place place : places) {
                 if (!there.containsKey(place.id()) && (place.eachRepeat() || repeat == 1)) {

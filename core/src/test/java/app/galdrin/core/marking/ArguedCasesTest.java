@@ -3,6 +3,7 @@ package app.galdrin.core.marking;
 import static app.galdrin.core.Vehicles.figure;
 import static app.galdrin.core.marking.MarkerTest.flawless;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 
 import app.galdrin.core.task.Measure;
 import java.math.BigDecimal;
@@ -105,6 +106,9 @@ class ArguedCasesTest {
         assertEquals(new TreeMap<>(marks), lost, why);
         List<String> accused = new ArrayList<>();
         after.lines().stream().flatMap(l -> l.evidence().stream()).forEach(e -> {
+            if (e instanceof Evidence.Working w) {
+                assertFalse(w.possible() && w.slips().isEmpty(), "possible, and nothing that is");
+            }
             if (e instanceof Evidence.Working w && !w.possible()) {
                 w.slips().forEach(accused::addAll);
             } else if (e instanceof Evidence.Reading r && !r.possible()) {

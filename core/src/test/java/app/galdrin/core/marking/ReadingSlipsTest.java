@@ -25,6 +25,7 @@ import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
 import java.util.function.BiFunction;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -208,6 +209,32 @@ class ReadingSlipsTest {
         assertEquals(List.of(Set.of("wrongSense")), off.get(0).slips());
         assertFalse(off.get(0).possible());
         assertEquals(List.of(place), off.get(0).places());
+    }
+
+    /** Nearly what the other sense would show, of a true 0.80: in every repeat it is the sense; in one it may as well be the gauge misread. */
+    @ParameterizedTest
+    @CsvSource({
+        "1 2,0.40,",
+        "1 2,0.48,true",
+        "1 2,0.60,false",
+        "1 2,1.00,false",
+        "1 2,1.10,true",
+        "2,0.48,",
+        "2,0.60,true",
+        "2,0.74,false",
+        "2,1.00,true",
+    })
+    void aSense_givesWayToItsPlaceMisread_andSoonerInOneRepeat(
+            String repeats, String wrote, @Nullable Boolean possible) {
+        Truth truth = truth("camber.front.left", -0.8, "camber.front.right", -0.8);
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE).reference(truth).read(truth);
+        for (String repeat : repeats.split(" ")) {
+            bench.write("camber/fl.gauge/" + repeat + "/0", wrote + ", topOut");
+        }
+        Evidence.Reading left =
+                bench.evidence("camber.reading", Evidence.Reading.class).get(0);
+        assertEquals(possible == null ? List.of() : List.of(Set.of("wrongSense")), left.slips());
+        assertEquals(Boolean.TRUE.equals(possible), left.possible());
     }
 
     /** 0.3° misread is no sense the other way, and a wheel that is off by as much as both ends swapped is only possibly that. */

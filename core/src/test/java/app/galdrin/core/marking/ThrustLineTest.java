@@ -25,6 +25,7 @@ import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.TaskDocument;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -87,6 +88,31 @@ class ThrustLineTest {
             assertEquals(credit, effect.credit(), effect.toString());
         }
         assertEquals(credit == 1, bench.line("adjust.asLeft").met());
+    }
+
+    /** Two repeats 1.5 mm to either side tell the line; of one alone it lies 0.10° off, and the fronts outside, which he can't be held to. */
+    @ParameterizedTest
+    @CsvSource({"both,1", "first,1", "second alone,0"})
+    void aLineThatIsReadInPart_canHaveBeenWhatTheVerdictSays(String read, double credit) {
+        Bench bench = bench(Optional.empty());
+        double gap = bench.answers()
+                .readings(bench.practical().measure("toe").orElseThrow(), 0)
+                .get(0)
+                .getOrDefault("wheels.rr.rearGap", 0.0);
+        write(bench, 1, read.equals("second alone") ? gap - 1.5 : gap + 1.5);
+        write(bench, 2, gap - 1.5);
+        if (read.equals("first")) {
+            bench.strike("toe/wheels.rr.rearGap/1/0");
+        }
+        double least = bench.evidence("judge.verdict", Evidence.Judged.class).stream()
+                .mapToDouble(Evidence::credit)
+                .min()
+                .orElseThrow();
+        assertEquals(credit, least);
+    }
+
+    private static void write(Bench bench, int repeat, double gap) {
+        bench.write("toe/wheels.rr.rearGap/" + repeat + "/0", String.format(Locale.ROOT, "%.2f", gap));
     }
 
     @Test

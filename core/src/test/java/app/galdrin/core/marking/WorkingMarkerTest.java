@@ -252,6 +252,19 @@ class WorkingMarkerTest {
         assertFalse(working(bench, "toe.front.left").possible());
     }
 
+    /** Sides of 0.50° and -0.508° swapped, and their sign turned, are a rounding apart. */
+    @ParameterizedTest
+    @CsvSource({"-0.51,0.50,leftRightSwapped", "-0.50,0.51,methodSign"})
+    void whatGivesTheFiguresAsWritten_comesBeforeWhatIsARoundingOff(String left, String right, String slip) {
+        Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
+                .read(state(3, 0.50, -0.508, 0.36, 0.1))
+                .workRight()
+                .write("work/camber.front.left/0/0", left)
+                .write("work/camber.front.right/0/0", right);
+        assertEquals(Set.of(Set.of(slip)), slips(bench, "camber.front.left"));
+        assertFalse(working(bench, "camber.front.left").possible());
+    }
+
     /** Of two repeats a sign lost in one leaves nought, and so does who writes nothing: that is no slip. */
     @Test
     void noughtEverywhere_isNobodysSlip() {
