@@ -11,6 +11,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -24,6 +25,9 @@ public final class Visitor {
     private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
 
     private final CookieManager cookies = new CookieManager();
+    /** Who waits longer has been forgotten. */
+    private static final Duration PATIENCE = Duration.ofMinutes(1);
+
     private final HttpClient client =
             HttpClient.newBuilder().cookieHandler(cookies).build();
     private final String base;
@@ -156,7 +160,7 @@ public final class Visitor {
             request.header("X-Forwarded-For", forwarded);
         }
         try {
-            return client.send(request.build(), as);
+            return client.send(request.timeout(PATIENCE).build(), as);
         } catch (IOException | InterruptedException e) {
             throw new IllegalStateException(e);
         }

@@ -21,7 +21,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
-import org.junit.jupiter.params.provider.ValueSource;
 
 /** What must hold for every kind and every record, whatever its figures. */
 class RecordPropertiesTest {
@@ -81,22 +80,31 @@ class RecordPropertiesTest {
         assertEquals(legal, form(given, values).input().isPresent(), values::toString);
     }
 
-    /** A vehicle twice as large with the same angles: lengths scale, angles and shares stay. */
+    /** A vehicle twice as large with the same angles: lengths scale, angles and shares stay. Hardly one is out of range at the other size. */
     @ParameterizedTest(name = "lengths times {0}")
-    @ValueSource(doubles = {2, 1 / 25.4})
-    void unitOfLength_makesNoDifference(double factor) {
-        worked().filter(given -> !"mm".equals(given.input().get("unit"))).forEach(given -> {
-            Shape input = given.kind().contract().input();
-            var scaled = given.mapped((path, value) -> scaled(input, path, value, factor));
-            if (scaled.figures().isEmpty()) {
-                return; // out of range at the other size
-            }
+    @CsvSource({"2, 0.95", "0.03937007874015748, 0.95"})
+    void unitOfLength_makesNoDifference(double factor, double least) {
+        List<Given> unitless = worked().filter(
+                        given -> !"mm".equals(given.input().get("unit")))
+                .toList();
+        long compared =
+                unitless.stream().filter(given -> isSameScaled(given, factor)).count();
+        assertTrue(compared >= least * unitless.size(), compared + " of " + unitless.size());
+    }
+
+    /** False where it is out of range at the other size. */
+    private static boolean isSameScaled(Given given, double factor) {
+        Shape input = given.kind().contract().input();
+        var scaled = given.mapped((path, value) -> scaled(input, path, value, factor))
+                .figures();
+        scaled.ifPresent(figures -> {
             Shape result = given.kind().contract().result();
             Map<String, Object> wanted = new TreeMap<>();
             Records.flat(given.figures().orElseThrow().values())
                     .forEach((path, value) -> wanted.put(path, scaled(result, path, value, factor)));
-            assertSame(wanted, Records.flat(scaled.figures().orElseThrow().values()));
+            assertSame(wanted, Records.flat(figures.values()));
         });
+        return scaled.isPresent();
     }
 
     private static Object scaled(Shape shape, String path, Object value, double factor) {
@@ -234,17 +242,15 @@ class RecordPropertiesTest {
     }
 
     @ParameterizedTest
-    @MethodSource("worked")
-    void total_isLeftPlusRight(Given given) {
-        var values = Records.flat(given.figures().orElseThrow().values());
-        for (String[] sum : new String[][] {
-            {"totalToe.front", "toe.fl", "toe.fr"}, {"totalToe.rear", "toe.rl", "toe.rr"}, {"totalToe", "left", "right"}
-        }) {
-            if (values.containsKey(sum[0]) && values.containsKey(sum[1])) {
-                double both = (Double) values.get(sum[1]) + (Double) values.get(sum[2]);
-                assertEquals(both, (Double) values.get(sum[0]), TOLERANCE);
-            }
-        }
+    @CsvSource({"totalToe.front,toe.fl,toe.fr", "totalToe.rear,toe.rl,toe.rr", "totalToe,left,right"})
+    void total_isLeftPlusRight(String total, String left, String right) {
+        List<Map<String, Object>> both = worked().map(
+                        given -> Records.flat(given.figures().orElseThrow().values()))
+                .filter(values -> values.containsKey(total) && values.containsKey(left))
+                .toList();
+        assertTrue(both.size() > 3, "no case has " + total);
+        both.forEach(values -> assertEquals(
+                (Double) values.get(left) + (Double) values.get(right), (Double) values.get(total), TOLERANCE));
     }
 
     /** Every figure of a result is declared, and none that is declared as always there is missing. */

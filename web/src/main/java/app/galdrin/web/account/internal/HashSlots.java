@@ -1,5 +1,6 @@
 package app.galdrin.web.account.internal;
 
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
@@ -15,16 +16,21 @@ import org.springframework.security.crypto.password.PasswordEncoder;
  */
 final class HashSlots implements PasswordEncoder {
 
-    private static final long PATIENCE_SECONDS = 5;
     private final PasswordEncoder encoder;
+    private final Duration patience;
     private final Semaphore slots;
     private final Semaphore forFailing;
 
     /** Of those who wait or are at it now; each name by itself, so that no other name can take its turn. */
     private final Map<String, NameTurn> names = new ConcurrentHashMap<>();
 
-    HashSlots(PasswordEncoder encoder, int slots) {
+    /**
+     * @param slots how many at a time
+     * @param patience how long a hash waits for its turn
+     */
+    HashSlots(PasswordEncoder encoder, int slots, Duration patience) {
         this.encoder = encoder;
+        this.patience = patience;
         this.slots = new Semaphore(slots, true);
         this.forFailing = new Semaphore(Math.max(1, slots / 2), true);
     }
@@ -62,11 +68,11 @@ final class HashSlots implements PasswordEncoder {
         }
     }
 
-    private static <T> T held(Work<T> work, Semaphore... turns) {
+    private <T> T held(Work<T> work, Semaphore... turns) {
         int taken = 0;
         try {
             for (Semaphore turn : turns) {
-                if (!turn.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+                if (!turn.tryAcquire(patience.toMillis(), TimeUnit.MILLISECONDS)) {
                     throw new TooBusy();
                 }
                 taken++;

@@ -2,6 +2,7 @@ package app.galdrin.web.account.internal;
 
 import app.galdrin.web.account.Access;
 import app.galdrin.web.account.KnownDevices;
+import app.galdrin.web.account.PasswordRule;
 import app.galdrin.web.account.Passwords;
 import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
@@ -61,7 +62,7 @@ class MeController {
         Optional<String> wrongBefore = wrong(me, before, request);
         Optional<String> fault = before.equals(password)
                 ? Optional.of("field.password.same")
-                : passwords.fault(password, me.displayName(), me.signIn());
+                : PasswordRule.fault(password, me.displayName(), me.signIn());
         if (wrongBefore.isPresent() || fault.isPresent()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("wrongBefore", wrongBefore.orElse(null));

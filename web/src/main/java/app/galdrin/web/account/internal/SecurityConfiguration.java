@@ -12,6 +12,7 @@ import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.LogText;
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.Objects;
 import java.util.stream.Stream;
@@ -225,7 +226,8 @@ class SecurityConfiguration {
     @Bean
     HashSlots hashes() {
         int cores = Runtime.getRuntime().availableProcessors();
-        return new HashSlots(Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8(), Math.max(2, cores));
+        return new HashSlots(
+                Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8(), Math.max(2, cores), Duration.ofSeconds(5));
     }
 
     @Bean

@@ -1,7 +1,7 @@
 package app.galdrin.web.account.internal;
 
 import app.galdrin.web.account.FirstRun;
-import app.galdrin.web.account.Passwords;
+import app.galdrin.web.account.PasswordRule;
 import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
@@ -30,12 +30,10 @@ class SignInController {
             .toList();
 
     private final FirstRun firstRun;
-    private final Passwords passwords;
     private final Sessions sessions;
 
-    SignInController(FirstRun firstRun, Passwords passwords, Sessions sessions) {
+    SignInController(FirstRun firstRun, Sessions sessions) {
         this.firstRun = firstRun;
-        this.passwords = passwords;
         this.sessions = sessions;
     }
 
@@ -69,8 +67,7 @@ class SignInController {
         if (!firstRun.isCode(form.code())) {
             errors.rejectValue("code", "field.code");
         }
-        passwords
-                .fault(form.password(), form.displayName(), form.signIn(), form.centre())
+        PasswordRule.fault(form.password(), form.displayName(), form.signIn(), form.centre())
                 .ifPresent(fault -> errors.rejectValue("password", fault));
         if (errors.hasErrors()) {
             model.addAttribute("zones", ZONES);

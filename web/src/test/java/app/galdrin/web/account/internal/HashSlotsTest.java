@@ -1,13 +1,14 @@
 package app.galdrin.web.account.internal;
 
-import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.Future;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
@@ -17,35 +18,58 @@ class HashSlotsTest {
 
     private static final int SLOTS = 4;
 
+    private final HashSlots slots =
+            new HashSlots(PasswordEncoderFactories.createDelegatingPasswordEncoder(), SLOTS, Duration.ofMillis(50));
+
+    /** So many are at it; {@code other} is the next who comes, and is told that it is busy or gets in beside them. */
     @ParameterizedTest
-    @CsvSource({"false, false, 4", "true, false, 1", "false, true, 2"})
-    void atATime(boolean oneName, boolean failing, int most) throws Exception {
-        var slots = new HashSlots(PasswordEncoderFactories.createDelegatingPasswordEncoder(), SLOTS);
-        var now = new AtomicInteger();
-        var seen = new AtomicInteger();
-        List<Callable<Boolean>> all = new ArrayList<>();
-        for (int i = 0; i < 16; i++) {
-            String name = oneName ? "one" : "name" + i;
-            all.add(() -> slots.inTurn(name, failing, () -> {
-                seen.accumulateAndGet(now.incrementAndGet(), Math::max);
-                pause();
-                now.decrementAndGet();
-                return true;
-            }));
+    @CsvSource({
+        "false, false, 4, next, false, false",
+        "false, false, 3, next, false, true",
+        "true, false, 1, one, false, false",
+        "true, false, 1, ' ONE', false, false",
+        "true, false, 1, next, false, true",
+        "false, true, 2, next, true, false",
+        "false, true, 2, next, false, true",
+    })
+    void whoComesNext(boolean oneName, boolean failing, int many, String other, boolean otherFails, boolean getsIn)
+            throws Exception {
+        var atIt = new CountDownLatch(many);
+        var end = new CountDownLatch(1);
+        List<Future<Boolean>> all = new ArrayList<>();
+        var pool = Executors.newFixedThreadPool(many);
+        try {
+            for (int i = 0; i < many; i++) {
+                String name = oneName ? "one" : "name" + i;
+                all.add(pool.submit(() -> slots.inTurn(name, failing, () -> isWaited(atIt, end))));
+            }
+            atIt.await();
+            try {
+                if (getsIn) {
+                    assertTrue(slots.inTurn(other, otherFails, () -> true));
+                } else {
+                    assertThrows(TooBusy.class, () -> slots.inTurn(other, otherFails, () -> true));
+                }
+            } finally {
+                end.countDown();
+            }
+            for (Future<Boolean> one : all) {
+                assertTrue(one.get());
+            }
+        } finally {
+            pool.shutdown();
         }
-        var pool = Executors.newFixedThreadPool(all.size());
-        for (var done : pool.invokeAll(all)) {
-            assertTrue(done.get());
-        }
-        pool.shutdown();
-        assertEquals(most, seen.get());
+        assertTrue(slots.inTurn(other, otherFails, () -> true), "all turns are given back");
     }
 
-    private static void pause() {
+    private static boolean isWaited(CountDownLatch atIt, CountDownLatch end) {
+        atIt.countDown();
         try {
-            Thread.sleep(60);
+            end.await();
+            return true;
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
+            return false;
         }
     }
 }

@@ -1,15 +1,11 @@
 package app.galdrin.web.account;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.mockito.Mockito.mock;
 
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.security.crypto.password.PasswordEncoder;
 
-class PasswordsTest {
-
-    private final Passwords passwords = new Passwords(mock(PersonMapper.class), mock(PasswordEncoder.class));
+class PasswordRuleTest {
 
     @ParameterizedTest
     @CsvSource(
@@ -46,8 +42,7 @@ class PasswordsTest {
     void whatIsTriedFirst_isRefused(String password, String fault) {
         assertEquals(
                 fault,
-                passwords
-                        .fault(password, "Ada Fernhill", "a.fernhill", "North Works")
+                PasswordRule.fault(password, "Ada Fernhill", "a.fernhill", "North Works")
                         .orElse(null));
     }
 
@@ -55,6 +50,6 @@ class PasswordsTest {
     @CsvSource({"200, ''", "201, field.password"})
     void aLongOne_isTakenUpToItsLimit(int length, String fault) {
         String text = "every word of it counts, ".repeat(9).substring(0, length);
-        assertEquals(fault, passwords.fault(text, "Ada").orElse(""));
+        assertEquals(fault, PasswordRule.fault(text, "Ada").orElse(""));
     }
 }
