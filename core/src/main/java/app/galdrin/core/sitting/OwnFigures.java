@@ -483,10 +483,10 @@ public final class OwnFigures {
 
     /** The places that some way to a figure reads and that are missing in a repeat that was begun: he may have had more to work with. */
     public List<MissingReading> lacking(Measure measure, int round, FigureId figure) {
-        List<Place> places = assignment.places(measure).stream()
-                .filter(place -> measure.procedure().reads(figure, place.id()))
+        int begun = readings(measure, round).size();
+        return missing(measure, round, assignment.places(measure), begun).stream()
+                .filter(reading -> measure.procedure().reads(figure, reading.place()))
                 .toList();
-        return missing(measure, round, places, readings(measure, round).size());
     }
 
     private List<MissingReading> missing(Measure measure, int round, List<Place> places, int repeats) {
