@@ -60,11 +60,11 @@ public final class Mark {
         }
         try {
             TaskPack.Reading read = TaskPack.read(Files.readString(task));
-            if (read instanceof TaskPack.Reading.Refused refused) {
+            if (read instanceof TaskPack.Reading.Refusal refused) {
                 refused.faults().forEach(fault -> System.err.println(words(fault)));
                 return Command.refused("packRefused", task.toString());
             }
-            return marks(((TaskPack.Reading.Read) read).pack(), sitting, given.hasMatchedOption(EXPLAIN));
+            return marks(((TaskPack.Reading.ParsedPack) read).pack(), sitting, given.hasMatchedOption(EXPLAIN));
         } catch (IOException e) {
             return Command.refused("cannotRun", String.valueOf(e.getMessage()));
         }
@@ -107,6 +107,6 @@ public final class Mark {
                     + " "
                     + Words.of("sheet." + of.fault().reason().key(), of.fault().value());
         }
-        return Words.ofSitting(((PackFault.Own) fault).fault());
+        return Words.ofSitting(((PackFault.FaultOfPack) fault).fault());
     }
 }

@@ -1,7 +1,7 @@
 package app.galdrin.compute;
 
-import app.galdrin.core.proof.Measured;
 import app.galdrin.core.proof.Proof;
+import app.galdrin.core.proof.ProofMeasure;
 import app.galdrin.core.proof.Tally;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -61,7 +61,7 @@ public final class Prove {
 
     /** Every share, and beside it of those tried for a slip the share for which it was said to be possible only. */
     private static String json(Tally tally) {
-        return Arrays.stream(Measured.values())
+        return Arrays.stream(ProofMeasure.values())
                 .flatMap(m -> Stream.of(
                                 member(m.key(), tally.of(m).share()),
                                 member(m.key() + "Possible", tally.of(m).possibleShare()))
@@ -77,7 +77,7 @@ public final class Prove {
     private static String table(Tally tally) {
         var text = new StringBuilder(Words.of("prove.head")).append('\n');
         text.append("|---|---|---|---|---|---|\n");
-        for (Measured measured : Measured.values()) {
+        for (ProofMeasure measured : ProofMeasure.values()) {
             Tally.Share all = tally.of(measured);
             text.append(String.format(
                     Locale.ROOT,
@@ -90,13 +90,13 @@ public final class Prove {
                     all.came(),
                     all.tries()));
         }
-        for (Measured measured : Measured.values()) {
+        for (ProofMeasure measured : ProofMeasure.values()) {
             text.append('\n').append(words(measured)).append(":\n").append(apart(tally, measured));
         }
         return text.toString();
     }
 
-    private static String words(Measured measured) {
+    private static String words(ProofMeasure measured) {
         return Words.PROVE.getString("measure." + measured.key());
     }
 
@@ -104,7 +104,7 @@ public final class Prove {
         return Words.of("prove.between", percent(share.lower()), percent(share.upper()));
     }
 
-    private static String reach(Measured measured) {
+    private static String reach(ProofMeasure measured) {
         return measured.least() == 0
                 ? Words.of("prove.atMost", percent(measured.most()))
                 : measured.most() == 1
@@ -113,7 +113,7 @@ public final class Prove {
     }
 
     /** What is told apart, the least first, each with its interval. */
-    private static String apart(Tally tally, Measured measured) {
+    private static String apart(Tally tally, ProofMeasure measured) {
         return tally.by(measured).entrySet().stream()
                 .sorted(Map.Entry.comparingByValue(Comparator.comparingDouble(Tally.Share::share)))
                 .map(e -> "%s %s (%s, %d)"

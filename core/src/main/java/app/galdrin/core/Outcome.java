@@ -14,18 +14,18 @@ public sealed interface Outcome<T> {
     record Value<T>(T value) implements Outcome<T> {}
 
     /** The input does not allow the calculation. */
-    record Failed<T>(Fault fault) implements Outcome<T> {}
+    record Failure<T>(Fault fault) implements Outcome<T> {}
 
     static <T> Outcome<T> of(T value) {
         return new Value<>(value);
     }
 
     static <T> Outcome<T> fault(FaultCode code, String field) {
-        return new Failed<>(Fault.at(code, field));
+        return new Failure<>(Fault.at(code, field));
     }
 
     static <T> Outcome<T> fault(Fault fault) {
-        return new Failed<>(fault);
+        return new Failure<>(fault);
     }
 
     /** The same outcome with its value changed; a fault stays as it is. */
@@ -33,7 +33,7 @@ public sealed interface Outcome<T> {
         if (this instanceof Value<T> v) {
             return new Value<>(change.apply(v.value()));
         }
-        return new Failed<>(((Failed<T>) this).fault());
+        return new Failure<>(((Failure<T>) this).fault());
     }
 
     /** What a further calculation makes of the value; a fault stays as it is. */
@@ -41,7 +41,7 @@ public sealed interface Outcome<T> {
         if (this instanceof Value<T> v) {
             return next.apply(v.value());
         }
-        return new Failed<>(((Failed<T>) this).fault());
+        return new Failure<>(((Failure<T>) this).fault());
     }
 
     /**
@@ -53,6 +53,6 @@ public sealed interface Outcome<T> {
         if (this instanceof Value<T> v) {
             return v.value();
         }
-        throw new IllegalStateException("no value: " + ((Failed<T>) this).fault());
+        throw new IllegalStateException("no value: " + ((Failure<T>) this).fault());
     }
 }

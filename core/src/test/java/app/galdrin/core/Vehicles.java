@@ -1,8 +1,8 @@
 package app.galdrin.core;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Truth;
@@ -61,7 +61,7 @@ public final class Vehicles {
     private static Adjuster slot(Wheel wheel, Adjuster.Effect effect) {
         return new Adjuster(
                 Part.TOP_SLOT,
-                Where.of(wheel),
+                Location.of(wheel),
                 Part.TOP_SLOT.unit(),
                 12,
                 0.5,

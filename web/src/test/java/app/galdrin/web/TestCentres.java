@@ -102,7 +102,7 @@ public class TestCentres {
         UUID group = people.makeClass(centre, "Class", List.of(first, second)).orElseThrow();
         UUID vehicle = library.addVehicle(
                         centre,
-                        new WrittenSheet.Read(
+                        new WrittenSheet.ParsedSheet(
                                 new Vehicle("Quendle", "Parcel 9", "small van", "T " + tag, Axle.FRONT, Side.RIGHT),
                                 sheet.sheet()),
                         null)

@@ -5,6 +5,7 @@ import app.galdrin.core.answer.AnswerType.Amount;
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
+import app.galdrin.core.quantity.QuantityText.ParsedQuantity;
 import app.galdrin.core.quantity.Unit;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -23,15 +24,15 @@ public sealed interface LineText {
      * @param step one unit of the last place as written, likewise
      * @param unit as written, or the line's default
      */
-    record Understood(String written, OptionalDouble value, OptionalDouble step, Optional<Unit> unit)
+    record ParsedText(String written, OptionalDouble value, OptionalDouble step, Optional<Unit> unit)
             implements LineText {
-        static Understood text(String written) {
-            return new Understood(written, OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty());
+        static ParsedText text(String written) {
+            return new ParsedText(written, OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty());
         }
     }
 
     /** A text that was not; the reason says why, the type what would have done; a figure that was read is in mm, degrees or a count. */
-    record Refused(String typed, Reason reason, OptionalDouble read, AnswerType type) implements LineText {}
+    record Refusal(String typed, Reason reason, OptionalDouble read, AnswerType type) implements LineText {}
 
     /** Why a text was not understood; each has a sentence of its own on the pages. */
     enum Reason implements Keyed {
@@ -82,28 +83,28 @@ public sealed interface LineText {
         boolean known = type instanceof AnswerType.Choice choice
                 ? choice.options().contains(typed)
                 : typed.equals(AnswerType.Tick.DONE);
-        return known ? Understood.text(typed) : refused(typed, Reason.NOT_A_CHOICE, type);
+        return known ? ParsedText.text(typed) : refused(typed, Reason.NOT_A_CHOICE, type);
     }
 
     private static LineText shortText(String typed, AnswerType.ShortText type) {
-        return typed.length() > type.longest() ? refused(typed, Reason.LONG, type) : Understood.text(typed);
+        return typed.length() > type.longest() ? refused(typed, Reason.LONG, type) : ParsedText.text(typed);
     }
 
     private static LineText refused(String typed, Reason reason, AnswerType type) {
-        return new Refused(typed, reason, OptionalDouble.empty(), type);
+        return new Refusal(typed, reason, OptionalDouble.empty(), type);
     }
 
     private static LineText amount(String typed, Amount amount, AnswerType type) {
         QuantityText parsed = QuantityParser.parse(typed, amount.quantity(), amount.defaultUnit());
-        if (parsed instanceof QuantityText.Rejected rejected) {
+        if (parsed instanceof QuantityText.Rejection rejected) {
             return refused(typed, Reason.valueOf(rejected.reason().name()), type);
         }
-        var read = (QuantityText.Read) parsed;
+        var read = (ParsedQuantity) parsed;
         Optional<Reason> beyond = beyond(read.value(), amount, type);
         if (beyond.isPresent()) {
-            return new Refused(typed, beyond.get(), OptionalDouble.of(read.value()), type);
+            return new Refusal(typed, beyond.get(), OptionalDouble.of(read.value()), type);
         }
-        return new Understood(
+        return new ParsedText(
                 typed, OptionalDouble.of(read.value()), OptionalDouble.of(read.step()), Optional.of(read.unit()));
     }
 
@@ -125,15 +126,15 @@ public sealed interface LineText {
                 : Keyed.find(type.senses(), typed.substring(comma + 1).strip());
         String size = sense.isPresent() ? typed.substring(0, comma).strip() : typed;
         LineText read = amount(size, type.size(), type);
-        if (read instanceof Refused refused) {
-            return new Refused(typed, refused.reason(), refused.read(), type);
+        if (read instanceof Refusal refused) {
+            return new Refusal(typed, refused.reason(), refused.read(), type);
         }
-        var u = (Understood) read;
+        var u = (ParsedText) read;
         if (sense.isEmpty()) {
-            return new Refused(typed, Reason.NO_SENSE, u.value(), type);
+            return new Refusal(typed, Reason.NO_SENSE, u.value(), type);
         }
         double signed = sense.get().sign(type.side()) * u.value().orElseThrow();
-        return new Understood(
+        return new ParsedText(
                 size + BEFORE_SENSE + sense.get().key(),
                 OptionalDouble.of(signed == 0 ? 0.0 : signed),
                 u.step(),

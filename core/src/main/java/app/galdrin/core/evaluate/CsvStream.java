@@ -3,6 +3,7 @@ package app.galdrin.core.evaluate;
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.Outcome.Failure;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.CsvColumns;
@@ -109,7 +110,7 @@ public final class CsvStream {
         Outcome<Answer> outcome = outcome(cells, row);
         Map<String, String> results = outcome instanceof Outcome.Value<Answer> value
                 ? CsvColumns.cells(value.value().figures())
-                : error(((Outcome.Failed<Answer>) outcome).fault());
+                : error(((Failure<Answer>) outcome).fault());
         allComputed &= outcome instanceof Outcome.Value;
         List<String> line = new ArrayList<>(List.of(id, name));
         columns.forEach(column -> line.add(results.getOrDefault(column, "")));
@@ -134,7 +135,7 @@ public final class CsvStream {
         boolean broken =
                 row.size() > header.size() || cells.values().stream().anyMatch(cell -> cell.contains(NOT_UTF8));
         if (broken) {
-            return new Outcome.Failed<>(Fault.ofLine());
+            return new Failure<>(Fault.ofLine());
         }
         for (String column : List.of(CsvColumns.ID, CsvColumns.KIND)) {
             if (cells.getOrDefault(column, "").isEmpty()) {

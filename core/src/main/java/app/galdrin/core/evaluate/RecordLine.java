@@ -3,6 +3,7 @@ package app.galdrin.core.evaluate;
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.Outcome.Failure;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.RecordKind;
@@ -24,7 +25,7 @@ public record RecordLine(Optional<String> id, Optional<String> kind, Outcome<Ans
 
     /** What comes back for a line that is no record. */
     private static RecordLine broken() {
-        return new RecordLine(Optional.empty(), Optional.empty(), new Outcome.Failed<>(Fault.ofLine()));
+        return new RecordLine(Optional.empty(), Optional.empty(), new Failure<>(Fault.ofLine()));
     }
 
     /** Works the object on a line; empty where there is none. */

@@ -50,7 +50,7 @@ final class ResultWriter implements LineWriter {
             json.writeName(KIND);
             json.writeString(encoded(line.kind().orElseThrow()));
             answer(json, value.value());
-        } else if (line.outcome() instanceof Outcome.Failed<Answer> failed) {
+        } else if (line.outcome() instanceof Outcome.Failure<Answer> failed) {
             text(json, KIND, line.kind());
             error(json, failed.fault());
         }

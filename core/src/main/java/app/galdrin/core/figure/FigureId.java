@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * One figure: what is measured, where and in which position. Its key is {@code toe.front.left}, {@code totalToe.front},
  * {@code turnOut.front.leftLock}.
  */
-public record FigureId(Measurand measurand, Where where, At at) implements Comparable<FigureId> {
+public record FigureId(Measurand measurand, Location where, FigurePosition at) implements Comparable<FigureId> {
 
     private static final Comparator<FigureId> ORDER = Comparator.comparing(FigureId::measurand)
             .thenComparing(FigureId::where)
@@ -35,27 +35,27 @@ public record FigureId(Measurand measurand, Where where, At at) implements Compa
         return (measurand.ordinal() * 31 + where.ordinal()) * 31 + at.kind().ordinal() * 7 + at.amount();
     }
 
-    public static FigureId of(Measurand measurand, Where where) {
-        return new FigureId(measurand, where, At.AHEAD);
+    public static FigureId of(Measurand measurand, Location where) {
+        return new FigureId(measurand, where, FigurePosition.AHEAD);
     }
 
     public static FigureId of(Measurand measurand, Wheel wheel) {
-        return of(measurand, Where.of(wheel));
+        return of(measurand, Location.of(wheel));
     }
 
     public static FigureId of(Measurand measurand, Axle axle) {
-        return of(measurand, Where.of(axle));
+        return of(measurand, Location.of(axle));
     }
 
     /** The name in documents, the database and the end of ids. */
     public String key() {
         String straight = STRAIGHT[measurand.ordinal()][where.ordinal()];
-        return at.equals(At.AHEAD) ? straight : straight + dotted(at.key());
+        return at.equals(FigurePosition.AHEAD) ? straight : straight + dotted(at.key());
     }
 
     /** Every line of every sheet is looked up by a key of these: measurand by where. */
     private static final String[][] STRAIGHT = Arrays.stream(Measurand.values())
-            .map(measurand -> Arrays.stream(Where.values())
+            .map(measurand -> Arrays.stream(Location.values())
                     .map(where -> measurand.key() + dotted(where.key()))
                     .toArray(String[]::new))
             .toArray(String[][]::new);
@@ -70,7 +70,7 @@ public record FigureId(Measurand measurand, Where where, At at) implements Compa
         String head = dot < 0 ? key : key.substring(0, dot);
         String rest = dot < 0 ? "" : key.substring(dot + 1);
         return Measurand.named(head).flatMap(measurand -> {
-            for (Where where : Where.values()) {
+            for (Location where : Location.values()) {
                 Optional<FigureId> figure =
                         where.extent() == measurand.extent() ? at(measurand, where, rest) : Optional.empty();
                 if (figure.isPresent()) {
@@ -81,13 +81,13 @@ public record FigureId(Measurand measurand, Where where, At at) implements Compa
         });
     }
 
-    private static Optional<FigureId> at(Measurand measurand, Where where, String rest) {
+    private static Optional<FigureId> at(Measurand measurand, Location where, String rest) {
         if (rest.equals(where.key())) {
             return Optional.of(of(measurand, where));
         }
         String before = where.key().isEmpty() ? "" : where.key() + ".";
         return rest.startsWith(before)
-                ? At.parse(rest.substring(before.length())).map(at -> new FigureId(measurand, where, at))
+                ? FigurePosition.parse(rest.substring(before.length())).map(at -> new FigureId(measurand, where, at))
                 : Optional.empty();
     }
 
@@ -111,7 +111,7 @@ public record FigureId(Measurand measurand, Where where, At at) implements Compa
 
     /** Of a sum or difference, the figure of one of its wheels. */
     public FigureId part(Wheel wheel) {
-        return new FigureId(measurand.base(), Where.of(wheel), at);
+        return new FigureId(measurand.base(), Location.of(wheel), at);
     }
 
     /** How far the sides differ in this figure of a wheel; empty where nobody asks that of it. */
@@ -119,7 +119,7 @@ public record FigureId(Measurand measurand, Where where, At at) implements Compa
         return wheel().flatMap(wheel -> measurand.madeOfIt().stream()
                 .filter(m -> m.form() == Measurand.Form.DIFFERENCE)
                 .findFirst()
-                .map(m -> new FigureId(m, Where.of(wheel.axle()), at)));
+                .map(m -> new FigureId(m, Location.of(wheel.axle()), at)));
     }
 
     /** What this figure is adjusted with: the figures of one measurand on one axle share it. */

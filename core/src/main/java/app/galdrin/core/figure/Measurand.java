@@ -1,7 +1,7 @@
 package app.galdrin.core.figure;
 
 import app.galdrin.core.Keyed;
-import app.galdrin.core.figure.Where.Extent;
+import app.galdrin.core.figure.Location.Extent;
 import app.galdrin.core.quantity.Quantity;
 import java.util.List;
 import java.util.Optional;

@@ -20,7 +20,7 @@ public record Floor(double pitch, double roll) {
      * @param camber γ, rad
      * @param byReading ∂γ/∂γ_read, and likewise by toe, pitch and roll
      */
-    public record Corrected(double camber, double byReading, double byToe, double byPitch, double byRoll) {}
+    public record CorrectedCamber(double camber, double byReading, double byToe, double byPitch, double byRoll) {}
 
     /**
      * The camber of a wheel whose inclinometer, sensing along the spin axis, reads γ_read against gravity:
@@ -35,7 +35,7 @@ public record Floor(double pitch, double roll) {
      * @param reading γ_read, top outward positive, −20° to 20°
      * @param toe t of the wheel as it stands, −steer on the left and steer on the right
      */
-    public Corrected camber(double reading, double toe, Side side) {
+    public CorrectedCamber camber(double reading, double toe, Side side) {
         int s = side.sign();
         double sinPitch = Math.sin(pitch);
         double sinRoll = Math.sin(roll);
@@ -51,7 +51,7 @@ public record Floor(double pitch, double roll) {
         double byUp = -(lean + up * sine / q) / size;
         double cosPitch = Math.cos(pitch);
         double cosRoll = Math.cos(roll);
-        return new Corrected(
+        return new CorrectedCamber(
                 camber,
                 Math.cos(reading) / q,
                 byLean * (sinPitch * cosToe - s * sinRoll * sinToe),

@@ -43,7 +43,7 @@ public final class AsLeftMarker implements AspectMarker {
         boolean anything = round.measures().stream()
                 .anyMatch(m -> !of.left().repeats(m, last).isEmpty());
         if (!anything) {
-            return List.of(new Evidence.Missing(Evidence.Lack.AS_LEFT_REFERENCE, ""));
+            return List.of(new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_REFERENCE, ""));
         }
         List<Evidence> evidence = new ArrayList<>();
         for (Measure measure : round.measures()) {
@@ -53,7 +53,7 @@ public final class AsLeftMarker implements AspectMarker {
                         .ifPresent(limits -> evidence.add(evidence(of, round, measure, last, figure, limits)));
             }
         }
-        return evidence.isEmpty() ? List.of(new Evidence.Missing(Evidence.Lack.AS_LEFT_LIMITS, "")) : evidence;
+        return evidence.isEmpty() ? List.of(new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_LIMITS, "")) : evidence;
     }
 
     private static Evidence evidence(
@@ -63,7 +63,7 @@ public final class AsLeftMarker implements AspectMarker {
         Limits limits = aimed ? ofSheet.within(asked.aim() / (double) Round.INSIDE) : ofSheet;
         Optional<Estimate> read = mean(of, measure, round, figure);
         if (read.isEmpty()) {
-            return new Evidence.Missing(Evidence.Lack.AS_LEFT_REFERENCE, figure.key());
+            return new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_REFERENCE, figure.key());
         }
         boolean again = !of.leftAgain().each(measure, round, figure).isEmpty();
         Estimate all = of.assignment().beside(figure, read.get(), part -> mean(of, measure, round, part));
@@ -72,7 +72,7 @@ public final class AsLeftMarker implements AspectMarker {
         all = OwnFigures.countedFrom(thrust, figure, all).without(Source::isOfVehicle);
         Judgement judgement = of.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
         if (judgement.zone().inDoubt() && !again && !of.references().closed()) {
-            return new Evidence.Missing(Evidence.Lack.AS_LEFT_AGAIN, figure.key());
+            return new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_AGAIN, figure.key());
         }
         if (nothingMoves(of, figure) && (judgement.zone() == Zone.OUTSIDE || !judgement.accepted())) {
             return notAdjustable(of, figure, all, limits, judgement.zone());

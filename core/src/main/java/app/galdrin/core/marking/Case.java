@@ -7,7 +7,7 @@ import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.steering.SteerWheelOffset;
 import app.galdrin.core.task.Assignment;
@@ -91,12 +91,12 @@ final class Case {
     }
 
     /** That readings are missing, and which. */
-    Evidence.Missing unread(Measure measure, String what, Collection<FigureId> figures) {
-        return new Evidence.Missing(Evidence.Lack.READINGS, what, own.missing(measure, 0, figures));
+    Evidence.MissingEntry unread(Measure measure, String what, Collection<FigureId> figures) {
+        return new Evidence.MissingEntry(Evidence.Lack.READINGS, what, own.missing(measure, 0, figures));
     }
 
     /** What was written as worked before a step, in the answer's unit. */
-    Optional<Written> written(FigureId figure, String beforeStep) {
+    Optional<WrittenValue> written(FigureId figure, String beforeStep) {
         return own.written(figure, beforeStep);
     }
 

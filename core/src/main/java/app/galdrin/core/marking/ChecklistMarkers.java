@@ -48,11 +48,11 @@ abstract sealed class ChecklistMarkers implements AspectMarker {
 
     private static Evidence why(Case of, Checklist list, Checklist.Item item) {
         Optional<String> answer = of.answers().text(LineKey.of(list.id(), item.whyLine()));
-        return new Evidence.Why(
+        return new Evidence.GivenReason(
                 item.id(),
                 answer,
                 item.why().stream()
-                        .map(reason -> new Evidence.Given(
+                        .map(reason -> new Evidence.MatchedReason(
                                 reason.words(), answer.filter(reason::isIn).isPresent()))
                         .toList());
     }
@@ -68,7 +68,7 @@ abstract sealed class ChecklistMarkers implements AspectMarker {
 
     /** The other lines. */
     @AutoService(AspectMarker.class)
-    public static final class Done extends ChecklistMarkers {
+    public static final class DoneMarker extends ChecklistMarkers {
         @Override
         public Aspect aspect() {
             return Aspect.DONE;

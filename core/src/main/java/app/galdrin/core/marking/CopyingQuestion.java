@@ -3,7 +3,7 @@ package app.galdrin.core.marking;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import java.util.ArrayList;
@@ -79,7 +79,7 @@ public final class CopyingQuestion {
     }
 
     private static Optional<Double> value(Answers sheet, LineKey key) {
-        return sheet.at(key).map(Written::value).filter(v -> v.isPresent()).map(v -> v.getAsDouble());
+        return sheet.at(key).map(WrittenValue::value).filter(v -> v.isPresent()).map(v -> v.getAsDouble());
     }
 
     /**

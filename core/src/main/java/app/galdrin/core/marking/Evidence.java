@@ -7,9 +7,9 @@ import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SheetScale;
-import app.galdrin.core.spec.Way;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Judge;
@@ -84,16 +84,16 @@ public sealed interface Evidence {
      * @param of key of the figure, adjustment or part it is missing for; empty where it is missing altogether
      * @param readings the places that were not read, where it is readings that are missing
      */
-    record Missing(Lack what, String of, List<MissingReading> readings) implements Evidence {
+    record MissingEntry(Lack what, String of, List<MissingReading> readings) implements Evidence {
 
         /** {@code readings}: null in what was stored before they were named. */
-        public Missing(Lack what, String of, @Nullable List<MissingReading> readings) {
+        public MissingEntry(Lack what, String of, @Nullable List<MissingReading> readings) {
             this.what = what;
             this.of = of;
             this.readings = readings == null ? List.of() : List.copyOf(readings);
         }
 
-        public Missing(Lack what, String of) {
+        public MissingEntry(Lack what, String of) {
             this(what, of, List.of());
         }
 
@@ -129,15 +129,15 @@ public sealed interface Evidence {
      *
      * @param answer as written
      */
-    record Why(String item, Optional<String> answer, List<Given> reasons) implements Evidence {
+    record GivenReason(String item, Optional<String> answer, List<MatchedReason> reasons) implements Evidence {
         @Override
         public double credit() {
-            return reasons.stream().filter(Given::found).count() / (double) reasons.size();
+            return reasons.stream().filter(MatchedReason::found).count() / (double) reasons.size();
         }
     }
 
     /** A reason by the words that give it away, and whether one of them was found. */
-    record Given(List<String> words, boolean found) {}
+    record MatchedReason(List<String> words, boolean found) {}
 
     /**
      * A figure from the apprentice's own readings against the reference's.
@@ -173,7 +173,7 @@ public sealed interface Evidence {
         /** A band that is wider by less is the same to whoever reads it. */
         private static final double WORTH_SAYING = 1.02;
 
-        Reading with(List<ReadingSlips.Found> found) {
+        Reading with(List<ReadingSlips.Explanation> found) {
             return new Reading(
                     figure,
                     own,
@@ -185,7 +185,7 @@ public sealed interface Evidence {
                     credit,
                     doubtFrom,
                     found.stream().<Set<String>>map(slip -> Set.of(slip.slip())).toList(),
-                    found.stream().anyMatch(ReadingSlips.Found::possible),
+                    found.stream().anyMatch(ReadingSlips.Explanation::possible),
                     found.size() == 1 ? found.get(0).places().stream().sorted().toList() : List.of());
         }
 
@@ -343,21 +343,21 @@ public sealed interface Evidence {
      * @param possible whether it is the only verdict that is wrong, so that it may be chance
      * @param line what the wheel was judged against, where that is the thrust line
      */
-    record Judged(
+    record JudgedFigure(
             FigureId figure,
             Figure own,
             Limits limits,
             DecisionRule rule,
             Zone zone,
-            Optional<SheetScale.Shown> shown,
+            Optional<SheetScale.DisplayedFigure> shown,
             Verdict said,
             Set<Verdict> right,
             List<Set<String>> slips,
             boolean possible,
             Optional<ThrustLine> line)
             implements Evidence {
-        Judged with(List<Set<String>> found, boolean mayBeChance) {
-            return new Judged(figure, own, limits, rule, zone, shown, said, right, found, mayBeChance, line);
+        JudgedFigure with(List<Set<String>> found, boolean mayBeChance) {
+            return new JudgedFigure(figure, own, limits, rule, zone, shown, said, right, found, mayBeChance, line);
         }
 
         @Override
@@ -379,7 +379,7 @@ public sealed interface Evidence {
      * @param difference of what they came to, rad or mm
      * @param expanded uncertainty of the difference, rad or mm
      */
-    record Compared(
+    record FigureComparison(
             FigureId figure,
             String first,
             String second,
@@ -426,7 +426,7 @@ public sealed interface Evidence {
     }
 
     /** What was planned for one part, 0 or more in its unit. */
-    record Planned(String adjuster, String unit, Way way, double amount) {}
+    record PlannedMove(String adjuster, String unit, Direction way, double amount) {}
 
     /**
      * Where a plan would leave a figure, by the apprentice's own.
@@ -444,7 +444,7 @@ public sealed interface Evidence {
             Zone zone,
             double after,
             Limits limits,
-            List<Planned> moves,
+            List<PlannedMove> moves,
             boolean splitAssumed,
             double credit,
             List<Set<String>> slips,
@@ -477,9 +477,9 @@ public sealed interface Evidence {
             String adjuster,
             String part,
             String unit,
-            Way way,
+            Direction way,
             double planned,
-            Way neededWay,
+            Direction neededWay,
             Optional<Double> needed,
             double allowance,
             boolean splitAssumed,

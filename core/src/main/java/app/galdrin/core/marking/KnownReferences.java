@@ -20,7 +20,7 @@ public final class KnownReferences {
     private static final int MOST = 64;
 
     private final Assignment assignment;
-    private final List<Asked> asked;
+    private final List<ReferenceKey> asked;
     private final Map<Answers, OwnFigures> known = new ConcurrentHashMap<>();
     private final Map<String, String> again = new ConcurrentHashMap<>();
 
@@ -28,15 +28,15 @@ public final class KnownReferences {
         this.assignment = assignment;
         Practical practical = assignment.practical();
         this.asked = Marker.criteria(practical)
-                .map(c -> new Asked(c, practical.step(c.id().step()).orElseThrow(), Marker.of(c.id().aspect())))
+                .map(c -> new ReferenceKey(c, practical.step(c.id().step()).orElseThrow(), Marker.of(c.id().aspect())))
                 .toList();
     }
 
     /** A line of every sheet: what is marked, where it is done, and by whom. */
-    record Asked(Criterion criterion, Step step, AspectMarker marker) {}
+    record ReferenceKey(Criterion criterion, Step step, AspectMarker marker) {}
 
     /** What every sheet of the assignment is marked on, in the order of its lines. */
-    List<Asked> asked() {
+    List<ReferenceKey> asked() {
         return asked;
     }
 

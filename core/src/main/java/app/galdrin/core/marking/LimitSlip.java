@@ -23,7 +23,7 @@ interface LimitSlip extends Keyed {
     Optional<Zone> seen(FigureId figure, Estimate value, Limits limits, SheetScale scale);
 
     /** What someone who makes it says of a figure. */
-    default Set<Verdict> said(Case of, Evidence.Judged judged) {
+    default Set<Verdict> said(Case of, Evidence.JudgedFigure judged) {
         var value = new Estimate(judged.own().value(), judged.own().doubt());
         return seen(judged.figure(), value, judged.limits(), of.assignment().scale(judged.figure()))
                 .map(zone -> VerdictMarker.right(zone, judged.rule()))

@@ -59,20 +59,20 @@ public record MarkLine(
     }
 
     public boolean waiting() {
-        return override.isEmpty() && any(e -> e instanceof Evidence.Missing);
+        return override.isEmpty() && any(e -> e instanceof Evidence.MissingEntry);
     }
 
     /** Whether it waits for the vehicle as left to be read once more. */
     public boolean asksForAnotherReading() {
         return override.isEmpty()
-                && any(e -> e instanceof Evidence.Missing m && m.what() == Evidence.Lack.AS_LEFT_AGAIN);
+                && any(e -> e instanceof Evidence.MissingEntry m && m.what() == Evidence.Lack.AS_LEFT_AGAIN);
     }
 
     /** Whether it waits for that reading and for nothing else: all that is certain is as it should be. */
     public boolean inDoubtAlone() {
         return asksForAnotherReading()
                 && !any(e -> e.credit() != 1
-                        && !(e instanceof Evidence.Missing m && m.what() == Evidence.Lack.AS_LEFT_AGAIN));
+                        && !(e instanceof Evidence.MissingEntry m && m.what() == Evidence.Lack.AS_LEFT_AGAIN));
     }
 
     /** Asked of every line of every sheet. */

@@ -8,7 +8,7 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Adjuster;
-import app.galdrin.core.spec.Way;
+import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
@@ -80,13 +80,14 @@ public final class OrderMarker implements AspectMarker {
             if (!lost.isEmpty()) {
                 return lost;
             }
-            return List.of(anything ? Evidence.Sequence.kept(last) : new Evidence.Missing(Evidence.Lack.MOVES, ""));
+            return List.of(
+                    anything ? Evidence.Sequence.kept(last) : new Evidence.MissingEntry(Evidence.Lack.MOVES, ""));
         }
 
         private List<Adjuster> moved(int r) {
             return of.assignment().sheet().adjusters().stream()
                     .filter(a -> way(a, r)
-                            .filter(way -> !way.equals(Way.LEAVE.key()))
+                            .filter(way -> !way.equals(Direction.LEAVE.key()))
                             .isPresent())
                     .toList();
         }

@@ -16,19 +16,19 @@ final class PenError {
     private PenError() {}
 
     /** Whether one of them gives what was written, to its place. */
-    static boolean explains(Answered one) {
+    static boolean explains(WorkedAnswer one) {
         return isMoved(one, one.right() * TEN) || isMoved(one, one.right() / TEN) || isExchanged(one);
     }
 
     /** With its digits kept: to no coarser a place than the point was moved to. */
-    private static boolean isMoved(Answered one, double moved) {
+    private static boolean isMoved(WorkedAnswer one, double moved) {
         double finest = one.item().unit().step() * Math.max(1, Math.abs(moved / one.right()));
         boolean kept = one.place() <= finest * (1 + SHOWN);
         return kept && Math.abs(moved) > TOLD * one.place() && Math.abs(one.wrote() - moved) <= finest / 2 + SHOWN;
     }
 
     /** The digits counted from the place it was written to. */
-    private static boolean isExchanged(Answered one) {
+    private static boolean isExchanged(WorkedAnswer one) {
         double right = Math.abs(one.right()) / one.place();
         double wrote = Math.abs(one.wrote()) / one.place();
         boolean sameSide = one.right() * one.wrote() > 0;

@@ -62,8 +62,8 @@ record PlanEffect(
     Evidence evidence(boolean splitAssumed, Optional<Evidence.ThrustLine> line) {
         double after = after(moves);
         double credit = credit(after);
-        List<Evidence.Planned> said = moves.entrySet().stream()
-                .map(m -> new Evidence.Planned(
+        List<Evidence.PlannedMove> said = moves.entrySet().stream()
+                .map(m -> new Evidence.PlannedMove(
                         m.getKey().id(),
                         m.getKey().unit().key(),
                         m.getKey().part().way((int) Math.signum(m.getValue())),

@@ -6,9 +6,9 @@ import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.spec.Adjuster;
-import app.galdrin.core.spec.Way;
+import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
@@ -75,7 +75,7 @@ public final class PlanMarker implements AspectMarker {
                     if (move.isPresent()) {
                         planned.put(adjuster, move.get());
                     } else if (isFirstOf(adjuster, adjustment)) {
-                        evidence.add(new Evidence.Missing(Evidence.Lack.PLAN, adjuster.id()));
+                        evidence.add(new Evidence.MissingEntry(Evidence.Lack.PLAN, adjuster.id()));
                     }
                 }
             }
@@ -110,7 +110,7 @@ public final class PlanMarker implements AspectMarker {
                     .text(LineKey.of(plan.id(), Plan.PART + adjustment.key()))
                     .flatMap(Plan::instead);
             if (said.isEmpty()) {
-                return new Evidence.Missing(Evidence.Lack.PLAN, adjustment.key());
+                return new Evidence.MissingEntry(Evidence.Lack.PLAN, adjustment.key());
             }
             Set<Instead> right = EnumSet.noneOf(Instead.class);
             List<Zone> zones = zones(adjustment);
@@ -146,9 +146,9 @@ public final class PlanMarker implements AspectMarker {
 
         /** Empty where the way, or the amount that has to go with it, was not written. */
         private Optional<Double> planned(Adjuster adjuster) {
-            Optional<Way> way = of.answers()
+            Optional<Direction> way = of.answers()
                     .text(LineKey.of(plan.id(), adjuster.id() + Plan.WAY))
-                    .flatMap(text -> Keyed.find(Way.values(), text));
+                    .flatMap(text -> Keyed.find(Direction.values(), text));
             if (way.isEmpty()) {
                 return Optional.empty();
             }
@@ -158,7 +158,7 @@ public final class PlanMarker implements AspectMarker {
             }
             return of.answers()
                     .at(LineKey.of(plan.id(), adjuster.id() + Plan.AMOUNT))
-                    .map(Written::value)
+                    .map(WrittenValue::value)
                     .filter(v -> v.isPresent())
                     .map(v -> sign * v.getAsDouble());
         }
@@ -231,7 +231,7 @@ public final class PlanMarker implements AspectMarker {
             }
             Optional<Estimate> now = standing(figure);
             if (now.isEmpty()) {
-                return Optional.of(new Evidence.Missing(Evidence.Lack.WORKING, figure.key()));
+                return Optional.of(new Evidence.MissingEntry(Evidence.Lack.WORKING, figure.key()));
             }
             if (!moving.stream().allMatch(Adjuster::amountKnown)) {
                 return figure.measurand().form() == Form.DIFFERENCE

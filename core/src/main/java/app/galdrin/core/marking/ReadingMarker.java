@@ -31,7 +31,7 @@ public final class ReadingMarker implements AspectMarker {
             return List.of(of.unread(measure, "", measure.figures()));
         }
         if (of.found().repeats(measure, 0).isEmpty()) {
-            return List.of(new Evidence.Missing(Evidence.Lack.REFERENCE, ""));
+            return List.of(new Evidence.MissingEntry(Evidence.Lack.REFERENCE, ""));
         }
         List<Evidence> evidence = measure.figures().stream()
                 .map(figure -> evidence(of, measure, figure, criterion))
@@ -41,7 +41,7 @@ public final class ReadingMarker implements AspectMarker {
     }
 
     /** Where a figure lies off the reference, the slips that moved it. */
-    private static List<Evidence> explained(List<Evidence> evidence, List<ReadingSlips.Found> slips) {
+    private static List<Evidence> explained(List<Evidence> evidence, List<ReadingSlips.Explanation> slips) {
         return evidence.stream()
                 .map(e -> e instanceof Evidence.Reading r && r.off()
                         ? r.with(slips.stream()
@@ -57,7 +57,7 @@ public final class ReadingMarker implements AspectMarker {
         if (own.isEmpty() || reference.isEmpty()) {
             return own.isEmpty()
                     ? of.unread(measure, figure.key(), List.of(figure))
-                    : new Evidence.Missing(Evidence.Lack.REFERENCE, figure.key());
+                    : new Evidence.MissingEntry(Evidence.Lack.REFERENCE, figure.key());
         }
         Band band = criterion.band(figure).orElseThrow(() -> new IllegalStateException("no band for " + figure));
         Band used = band.against(against(own.get().budget(), reference.get().budget()));

@@ -5,9 +5,9 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.SlipSetting;
+import app.galdrin.core.procedure.SlipContext;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.task.Measure;
@@ -79,7 +79,7 @@ final class ReadingSlips {
     private final Case of;
     private final Measure measure;
     private final List<Map<String, Double>> readings;
-    private final SlipSetting setting;
+    private final SlipContext setting;
 
     /** What each repeat came to. */
     private final List<Map<FigureId, Estimate>> own;
@@ -97,7 +97,9 @@ final class ReadingSlips {
         this.readings = of.own().readings(measure, 0);
         this.sides = sides(measure);
         this.setting = of.own().slipSetting(measure, AnswerUnit.DEGREES);
-        this.own = of.own().worked(measure, 0).stream().map(Worked::figures).toList();
+        this.own = of.own().worked(measure, 0).stream()
+                .map(Procedure.WorkedRepeat::figures)
+                .toList();
         this.asRead = readings.stream().map(this::values).toList();
         List<FigureId> both = new ArrayList<>();
         for (FigureId figure : measure.procedure().sees()) {
@@ -130,7 +132,8 @@ final class ReadingSlips {
      * @param places that it was made at, by id; empty where it is made everywhere
      * @param inOneRepeat of several
      */
-    private record Way(Slip slip, List<Map<FigureId, Double>> putRight, Set<String> places, boolean inOneRepeat) {}
+    private record Hypothesis(
+            Slip slip, List<Map<FigureId, Double>> putRight, Set<String> places, boolean inOneRepeat) {}
 
     /**
      * A slip that explains the differences.
@@ -139,23 +142,23 @@ final class ReadingSlips {
      * @param places that it was made at, each {@code procedure/place}; empty where it is made everywhere
      * @param possible whether a place misread or a wheel that is off explains them as well
      */
-    record Found(String slip, Set<FigureId> figures, Set<String> places, boolean possible) {}
+    record Explanation(String slip, Set<FigureId> figures, Set<String> places, boolean possible) {}
 
     /** A way that fits, and the chi-squared that it leaves. */
-    private record Fit(Way way, double left) {}
+    private record Fit(Hypothesis way, double left) {}
 
     /**
      * The slips that explain the differences. Those that fit equally are all there, and then none is more than possible; so is one where no
      * slip is needed: where a single place misread by some amount, or a single wheel that is off, fits as well.
      */
-    List<Found> found() {
+    List<Explanation> found() {
         if (figures.isEmpty() || readings.isEmpty()) {
             return List.of();
         }
         Distance distance = new Distance(covariance());
         double[] differences = differences(this.asRead);
         double now = distance.of(differences);
-        List<Way> ways = ways();
+        List<Hypothesis> ways = ways();
         double fall = FALL + 2 * Math.log(Math.max(1, ways.size() / (double) FEW));
         List<Fit> fits = ways.stream()
                 .map(way -> new Fit(way, distance.of(differences(way.putRight()))))
@@ -174,7 +177,7 @@ final class ReadingSlips {
         }
         boolean several = nearest.size() > 1;
         return nearest.values().stream()
-                .map(fit -> new Found(
+                .map(fit -> new Explanation(
                         fit.way().slip().key(),
                         moved(fit.way()),
                         fit.way().places().stream()
@@ -193,8 +196,8 @@ final class ReadingSlips {
     }
 
     /** Slips of an unknown amount fit more than those that leave none to choose, and are asked where none of those fits. */
-    private List<Found> turned(Distance distance, double[] differences, double now, double fall) {
-        List<Found> found = new ArrayList<>();
+    private List<Explanation> turned(Distance distance, double[] differences, double now, double fall) {
+        List<Explanation> found = new ArrayList<>();
         for (Slip slip : of.assignment().slips(measure)) {
             Map<FigureId, Integer> turned = slip.turned();
             if (turned.isEmpty() || !figures.containsAll(turned.keySet())) {
@@ -210,7 +213,7 @@ final class ReadingSlips {
             }
             if (left < Double.POSITIVE_INFINITY) {
                 boolean rivalled = rival(distance, differences, now, Set.of()) <= left + TIE;
-                found.add(new Found(slip.key(), turned.keySet(), Set.of(), rivalled));
+                found.add(new Explanation(slip.key(), turned.keySet(), Set.of(), rivalled));
             }
         }
         return found;
@@ -329,7 +332,7 @@ final class ReadingSlips {
     }
 
     /** Figures that are another value in some repeat once they are put right. */
-    private Set<FigureId> moved(Way way) {
+    private Set<FigureId> moved(Hypothesis way) {
         Set<FigureId> moved = new TreeSet<>();
         for (int i = 0; i < own.size(); i++) {
             Map<FigureId, Double> right = way.putRight().get(i);
@@ -344,8 +347,8 @@ final class ReadingSlips {
 
     // ---- what may have happened
 
-    private List<Way> ways() {
-        List<Way> ways = new ArrayList<>();
+    private List<Hypothesis> ways() {
+        List<Hypothesis> ways = new ArrayList<>();
         for (Slip slip : of.assignment().slips(measure)) {
             if (slip.corrected(setting, Map.of()).isPresent()) {
                 List<Map<String, Double>> everywhere = readings.stream()
@@ -368,25 +371,25 @@ final class ReadingSlips {
     }
 
     /** A slip that is made at many places, in all repeats or in one; {@code putRight} is what should have been written in each. */
-    private List<Way> inAllOrOne(Slip slip, List<Map<String, Double>> putRight, Set<String> places) {
+    private List<Hypothesis> inAllOrOne(Slip slip, List<Map<String, Double>> putRight, Set<String> places) {
         List<Map<FigureId, Double>> right = putRight.stream().map(this::values).toList();
-        List<Way> ways = new ArrayList<>(List.of(new Way(slip, right, places, false)));
+        List<Hypothesis> ways = new ArrayList<>(List.of(new Hypothesis(slip, right, places, false)));
         for (int only = 0; only < right.size() && right.size() > 1; only++) {
             List<Map<FigureId, Double>> once = new ArrayList<>(asRead);
             once.set(only, right.get(only));
-            ways.add(new Way(slip, once, places, true));
+            ways.add(new Hypothesis(slip, once, places, true));
         }
         return ways;
     }
 
     /** A slip that is made at one place, in one repeat. */
-    private List<Way> oneByOne(Slip slip) {
-        List<Way> ways = new ArrayList<>();
+    private List<Hypothesis> oneByOne(Slip slip) {
+        List<Hypothesis> ways = new ArrayList<>();
         for (int repeat = 0; repeat < readings.size(); repeat++) {
             for (Map<String, Double> right : slip.correctedWays(setting, readings.get(repeat))) {
                 List<Map<FigureId, Double>> putRight = new ArrayList<>(asRead);
                 putRight.set(repeat, values(right));
-                ways.add(new Way(slip, putRight, Set.of(), readings.size() > 1));
+                ways.add(new Hypothesis(slip, putRight, Set.of(), readings.size() > 1));
             }
         }
         return ways;

@@ -26,19 +26,19 @@ public final class ReferenceQuestion {
      * @param median of their differences, own less reference, rad or mm
      * @param expanded uncertainty of such a difference, median of theirs, rad or mm
      */
-    public record Off(FigureId figure, int sittings, double median, double expanded) {}
+    public record DisagreeingFigure(FigureId figure, int sittings, double median, double expanded) {}
 
     private record Difference(double value, double expanded) {}
 
     /** The figures that are asked about; none where the reference stands. {@code sittings} are all of the state the reference is of. */
-    public static List<Off> of(Assignment assignment, Answers reference, List<Answers> sittings) {
+    public static List<DisagreeingFigure> of(Assignment assignment, Answers reference, List<Answers> sittings) {
         if (sittings.size() < ENOUGH) {
             return List.of();
         }
         var theirs = new OwnFigures(assignment, reference);
         List<OwnFigures> own =
                 sittings.stream().map(s -> new OwnFigures(assignment, s)).toList();
-        List<Off> off = new ArrayList<>();
+        List<DisagreeingFigure> off = new ArrayList<>();
         assignment.practical().steps().stream()
                 .filter(Measure.class::isInstance)
                 .map(Measure.class::cast)
@@ -59,8 +59,8 @@ public final class ReferenceQuestion {
                 .toList();
     }
 
-    private static List<Off> off(FigureId figure, List<Difference> all) {
-        List<Off> off = new ArrayList<>();
+    private static List<DisagreeingFigure> off(FigureId figure, List<Difference> all) {
+        List<DisagreeingFigure> off = new ArrayList<>();
         for (int sign : List.of(1, -1)) {
             List<Difference> sameWay =
                     all.stream().filter(d -> sign * d.value() > 0).toList();
@@ -68,7 +68,7 @@ public final class ReferenceQuestion {
                     .flatMap(middle -> median(
                                     sameWay.stream().map(Difference::expanded).toList())
                             .filter(expanded -> sameWay.size() >= ENOUGH && Math.abs(middle) > expanded)
-                            .map(expanded -> new Off(figure, sameWay.size(), middle, expanded)))
+                            .map(expanded -> new DisagreeingFigure(figure, sameWay.size(), middle, expanded)))
                     .ifPresent(off::add);
         }
         return off;

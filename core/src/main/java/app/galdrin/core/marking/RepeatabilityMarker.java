@@ -33,7 +33,7 @@ public final class RepeatabilityMarker implements AspectMarker {
     }
 
     private static Evidence missing(Case of, Measure measure, String what, Collection<FigureId> figures) {
-        return new Evidence.Missing(Evidence.Lack.REPEATS, what, of.own().missing(measure, 0, figures));
+        return new Evidence.MissingEntry(Evidence.Lack.REPEATS, what, of.own().missing(measure, 0, figures));
     }
 
     private static Evidence evidence(Case of, Measure measure, FigureId figure, Band band) {

@@ -2,10 +2,10 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.SlipSetting;
+import app.galdrin.core.procedure.SlipContext;
 import app.galdrin.core.procedure.Slips;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Measure;
 import java.util.ArrayList;
@@ -35,9 +35,9 @@ public final class SlipAnswers {
     /** The only repeat there is, from 0; {@link #ALL} where there are all. */
     private final int only;
 
-    private final Map<AnswerUnit, SlipSetting> settings = new EnumMap<>(AnswerUnit.class);
+    private final Map<AnswerUnit, SlipContext> settings = new EnumMap<>(AnswerUnit.class);
     private final Map<Slip, Boolean> ofReadings = new IdentityHashMap<>();
-    private final Map<Made, Ways> known = new HashMap<>();
+    private final Map<SlipSequence, Alternatives> known = new HashMap<>();
 
     /**
      * Slips in the order in which they are made.
@@ -45,9 +45,9 @@ public final class SlipAnswers {
      * @param inUse those that are made in using the readings
      * @param inAnswers those that are made of the answers which they come to
      */
-    private record Made(List<Slip> inUse, List<Slip> inAnswers, AnswerUnit unit) {
-        Made butLast() {
-            return new Made(inUse, inAnswers.subList(0, inAnswers.size() - 1), unit);
+    private record SlipSequence(List<Slip> inUse, List<Slip> inAnswers, AnswerUnit unit) {
+        SlipSequence butLast() {
+            return new SlipSequence(inUse, inAnswers.subList(0, inAnswers.size() - 1), unit);
         }
 
         Slip last() {
@@ -56,7 +56,7 @@ public final class SlipAnswers {
     }
 
     /** Answers in every way they can come about, and whether any slip had a hand in them. */
-    private record Ways(List<Map<FigureId, Double>> answers, boolean changed) {}
+    private record Alternatives(List<Map<FigureId, Double>> answers, boolean changed) {}
 
     /** Of every figure that the procedure can tell. */
     public SlipAnswers(OwnFigures own, Measure measure) {
@@ -82,23 +82,23 @@ public final class SlipAnswers {
 
     /** The answers, in their unit, that slips made in this order give, in every way they can be made; none where they change nothing here. */
     public List<Map<FigureId, Double>> of(List<Slip> made, AnswerUnit unit) {
-        SlipSetting setting = setting(unit);
+        SlipContext setting = setting(unit);
         List<Slip> inUse =
                 made.stream().filter(slip -> isOfReadings(slip, setting)).toList();
-        Ways ways = ways(new Made(inUse, made, unit), setting);
+        Alternatives ways = ways(new SlipSequence(inUse, made, unit), setting);
         return ways.changed() ? ways.answers() : List.of();
     }
 
     /** The answers, in their unit, of whoever makes no slip. */
     Map<FigureId, Double> honest(AnswerUnit unit) {
-        return ways(new Made(List.of(), List.of(), unit), setting(unit))
+        return ways(new SlipSequence(List.of(), List.of(), unit), setting(unit))
                 .answers()
                 .get(0);
     }
 
-    private SlipSetting setting(AnswerUnit unit) {
+    private SlipContext setting(AnswerUnit unit) {
         return settings.computeIfAbsent(unit, u -> {
-            SlipSetting all = own.slipSetting(measure, u);
+            SlipContext all = own.slipSetting(measure, u);
             return only == ALL
                     ? all
                     : all.ofRepeat(only, own.worked(measure, 0).get(only).notes());
@@ -106,7 +106,7 @@ public final class SlipAnswers {
     }
 
     /** Whether a slip is made in using readings, or of what they were taken on, and not of answers alone. */
-    private boolean isOfReadings(Slip slip, SlipSetting setting) {
+    private boolean isOfReadings(Slip slip, SlipContext setting) {
         return ofReadings.computeIfAbsent(
                 slip,
                 s -> s.misused(setting, Map.of()).isPresent()
@@ -114,11 +114,11 @@ public final class SlipAnswers {
                         || s.mistaken(setting.standing()).isPresent());
     }
 
-    private Ways ways(Made made, SlipSetting setting) {
-        Ways ways = known.get(made);
+    private Alternatives ways(SlipSequence made, SlipContext setting) {
+        Alternatives ways = known.get(made);
         if (ways == null) {
             if (made.inAnswers().isEmpty()) {
-                ways = new Ways(
+                ways = new Alternatives(
                         List.of(used(made.inUse(), setting)), !made.inUse().isEmpty());
             } else {
                 ways = altered(made.last(), ways(made.butLast(), setting), setting);
@@ -128,18 +128,18 @@ public final class SlipAnswers {
         return ways;
     }
 
-    private static Ways altered(Slip slip, Ways before, SlipSetting setting) {
+    private static Alternatives altered(Slip slip, Alternatives before, SlipContext setting) {
         List<Map<FigureId, Double>> altered = new ArrayList<>();
         for (Map<FigureId, Double> answers : before.answers()) {
             altered.addAll(slip.altered(setting, answers));
         }
-        return altered.isEmpty() ? before : new Ways(altered, true);
+        return altered.isEmpty() ? before : new Alternatives(altered, true);
     }
 
     /** Everything these readings come to as the task teaches it, used with these slips, in the answer's unit. */
-    private Map<FigureId, Double> used(List<Slip> made, SlipSetting setting) {
+    private Map<FigureId, Double> used(List<Slip> made, SlipContext setting) {
         List<Map<String, Double>> used = setting.readings();
-        Standing standing = setting.standing();
+        MeasuringContext standing = setting.standing();
         for (Slip slip : made) {
             List<Map<String, Double>> changed = used.stream()
                     .map(repeat -> slip.misused(setting, repeat).orElse(repeat))
@@ -163,7 +163,7 @@ public final class SlipAnswers {
         return Collections.unmodifiableMap(sums);
     }
 
-    private Map<FigureId, Double> values(Map<String, Double> repeat, Standing standing) {
+    private Map<FigureId, Double> values(Map<String, Double> repeat, MeasuringContext standing) {
         return standing == own.standing(measure, 0)
                 ? own.values(measure, 0, repeat, measure.taught())
                 : measure.procedure().values(repeat, standing, measure.taught());

@@ -28,8 +28,8 @@ final class SlipFinder {
 
     private static final double ON_THE_WAY = 1;
 
-    private final List<Answered> wrong;
-    private final Map<AnswerUnit, List<Answered>> byUnit;
+    private final List<WorkedAnswer> wrong;
+    private final Map<AnswerUnit, List<WorkedAnswer>> byUnit;
     private final SlipAnswers answers;
     private final List<SlipAnswers> ofRepeats = new ArrayList<>();
     private final List<Slip> slips;
@@ -39,7 +39,7 @@ final class SlipFinder {
      *
      * @param wrong those that were worked wrong from its readings; a single one is weaker evidence than several
      */
-    SlipFinder(Case of, Measure measure, List<Answered> wrong) {
+    SlipFinder(Case of, Measure measure, List<WorkedAnswer> wrong) {
         this.wrong = wrong;
         this.byUnit =
                 wrong.stream().collect(Collectors.groupingBy(one -> one.item().unit()));
@@ -61,8 +61,8 @@ final class SlipFinder {
      * @param slips sets of one slip, or of two where no single one fits; empty where none fit
      * @param possible whether something else explains them as well
      */
-    record Found(List<Set<String>> slips, boolean possible) {
-        static final Found NOTHING = new Found(List.of(), false);
+    record Explanation(List<Set<String>> slips, boolean possible) {
+        static final Explanation NOTHING = new Explanation(List.of(), false);
 
         /** Whether one slip is to be named, and nothing else fits as well. */
         boolean named() {
@@ -79,7 +79,7 @@ final class SlipFinder {
      * wheel or in a repeat, and that before two made together; of those, one that gives the figures as written before one that is a
      * rounding off. A single figure takes a single slip, made everywhere, that gives it as written.
      */
-    Found explain() {
+    Explanation explain() {
         List<Set<String>> found = singles(this::everywhere);
         if (found.isEmpty() && !isAlone()) {
             found = singles(this::atOneWheel);
@@ -87,8 +87,8 @@ final class SlipFinder {
             found = found.isEmpty() ? pairs() : found;
         }
         return found.isEmpty()
-                ? Found.NOTHING
-                : new Found(found, found.size() > 1 || isAlone() && PenError.explains(wrong.get(0)));
+                ? Explanation.NOTHING
+                : new Explanation(found, found.size() > 1 || isAlone() && PenError.explains(wrong.get(0)));
     }
 
     /** Whether nought stands everywhere: of two repeats a sign lost in one leaves as little, and nobody needs a slip to write it. */
@@ -220,8 +220,8 @@ final class SlipFinder {
                 .allMatch(inUnit -> ways.apply(inUnit.getKey()).anyMatch(way -> gives(way, inUnit.getValue(), places)));
     }
 
-    private static boolean gives(Map<FigureId, Double> way, List<Answered> wrong, double places) {
-        for (Answered one : wrong) {
+    private static boolean gives(Map<FigureId, Double> way, List<WorkedAnswer> wrong, double places) {
+        for (WorkedAnswer one : wrong) {
             Double value = way.get(one.item().figure());
             if (value == null || !one.is(value, places)) {
                 return false;

@@ -2,7 +2,7 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.SlipSetting;
+import app.galdrin.core.procedure.SlipContext;
 import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Assignment;
@@ -35,7 +35,7 @@ public final class SlipPicture {
         }
         String key = named.get(0).iterator().next();
         List<Map<String, Double>> readings = own.readings(measure, 0);
-        SlipSetting setting = own.slipSetting(measure, AnswerUnit.DEGREES);
+        SlipContext setting = own.slipSetting(measure, AnswerUnit.DEGREES);
         return Slips.of(measure.procedure()).stream()
                 .filter(slip -> slip.key().equals(key))
                 .findFirst()
@@ -79,7 +79,7 @@ public final class SlipPicture {
         return slips.size() == 1 ? slips.stream() : Stream.empty();
     }
 
-    private static Map<String, Double> moved(Slip slip, SlipSetting setting, List<Map<String, Double>> readings) {
+    private static Map<String, Double> moved(Slip slip, SlipContext setting, List<Map<String, Double>> readings) {
         Map<String, Double> sums = new HashMap<>();
         Map<String, Integer> counts = new HashMap<>();
         for (Map<String, Double> repeat : readings) {
@@ -96,7 +96,7 @@ public final class SlipPicture {
         return means;
     }
 
-    private static Map<String, Double> otherwise(Slip slip, SlipSetting setting, Map<String, Double> repeat) {
+    private static Map<String, Double> otherwise(Slip slip, SlipContext setting, Map<String, Double> repeat) {
         Optional<Map<String, Double>> one = slip.misused(setting, repeat);
         List<Map<String, Double>> ways = one.isPresent() ? one.stream().toList() : slip.correctedWays(setting, repeat);
         return ways.size() == 1 ? ways.get(0) : Map.of();

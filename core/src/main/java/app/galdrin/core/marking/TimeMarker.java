@@ -25,7 +25,7 @@ public final class TimeMarker implements AspectMarker {
         OptionalDouble taken = of.answers().minutes();
         int limit = of.practical().minutes().orElse(0);
         if (taken.isEmpty() || limit == 0) {
-            return List.of(new Evidence.Missing(Evidence.Lack.TIME, ""));
+            return List.of(new Evidence.MissingEntry(Evidence.Lack.TIME, ""));
         }
         return List.of(new Evidence.TimeTaken(limit, taken.getAsDouble(), new Band(0, NONE_BEYOND * limit)));
     }

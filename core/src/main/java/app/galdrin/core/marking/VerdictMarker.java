@@ -56,7 +56,7 @@ public final class VerdictMarker implements AspectMarker {
 
     /** A side difference that the task does not name is missed only where the sides certainly differ too much. */
     private static boolean isSpared(Case of, Judge judge, Evidence evidence) {
-        return evidence instanceof Evidence.Missing missing
+        return evidence instanceof Evidence.MissingEntry missing
                 && FigureId.parse(missing.of())
                         .filter(figure -> !judge.figures().contains(figure))
                         .filter(figure -> of.standing(figure, judge.id())
@@ -75,12 +75,12 @@ public final class VerdictMarker implements AspectMarker {
                 .flatMap(text -> Keyed.find(Judge.Agreement.values(), text));
         if (first.isEmpty() || second.isEmpty() || said.isEmpty()) {
             boolean read = first.isPresent() && second.isPresent();
-            return new Evidence.Missing(
+            return new Evidence.MissingEntry(
                     read ? Evidence.Lack.VERDICT : Evidence.Lack.READINGS,
                     c.figure().key());
         }
         Estimate difference = Comparison.difference(first.get(), second.get());
-        return new Evidence.Compared(
+        return new Evidence.FigureComparison(
                 c.figure(),
                 c.first().procedure().key(),
                 c.second().procedure().key(),
@@ -97,11 +97,12 @@ public final class VerdictMarker implements AspectMarker {
                 .text(LineKey.of(judge.id(), figure.key()))
                 .flatMap(text -> Keyed.find(Verdict.values(), text));
         if (value.isEmpty() || said.isEmpty()) {
-            return new Evidence.Missing(value.isEmpty() ? Evidence.Lack.WORKING : Evidence.Lack.VERDICT, figure.key());
+            return new Evidence.MissingEntry(
+                    value.isEmpty() ? Evidence.Lack.WORKING : Evidence.Lack.VERDICT, figure.key());
         }
         Judgement judgement = of.judged(figure, value.get()).orElseThrow();
         DecisionRule rule = of.practical().rule();
-        return new Evidence.Judged(
+        return new Evidence.JudgedFigure(
                 figure,
                 ReadingMarker.figureOf(value.get()),
                 of.assignment().limits(figure).orElseThrow(),
@@ -120,9 +121,9 @@ public final class VerdictMarker implements AspectMarker {
 
     /** A slip in reading limits is made all down the sheet: it has to give every verdict, right ones and wrong ones. */
     private static List<Evidence> withSlips(Case of, List<Evidence> verdicts) {
-        List<Evidence.Judged> judged = verdicts.stream()
-                .filter(Evidence.Judged.class::isInstance)
-                .map(Evidence.Judged.class::cast)
+        List<Evidence.JudgedFigure> judged = verdicts.stream()
+                .filter(Evidence.JudgedFigure.class::isInstance)
+                .map(Evidence.JudgedFigure.class::cast)
                 .toList();
         long wrong = judged.stream().filter(j -> j.credit() < 1).count();
         if (wrong == 0) {
@@ -133,7 +134,7 @@ public final class VerdictMarker implements AspectMarker {
                 .map(slip -> Set.of(slip.key()))
                 .toList();
         return verdicts.stream()
-                .map(v -> v instanceof Evidence.Judged j && j.credit() < 1 ? j.with(slips, wrong == 1) : v)
+                .map(v -> v instanceof Evidence.JudgedFigure j && j.credit() < 1 ? j.with(slips, wrong == 1) : v)
                 .toList();
     }
 
@@ -155,6 +156,6 @@ public final class VerdictMarker implements AspectMarker {
                 .text(LineKey.of(judge.id(), Judge.ADJUSTABLE + adjustment.key()))
                 .flatMap(text -> Keyed.find(Adjustable.values(), text))
                 .<Evidence>map(said -> new Evidence.CanBeAdjusted(adjustment.key(), said, actual))
-                .orElseGet(() -> new Evidence.Missing(Evidence.Lack.ADJUSTABLE, adjustment.key()));
+                .orElseGet(() -> new Evidence.MissingEntry(Evidence.Lack.ADJUSTABLE, adjustment.key()));
     }
 }

@@ -5,12 +5,12 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.MissingReading;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Measure;
@@ -48,7 +48,7 @@ public final class WorkingMarker implements AspectMarker {
                 .map(id -> of.practical().measure(id).orElseThrow())
                 .toList();
         if (measures.stream().allMatch(m -> of.own().repeats(m, 0).isEmpty())) {
-            return List.of(new Evidence.Missing(
+            return List.of(new Evidence.MissingEntry(
                     Evidence.Lack.READINGS,
                     "",
                     measures.stream()
@@ -71,10 +71,10 @@ public final class WorkingMarker implements AspectMarker {
         Place place = honest.place();
         var wrote = of.answers()
                 .at(LineKey.of(work.id(), target.line(honest)))
-                .map(Written::value)
+                .map(WrittenValue::value)
                 .orElse(OptionalDouble.empty());
         if (wrote.isEmpty()) {
-            return new Evidence.Missing(Evidence.Lack.TARGET, "");
+            return new Evidence.MissingEntry(Evidence.Lack.TARGET, "");
         }
         double step = place.instrument().resolution();
         double tolerance = place.amount().quantity() == Quantity.ANGLE ? Math.toDegrees(step) : step;
@@ -95,8 +95,8 @@ public final class WorkingMarker implements AspectMarker {
     private static final class OneWork {
         private final Case of;
         private final Work work;
-        private final Map<FigureId, Answered> answered = new LinkedHashMap<>();
-        private final Map<String, SlipFinder.Found> found = new HashMap<>();
+        private final Map<FigureId, WorkedAnswer> answered = new LinkedHashMap<>();
+        private final Map<String, SlipFinder.Explanation> found = new HashMap<>();
         private final Map<Habits, RoundingHabits> habits = new HashMap<>();
 
         private record Habits(String measure, AnswerUnit unit, double place) {}
@@ -112,21 +112,21 @@ public final class WorkingMarker implements AspectMarker {
         }
 
         private Evidence evidence(Work.Item item) {
-            Answered one = answered.get(item.figure());
+            WorkedAnswer one = answered.get(item.figure());
             if (one == null) {
                 return honest(item).isEmpty()
                         ? of.unread(
                                 of.practical().measure(item.from()).orElseThrow(),
                                 item.figure().key(),
                                 List.of(item.figure()))
-                        : new Evidence.Missing(
+                        : new Evidence.MissingEntry(
                                 Evidence.Lack.WORKING, item.figure().key());
             }
-            SlipFinder.Found found = SlipFinder.Found.NOTHING;
+            SlipFinder.Explanation found = SlipFinder.Explanation.NOTHING;
             if (one.wrong()) {
                 found = this.found.computeIfAbsent(one.measure().id(), id -> found(one.measure()));
             }
-            var way = new WayMarker(of, work, item);
+            var way = new IntermediateMarker(of, work, item);
             double keeps = found.named() ? of.practical().scheme().slipKeepsPercent() / 100.0 : 0;
             return new Evidence.Working(
                     item.figure(),
@@ -149,15 +149,15 @@ public final class WorkingMarker implements AspectMarker {
          * Looked for where a figure is off by more than rounding, be it a total of several that are off a little. Only what is off beyond the
          * place it was written to has to be explained.
          */
-        private SlipFinder.Found found(Measure measure) {
-            List<Answered> together = answered.values().stream()
+        private SlipFinder.Explanation found(Measure measure) {
+            List<WorkedAnswer> together = answered.values().stream()
                     .filter(a -> a.measure().id().equals(measure.id()))
                     .toList();
-            List<Answered> wrong =
+            List<WorkedAnswer> wrong =
                     together.stream().filter(a -> a.wrong() && !a.coarse()).toList();
-            return !wrong.isEmpty() && together.stream().anyMatch(Answered::beyondRounding)
+            return !wrong.isEmpty() && together.stream().anyMatch(WorkedAnswer::beyondRounding)
                     ? new SlipFinder(of, measure, wrong).explain()
-                    : SlipFinder.Found.NOTHING;
+                    : SlipFinder.Explanation.NOTHING;
         }
 
         private OptionalDouble honest(Work.Item item) {
@@ -169,8 +169,8 @@ public final class WorkingMarker implements AspectMarker {
                             item.unit().ofFigure(figure.getAsDouble(), item.figure(), of.baseline(measure)));
         }
 
-        private Optional<Answered> answered(Work.Item item) {
-            Optional<Written> written = written(item);
+        private Optional<WorkedAnswer> answered(Work.Item item) {
+            Optional<WrittenValue> written = written(item);
             OptionalDouble honest = honest(item);
             if (written.isEmpty() || honest.isEmpty()) {
                 return Optional.empty();
@@ -179,7 +179,7 @@ public final class WorkingMarker implements AspectMarker {
                     item.unit().step(), written.get().step().orElse(item.unit().step()));
             Measure measure = of.practical().measure(item.from()).orElseThrow();
             double wrote = written.get().value().orElseThrow();
-            var worked = new Answered(
+            var worked = new WorkedAnswer(
                     item,
                     measure,
                     honest.getAsDouble(),
@@ -188,11 +188,11 @@ public final class WorkingMarker implements AspectMarker {
                     place,
                     Optional.empty(),
                     List.of());
-            Answered added = followsFromHis(item)
+            WorkedAnswer added = followsFromHis(item)
                     .map(worked::following)
                     .filter(derived -> derived.credit() > worked.credit())
                     .orElse(worked);
-            Answered rounded = added.credit() == 1 ? added : rounded(added);
+            WorkedAnswer rounded = added.credit() == 1 ? added : rounded(added);
             return Optional.of(rounded.credit() == 1 ? rounded : withWhatIsUnread(rounded));
         }
 
@@ -200,11 +200,11 @@ public final class WorkingMarker implements AspectMarker {
          * Where a repeat was read in part, what was written is right if it can have come to that: lying with the others as honest repeats do. Who
          * never began a repeat has not worked with it.
          */
-        private Answered withWhatIsUnread(Answered one) {
+        private WorkedAnswer withWhatIsUnread(WorkedAnswer one) {
             Measure measure = one.measure();
             FigureId figure = one.item().figure();
             List<MissingReading> missing = of.own().lacking(measure, 0, figure);
-            List<Worked> repeats = of.own().worked(measure, 0);
+            List<Procedure.WorkedRepeat> repeats = of.own().worked(measure, 0);
             int begun = repeats.size();
             List<Double> each = IntStream.range(0, begun)
                     .filter(i -> missing.stream().noneMatch(m -> m.repeat() == i + 1))
@@ -226,7 +226,7 @@ public final class WorkingMarker implements AspectMarker {
         }
 
         /** By the first habit of rounding that gives what was written. */
-        private Answered rounded(Answered one) {
+        private WorkedAnswer rounded(WorkedAnswer one) {
             double place = Math.min(
                     one.item().unit().step(),
                     written(one.item())
@@ -244,7 +244,7 @@ public final class WorkingMarker implements AspectMarker {
                     .orElse(one);
         }
 
-        private Optional<Written> written(Work.Item item) {
+        private Optional<WrittenValue> written(Work.Item item) {
             return of.answers()
                     .at(LineKey.of(work.id(), item.figure().key()))
                     .filter(w -> w.value().isPresent());

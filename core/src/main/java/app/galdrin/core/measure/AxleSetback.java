@@ -39,7 +39,7 @@ public final class AxleSetback implements MeasuringMethod {
 
     private static final Contract CONTRACT =
             new Contract(NAME, Shape.of(WHEELBASE_LEFT, WHEELBASE_RIGHT, TRACK), Shape.of(SETBACK, ANGLE));
-    private static final Sight SIGHT = Sight.of(Seen.SETBACK);
+    private static final Sight SIGHT = Sight.of(Observables.SETBACK);
 
     /** All mm, positive. */
     public record Readings(double wheelbaseLeft, double wheelbaseRight, double track) {}

@@ -4,6 +4,7 @@ import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.Outcome.Failure;
 import app.galdrin.core.geometry.Floor;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.SteeringAxis;
@@ -70,7 +71,7 @@ public final class CamberInclinometer implements MeasuringMethod {
             Shape.of(SIDE, READING, REFERENCE, LEAN, FLOOR_ROLL, STEER, FLOOR_PITCH)
                     .withU(U_ANGLE, U_FLOOR),
             Shape.of(CAMBER));
-    private static final Sight SIGHT = Sight.of(Seen.CAMBER).assuming(Assumption.RUN_OUT_REMOVED);
+    private static final Sight SIGHT = Sight.of(Observables.CAMBER).assuming(Assumption.RUN_OUT_REMOVED);
 
     private static final List<String> PLACES = List.of(READING.name(), FLOOR_PITCH.name(), FLOOR_ROLL.name());
 
@@ -216,7 +217,7 @@ public final class CamberInclinometer implements MeasuringMethod {
     public Outcome<Answer> evaluate(Input in) {
         Optional<Fault> broken = brokenRule(in);
         if (broken.isPresent()) {
-            return new Outcome.Failed<>(broken.get());
+            return new Failure<>(broken.get());
         }
         var readings = new Readings(
                 in.word(SIDE),

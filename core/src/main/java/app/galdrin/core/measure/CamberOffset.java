@@ -42,7 +42,7 @@ public final class CamberOffset implements MeasuringMethod {
     private static final Contract CONTRACT =
             new Contract(NAME, Shape.of(TOP_GAP, BOTTOM_GAP, LENGTH).withU(ToeLine.U_GAP), Shape.of(CAMBER));
     private static final Sight SIGHT =
-            Sight.of(Seen.CAMBER).assuming(Assumption.FLOOR_SLOPE_KNOWN, Assumption.RUN_OUT_REMOVED);
+            Sight.of(Observables.CAMBER).assuming(Assumption.FLOOR_SLOPE_KNOWN, Assumption.RUN_OUT_REMOVED);
 
     /** From the line to the rim at the top and the bottom, and between those two points, mm. */
     public record Readings(double topGap, double bottomGap, double length) {}

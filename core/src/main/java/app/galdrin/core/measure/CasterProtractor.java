@@ -56,7 +56,7 @@ public final class CasterProtractor implements MeasuringMethod {
             NAME,
             Shape.of(PAD, KNUCKLE, FRAME_ANGLE).withU(U_ANGLE),
             Shape.of(CASTER_PAD, CASTER_KNUCKLE, DISAGREEMENT));
-    private static final Sight SIGHT = Sight.of(Seen.CASTER);
+    private static final Sight SIGHT = Sight.of(Observables.CASTER);
 
     /** All rad; at least one of pad and knuckle. */
     public record Readings(OptionalDouble pad, OptionalDouble knuckle, double frameAngle) {}

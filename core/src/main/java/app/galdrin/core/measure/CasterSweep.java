@@ -80,7 +80,7 @@ public final class CasterSweep implements MeasuringMethod {
             NAME,
             Shape.of(SIDE, READINGS, FLOOR_PITCH, FLOOR_ROLL, KPI).withU(U_ANGLE, U_STEER, U_FLOOR, U_KPI),
             Shape.of(CASTER, SOLVED_KPI, KPI_SOLVED, SHORTCUT, FACTOR));
-    private static final Sight SIGHT = Sight.of(Seen.CASTER, Seen.KPI)
+    private static final Sight SIGHT = Sight.of(Observables.CASTER, Observables.KPI)
             .assuming(Assumption.WHEELS_HELD, Assumption.KPI_KNOWN, Assumption.RUN_OUT_REMOVED);
 
     /** Steer angles nearer to one another than this (1°) do not count as two. */

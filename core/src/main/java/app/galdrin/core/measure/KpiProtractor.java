@@ -50,7 +50,7 @@ public final class KpiProtractor implements MeasuringMethod {
 
     private static final Contract CONTRACT =
             new Contract(NAME, Shape.of(SIDE, READING, CROSS_SLOPE).withU(U_ANGLE, U_FLOOR), Shape.of(KPI));
-    private static final Sight SIGHT = Sight.of(Seen.KPI);
+    private static final Sight SIGHT = Sight.of(Observables.KPI);
 
     /** {@code reading} rad, top inward positive; {@code crossSlope} rad, left side higher positive. */
     public record Readings(Side side, double reading, double crossSlope) {}

@@ -8,9 +8,9 @@ import java.util.Set;
  * @param sees what it tells; it is blind to all else
  * @param assumes what must hold for its figures to be true
  */
-public record Sight(Set<Seen> sees, Set<Assumption> assumes) {
+public record Sight(Set<Observables> sees, Set<Assumption> assumes) {
 
-    public static Sight of(Seen... seen) {
+    public static Sight of(Observables... seen) {
         return new Sight(Set.of(seen), Set.of());
     }
 

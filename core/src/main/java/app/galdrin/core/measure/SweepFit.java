@@ -14,7 +14,7 @@ import app.galdrin.core.uncertainty.LeastSquares;
 final class SweepFit {
 
     /** What moves a row, in the order of a budget. */
-    private enum By {
+    private enum RowSensitivities {
         CAMBER,
         STEER,
         PITCH,
@@ -22,13 +22,15 @@ final class SweepFit {
         KPI
     }
 
-    private static final By[] SHARED = {By.PITCH, By.ROLL, By.KPI};
+    private static final RowSensitivities[] SHARED = {
+        RowSensitivities.PITCH, RowSensitivities.ROLL, RowSensitivities.KPI
+    };
 
     private final CasterSweep.Readings readings;
     private final CasterSweep.ReadingUncertainty u;
     private final boolean solvesKpi;
     private final double tanKpi;
-    private final Floor.Corrected[] cambers;
+    private final Floor.CorrectedCamber[] cambers;
 
     /** Of every row's toe and camber. */
     private final double[] sinToe;
@@ -45,7 +47,7 @@ final class SweepFit {
         this.solvesKpi = solvesKpi;
         this.tanKpi = Math.tan(readings.kpi());
         int n = readings.readings().size();
-        this.cambers = new Floor.Corrected[n];
+        this.cambers = new Floor.CorrectedCamber[n];
         this.sinToe = new double[n];
         this.cosToe = new double[n];
         this.sin = new double[n];
@@ -106,10 +108,10 @@ final class SweepFit {
         int n = cambers.length;
         double[] parts = new double[2 * n + SHARED.length];
         for (int i = 0; i < n; i++) {
-            parts[i] = shift(i, By.CAMBER, unknown) * slope * u.angle();
-            parts[n + i] = shift(i, By.STEER, unknown) * slope * u.steer();
+            parts[i] = shift(i, RowSensitivities.CAMBER, unknown) * slope * u.angle();
+            parts[n + i] = shift(i, RowSensitivities.STEER, unknown) * slope * u.steer();
             for (int shared = 0; shared < SHARED.length; shared++) {
-                double of = SHARED[shared] == By.KPI ? u.kpi() : u.floor();
+                double of = SHARED[shared] == RowSensitivities.KPI ? u.kpi() : u.floor();
                 parts[2 * n + shared] += shift(i, SHARED[shared], unknown) * slope * of;
             }
         }
@@ -117,20 +119,20 @@ final class SweepFit {
     }
 
     /** How an unknown moves with one row. */
-    private double shift(int i, By by, int unknown) {
+    private double shift(int i, RowSensitivities by, int unknown) {
         double camber = camberBy(i, by);
-        double toe = by == By.STEER ? -readings.side().sign() : 0;
+        double toe = by == RowSensitivities.STEER ? -readings.side().sign() : 0;
         double byCaster = cosToe[i] * cos[i] * toe - sinToe[i] * sin[i] * camber;
         double byKpi = -sinToe[i] * cos[i] * toe - cosToe[i] * sin[i] * camber;
         double right = -cos[i] * camber;
         if (!solvesKpi) {
-            right -= byKpi * tanKpi + (by == By.KPI ? cosToe[i] * cos[i] * (1 + tanKpi * tanKpi) : 0);
+            right -= byKpi * tanKpi + (by == RowSensitivities.KPI ? cosToe[i] * cos[i] * (1 + tanKpi * tanKpi) : 0);
         }
         return leastSquares.shift(solution, i, row(byCaster, byKpi, 0), right)[unknown];
     }
 
-    private double camberBy(int i, By by) {
-        Floor.Corrected camber = cambers[i];
+    private double camberBy(int i, RowSensitivities by) {
+        Floor.CorrectedCamber camber = cambers[i];
         return switch (by) {
             case CAMBER -> camber.byReading();
             case STEER -> -readings.side().sign() * camber.byToe();

@@ -4,6 +4,7 @@ import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.Outcome.Failure;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Figures;
@@ -68,7 +69,7 @@ public final class ToeAcross implements MeasuringMethod {
             Shape.of(FRONT_DISTANCE, REAR_DISTANCE, BASELINE, TYRE_RADIUS, HEIGHT_OFFSET, READING)
                     .withU(U_DISTANCE),
             Shape.of(LENGTH_DIFFERENCE, TOTAL_TOE, USED_BASELINE));
-    private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE).assuming(Assumption.SAME_POINTS);
+    private static final Sight SIGHT = Sight.of(Observables.TOTAL_TOE).assuming(Assumption.SAME_POINTS);
 
     /** What was read across the axle. */
     public enum Reading implements Keyed {
@@ -135,7 +136,7 @@ public final class ToeAcross implements MeasuringMethod {
     public static Outcome<Result> evaluate(Readings r, double uDistance) {
         Optional<Fault> broken = brokenRule(r);
         if (broken.isPresent()) {
-            return new Outcome.Failed<>(broken.get());
+            return new Failure<>(broken.get());
         }
         double baseline = baselineOf(r);
         var propagation = Propagation.of(2, uDistance);

@@ -87,8 +87,8 @@ public final class ToeBox implements MeasuringMethod {
             Shape.of(SPACING_FRONT, SPACING_REAR, STATION_DISTANCE, WHEELBASE, HUB_GAP, WHEELS, FRONT_STATION)
                     .withU(U_SPACING, U_HUB_GAP, ToeLine.U_GAP),
             Shape.of(SKEW, TOE, TOTAL_TOE, THRUST_ANGLE, STEER_AHEAD, TRACK_DIFFERENCE, FRONT_TRACK, REAR_TRACK));
-    private static final Sight SIGHT =
-            Sight.of(Seen.TOTAL_TOE, Seen.EACH_TOE, Seen.THRUST_ANGLE, Seen.TRACK_DIFFERENCE);
+    private static final Sight SIGHT = Sight.of(
+            Observables.TOTAL_TOE, Observables.EACH_TOE, Observables.THRUST_ANGLE, Observables.TRACK_DIFFERENCE);
 
     private static final String[] HUB_GAP_PLACES = places("hubGap.", "");
     private static final String[] FRONT_GAP_PLACES = places("wheels.", ".frontGap");

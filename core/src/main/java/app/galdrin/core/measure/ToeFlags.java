@@ -3,6 +3,7 @@ package app.galdrin.core.measure;
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.Outcome.Failure;
 import app.galdrin.core.measure.ToeGauges.Scale;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
@@ -83,7 +84,7 @@ public final class ToeFlags implements MeasuringMethod {
             Shape.of(FRONT_LEFT, FRONT_RIGHT, UNIT, BASELINE, REAR_LEFT, REAR_RIGHT, WHEELBASE)
                     .withU(U_FRONT, U_REAR),
             Shape.of(TOTAL_TOE, DIFFERENCE, LEFT, RIGHT, SETBACK_ANGLE));
-    private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE, Seen.EACH_TOE, Seen.SETBACK);
+    private static final Sight SIGHT = Sight.of(Observables.TOTAL_TOE, Observables.EACH_TOE, Observables.SETBACK);
 
     /** Degrees, beyond which no flag's reading is a toe. */
     private static final double GREATEST_DEGREES = 30;
@@ -118,7 +119,7 @@ public final class ToeFlags implements MeasuringMethod {
         Front front = r.front();
         Optional<Fault> broken = front.scale().fault(front.left(), front.right(), front.baseline());
         if (broken.isPresent()) {
-            return new Outcome.Failed<>(broken.get());
+            return new Failure<>(broken.get());
         }
         var propagation = Propagation.of(4, uFront, uRear);
         Dual left = front.scale().angle(propagation.reading(FRONT_LEFT.name(), front.left(), uFront), front.baseline());

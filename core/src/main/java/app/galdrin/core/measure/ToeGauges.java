@@ -4,6 +4,7 @@ import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.Outcome.Failure;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.FieldUnit;
@@ -62,7 +63,7 @@ public final class ToeGauges implements MeasuringMethod {
             NAME,
             Shape.of(LEFT, RIGHT, UNIT, BASELINE).withU(U_READING),
             Shape.of(LEFT_TOE, RIGHT_TOE, TOTAL_TOE, IMBALANCE));
-    private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE, Seen.EACH_TOE);
+    private static final Sight SIGHT = Sight.of(Observables.TOTAL_TOE, Observables.EACH_TOE);
 
     /** Degrees, beyond which no gauge reading is a toe. */
     private static final double GREATEST_DEGREES = 30;
@@ -123,7 +124,7 @@ public final class ToeGauges implements MeasuringMethod {
     public static Outcome<Result> evaluate(Readings r, double uReading) {
         Optional<Fault> broken = r.scale().fault(r.left(), r.right(), r.baseline());
         if (broken.isPresent()) {
-            return new Outcome.Failed<>(broken.get());
+            return new Failure<>(broken.get());
         }
         var propagation = Propagation.of(2, uReading);
         var left = r.scale().angle(propagation.reading(LEFT.name(), r.left(), uReading), r.baseline());

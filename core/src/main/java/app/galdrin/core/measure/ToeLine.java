@@ -57,7 +57,7 @@ public final class ToeLine implements MeasuringMethod {
             NAME,
             Shape.of(FRONT_GAP, REAR_GAP, BASELINE, LINE_SIDE, LINE_SKEW).withU(U_GAP, U_SKEW),
             Shape.of(LENGTH_DIFFERENCE, TOE, USED_BASELINE));
-    private static final Sight SIGHT = Sight.of(Seen.EACH_TOE).assuming(Assumption.LINE_SKEW_KNOWN);
+    private static final Sight SIGHT = Sight.of(Observables.EACH_TOE).assuming(Assumption.LINE_SKEW_KNOWN);
 
     /** Where the line runs, seen from the wheel. */
     public enum LineSide implements Keyed {

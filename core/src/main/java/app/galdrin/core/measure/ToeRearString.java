@@ -45,7 +45,8 @@ public final class ToeRearString implements MeasuringMethod {
             Shape.of(ToeLine.FRONT_GAP, ToeLine.REAR_GAP, ToeLine.BASELINE, REAR_TOE)
                     .withU(ToeLine.U_GAP, U_REAR_TOE),
             Shape.of(ToeLine.TOE, ToeLine.LENGTH_DIFFERENCE));
-    private static final Sight SIGHT = Sight.of(Seen.TOTAL_TOE, Seen.EACH_TOE).assuming(Assumption.REAR_TOE_KNOWN);
+    private static final Sight SIGHT =
+            Sight.of(Observables.TOTAL_TOE, Observables.EACH_TOE).assuming(Assumption.REAR_TOE_KNOWN);
 
     /** Readings of one front wheel; {@code rearToe} rad, toe-in positive, 0 for a solid axle. */
     public record Readings(RimGaps gaps, double rearToe) {}

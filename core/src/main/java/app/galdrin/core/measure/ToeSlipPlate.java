@@ -36,7 +36,7 @@ public final class ToeSlipPlate implements MeasuringMethod {
 
     private static final Contract CONTRACT =
             new Contract(NAME, Shape.of(DISPLACEMENT, PLATE_LENGTH), Shape.of(SIDESLIP));
-    private static final Sight SIGHT = Sight.of(Seen.SIDESLIP).assuming(Assumption.DRIVEN_STRAIGHT);
+    private static final Sight SIGHT = Sight.of(Observables.SIDESLIP).assuming(Assumption.DRIVEN_STRAIGHT);
 
     private static final double MILLIMETRES_IN_A_METRE = 1000;
 

@@ -55,7 +55,7 @@ public final class WheelRunout implements MeasuringMethod {
 
     private static final Contract CONTRACT =
             new Contract(NAME, Shape.of(POSITIONS).withU(U_ANGLE), Shape.of(MEAN, RUNOUT, LOWER_BOUND));
-    private static final Sight SIGHT = Sight.of(Seen.RUN_OUT);
+    private static final Sight SIGHT = Sight.of(Observables.RUN_OUT);
 
     private static final int ENOUGH_FOR_A_FIT = 3;
     private static final double WORST_CONDITION = 50;

@@ -43,14 +43,14 @@ public final class Sample {
     public record Sheet(UUID id, double percent, int barring, boolean byHand) {}
 
     /** Why a sheet is in the sample; the first that holds. */
-    public enum Why implements Keyed {
+    public enum Reason implements Keyed {
         OVERRIDE("override"),
         BORDERLINE("borderline"),
         DRAWN("drawn");
 
         private final String key;
 
-        Why(String key) {
+        Reason(String key) {
             this.key = key;
         }
 
@@ -61,22 +61,22 @@ public final class Sample {
     }
 
     /** A sheet of the sample. */
-    public record Drawn(Sheet sheet, Why why) {}
+    public record SampledSheet(Sheet sheet, Reason why) {}
 
     /** The sample, in the order of the sheets' ids. */
-    public static List<Drawn> of(List<Sheet> sheets, Rule rule) {
+    public static List<SampledSheet> of(List<Sheet> sheets, Rule rule) {
         List<Sheet> ordered = sheets.stream()
                 .sorted(Comparator.comparing(s -> s.id().toString()))
                 .toList();
         Set<UUID> share = share(ordered, rule);
-        List<Drawn> drawn = new ArrayList<>();
+        List<SampledSheet> drawn = new ArrayList<>();
         for (Sheet sheet : ordered) {
             if (sheet.byHand()) {
-                drawn.add(new Drawn(sheet, Why.OVERRIDE));
+                drawn.add(new SampledSheet(sheet, Reason.OVERRIDE));
             } else if (isBorderline(sheet, rule)) {
-                drawn.add(new Drawn(sheet, Why.BORDERLINE));
+                drawn.add(new SampledSheet(sheet, Reason.BORDERLINE));
             } else if (share.contains(sheet.id())) {
-                drawn.add(new Drawn(sheet, Why.DRAWN));
+                drawn.add(new SampledSheet(sheet, Reason.DRAWN));
             }
         }
         return drawn;

@@ -7,7 +7,7 @@ import app.galdrin.core.task.TaskFault;
 /** What is wrong with a pack: with itself, or with the task or the sheet in it. */
 public sealed interface PackFault {
 
-    record Own(Fault fault) implements PackFault {}
+    record FaultOfPack(Fault fault) implements PackFault {}
 
     record OfTask(TaskFault fault) implements PackFault {}
 

@@ -43,10 +43,10 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
 
     /** What a text was read as. */
     public sealed interface Reading {
-        record Read(TaskPack pack) implements Reading {}
+        record ParsedPack(TaskPack pack) implements Reading {}
 
         /** Everything that is wrong with it, in its order. */
-        record Refused(List<PackFault> faults) implements Reading {}
+        record Refusal(List<PackFault> faults) implements Reading {}
     }
 
     /** Reads a pack; all faults of task and sheet are told together. */
@@ -58,7 +58,7 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
     }
 
     private static Reading refused(Fault fault) {
-        return new Reading.Refused(List.of(new PackFault.Own(fault)));
+        return new TaskPack.Reading.Refusal(List.of(new PackFault.FaultOfPack(fault)));
     }
 
     private static Reading read(JsonObject json) {
@@ -72,21 +72,21 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
         unknown(json, "", Set.of("format", "version", TASK, SHEET, FLOOR), faults);
         BayFloor floor = floor(json, faults);
         Optional<Practical> practical = task(json, faults);
-        Optional<WrittenSheet.Read> sheet = sheet(json, faults);
+        Optional<WrittenSheet.ParsedSheet> sheet = sheet(json, faults);
         if (faults.isEmpty()) {
             practical.get().faults(sheet.get().sheet()).forEach(fault -> faults.add(new PackFault.OfTask(fault)));
         }
         return faults.isEmpty()
-                ? new Reading.Read(new TaskPack(
+                ? new TaskPack.Reading.ParsedPack(new TaskPack(
                         sheet.get().vehicle(),
                         new Assignment(practical.get(), sheet.get().sheet(), floor)))
-                : new Reading.Refused(faults);
+                : new TaskPack.Reading.Refusal(faults);
     }
 
     private static void unknown(JsonObject json, String path, Set<String> names, List<PackFault> faults) {
         for (int i = 0; i < json.size(); i++) {
             if (!names.contains(json.name(i))) {
-                faults.add(new PackFault.Own(Fault.at(FaultCode.UNKNOWN_FIELD, path + json.name(i))));
+                faults.add(new PackFault.FaultOfPack(Fault.at(FaultCode.UNKNOWN_FIELD, path + json.name(i))));
             }
         }
     }
@@ -95,7 +95,7 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
         if (json.get(name) instanceof JsonObject object) {
             return Optional.of(object);
         }
-        faults.add(new PackFault.Own(
+        faults.add(new PackFault.FaultOfPack(
                 json.has(name)
                         ? Fault.at(FaultCode.MALFORMED, name).reading(json.get(name))
                         : Fault.at(FaultCode.MISSING, name)));
@@ -104,21 +104,23 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
 
     private static Optional<Practical> task(JsonObject json, List<PackFault> faults) {
         return object(json, TASK, faults).map(TaskDocument::read).flatMap(reading -> {
-            if (reading instanceof TaskDocument.Reading.Refused refused) {
+            if (reading instanceof TaskDocument.Reading.Refusal refused) {
                 refused.faults().forEach(fault -> faults.add(new PackFault.OfTask(fault)));
             }
-            return reading instanceof TaskDocument.Reading.Read read
+            return reading instanceof TaskDocument.Reading.ParsedTask read
                     ? Optional.of(read.practical())
                     : Optional.<Practical>empty();
         });
     }
 
-    private static Optional<WrittenSheet.Read> sheet(JsonObject json, List<PackFault> faults) {
+    private static Optional<WrittenSheet.ParsedSheet> sheet(JsonObject json, List<PackFault> faults) {
         return object(json, SHEET, faults).map(SheetDocument::read).flatMap(reading -> {
-            if (reading instanceof WrittenSheet.Refused refused) {
+            if (reading instanceof WrittenSheet.Refusal refused) {
                 refused.faults().forEach(fault -> faults.add(new PackFault.OfSheet(fault)));
             }
-            return reading instanceof WrittenSheet.Read read ? Optional.of(read) : Optional.<WrittenSheet.Read>empty();
+            return reading instanceof WrittenSheet.ParsedSheet read
+                    ? Optional.of(read)
+                    : Optional.<WrittenSheet.ParsedSheet>empty();
         });
     }
 
@@ -140,7 +142,7 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
                 ? OptionalDouble.of(number)
                 : OptionalDouble.empty();
         if (value.isEmpty() && floor.has(name)) {
-            faults.add(new PackFault.Own(Fault.at(FaultCode.OUT_OF_RANGE, FLOOR + "." + name)));
+            faults.add(new PackFault.FaultOfPack(Fault.at(FaultCode.OUT_OF_RANGE, FLOOR + "." + name)));
         }
         return value.orElse(0);
     }

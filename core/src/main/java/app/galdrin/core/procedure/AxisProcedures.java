@@ -9,9 +9,6 @@ import app.galdrin.core.measure.CasterProtractor;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.KpiProtractor;
 import app.galdrin.core.measure.Use;
-import app.galdrin.core.procedure.Source.AsLaid;
-import app.galdrin.core.procedure.Source.Fixed;
-import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
@@ -59,10 +56,12 @@ public final class AxisProcedures implements ProcedureList {
             walk.addAll(List.of(frame, pad, knuckle));
             FigureId caster = FigureId.of(Measurand.CASTER, wheel);
             Map<String, Source> alone = new LinkedHashMap<>();
-            alone.put("pad", new AsLaid(new Read(pad, 1), face("pad", wheel)));
-            alone.put("frameAngle", new Read(frame, 1));
+            alone.put("pad", new Source.ReadingWithSetup(new Source.PlaceReading(pad, 1), face("pad", wheel)));
+            alone.put("frameAngle", new Source.PlaceReading(frame, 1));
             Map<String, Source> both = new LinkedHashMap<>(alone);
-            both.put("knuckle", new AsLaid(new Read(knuckle, 1), face("knuckle", wheel)));
+            both.put(
+                    "knuckle",
+                    new Source.ReadingWithSetup(new Source.PlaceReading(knuckle, 1), face("knuckle", wheel)));
             evaluations.add(Evaluation.of(CasterProtractor.NAME, alone, Map.of("casterPad", caster)));
             evaluations.add(Evaluation.of(
                     CasterProtractor.NAME,
@@ -97,7 +96,7 @@ public final class AxisProcedures implements ProcedureList {
     /** How a frame lies on its springs, rad, falling to the rear; of a forward model. */
     private static final double FRAME = Math.toRadians(0.9);
 
-    private static Simulation.Laying lay(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.FRONTS) {
             double twist = truth.of(Measurand.KINGPIN_TWIST, wheel);
@@ -136,10 +135,11 @@ public final class AxisProcedures implements ProcedureList {
                     Sense.FALLS_RIGHT);
             walk.addAll(List.of(slope, across));
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("side", new Fixed(wheel.side().key()));
-            fields.put("reading", new AsLaid(new Read(across, 1), face("across", wheel)));
+            fields.put("side", new Source.Constant(wheel.side().key()));
+            fields.put(
+                    "reading", new Source.ReadingWithSetup(new Source.PlaceReading(across, 1), face("across", wheel)));
             // one that falls to the right has its left side higher, which is positive
-            fields.put("crossSlope", new Read(slope, 1));
+            fields.put("crossSlope", new Source.PlaceReading(slope, 1));
             evaluations.add(
                     Evaluation.of(KpiProtractor.NAME, fields, Map.of("kpi", FigureId.of(Measurand.KPI, wheel))));
         }
@@ -157,7 +157,7 @@ public final class AxisProcedures implements ProcedureList {
                 AxisProcedures::layAcross);
     }
 
-    private static Simulation.Laying layAcross(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying layAcross(Truth truth, MeasuringContext s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.FRONTS) {
             var r = KpiProtractor.forward(

@@ -1,10 +1,10 @@
 package app.galdrin.core.procedure;
 
 import app.galdrin.core.answer.Sense;
-import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.FigurePosition;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
@@ -13,9 +13,6 @@ import app.galdrin.core.measure.AxleSetback;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.Use;
 import app.galdrin.core.measure.WheelRunout;
-import app.galdrin.core.procedure.Source.AsLaid;
-import app.galdrin.core.procedure.Source.Fixed;
-import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.steering.SteerTurnOut;
@@ -54,8 +51,8 @@ public final class AxleProcedures implements ProcedureList {
         Place left = wheelbase(Wheel.FRONT_LEFT);
         Place right = wheelbase(Wheel.FRONT_RIGHT);
         Map<String, Source> fields = new LinkedHashMap<>();
-        fields.put("wheelbaseLeft", new AsLaid(new Read(left, 1), STRAIGHT));
-        fields.put("wheelbaseRight", new Read(right, 1));
+        fields.put("wheelbaseLeft", new Source.ReadingWithSetup(new Source.PlaceReading(left, 1), STRAIGHT));
+        fields.put("wheelbaseRight", new Source.PlaceReading(right, 1));
         fields.put("track", Data.FRONT_TRACK);
         return Procedure.of(
                 "setback",
@@ -72,10 +69,10 @@ public final class AxleProcedures implements ProcedureList {
 
     private static Place wheelbase(Wheel wheel) {
         return Place.length(
-                wheel.key() + ".wheelbase", Where.of(wheel), "wheelbase", LEAST_WHEELBASE, MOST_WHEELBASE, Use.SPAN);
+                wheel.key() + ".wheelbase", Location.of(wheel), "wheelbase", LEAST_WHEELBASE, MOST_WHEELBASE, Use.SPAN);
     }
 
-    private static Simulation.Laying lay(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {
         VehicleGeometry g = s.sheet().geometry();
         double angle = Math.atan(truth.of(SETBACK) / g.frontTrack());
         var r = AxleSetback.forward(angle, g.wheelbase(), g.frontTrack(), Instrument.PERFECT, hands.random());
@@ -105,8 +102,8 @@ public final class AxleProcedures implements ProcedureList {
                         Sense.TOP_OUT,
                         Sense.TOP_IN);
                 walk.add(quarter);
-                fields.put("positions." + i + ".rotation", new Fixed(QUARTERS[i]));
-                fields.put("positions." + i + ".angle", new Read(quarter, 1));
+                fields.put("positions." + i + ".rotation", new Source.Constant(QUARTERS[i]));
+                fields.put("positions." + i + ".angle", new Source.PlaceReading(quarter, 1));
             }
             evaluations.add(new Evaluation(
                     WheelRunout.NAME,
@@ -133,7 +130,7 @@ public final class AxleProcedures implements ProcedureList {
         return wheel.key() + ".quarter" + (index + 1);
     }
 
-    private static Simulation.Laying layRound(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying layRound(Truth truth, MeasuringContext s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
             double greatestAt = 2 * Math.PI * hands.random().nextDouble();
@@ -179,8 +176,8 @@ public final class AxleProcedures implements ProcedureList {
             Place out = turned(outer, "plateOuter");
             walk.addAll(List.of(in, out));
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("inner", new AsLaid(new Read(in, 1), plateZero(inner)));
-            fields.put("outer", new AsLaid(new Read(out, 1), plateZero(outer)));
+            fields.put("inner", new Source.ReadingWithSetup(new Source.PlaceReading(in, 1), plateZero(inner)));
+            fields.put("outer", new Source.ReadingWithSetup(new Source.PlaceReading(out, 1), plateZero(outer)));
             fields.put("kingpinTrack", Data.FRONT_TRACK);
             fields.put("wheelbase", Data.WHEELBASE);
             evaluations.add(Evaluation.of(SteerTurnOut.NAME, fields, Map.of("toeOutOnTurn", at.apply(lock))));
@@ -201,14 +198,15 @@ public final class AxleProcedures implements ProcedureList {
 
     /** The turn-out at a lock. */
     private static FigureId atLock(Side lock) {
-        At.Kind kind = lock == Side.LEFT ? At.Kind.LEFT_LOCK : At.Kind.RIGHT_LOCK;
-        return new FigureId(Measurand.TURN_OUT, Where.FRONT, new At(kind, 0));
+        FigurePosition.Kind kind = lock == Side.LEFT ? FigurePosition.Kind.LEFT_LOCK : FigurePosition.Kind.RIGHT_LOCK;
+        return new FigureId(Measurand.TURN_OUT, Location.FRONT, new FigurePosition(kind, 0));
     }
 
     /** The turn-out with the inner wheel turned by twenty degrees, at which most sheets give it. */
     private static FigureId atTwenty(Side side) {
-        At.Kind kind = side == Side.LEFT ? At.Kind.STEERED_LEFT : At.Kind.STEERED_RIGHT;
-        return new FigureId(Measurand.TURN_OUT, Where.FRONT, new At(kind, 20));
+        FigurePosition.Kind kind =
+                side == Side.LEFT ? FigurePosition.Kind.STEERED_LEFT : FigurePosition.Kind.STEERED_RIGHT;
+        return new FigureId(Measurand.TURN_OUT, Location.FRONT, new FigurePosition(kind, 20));
     }
 
     private static final double TWENTY = Math.toRadians(20);

@@ -14,13 +14,9 @@ import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.Use;
 import app.galdrin.core.procedure.BayFloor.Slope;
-import app.galdrin.core.procedure.Source.AsLaid;
-import app.galdrin.core.procedure.Source.Fixed;
 import app.galdrin.core.procedure.Source.FromPlumb;
 import app.galdrin.core.procedure.Source.Mean;
-import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
-import app.galdrin.core.procedure.Source.Way;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -65,7 +61,7 @@ public final class CamberProcedures implements ProcedureList {
         List<Evaluation> evaluations = new ArrayList<>();
         for (Wheel wheel : Data.ROUND) {
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("side", new Fixed(wheel.side().key()));
+            fields.put("side", new Source.Constant(wheel.side().key()));
             fields.putAll(at.fields(wheel, walk));
             evaluations.add(Evaluation.of(
                     CamberInclinometer.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel))));
@@ -86,7 +82,7 @@ public final class CamberProcedures implements ProcedureList {
     private static Map<String, Source> record(Source reading, Reference reference, String floor, Source roll) {
         Map<String, Source> fields = new LinkedHashMap<>();
         fields.put("reading", reading);
-        fields.put("reference", new Fixed(reference.key()));
+        fields.put("reference", new Source.Constant(reference.key()));
         fields.put(floor, roll);
         return fields;
     }
@@ -104,7 +100,11 @@ public final class CamberProcedures implements ProcedureList {
                 (wheel, walk) -> {
                     Place gauge = gauge(wheel);
                     walk.add(gauge);
-                    return record(new AsLaid(new Read(gauge, 1), seated(wheel)), Reference.FLOOR, "floorRoll", ZERO);
+                    return record(
+                            new Source.ReadingWithSetup(new Source.PlaceReading(gauge, 1), seated(wheel)),
+                            Reference.FLOOR,
+                            "floorRoll",
+                            ZERO);
                 },
                 (truth, s, hands) -> {
                     double off = ZERO.made(hands);
@@ -127,10 +127,10 @@ public final class CamberProcedures implements ProcedureList {
                     Place floor = floor(wheel);
                     walk.addAll(List.of(gauge, floor));
                     return record(
-                            new AsLaid(new Read(gauge, 1), seated(wheel)),
+                            new Source.ReadingWithSetup(new Source.PlaceReading(gauge, 1), seated(wheel)),
                             Reference.GRAVITY,
                             "floorRoll",
-                            new Read(floor, 1));
+                            new Source.PlaceReading(floor, 1));
                 },
                 (truth, s, hands) -> shows(truth, s, hands, false, 0));
     }
@@ -158,11 +158,11 @@ public final class CamberProcedures implements ProcedureList {
                     Place floor = floor(wheel);
                     walk.addAll(List.of(gauge, floor));
                     Map<String, Source> fields = record(
-                            new AsLaid(new FromPlumb(gauge, true), seated(wheel)),
+                            new Source.ReadingWithSetup(new FromPlumb(gauge, true), seated(wheel)),
                             Reference.PLUMB_90,
                             "floorRoll",
-                            new Read(floor, 1));
-                    fields.put("lean", new Way(gauge, "out", "in"));
+                            new Source.PlaceReading(floor, 1));
+                    fields.put("lean", new Source.SenseWord(gauge, "out", "in"));
                     return fields;
                 },
                 (truth, s, hands) -> {
@@ -202,7 +202,10 @@ public final class CamberProcedures implements ProcedureList {
                             Sense.TOP_IN);
                     walk.addAll(List.of(once, turned));
                     return record(
-                            new AsLaid(new Mean(List.of(new Read(once, 1), new Read(turned, 1))), seated(wheel)),
+                            new Source.ReadingWithSetup(
+                                    new Mean(List.of(
+                                            new Source.PlaceReading(once, 1), new Source.PlaceReading(turned, 1))),
+                                    seated(wheel)),
                             Reference.GRAVITY,
                             "floorRoll",
                             new Source.Bay(Slope.ROLL));
@@ -211,7 +214,7 @@ public final class CamberProcedures implements ProcedureList {
     }
 
     /** {@code off}: how far off a gauge was zeroed, rad, the left side shown too high. */
-    private static Simulation.Laying shows(Truth truth, Standing s, Hands hands, boolean zeroed, double off) {
+    private static Simulation.Laying shows(Truth truth, MeasuringContext s, Hands hands, boolean zeroed, double off) {
         Floor floor = new Floor(0, s.floor().roll());
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
@@ -237,8 +240,8 @@ public final class CamberProcedures implements ProcedureList {
             Place bottom = Place.gap(wheel.key() + ".bottomGap", wheel, End.BOTTOM, "plumb");
             walk.addAll(List.of(top, bottom));
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("topGap", new AsLaid(new Read(top, 1), hung(wheel)));
-            fields.put("bottomGap", new Read(bottom, 1));
+            fields.put("topGap", new Source.ReadingWithSetup(new Source.PlaceReading(top, 1), hung(wheel)));
+            fields.put("bottomGap", new Source.PlaceReading(bottom, 1));
             fields.put("length", Data.rim(wheel.axle()));
             evaluations.add(Evaluation.of(
                             CamberOffset.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel)))
@@ -271,7 +274,7 @@ public final class CamberProcedures implements ProcedureList {
     /** From the line to the rim at hub height, mm. */
     private static final double GAP_AT_HUB = 60;
 
-    private static Simulation.Laying hang(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying hang(Truth truth, MeasuringContext s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
             double rim = s.sheet().geometry().rim(wheel.axle());

@@ -14,10 +14,7 @@ import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.measure.SweepHand;
 import app.galdrin.core.measure.Use;
 import app.galdrin.core.procedure.BayFloor.Slope;
-import app.galdrin.core.procedure.Source.AsLaid;
-import app.galdrin.core.procedure.Source.Fixed;
 import app.galdrin.core.procedure.Source.FromPlumb;
-import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.spec.Limits;
@@ -135,14 +132,14 @@ public final class CasterProcedures implements ProcedureList {
                 for (Stand stand : stands) {
                     Place camber = camber(wheel, stand.position());
                     if (stand.ahead()) {
-                        positions.add(new Position(new Fixed(0.0), shown(camber)));
+                        positions.add(new Position(new Source.Constant(0.0), shown(camber)));
                         straight.add(straightAhead(wheel, shown(camber)));
                     } else {
                         Place steer = steer(wheel, stand.position());
                         walk.add(steer);
                         int sign = (int) Math.signum(stand.outward())
                                 * wheel.side().sign();
-                        positions.add(new Position(zeroed(wheel, new Read(steer, sign)), shown(camber)));
+                        positions.add(new Position(zeroed(wheel, new Source.PlaceReading(steer, sign)), shown(camber)));
                     }
                     walk.add(camber);
                 }
@@ -161,20 +158,20 @@ public final class CasterProcedures implements ProcedureList {
         }
 
         /** At full lock the two angles of a wheel always differ, since the wheels turn about different circles. */
-        private List<Unlike> unlike() {
+        private List<DistinctPlaces> unlike() {
             return steer.equals(LOCK)
                     ? Data.FRONTS.stream()
-                            .map(wheel -> new Unlike(steer(wheel, "out"), steer(wheel, "in")))
+                            .map(wheel -> new DistinctPlaces(steer(wheel, "out"), steer(wheel, "in")))
                             .toList()
                     : List.of();
         }
 
-        private static Source zeroed(Wheel wheel, Read steer) {
-            return new AsLaid(steer, plateZero(wheel));
+        private static Source zeroed(Wheel wheel, Source.PlaceReading steer) {
+            return new Source.ReadingWithSetup(steer, plateZero(wheel));
         }
 
         private Source shown(Place camber) {
-            return from90 ? new FromPlumb(camber, false) : new Read(camber, 1);
+            return from90 ? new FromPlumb(camber, false) : new Source.PlaceReading(camber, 1);
         }
 
         private Place steer(Wheel wheel, String position) {
@@ -192,7 +189,7 @@ public final class CasterProcedures implements ProcedureList {
 
         private Evaluation swept(Wheel wheel, List<Position> positions, Map<String, FigureId> figures) {
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("side", new Fixed(wheel.side().key()));
+            fields.put("side", new Source.Constant(wheel.side().key()));
             for (int i = 0; i < positions.size(); i++) {
                 fields.put("readings." + i + ".steer", positions.get(i).steer());
                 fields.put("readings." + i + ".camber", positions.get(i).camber());
@@ -209,15 +206,15 @@ public final class CasterProcedures implements ProcedureList {
         /** The gauge straight ahead shows the camber itself, with the floor in it. */
         private static Evaluation straightAhead(Wheel wheel, Source reading) {
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("side", new Fixed(wheel.side().key()));
+            fields.put("side", new Source.Constant(wheel.side().key()));
             fields.put("reading", reading);
-            fields.put("reference", new Fixed(Reference.GRAVITY.key()));
+            fields.put("reference", new Source.Constant(Reference.GRAVITY.key()));
             fields.put("floorRoll", new Source.Bay(Slope.ROLL));
             return Evaluation.of(
                     CamberInclinometer.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel)));
         }
 
-        private Simulation.Laying lay(Truth truth, Standing s, Hands hands) {
+        private Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {
             var floor = new Floor(s.floor().pitch(), s.floor().roll());
             Map<Wheel, Double> zeros = new HashMap<>();
             Data.FRONTS.forEach(wheel -> zeros.put(wheel, plateZero(wheel).made(hands)));

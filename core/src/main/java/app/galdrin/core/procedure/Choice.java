@@ -20,7 +20,7 @@ public record Choice(String id, List<String> options) {
     }
 
     /** What was chosen; empty where nothing is yet. */
-    public Optional<String> in(Standing standing) {
+    public Optional<String> in(MeasuringContext standing) {
         return Optional.ofNullable(standing.chosen().get(id));
     }
 }

@@ -1,8 +1,8 @@
 package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
@@ -135,7 +135,7 @@ public final class Derivation {
     private static List<FigureId> ofBothWheels(FigureId figure) {
         return figure.wheel()
                 .map(wheel -> figure.measurand().madeOfIt().stream()
-                        .map(m -> new FigureId(m, Where.of(wheel.axle()), figure.at()))
+                        .map(m -> new FigureId(m, Location.of(wheel.axle()), figure.at()))
                         .toList())
                 .orElse(List.of());
     }

@@ -48,7 +48,7 @@ public final class Evaluation {
     private final Set<BayFloor.Slope> slopes;
 
     /** Looked up when it is first worked: kinds are found by registration, as the procedures are. */
-    private volatile @Nullable Prepared prepared;
+    private volatile @Nullable EvaluationPlan prepared;
 
     public Evaluation(
             String kind,
@@ -107,10 +107,10 @@ public final class Evaluation {
         return kind.hashCode();
     }
 
-    private Prepared prepared() {
-        Prepared known = prepared;
+    private EvaluationPlan prepared() {
+        EvaluationPlan known = prepared;
         if (known == null) {
-            known = new Prepared(kind, fields, figures, notes);
+            known = new EvaluationPlan(kind, fields, figures, notes);
             prepared = known;
         }
         return known;
@@ -141,23 +141,23 @@ public final class Evaluation {
      * @param given what is added, an angle in degrees; it keeps its name as a source of doubt
      * @param factor +1, or −1 where it is taken off
      */
-    public record Correction(String path, String formula, Source.Given given, int factor) {
+    public record Correction(String path, String formula, Source.KnownBeforehand given, int factor) {
 
         /** The name of the corrected figure among the steps. */
         String corrected() {
             return path + "Corrected";
         }
 
-        private Estimate of(Estimate figure, Taken taken) {
+        private Estimate of(Estimate figure, EvaluationInputs taken) {
             return figure.plus(Estimate.lazily(inCore(taken.standing()), () -> taken.doubtOf(given))
                     .times(factor));
         }
 
-        private double inCore(Standing standing) {
+        private double inCore(MeasuringContext standing) {
             return given.unit().toCore(given.known(standing).orElse(0.0));
         }
 
-        Step step(double before, Standing standing) {
+        Step step(double before, MeasuringContext standing) {
             double added = inCore(standing);
             return Step.of(formula)
                     .with(path, given.unit(), before)
@@ -177,7 +177,7 @@ public final class Evaluation {
     }
 
     private static Source asRead(Source source) {
-        return source instanceof Source.AsLaid laid ? asRead(laid.reading()) : source;
+        return source instanceof Source.ReadingWithSetup laid ? asRead(laid.reading()) : source;
     }
 
     /** The same run on rims and tyres whose run-out was taken off before. */
@@ -186,11 +186,13 @@ public final class Evaluation {
     }
 
     private static Source withoutRunOut(Source source) {
-        if (!(source instanceof Source.AsLaid laid)) {
+        if (!(source instanceof Source.ReadingWithSetup laid)) {
             return source;
         }
         Source reading = withoutRunOut(laid.reading());
-        return laid.setUp().source().startsWith(Source.OF_VEHICLE) ? reading : new Source.AsLaid(reading, laid.setUp());
+        return laid.setUp().source().startsWith(Source.OF_VEHICLE)
+                ? reading
+                : new Source.ReadingWithSetup(reading, laid.setUp());
     }
 
     /** Whether the run-out of a rim or a tyre is read with something. */
@@ -251,7 +253,7 @@ public final class Evaluation {
     }
 
     /** What it has to take from the sheet, and the sheet does not give. */
-    Stream<Source.Datum> lacking(Standing standing) {
+    Stream<Source.Datum> lacking(MeasuringContext standing) {
         return fields.values().stream()
                 .flatMap(s ->
                         s instanceof Source.Datum datum && datum.known(standing).isEmpty()
@@ -261,7 +263,7 @@ public final class Evaluation {
 
     Stream<Choice> choices() {
         return fields.values().stream()
-                .flatMap(s -> s instanceof Source.Chosen chosen ? Stream.of(chosen.choice()) : null);
+                .flatMap(s -> s instanceof Source.ChosenWord chosen ? Stream.of(chosen.choice()) : null);
     }
 
     /** Whether the slope of the bay's floor goes into it. */
@@ -286,7 +288,7 @@ public final class Evaluation {
     }
 
     /** What the taught working takes as known. */
-    Stream<Source.Given> given(String taught) {
+    Stream<Source.KnownBeforehand> given(String taught) {
         Set<String> left = hand.stream()
                 .filter(h -> h.taught().equals(taught))
                 .flatMap(h -> h.leavesOut().stream())
@@ -295,8 +297,8 @@ public final class Evaluation {
                 .filter(field -> !left.contains(field.getKey()))
                 .map(Map.Entry::getValue);
         return Stream.concat(used, corrections.stream().map(Correction::given))
-                .filter(Source.Given.class::isInstance)
-                .map(Source.Given.class::cast);
+                .filter(Source.KnownBeforehand.class::isInstance)
+                .map(Source.KnownBeforehand.class::cast);
     }
 
     /**
@@ -309,7 +311,7 @@ public final class Evaluation {
      *     known, the sheet lacks a datum, or the readings can't be worked
      */
     public Optional<Run> run(
-            Map<String, Double> readings, Standing standing, Function<Place, String> ofReading, String taught) {
+            Map<String, Double> readings, MeasuringContext standing, Function<Place, String> ofReading, String taught) {
         if (takesFloor() && !standing.floor().isKnown()) {
             return Optional.empty();
         }
@@ -324,9 +326,9 @@ public final class Evaluation {
     }
 
     private Optional<Run> ran(
-            Map<String, Double> readings, Standing standing, Function<Place, String> ofReading, String taught) {
-        Prepared of = prepared();
-        var taken = new Taken(of, readings, standing, ofReading);
+            Map<String, Double> readings, MeasuringContext standing, Function<Place, String> ofReading, String taught) {
+        EvaluationPlan of = prepared();
+        var taken = new EvaluationInputs(of, readings, standing, ofReading);
         InputForm form = taken.form();
         of.askForSlopes(form);
         Optional<Input> input = form.input();
@@ -336,7 +338,7 @@ public final class Evaluation {
         }
         Figures result = answer.get().figures();
         Map<FigureId, Estimate> worked = new LinkedHashMap<>();
-        for (Prepared.Told told : of.figures()) {
+        for (EvaluationPlan.ResultField told : of.figures()) {
             told.at()
                     .numberIn(result.values())
                     .ifPresent(value -> worked.put(told.figure(), taken.estimate(told, value, result)));
@@ -363,7 +365,7 @@ public final class Evaluation {
      *
      * @return mm or rad by figure; empty where it can't be worked
      */
-    Values values(Map<String, Double> readings, Standing standing, String taught) {
+    Values values(Map<String, Double> readings, MeasuringContext standing, String taught) {
         if (takesFloor() && !standing.floor().isKnown()) {
             return Values.NONE;
         }
@@ -373,17 +375,17 @@ public final class Evaluation {
                 .orElseGet(() -> worked(readings, standing, taught));
     }
 
-    private Values worked(Map<String, Double> readings, Standing standing, String taught) {
-        Prepared of = prepared();
+    private Values worked(Map<String, Double> readings, MeasuringContext standing, String taught) {
+        EvaluationPlan of = prepared();
         Optional<Input> input =
-                new Taken(of, readings, standing, Place::id).form().input();
+                new EvaluationInputs(of, readings, standing, Place::id).form().input();
         Optional<Answer> answer = input.flatMap(of::work);
         if (answer.isEmpty()) {
             return Values.NONE;
         }
         JsonObject result = answer.get().figures().values();
         Map<FigureId, Double> solved = new LinkedHashMap<>();
-        for (Prepared.Told told : of.figures()) {
+        for (EvaluationPlan.ResultField told : of.figures()) {
             told.at()
                     .numberIn(result)
                     .ifPresent(value -> solved.put(told.figure(), told.unit().toCore(value)));
@@ -408,7 +410,7 @@ public final class Evaluation {
         return byHand;
     }
 
-    private static Map<String, Double> noted(Prepared of, JsonObject result) {
+    private static Map<String, Double> noted(EvaluationPlan of, JsonObject result) {
         Map<String, Double> noted = new LinkedHashMap<>();
         of.notes().forEach((path, at) -> at.numberIn(result).ifPresent(v -> noted.put(path, v)));
         return noted;

@@ -34,7 +34,7 @@ public final class GeneralSlips implements SlipList {
 
     /** What was read at each place standing at the other one; nothing where nothing was read there. */
     private static Map<String, Double> swapped(
-            SlipSetting setting, Map<String, Double> readings, Function<Place, Optional<Place>> with) {
+            SlipContext setting, Map<String, Double> readings, Function<Place, Optional<Place>> with) {
         Map<String, Double> swapped = new HashMap<>(readings);
         for (Place place : setting.procedure().walk()) {
             with.apply(place).ifPresent(other -> {
@@ -82,7 +82,7 @@ public final class GeneralSlips implements SlipList {
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             Map<FigureId, Double> turned = new HashMap<>();
             answers.forEach((figure, value) -> turned.put(figure, -value));
             return List.of(turned);
@@ -112,12 +112,12 @@ public final class GeneralSlips implements SlipList {
         }
 
         @Override
-        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+        public Optional<Map<String, Double>> misused(SlipContext setting, Map<String, Double> readings) {
             return Optional.of(swapped(setting, readings, setting.procedure()::otherEnd));
         }
 
         @Override
-        public Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
+        public Optional<Map<String, Double>> corrected(SlipContext setting, Map<String, Double> readings) {
             return misused(setting, readings);
         }
     }
@@ -145,12 +145,12 @@ public final class GeneralSlips implements SlipList {
         }
 
         @Override
-        public Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
+        public Optional<Map<String, Double>> corrected(SlipContext setting, Map<String, Double> readings) {
             return Optional.of(swapped(setting, readings, setting.procedure()::otherSide));
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             Map<FigureId, Double> swapped = new HashMap<>();
             answers.keySet().forEach(figure -> {
                 Double other = answers.get(figure.otherSide());
@@ -185,7 +185,7 @@ public final class GeneralSlips implements SlipList {
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             List<Map<FigureId, Double>> ways = new ArrayList<>();
             answers.keySet().stream()
                     .filter(f -> f.measurand().form() == Form.SUM)
@@ -230,7 +230,7 @@ public final class GeneralSlips implements SlipList {
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             AnswerUnit unit = setting.unit();
             AnswerUnit other = unit.quantity() == Quantity.ANGLE ? AnswerUnit.MILLIMETRES : AnswerUnit.DEGREES;
             Map<FigureId, Double> changed = new HashMap<>();
@@ -267,14 +267,14 @@ public final class GeneralSlips implements SlipList {
         }
 
         @Override
-        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+        public Optional<Map<String, Double>> misused(SlipContext setting, Map<String, Double> readings) {
             return Optional.of(setting.changed(
                     readings, (place, mm) -> isLength(place) && place.eachRepeat() ? mm / Unit.IN.factor() : mm));
         }
 
         /** A span in inches would have been refused as too short for a vehicle. */
         @Override
-        public Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
+        public Optional<Map<String, Double>> corrected(SlipContext setting, Map<String, Double> readings) {
             return Optional.of(setting.changed(
                     readings,
                     (place, inches) ->

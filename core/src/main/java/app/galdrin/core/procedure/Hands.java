@@ -23,11 +23,11 @@ public interface Hands {
      *     rounded
      */
     static Hands trained(double handling, RandomGenerator random) {
-        return new Trained(handling, random);
+        return new TrainedHands(handling, random);
     }
 
     /** {@code handling} as above, a factor without unit. */
-    record Trained(double handling, RandomGenerator random) implements Hands {
+    record TrainedHands(double handling, RandomGenerator random) implements Hands {
         @Override
         public double off(Source.SetUp setUp) {
             return handling == 0 ? 0 : handling * setUp.standardUncertainty() * random.nextGaussian();

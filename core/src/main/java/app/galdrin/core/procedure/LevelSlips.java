@@ -74,7 +74,7 @@ public final class LevelSlips implements SlipList {
         }
 
         @Override
-        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+        public Optional<Map<String, Double>> misused(SlipContext setting, Map<String, Double> readings) {
             return reads(setting.procedure(), p -> isSlope(p, FLOOR))
                     ? Optional.of(
                             setting.changed(readings, (place, value) -> isSlope(place, FLOOR) ? factor * value : value))
@@ -82,7 +82,7 @@ public final class LevelSlips implements SlipList {
         }
 
         @Override
-        public Optional<Standing> mistaken(Standing standing) {
+        public Optional<MeasuringContext> mistaken(MeasuringContext standing) {
             return standing.floor().level()
                     ? Optional.empty()
                     : Optional.of(standing.on(standing.floor().sloped(factor)));
@@ -103,7 +103,7 @@ public final class LevelSlips implements SlipList {
         }
 
         @Override
-        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+        public Optional<Map<String, Double>> misused(SlipContext setting, Map<String, Double> readings) {
             return Optional.of(setting.changed(
                     readings, (place, value) -> such.test(place) ? change.applyAsDouble(value) : value));
         }
@@ -147,7 +147,7 @@ public final class LevelSlips implements SlipList {
         }
 
         @Override
-        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+        public Optional<Map<String, Double>> misused(SlipContext setting, Map<String, Double> readings) {
             return reads(setting.procedure(), NinetyAsCamber::isSweptBy90)
                     ? Optional.of(
                             setting.changed(readings, (place, value) -> isSweptBy90(place) ? -Math.abs(value) : value))
@@ -155,14 +155,14 @@ public final class LevelSlips implements SlipList {
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             return Stream.<DoubleUnaryOperator>of(shown -> shown, shown -> PLUMB - shown, shown -> shown - PLUMB)
                     .map(as -> taken(setting, answers, as))
                     .toList();
         }
 
         private static Map<FigureId, Double> taken(
-                SlipSetting setting, Map<FigureId, Double> answers, DoubleUnaryOperator as) {
+                SlipContext setting, Map<FigureId, Double> answers, DoubleUnaryOperator as) {
             return setting.reworked(
                     answers,
                     (figure, camber) -> figure.measurand() == Measurand.CAMBER
@@ -173,7 +173,7 @@ public final class LevelSlips implements SlipList {
                             : camber);
         }
 
-        private static OptionalDouble shown(SlipSetting setting, FigureId camber) {
+        private static OptionalDouble shown(SlipContext setting, FigureId camber) {
             return setting.procedure().walk().stream()
                     .filter(p -> isShown(p) && p.wheel().equals(camber.wheel()))
                     .flatMap(p -> setting.readings().stream().map(r -> r.get(p.id())))
@@ -201,7 +201,7 @@ public final class LevelSlips implements SlipList {
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             double pitch = Math.toDegrees(setting.standing().floor().pitch());
             Map<FigureId, Double> altered = new HashMap<>(answers);
             answers.forEach((figure, value) -> {
@@ -212,7 +212,7 @@ public final class LevelSlips implements SlipList {
             return List.of(altered);
         }
 
-        private static OptionalDouble factor(SlipSetting setting, FigureId caster) {
+        private static OptionalDouble factor(SlipContext setting, FigureId caster) {
             String wheel = caster.wheel().orElseThrow().key();
             return setting.readings().stream()
                     .filter(r -> r.containsKey(wheel + ".out.steer") && r.containsKey(wheel + ".in.steer"))

@@ -4,7 +4,7 @@ import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.answer.AnswerType.Amount;
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.answer.Sense;
-import app.galdrin.core.figure.Where;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
@@ -30,7 +30,7 @@ import java.util.Optional;
  */
 public record Place(
         String id,
-        Where where,
+        Location where,
         Optional<End> end,
         String reading,
         AnswerType answer,
@@ -48,26 +48,27 @@ public record Place(
         return id.hashCode();
     }
 
-    private static Place at(String id, Where where, String reading, AnswerType answer, Use use) {
+    private static Place at(String id, Location where, String reading, AnswerType answer, Use use) {
         CatalogueInstrument usual = use.usual();
         return new Place(
                 id, where, Optional.empty(), reading, inUnitOf(usual, answer), use, usual, Surface.RIM, true, false);
     }
 
     /** A length of the vehicle, of an axle or at a wheel, mm. */
-    static Place length(String id, Where where, String reading, double least, double most, Use use) {
+    static Place length(String id, Location where, String reading, double least, double most, Use use) {
         return at(id, where, reading, new Amount(Quantity.LENGTH, Unit.MM, least, most), use);
     }
 
     /** A gap at a wheel, mm, 0 or more. */
     static Place gap(String id, Wheel wheel, End end, String reading) {
-        Place gap = length(id, Where.of(wheel), reading, 0, WIDEST_GAP, Use.GAP).at(end);
+        Place gap =
+                length(id, Location.of(wheel), reading, 0, WIDEST_GAP, Use.GAP).at(end);
         return end == End.HUB ? gap : gap.comparedAcross();
     }
 
     /** An angle at a wheel, deg, between the two. */
     static Place angle(String id, Wheel wheel, String reading, double least, double most, Use use) {
-        return at(id, Where.of(wheel), reading, new Amount(Quantity.ANGLE, Unit.DEG, least, most), use);
+        return at(id, Location.of(wheel), reading, new Amount(Quantity.ANGLE, Unit.DEG, least, most), use);
     }
 
     /** An angle at a wheel, deg, 0 or more, with the way it is meant. */
@@ -78,13 +79,13 @@ public record Place(
     /** An angle at a wheel, deg, between the two in size, with the way it is meant. */
     static Place sensed(String id, Wheel wheel, String reading, double least, double most, Use use, Sense... senses) {
         var size = new Amount(Quantity.ANGLE, Unit.DEG, least, most);
-        return at(id, Where.of(wheel), reading, new SizeAndSense(size, List.of(senses), wheel.side()), use);
+        return at(id, Location.of(wheel), reading, new SizeAndSense(size, List.of(senses), wheel.side()), use);
     }
 
     /** A length at a wheel, mm, with the way it is meant. */
     static Place sensedLength(String id, Wheel wheel, String reading, double most, Use use, Sense... senses) {
         var size = new Amount(Quantity.LENGTH, Unit.MM, 0, most);
-        return at(id, Where.of(wheel), reading, new SizeAndSense(size, List.of(senses), wheel.side()), use);
+        return at(id, Location.of(wheel), reading, new SizeAndSense(size, List.of(senses), wheel.side()), use);
     }
 
     /** The same place at an end of its wheel, axle or vehicle. */

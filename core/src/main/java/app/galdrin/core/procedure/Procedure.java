@@ -52,8 +52,8 @@ public record Procedure(
         List<Evaluation> evaluations,
         Guide guide,
         Set<Measurand> unworked,
-        Function<Standing, Optional<Double>> baseline,
-        List<Unlike> unlike,
+        Function<MeasuringContext, Optional<Double>> baseline,
+        List<DistinctPlaces> unlike,
         Map<String, CatalogueInstrument> tools,
         boolean setUpCounts,
         Simulation simulation) {
@@ -100,13 +100,13 @@ public record Procedure(
     }
 
     /** The same, its angles answered in millimetres over this, mm. */
-    Procedure over(Function<Standing, Optional<Double>> length) {
+    Procedure over(Function<MeasuringContext, Optional<Double>> length) {
         return new Procedure(
                 key, family, walk, evaluations, guide, unworked, length, unlike, tools, setUpCounts, simulation);
     }
 
     /** The same, with places that never read the same. */
-    Procedure unlike(List<Unlike> pairs) {
+    Procedure unlike(List<DistinctPlaces> pairs) {
         return new Procedure(
                 key, family, walk, evaluations, guide, unworked, baseline, pairs, tools, setUpCounts, simulation);
     }
@@ -204,8 +204,8 @@ public record Procedure(
     }
 
     /** What the taught working of these figures takes as known, from the vehicle's sheet or of the bay, each once. */
-    public List<Source.Given> given(String taught, Collection<FigureId> figures) {
-        Map<String, Source.Given> byKey = new LinkedHashMap<>();
+    public List<Source.KnownBeforehand> given(String taught, Collection<FigureId> figures) {
+        Map<String, Source.KnownBeforehand> byKey = new LinkedHashMap<>();
         evaluations.stream()
                 .filter(e -> figures.stream().anyMatch(f -> tellsPartOf(e, f)))
                 .flatMap(e -> e.given(taught))
@@ -243,7 +243,7 @@ public record Procedure(
     }
 
     /** A standing in which everything is chosen as is usual. */
-    public Standing asUsual(Standing standing) {
+    public MeasuringContext asUsual(MeasuringContext standing) {
         return standing.choosing(choices().stream().collect(Collectors.toMap(Choice::id, Choice::usual)));
     }
 
@@ -262,7 +262,7 @@ public record Procedure(
      * @param notes beside the figures, in the record's unit, by path of the result
      * @param steps from the readings to the figures, by the index of their evaluation
      */
-    public record Worked(
+    public record WorkedRepeat(
             Map<FigureId, Estimate> figures,
             Map<FigureId, Double> byHand,
             Map<String, Double> notes,
@@ -299,7 +299,7 @@ public record Procedure(
      * What a figure can't do without and the sheet does not give, when these figures are asked together: another of them may cost a
      * reading that makes it unnecessary.
      */
-    public List<Source.Datum> lacking(FigureId figure, Collection<FigureId> asked, Standing standing) {
+    public List<Source.Datum> lacking(FigureId figure, Collection<FigureId> asked, MeasuringContext standing) {
         List<Place> read = places(asked);
         List<Evaluation> direct = evaluations.stream()
                 .filter(e -> e.figures().containsValue(figure) && read.containsAll(e.places()))
@@ -398,8 +398,8 @@ public record Procedure(
      * @param ofReading the name of a place's reading as a source of doubt, {@link Repeat#source}
      * @param taught key of the working that the task teaches
      */
-    public Worked work(
-            Map<String, Double> readings, Standing standing, Function<Place, String> ofReading, String taught) {
+    public WorkedRepeat work(
+            Map<String, Double> readings, MeasuringContext standing, Function<Place, String> ofReading, String taught) {
         Map<FigureId, Estimate> figures = new LinkedHashMap<>();
         Map<FigureId, Double> byHand = new LinkedHashMap<>();
         Map<String, Double> notes = new LinkedHashMap<>();
@@ -418,11 +418,11 @@ public record Procedure(
         if (!byHand.isEmpty()) {
             Derivation.deriveByHand(figures, byHand);
         }
-        return new Worked(figures, byHand, notes, steps);
+        return new WorkedRepeat(figures, byHand, notes, steps);
     }
 
     /** The same of readings, mm or deg by place, the names of a repeat put together as they are needed. */
-    public Worked work(Map<String, Double> readings, Standing standing, Repeat repeat, String taught) {
+    public WorkedRepeat work(Map<String, Double> readings, MeasuringContext standing, Repeat repeat, String taught) {
         return work(readings, standing, repeat::source, taught);
     }
 
@@ -430,7 +430,7 @@ public record Procedure(
      * The same without doubts, steps and notes: what the taught working gives, mm or rad by figure, those that follow from others among
      * them.
      */
-    public Map<FigureId, Double> values(Map<String, Double> readings, Standing standing, String taught) {
+    public Map<FigureId, Double> values(Map<String, Double> readings, MeasuringContext standing, String taught) {
         Map<FigureId, Double> solved = new LinkedHashMap<>();
         Map<FigureId, Double> byHand = new LinkedHashMap<>();
         for (Evaluation evaluation : evaluations) {
@@ -449,23 +449,23 @@ public record Procedure(
      *
      * @param handling factor on the scatter of trained hands, 0 or more; 0 also rounds nothing
      */
-    public Laid lay(Truth truth, Standing standing, double handling, RandomGenerator random) {
+    public InstrumentSetup lay(Truth truth, MeasuringContext standing, double handling, RandomGenerator random) {
         return lay(truth, standing, Hands.trained(handling, random));
     }
 
     /** The instruments laid by somebody on a vehicle in a known state. */
-    public Laid lay(Truth truth, Standing standing, Hands hands) {
-        return new Laid(this, simulation.lay(truth, standing, hands), hands);
+    public InstrumentSetup lay(Truth truth, MeasuringContext standing, Hands hands) {
+        return new InstrumentSetup(this, simulation.lay(truth, standing, hands), hands);
     }
 
     /** What is read without scatter on a vehicle in a known state, mm or deg by place; everything has to be chosen. */
-    public Map<String, Double> readings(Truth truth, Standing standing) {
+    public Map<String, Double> readings(Truth truth, MeasuringContext standing) {
         RandomGenerator random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(SEED);
         return lay(truth, standing, 0, random).read();
     }
 
     /** The steps from one repeat's readings to a figure, as the taught working has them; empty where they do not lead to it. */
-    public Optional<List<Step>> stepsTo(FigureId figure, Worked worked, String taught) {
+    public Optional<List<Step>> stepsTo(FigureId figure, WorkedRepeat worked, String taught) {
         for (int i = evaluations.size() - 1; i >= 0; i--) {
             Evaluation evaluation = evaluations.get(i);
             Optional<String> path = evaluation.pathOf(figure, taught);
@@ -480,7 +480,7 @@ public record Procedure(
     }
 
     private Optional<List<Step>> stepsToParts(
-            FigureId figure, Derivation.Combination made, Worked worked, String taught) {
+            FigureId figure, Derivation.Combination made, WorkedRepeat worked, String taught) {
         List<Step> steps = new ArrayList<>();
         Step.Builder last = Step.of(made.step());
         for (FigureId part : made.parts()) {

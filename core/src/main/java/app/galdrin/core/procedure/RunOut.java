@@ -1,7 +1,6 @@
 package app.galdrin.core.procedure;
 
 import app.galdrin.core.geometry.Wheel;
-import app.galdrin.core.procedure.Source.AsLaid;
 import app.galdrin.core.procedure.Source.SetUp;
 
 /**
@@ -19,7 +18,7 @@ final class RunOut {
     private RunOut() {}
 
     /** A reading, mm, that has the run-out of a wheel in it as it lies between the two ends of its rim or tyre. */
-    static AsLaid of(Wheel wheel, Source reading) {
+    static Source.ReadingWithSetup of(Wheel wheel, Source reading) {
         return carried(wheel, reading, 1);
     }
 
@@ -28,8 +27,9 @@ final class RunOut {
      *
      * @param times how much farther apart than what it leans on it is read, without unit
      */
-    static AsLaid carried(Wheel wheel, Source reading, double times) {
-        return new AsLaid(reading, new SetUp(name(wheel), times * BETWEEN_ENDS, Source.OF_VEHICLE + name(wheel)));
+    static Source.ReadingWithSetup carried(Wheel wheel, Source reading, double times) {
+        return new Source.ReadingWithSetup(
+                reading, new SetUp(name(wheel), times * BETWEEN_ENDS, Source.OF_VEHICLE + name(wheel)));
     }
 
     /**
@@ -37,8 +37,8 @@ final class RunOut {
      *
      * @param over what the gauge leans on, mm
      */
-    static AsLaid turning(Wheel wheel, Source reading, double over) {
-        return new AsLaid(
+    static Source.ReadingWithSetup turning(Wheel wheel, Source reading, double over) {
+        return new Source.ReadingWithSetup(
                 reading, new SetUp(name(wheel), Math.atan(BETWEEN_ENDS / over), Source.OF_VEHICLE + name(wheel)));
     }
 

@@ -43,7 +43,7 @@ public final class SenseSlips implements SlipList {
         }
 
         @Override
-        public Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
+        public Optional<Map<String, Double>> corrected(SlipContext setting, Map<String, Double> readings) {
             return Optional.of(setting.changed(readings, (place, value) -> hasSense(place) ? -value : value));
         }
 

@@ -4,14 +4,14 @@ import java.util.Map;
 
 /**
  * What stands to be read on a vehicle in a known state: the forward model of a procedure's kind, place by place. What hands and
- * instruments make of it is {@link Laid}.
+ * instruments make of it is {@link InstrumentSetup}.
  */
 public interface Simulation {
 
     /**
      * One laying of the instruments: the set-up is made anew and stays for the repeats that are read of it.
      */
-    Laying lay(Truth truth, Standing standing, Hands hands);
+    Laying lay(Truth truth, MeasuringContext standing, Hands hands);
 
     /** The instruments as they lie. */
     interface Laying {

@@ -27,22 +27,22 @@ public interface Slip {
     boolean concerns(Procedure procedure);
 
     /** The readings, mm or deg by place, as this slip uses them when a figure is worked; empty where it is none of readings. */
-    default Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+    default Optional<Map<String, Double>> misused(SlipContext setting, Map<String, Double> readings) {
         return Optional.empty();
     }
 
     /** What the readings were taken on as this slip has it, such as a floor that is taken as level; empty where it is none of that. */
-    default Optional<Standing> mistaken(Standing standing) {
+    default Optional<MeasuringContext> mistaken(MeasuringContext standing) {
         return Optional.empty();
     }
 
     /** The readings, mm or deg by place, put right, where this slip was made as they were written down. */
-    default Optional<Map<String, Double>> corrected(SlipSetting setting, Map<String, Double> readings) {
+    default Optional<Map<String, Double>> corrected(SlipContext setting, Map<String, Double> readings) {
         return Optional.empty();
     }
 
     /** The same, mm or deg by place, where it can have been made in several ways, each by itself. */
-    default List<Map<String, Double>> correctedWays(SlipSetting setting, Map<String, Double> readings) {
+    default List<Map<String, Double>> correctedWays(SlipContext setting, Map<String, Double> readings) {
         return corrected(setting, readings).stream().toList();
     }
 
@@ -81,7 +81,7 @@ public interface Slip {
      * The answers, in the unit that was asked for, as this slip gives them, in every way it can be made; empty where it is none of
      * answers.
      */
-    default List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+    default List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
         return List.of();
     }
 }

@@ -9,10 +9,7 @@ import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.ToeSlipPlate;
 import app.galdrin.core.measure.Use;
-import app.galdrin.core.procedure.Source.AsLaid;
-import app.galdrin.core.procedure.Source.Fixed;
 import app.galdrin.core.procedure.Source.Mean;
-import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
@@ -52,8 +49,10 @@ public final class SlipPlateProcedures implements ProcedureList {
             Map<String, Source> fields = new LinkedHashMap<>();
             fields.put(
                     "displacement",
-                    new AsLaid(new Mean(List.of(new Read(forward, 1), new Read(back, -1))), driven(wheel)));
-            fields.put("plateLength", new Fixed(PLATE_LENGTH));
+                    new Source.ReadingWithSetup(
+                            new Mean(List.of(new Source.PlaceReading(forward, 1), new Source.PlaceReading(back, -1))),
+                            driven(wheel)));
+            fields.put("plateLength", new Source.Constant(PLATE_LENGTH));
             evaluations.add(Evaluation.of(
                     ToeSlipPlate.NAME, fields, Map.of("sideslip", FigureId.of(Measurand.SIDESLIP, wheel))));
         }
@@ -95,7 +94,7 @@ public final class SlipPlateProcedures implements ProcedureList {
         return PLATE_LENGTH * Math.sin(points);
     }
 
-    private static Simulation.Laying lay(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
             double slides = slipOf(truth, wheel) + driven(wheel).made(hands);

@@ -31,7 +31,7 @@ public sealed interface Source {
     }
 
     /** The value in the record's unit, or a word; empty where there is none. */
-    Optional<Object> value(Map<String, Double> readings, Standing standing);
+    Optional<Object> value(Map<String, Double> readings, MeasuringContext standing);
 
     /**
      * What it moves by for one standard uncertainty of each thing its doubt comes from: signed, mm or rad, by that thing's name.
@@ -41,7 +41,7 @@ public sealed interface Source {
     default void parts(
             Map<String, Double> readings,
             Function<Place, String> ofReading,
-            Standing standing,
+            MeasuringContext standing,
             ObjDoubleConsumer<String> each) {}
 
     /** The places it is read at. */
@@ -55,17 +55,17 @@ public sealed interface Source {
     }
 
     /** What nobody reads because it is known beforehand; the sheet tells it where it is worked with. */
-    sealed interface Given extends Source {
+    sealed interface KnownBeforehand extends Source {
         /** Names it, in words and as a source of doubt. */
         String key();
 
         FieldUnit unit();
 
         /** The value in the record's unit; empty where it is not known. */
-        Optional<Double> known(Standing standing);
+        Optional<Double> known(MeasuringContext standing);
 
         @Override
-        default Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        default Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
             return known(standing).map(v -> v);
         }
     }
@@ -75,9 +75,9 @@ public sealed interface Source {
      *
      * @param factor +1, or −1 where the place's positive way is the field's negative
      */
-    record Read(Place place, int factor) implements Source {
+    record PlaceReading(Place place, int factor) implements Source {
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
             return Optional.ofNullable(readings.get(place.id())).map(v -> factor * v);
         }
 
@@ -85,7 +85,7 @@ public sealed interface Source {
         public void parts(
                 Map<String, Double> readings,
                 Function<Place, String> ofReading,
-                Standing standing,
+                MeasuringContext standing,
                 ObjDoubleConsumer<String> each) {
             each.accept(ofReading.apply(place), factor * place.standardUncertainty());
         }
@@ -96,8 +96,8 @@ public sealed interface Source {
         }
 
         @Override
-        public Read at(UnaryOperator<Place> change) {
-            return new Read(change.apply(place), factor);
+        public PlaceReading at(UnaryOperator<Place> change) {
+            return new PlaceReading(change.apply(place), factor);
         }
     }
 
@@ -111,7 +111,7 @@ public sealed interface Source {
         static final double UPRIGHT = 90;
 
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
             return Optional.ofNullable(readings.get(place.id()))
                     .map(v -> asShown ? Math.abs(v) : Math.signum(v) * Math.abs(UPRIGHT - Math.abs(v)));
         }
@@ -120,7 +120,7 @@ public sealed interface Source {
         public void parts(
                 Map<String, Double> readings,
                 Function<Place, String> ofReading,
-                Standing standing,
+                MeasuringContext standing,
                 ObjDoubleConsumer<String> each) {
             double shown = readings.getOrDefault(place.id(), 0.0);
             double way = asShown ? Math.signum(shown) : Math.signum(Math.abs(shown) - UPRIGHT);
@@ -139,9 +139,9 @@ public sealed interface Source {
     }
 
     /** The way that was chosen at a place, as a word of the record; exact. */
-    record Way(Place place, String positive, String negative) implements Source {
+    record SenseWord(Place place, String positive, String negative) implements Source {
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
             return Optional.ofNullable(readings.get(place.id())).map(v -> v < 0 ? negative : positive);
         }
 
@@ -151,15 +151,15 @@ public sealed interface Source {
         }
 
         @Override
-        public Way at(UnaryOperator<Place> change) {
-            return new Way(change.apply(place), positive, negative);
+        public SenseWord at(UnaryOperator<Place> change) {
+            return new SenseWord(change.apply(place), positive, negative);
         }
     }
 
     /** A reading that the set-up goes into as well: what repeats in the same set-up don't average. */
-    record AsLaid(Source reading, SetUp setUp) implements Source {
+    record ReadingWithSetup(Source reading, SetUp setUp) implements Source {
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
             return reading.value(readings, standing);
         }
 
@@ -167,7 +167,7 @@ public sealed interface Source {
         public void parts(
                 Map<String, Double> readings,
                 Function<Place, String> ofReading,
-                Standing standing,
+                MeasuringContext standing,
                 ObjDoubleConsumer<String> each) {
             reading.parts(readings, ofReading, standing, each);
             setUp.parts(readings, ofReading, standing, each);
@@ -179,21 +179,21 @@ public sealed interface Source {
         }
 
         @Override
-        public AsLaid at(UnaryOperator<Place> change) {
-            return new AsLaid(reading.at(change), setUp);
+        public ReadingWithSetup at(UnaryOperator<Place> change) {
+            return new ReadingWithSetup(reading.at(change), setUp);
         }
     }
 
     /** The mean of several places, such as a gauge read again end for end. */
-    record Mean(List<Read> reads) implements Source {
+    record Mean(List<PlaceReading> reads) implements Source {
         public Mean {
             reads = List.copyOf(reads);
         }
 
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
             double sum = 0;
-            for (Read read : reads) {
+            for (PlaceReading read : reads) {
                 Double at = readings.get(read.place().id());
                 if (at == null) {
                     return Optional.empty();
@@ -207,16 +207,16 @@ public sealed interface Source {
         public void parts(
                 Map<String, Double> readings,
                 Function<Place, String> ofReading,
-                Standing standing,
+                MeasuringContext standing,
                 ObjDoubleConsumer<String> each) {
-            for (Read read : reads) {
+            for (PlaceReading read : reads) {
                 read.parts(readings, ofReading, standing, (name, part) -> each.accept(name, part / reads.size()));
             }
         }
 
         @Override
         public List<Place> places() {
-            return reads.stream().map(Read::place).toList();
+            return reads.stream().map(PlaceReading::place).toList();
         }
 
         @Override
@@ -236,20 +236,20 @@ public sealed interface Source {
     record Datum(
             String key,
             FieldUnit unit,
-            Function<Standing, Optional<Double>> value,
-            ToDoubleFunction<Standing> doubt,
+            Function<MeasuringContext, Optional<Double>> value,
+            ToDoubleFunction<MeasuringContext> doubt,
             String source)
-            implements Given {
+            implements KnownBeforehand {
         Datum(
                 String key,
                 FieldUnit unit,
-                Function<Standing, Optional<Double>> value,
-                ToDoubleFunction<Standing> doubt) {
+                Function<MeasuringContext, Optional<Double>> value,
+                ToDoubleFunction<MeasuringContext> doubt) {
             this(key, unit, value, doubt, "sheet." + key);
         }
 
         @Override
-        public Optional<Double> known(Standing standing) {
+        public Optional<Double> known(MeasuringContext standing) {
             return value.apply(standing);
         }
 
@@ -257,7 +257,7 @@ public sealed interface Source {
         public void parts(
                 Map<String, Double> readings,
                 Function<Place, String> ofReading,
-                Standing standing,
+                MeasuringContext standing,
                 ObjDoubleConsumer<String> each) {
             each.accept(source, unit.toCore(doubt.applyAsDouble(standing)));
         }
@@ -266,7 +266,7 @@ public sealed interface Source {
     /** What is worked with only where the readings don't tell it themselves; nobody needs to know it. */
     record Spare(Datum datum) implements Source {
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
             return datum.value(readings, standing);
         }
 
@@ -274,14 +274,14 @@ public sealed interface Source {
         public void parts(
                 Map<String, Double> readings,
                 Function<Place, String> ofReading,
-                Standing standing,
+                MeasuringContext standing,
                 ObjDoubleConsumer<String> each) {
             datum.parts(readings, ofReading, standing, each);
         }
     }
 
     /** A slope of the bay's floor: along the vehicle, or across. */
-    record Bay(BayFloor.Slope slope) implements Given {
+    record Bay(BayFloor.Slope slope) implements KnownBeforehand {
         @Override
         public String key() {
             return slope.key();
@@ -293,7 +293,7 @@ public sealed interface Source {
         }
 
         @Override
-        public Optional<Double> known(Standing standing) {
+        public Optional<Double> known(MeasuringContext standing) {
             BayFloor floor = standing.floor();
             return floor.isKnown() ? Optional.of(Math.toDegrees(floor.of(slope))) : Optional.empty();
         }
@@ -302,7 +302,7 @@ public sealed interface Source {
         public void parts(
                 Map<String, Double> readings,
                 Function<Place, String> ofReading,
-                Standing standing,
+                MeasuringContext standing,
                 ObjDoubleConsumer<String> each) {
             BayFloor floor = standing.floor();
             each.accept(floor.source(slope), floor.standardUncertainty());
@@ -310,7 +310,7 @@ public sealed interface Source {
     }
 
     /** A figure of the same state that a step before this one came to; where none did, the field keeps its default. */
-    record Own(FigureId figure) implements Given {
+    record EarlierFigure(FigureId figure) implements KnownBeforehand {
         @Override
         public String key() {
             return figure.key();
@@ -322,7 +322,7 @@ public sealed interface Source {
         }
 
         @Override
-        public Optional<Double> known(Standing standing) {
+        public Optional<Double> known(MeasuringContext standing) {
             return Optional.ofNullable(standing.own().get(figure)).map(e -> unit().toRecord(e.value()));
         }
 
@@ -331,7 +331,7 @@ public sealed interface Source {
         public void parts(
                 Map<String, Double> readings,
                 Function<Place, String> ofReading,
-                Standing standing,
+                MeasuringContext standing,
                 ObjDoubleConsumer<String> each) {
             Estimate found = standing.own().get(figure);
             if (found != null) {
@@ -341,17 +341,17 @@ public sealed interface Source {
     }
 
     /** A word that is chosen when the instrument is set up; exact, and nothing until it is chosen. */
-    record Chosen(Choice choice) implements Source {
+    record ChosenWord(Choice choice) implements Source {
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
             return choice.in(standing).map(option -> option);
         }
     }
 
     /** A word or number that the procedure fixes; exact. */
-    record Fixed(Object value) implements Source {
+    record Constant(Object value) implements Source {
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
             return Optional.of(value);
         }
     }
@@ -374,7 +374,7 @@ public sealed interface Source {
         }
 
         @Override
-        public Optional<Object> value(Map<String, Double> readings, Standing standing) {
+        public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
             return Optional.empty();
         }
 
@@ -382,7 +382,7 @@ public sealed interface Source {
         public void parts(
                 Map<String, Double> readings,
                 Function<Place, String> ofReading,
-                Standing standing,
+                MeasuringContext standing,
                 ObjDoubleConsumer<String> each) {
             each.accept(source, standardUncertainty);
         }

@@ -58,7 +58,7 @@ public record TargetReading(Place place, Optional<Place> against, double value) 
      */
     public static List<TargetReading> of(
             Procedure procedure,
-            Standing standing,
+            MeasuringContext standing,
             Map<String, Double> readings,
             Map<FigureId, Double> figures,
             Map<FigureId, Double> wanted) {

@@ -2,8 +2,8 @@ package app.galdrin.core.procedure;
 
 import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
@@ -14,9 +14,6 @@ import app.galdrin.core.measure.ToeFlags;
 import app.galdrin.core.measure.ToeGauges;
 import app.galdrin.core.measure.ToeGauges.Scale;
 import app.galdrin.core.measure.Use;
-import app.galdrin.core.procedure.Source.AsLaid;
-import app.galdrin.core.procedure.Source.Fixed;
-import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.spec.VehicleGeometry;
 import com.google.auto.service.AutoService;
@@ -53,13 +50,15 @@ public final class ToeGaugeProcedures implements ProcedureList {
                     wheel,
                     wheel.front()
                             ? Place.sensed(flag(wheel), wheel, "flag", MOST_TOE, Use.FLAG, Sense.TOE_IN, Sense.TOE_OUT)
-                            : Place.length(flag(wheel), Where.of(wheel), "scale", 0, MOST_FLAG, Use.GAP));
+                            : Place.length(flag(wheel), Location.of(wheel), "scale", 0, MOST_FLAG, Use.GAP));
         }
         Map<String, Source> fronts = new LinkedHashMap<>();
         // each front flag shows how the other wheel points, a rear one how the front wheel of its side does
-        fronts.put("frontLeft", turning(Wheel.FRONT_RIGHT, new AsLaid(read(flags, Wheel.FRONT_LEFT), HUNG)));
+        fronts.put(
+                "frontLeft",
+                turning(Wheel.FRONT_RIGHT, new Source.ReadingWithSetup(read(flags, Wheel.FRONT_LEFT), HUNG)));
         fronts.put("frontRight", turning(Wheel.FRONT_LEFT, read(flags, Wheel.FRONT_RIGHT)));
-        fronts.put("unit", new Fixed(Scale.ANGLE.key()));
+        fronts.put("unit", new Source.Constant(Scale.ANGLE.key()));
         Map<String, Source> all = new LinkedHashMap<>(fronts);
         all.put("rearLeft", RunOut.carried(Wheel.FRONT_LEFT, read(flags, Wheel.REAR_LEFT), WHEELBASE / RIM));
         all.put("rearRight", RunOut.carried(Wheel.FRONT_RIGHT, read(flags, Wheel.REAR_RIGHT), WHEELBASE / RIM));
@@ -97,14 +96,14 @@ public final class ToeGaugeProcedures implements ProcedureList {
         return wheel.key() + ".flag";
     }
 
-    private static Read read(Map<Wheel, Place> places, Wheel wheel) {
-        return new Read(Objects.requireNonNull(places.get(wheel)), 1);
+    private static Source.PlaceReading read(Map<Wheel, Place> places, Wheel wheel) {
+        return new Source.PlaceReading(Objects.requireNonNull(places.get(wheel)), 1);
     }
 
     /** What a rear flag shows of a straight wheel, mm; of a forward model. */
     private static final double FLAGS_OUT = 120;
 
-    private static Simulation.Laying layFlags(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying layFlags(Truth truth, MeasuringContext s, Hands hands) {
         VehicleGeometry g = s.sheet().geometry();
         double setback = truth.of(FigureId.of(Measurand.SETBACK, Axle.FRONT));
         var state = new ToeFlags.Truth(
@@ -155,9 +154,11 @@ public final class ToeGaugeProcedures implements ProcedureList {
             toes.put(wheel, toe);
             walk.addAll(List.of(toe, camber));
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("side", new Fixed(wheel.side().key()));
-            fields.put("reading", new AsLaid(new Read(camber, 1), compensated("camber", wheel)));
-            fields.put("reference", new Fixed("floor"));
+            fields.put("side", new Source.Constant(wheel.side().key()));
+            fields.put(
+                    "reading",
+                    new Source.ReadingWithSetup(new Source.PlaceReading(camber, 1), compensated("camber", wheel)));
+            fields.put("reference", new Source.Constant("floor"));
             evaluations.add(Evaluation.of(
                     CamberInclinometer.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel))));
         }
@@ -166,10 +167,10 @@ public final class ToeGaugeProcedures implements ProcedureList {
             Map<String, FigureId> told = new LinkedHashMap<>();
             for (Side side : Side.values()) {
                 Wheel wheel = Wheel.of(axle, side);
-                fields.put(side.key(), new AsLaid(read(toes, wheel), compensated("toe", wheel)));
+                fields.put(side.key(), new Source.ReadingWithSetup(read(toes, wheel), compensated("toe", wheel)));
                 told.put(side.key(), FigureId.of(Measurand.TOE, wheel));
             }
-            fields.put("unit", new Fixed(Scale.ANGLE.key()));
+            fields.put("unit", new Source.Constant(Scale.ANGLE.key()));
             evaluations.add(Evaluation.of(ToeGauges.NAME, fields, told));
         }
         return Procedure.of(
@@ -186,7 +187,7 @@ public final class ToeGaugeProcedures implements ProcedureList {
                 ToeGaugeProcedures::layHeads);
     }
 
-    private static Simulation.Laying layHeads(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying layHeads(Truth truth, MeasuringContext s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
             double toe =

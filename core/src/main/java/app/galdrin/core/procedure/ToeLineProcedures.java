@@ -1,8 +1,8 @@
 package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
@@ -12,8 +12,6 @@ import app.galdrin.core.measure.ToeBox;
 import app.galdrin.core.measure.ToeLine;
 import app.galdrin.core.measure.ToeLine.LineSide;
 import app.galdrin.core.measure.Use;
-import app.galdrin.core.procedure.Source.Chosen;
-import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
@@ -51,10 +49,10 @@ public final class ToeLineProcedures implements ProcedureList {
             Place rear = gap(ToeBox.rearGap(wheel), wheel, End.REAR);
             walk.addAll(wheel.left() ? List.of(front, rear) : List.of(rear, front));
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("frontGap", RunOut.of(wheel, new Read(front, 1)));
-            fields.put("rearGap", new Read(rear, 1));
+            fields.put("frontGap", RunOut.of(wheel, new Source.PlaceReading(front, 1)));
+            fields.put("rearGap", new Source.PlaceReading(rear, 1));
             fields.put("baseline", Data.rim(wheel.axle()));
-            fields.put("lineSide", new Chosen(SIDE));
+            fields.put("lineSide", new Source.ChosenWord(SIDE));
             fields.put("lineSkew", parallel(wheel.side()));
             evaluations.add(Evaluation.of(ToeLine.NAME, fields, Map.of("toe", FigureId.of(Measurand.TOE, wheel))));
         }
@@ -74,7 +72,7 @@ public final class ToeLineProcedures implements ProcedureList {
     }
 
     private static Place gap(String id, Wheel wheel, End end) {
-        return Place.length(id, Where.of(wheel), "beam", 0, WIDEST, Use.BEAM)
+        return Place.length(id, Location.of(wheel), "beam", 0, WIDEST, Use.BEAM)
                 .at(end)
                 .comparedAcross();
     }
@@ -88,7 +86,7 @@ public final class ToeLineProcedures implements ProcedureList {
     /** From the beam to the rim at the hub, mm. */
     private static final double GAP_AT_HUB = 75;
 
-    private static Simulation.Laying lay(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {
         LineSide line =
                 SIDE.in(s).filter(LineSide.INBOARD.key()::equals).isPresent() ? LineSide.INBOARD : LineSide.OUTBOARD;
         Map<String, Double> places = new HashMap<>();

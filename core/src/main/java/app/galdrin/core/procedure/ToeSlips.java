@@ -39,7 +39,7 @@ public final class ToeSlips implements SlipList {
     }
 
     /** How far the strings are askew by side, rad; 0 where nobody knows of any. */
-    private static Map<Side, Double> skews(SlipSetting setting) {
+    private static Map<Side, Double> skews(SlipContext setting) {
         Map<Side, Double> skews = new EnumMap<>(Side.class);
         for (Side side : Side.values()) {
             Estimate rear = setting.standing().own().get(FigureId.of(Measurand.TOE, Wheel.of(Axle.REAR, side)));
@@ -49,7 +49,7 @@ public final class ToeSlips implements SlipList {
         return skews;
     }
 
-    private static double skew(SlipSetting setting, String note) {
+    private static double skew(SlipContext setting, String note) {
         double sum = 0;
         int repeats = 0;
         for (Map<String, Double> of : setting.notes()) {
@@ -85,7 +85,7 @@ public final class ToeSlips implements SlipList {
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             Map<Side, Double> skews = skews(setting);
             return List.of(setting.reworked(
                     answers,
@@ -117,7 +117,7 @@ public final class ToeSlips implements SlipList {
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             VehicleGeometry g = setting.standing().sheet().geometry();
             Map<Side, Double> skews = skews(setting);
             if (setting.baseline() <= ALIKE) {
@@ -166,7 +166,7 @@ public final class ToeSlips implements SlipList {
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             return answers.keySet().stream()
                     .filter(f -> f.measurand().form() == Form.SUM)
                     .flatMap(sum -> Derivation.parts(sum).stream()
@@ -231,7 +231,7 @@ public final class ToeSlips implements SlipList {
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             return Stream.of(0.5, 2.0)
                     .map(factor -> setting.reworked(
                             answers, (figure, toe) -> figure.measurand().base() == Measurand.TOE ? factor * toe : toe))

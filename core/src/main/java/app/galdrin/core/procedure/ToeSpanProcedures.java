@@ -1,8 +1,8 @@
 package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
@@ -12,9 +12,6 @@ import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.ToeAcross;
 import app.galdrin.core.measure.ToeAcross.Reading;
 import app.galdrin.core.measure.Use;
-import app.galdrin.core.procedure.Source.AsLaid;
-import app.galdrin.core.procedure.Source.Fixed;
-import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.spec.VehicleGeometry;
 import com.google.auto.service.AutoService;
@@ -82,7 +79,7 @@ public final class ToeSpanProcedures implements ProcedureList {
         private Place end(Axle axle, End end) {
             boolean gap = as == Reading.OUTSIDE_GAP;
             String id = distance(axle, end);
-            Where where = Where.of(axle);
+            Location where = Location.of(axle);
             return (gap
                             ? Place.length(id, where, reading, 0, MOST_GAP, Use.GAP)
                             : Place.length(id, where, reading, LEAST_SPAN, MOST_SPAN, Use.SPAN))
@@ -121,7 +118,7 @@ public final class ToeSpanProcedures implements ProcedureList {
                 guide(List.of("platesOn", "tapesIn"), List.of("hardOnTyre", "tapesLevel", "notPreTurned"), 4, 2),
                 (axle, g) -> PLATE_SLOTS,
                 1);
-        return procedure(span, List.of(), axle -> Map.of("baseline", new Fixed(PLATE_SLOTS)))
+        return procedure(span, List.of(), axle -> Map.of("baseline", new Source.Constant(PLATE_SLOTS)))
                 .over(s -> Optional.of(PLATE_SLOTS));
     }
 
@@ -136,7 +133,7 @@ public final class ToeSpanProcedures implements ProcedureList {
                 guide(List.of("framesOn", "tapesIn"), List.of("railsInLine", "threeContacts", "tapesLevel"), 5, 2),
                 (axle, g) -> FRAME_PINS,
                 FRAME_PINS / RIM);
-        return procedure(span, List.of(), axle -> Map.of("baseline", new Fixed(FRAME_PINS)))
+        return procedure(span, List.of(), axle -> Map.of("baseline", new Source.Constant(FRAME_PINS)))
                 .over(s -> Optional.of(FRAME_PINS));
     }
 
@@ -151,7 +148,7 @@ public final class ToeSpanProcedures implements ProcedureList {
                 guide(List.of("barsOn", "barsRead"), List.of("barCentred", "barStraight", "threeContacts"), 8, 3),
                 (axle, g) -> BAR_LENGTH,
                 BAR_LENGTH / RIM);
-        return procedure(span, List.of(), axle -> Map.of("baseline", new Fixed(BAR_LENGTH)))
+        return procedure(span, List.of(), axle -> Map.of("baseline", new Source.Constant(BAR_LENGTH)))
                 .over(s -> Optional.of(BAR_LENGTH));
     }
 
@@ -169,7 +166,8 @@ public final class ToeSpanProcedures implements ProcedureList {
         return procedure(
                         span,
                         List.of(),
-                        axle -> Map.of("baseline", Data.rim(axle), "reading", new Fixed(Reading.OUTSIDE_GAP.key())))
+                        axle -> Map.of(
+                                "baseline", Data.rim(axle), "reading", new Source.Constant(Reading.OUTSIDE_GAP.key())))
                 .over(s -> Data.rim(Axle.FRONT).known(s));
     }
 
@@ -187,7 +185,7 @@ public final class ToeSpanProcedures implements ProcedureList {
                 1);
         List<Place> heights = new ArrayList<>();
         for (Axle axle : Axle.values()) {
-            heights.add(Place.length(below(axle), Where.of(axle), "below", 0, MOST_BELOW, Use.SPAN)
+            heights.add(Place.length(below(axle), Location.of(axle), "below", 0, MOST_BELOW, Use.SPAN)
                     .once());
         }
         return procedure(
@@ -197,7 +195,7 @@ public final class ToeSpanProcedures implements ProcedureList {
                                 "tyreRadius",
                                 Data.tyre(axle),
                                 "heightOffset",
-                                new Read(heights.get(axle.ordinal()), 1)))
+                                new Source.PlaceReading(heights.get(axle.ordinal()), 1)))
                 .over(s -> Data.tyre(Axle.FRONT).known(s).map(radius -> 2 * radius));
     }
 
@@ -223,10 +221,11 @@ public final class ToeSpanProcedures implements ProcedureList {
                 2 * AHEAD / RIM);
         List<Place> ahead = new ArrayList<>();
         for (Axle axle : Axle.values()) {
-            ahead.add(Place.length(marks(axle), Where.of(axle), "marksAhead", LEAST_AHEAD, MOST_AHEAD, Use.SPAN)
+            ahead.add(Place.length(marks(axle), Location.of(axle), "marksAhead", LEAST_AHEAD, MOST_AHEAD, Use.SPAN)
                     .once());
         }
-        return procedure(span, ahead, axle -> Map.of("baseline", new Read(ahead.get(axle.ordinal()), 2)));
+        return procedure(
+                span, ahead, axle -> Map.of("baseline", new Source.PlaceReading(ahead.get(axle.ordinal()), 2)));
     }
 
     private static String marks(Axle axle) {
@@ -250,8 +249,13 @@ public final class ToeSpanProcedures implements ProcedureList {
             Place rear = span.end(axle, End.REAR);
             walk.addAll(List.of(front, rear));
             Map<String, Source> fields = new LinkedHashMap<>();
-            fields.put("frontDistance", runOut(axle, new AsLaid(new Read(front, 1), span.setUp(axle)), span.carries()));
-            fields.put("rearDistance", new Read(rear, 1));
+            fields.put(
+                    "frontDistance",
+                    runOut(
+                            axle,
+                            new Source.ReadingWithSetup(new Source.PlaceReading(front, 1), span.setUp(axle)),
+                            span.carries()));
+            fields.put("rearDistance", new Source.PlaceReading(rear, 1));
             fields.putAll(points.of(axle));
             evaluations.add(
                     Evaluation.of(ToeAcross.NAME, fields, Map.of("totalToe", FigureId.of(Measurand.TOTAL_TOE, axle))));
@@ -271,7 +275,7 @@ public final class ToeSpanProcedures implements ProcedureList {
         return RunOut.carried(Wheel.of(axle, Side.RIGHT), left, carries);
     }
 
-    private static Simulation.Laying lay(Span span, Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying lay(Span span, Truth truth, MeasuringContext s, Hands hands) {
         Map<String, Double> places = new HashMap<>();
         for (Axle axle : Axle.values()) {
             VehicleGeometry g = s.sheet().geometry();

@@ -1,8 +1,8 @@
 package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.Assumption;
@@ -11,8 +11,6 @@ import app.galdrin.core.measure.ToeBox;
 import app.galdrin.core.measure.ToeBoxForward;
 import app.galdrin.core.measure.ToeRearString;
 import app.galdrin.core.measure.Use;
-import app.galdrin.core.procedure.Source.AsLaid;
-import app.galdrin.core.procedure.Source.Read;
 import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.spec.VehicleGeometry;
 import com.google.auto.service.AutoService;
@@ -56,7 +54,7 @@ public final class ToeStringProcedures implements ProcedureList {
                 .at(End.FRONT);
         Place spacingRear = spacing("stringSpacingRear", SPACING, 4000).at(End.REAR);
         // several metres along a vehicle are a tape's
-        Place stations = Place.length("stationDistance", Where.VEHICLE, "stations", 500, 12000, Use.SPAN)
+        Place stations = Place.length("stationDistance", Location.VEHICLE, "stations", 500, 12000, Use.SPAN)
                 .at(End.HUB)
                 .once();
         walk.addAll(wheels.get(Wheel.FRONT_LEFT));
@@ -69,27 +67,29 @@ public final class ToeStringProcedures implements ProcedureList {
         walk.add(battens ? spacingFront.once() : spacingFront);
         walk.add(stations);
         if (battens) {
-            Read notches = new Read(spacingFront.once(), 1);
+            Source.PlaceReading notches = new Source.PlaceReading(spacingFront.once(), 1);
             fields.put("stringSpacingFront", notches);
-            fields.put("stringSpacingRear", new AsLaid(notches, NOTCHED));
+            fields.put("stringSpacingRear", new Source.ReadingWithSetup(notches, NOTCHED));
         } else {
-            fields.put("stringSpacingFront", new Read(spacingFront, 1));
-            fields.put("stringSpacingRear", new Read(spacingRear, 1));
+            fields.put("stringSpacingFront", new Source.PlaceReading(spacingFront, 1));
+            fields.put("stringSpacingRear", new Source.PlaceReading(spacingRear, 1));
         }
-        fields.put("stationDistance", new Read(stations, 1));
+        fields.put("stationDistance", new Source.PlaceReading(stations, 1));
         fields.put("wheelbase", Data.WHEELBASE);
         Map<String, FigureId> figures = new LinkedHashMap<>();
         figures.put("totalToe.front", TOTAL_FRONT);
         figures.put("totalToe.rear", TOTAL_REAR);
         wheels.forEach((wheel, places) -> {
-            places.forEach(place -> fields.put(place.id(), new Read(place, 1)));
+            places.forEach(place -> fields.put(place.id(), new Source.PlaceReading(place, 1)));
             fields.computeIfPresent(
-                    ToeBox.frontGap(wheel), (id, read) -> RunOut.of(wheel, new AsLaid(read, bow(wheel))));
+                    ToeBox.frontGap(wheel),
+                    (id, read) -> RunOut.of(wheel, new Source.ReadingWithSetup(read, bow(wheel))));
             fields.put("wheels." + wheel.key() + ".baseline", Data.rim(wheel.axle()));
             figures.put("toe." + wheel.key(), FigureId.of(Measurand.TOE, wheel));
         });
         for (Wheel wheel : Data.FRONTS) {
-            fields.computeIfPresent(ToeBox.hubGap(wheel), (id, read) -> new AsLaid(read, straight(wheel)));
+            fields.computeIfPresent(
+                    ToeBox.hubGap(wheel), (id, read) -> new Source.ReadingWithSetup(read, straight(wheel)));
         }
         figures.put("thrustAngle", FigureId.of(Measurand.THRUST, Axle.REAR));
         Guide guide = Guide.of(
@@ -130,7 +130,7 @@ public final class ToeStringProcedures implements ProcedureList {
     }
 
     private static Place spacing(String id, String reading, double most) {
-        return Place.length(id, Where.VEHICLE, reading, 500, most, Use.SPACING);
+        return Place.length(id, Location.VEHICLE, reading, 500, most, Use.SPACING);
     }
 
     /** Down the left side the front of a rim is met first, up the right side its rear. */
@@ -155,16 +155,19 @@ public final class ToeStringProcedures implements ProcedureList {
             walk.addAll(places);
             Map<String, Source> fields = new LinkedHashMap<>();
             for (Place place : places) {
-                fields.put(place.end().orElseThrow() == End.FRONT ? "frontGap" : "rearGap", new Read(place, 1));
+                fields.put(
+                        place.end().orElseThrow() == End.FRONT ? "frontGap" : "rearGap",
+                        new Source.PlaceReading(place, 1));
             }
             Wheel rear = Wheel.of(Axle.REAR, wheel.side());
             // the string heads as the rear tyre, and carries its run-out on to the front rim
             fields.computeIfPresent(
                     "frontGap",
-                    (field, read) ->
-                            RunOut.of(wheel, RunOut.carried(rear, new AsLaid(read, bend(wheel)), RIM_TO_TYRE)));
+                    (field, read) -> RunOut.of(
+                            wheel, RunOut.carried(rear, new Source.ReadingWithSetup(read, bend(wheel)), RIM_TO_TYRE)));
             fields.put("baseline", Data.rim(Axle.FRONT));
-            fields.put("rearToe", new Source.Own(FigureId.of(Measurand.TOE, Wheel.of(Axle.REAR, wheel.side()))));
+            fields.put(
+                    "rearToe", new Source.EarlierFigure(FigureId.of(Measurand.TOE, Wheel.of(Axle.REAR, wheel.side()))));
             evaluations.add(
                     Evaluation.of(ToeRearString.NAME, fields, Map.of("toe", FigureId.of(Measurand.TOE, wheel))));
         }
@@ -199,7 +202,7 @@ public final class ToeStringProcedures implements ProcedureList {
     private static final double ROUGHLY = 16;
 
     /** Nobody sets a string to the millimetre: each end is off by up to half of {@link #ROUGHLY}. */
-    private static Simulation.Laying layStrings(Truth truth, Standing s, Hands hands, boolean battens) {
+    private static Simulation.Laying layStrings(Truth truth, MeasuringContext s, Hands hands, boolean battens) {
         VehicleGeometry g = s.sheet().geometry();
         double half = Math.max(g.frontTrack(), g.rearTrack()) / 2 + STRING_OUTSIDE;
         double[] off = hands.random()
@@ -249,7 +252,7 @@ public final class ToeStringProcedures implements ProcedureList {
     /** From a string on the rear tyre to the front hub, mm. */
     private static final double GAP_AT_HUB = 40;
 
-    private static Simulation.Laying layRearString(Truth truth, Standing s, Hands hands) {
+    private static Simulation.Laying layRearString(Truth truth, MeasuringContext s, Hands hands) {
         double rim = s.sheet().geometry().rim(Axle.FRONT);
         Map<String, Double> places = new HashMap<>();
         for (Wheel wheel : Data.FRONTS) {

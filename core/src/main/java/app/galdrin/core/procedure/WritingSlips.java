@@ -41,7 +41,7 @@ public final class WritingSlips implements SlipList {
         }
 
         @Override
-        public List<Map<FigureId, Double>> altered(SlipSetting setting, Map<FigureId, Double> answers) {
+        public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
             return setting.unit().quantity() == Quantity.LENGTH
                     ? List.of()
                     : List.of(written(answers, MINUTES, HUNDREDTHS), written(answers, HUNDREDTHS, MINUTES));
@@ -82,7 +82,7 @@ public final class WritingSlips implements SlipList {
         }
 
         @Override
-        public List<Map<String, Double>> correctedWays(SlipSetting setting, Map<String, Double> readings) {
+        public List<Map<String, Double>> correctedWays(SlipContext setting, Map<String, Double> readings) {
             List<Map<String, Double>> ways = new ArrayList<>();
             for (Place place : setting.procedure().walk()) {
                 Double read = readings.get(place.id());
@@ -120,7 +120,7 @@ public final class WritingSlips implements SlipList {
         }
 
         @Override
-        public Optional<Map<String, Double>> misused(SlipSetting setting, Map<String, Double> readings) {
+        public Optional<Map<String, Double>> misused(SlipContext setting, Map<String, Double> readings) {
             return Optional.of(
                     setting.changed(readings, (place, mm) -> place.use() == Use.GAP ? mm / Unit.IN.factor() : mm));
         }

@@ -18,7 +18,7 @@ import java.util.stream.Collectors;
 record MissingTrial(Trial trial) {
 
     /** One entry struck: a reading of a repeat, or a worked figure. */
-    void strikeOne(Sat sat) {
+    void strikeOne(SimulatedSitting sat) {
         Measure measure = trial.measure();
         Map<String, MarkLine> before = byCriterion(sat.mark());
         List<LineKey> lines = sat.lines().stream()
@@ -44,7 +44,7 @@ record MissingTrial(Trial trial) {
                 itself &=
                         own ? !losesElsewhere(was, line, touched) : line.marks().compareTo(was.marks()) >= 0;
             }
-            trial.tally().count(Measured.MISSING_COSTS_ITSELF, reading ? "reading" : "working", itself);
+            trial.tally().count(ProofMeasure.MISSING_COSTS_ITSELF, reading ? "reading" : "working", itself);
         });
     }
 

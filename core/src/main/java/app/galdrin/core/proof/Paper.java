@@ -34,7 +34,7 @@ final class Paper {
      * @param rearLeft toe as it was found before, rad; {@code rearRight} likewise
      * @param taught key of the sweep's working
      */
-    record Known(
+    record KnownData(
             double rim,
             double tyre,
             double wheelbase,
@@ -84,11 +84,11 @@ final class Paper {
     }
 
     private final String procedure;
-    private final Known known;
+    private final KnownData known;
     private final @Nullable PaperSlip slip;
     private final Writing writing;
 
-    Paper(String procedure, Known known, @Nullable PaperSlip slip, Writing writing) {
+    Paper(String procedure, KnownData known, @Nullable PaperSlip slip, Writing writing) {
         this.procedure = procedure;
         this.known = known;
         this.slip = slip;

@@ -57,21 +57,21 @@ public final class Proof {
             this.truth = ProofVehicle.state(SPREAD, random);
         }
 
-        private Sat read(double clumsy, double runOut) {
-            return new Sat(trial.subject(), truth, clumsy, runOut, trial.random()).read();
+        private SimulatedSitting read(double clumsy, double runOut) {
+            return new SimulatedSitting(trial.subject(), truth, clumsy, runOut, trial.random()).read();
         }
 
         Tally counted() {
             Habit habit = trial.one(List.of(Habit.values()));
-            Sat sat = read(clumsiness, 0).work(habit).judge();
+            SimulatedSitting sat = read(clumsiness, 0).work(habit).judge();
             honest(sat, habit);
             new MissingTrial(trial).strikeOne(sat);
             tally.count(
-                    Measured.CLUMSY_ACCUSED,
+                    ProofMeasure.CLUMSY_ACCUSED,
                     trial.name(),
                     Naming.accuses(
                             read(HALF_AS_LARGE_AGAIN, 0).work(Habit.AT_THE_END).mark()));
-            covered(Measured.RUN_OUT_COVERAGE, read(clumsiness, RUN_OUT));
+            covered(ProofMeasure.RUN_OUT_COVERAGE, read(clumsiness, RUN_OUT));
             if (!trial.subject().work().asked().isEmpty()) {
                 var working = new WorkingTrial(trial, sat);
                 working.slip();
@@ -86,26 +86,26 @@ public final class Proof {
             return tally;
         }
 
-        private void honest(Sat sat, Habit habit) {
+        private void honest(SimulatedSitting sat, Habit habit) {
             MarkSheet marks = sat.mark();
-            tally.count(Measured.HONEST_ACCUSED, trial.name(), Naming.accuses(marks));
+            tally.count(ProofMeasure.HONEST_ACCUSED, trial.name(), Naming.accuses(marks));
             List<Evidence.Working> worked = Naming.evidence(marks, Evidence.Working.class);
             if (!worked.isEmpty()) {
                 boolean lost = worked.stream().anyMatch(e -> e.credit() < 1);
-                tally.count(Measured.HONEST_WORKING_LOST, trial.name(), lost);
-                tally.count(Measured.HABIT_WORKING_LOST, habit.key(), lost);
+                tally.count(ProofMeasure.HONEST_WORKING_LOST, trial.name(), lost);
+                tally.count(ProofMeasure.HABIT_WORKING_LOST, habit.key(), lost);
             }
             List<Evidence.Repeats> repeats = Naming.evidence(marks, Evidence.Repeats.class);
             if (!repeats.isEmpty()) {
                 boolean lost = repeats.stream().anyMatch(e -> e.credit() < 1);
-                tally.count(Measured.HONEST_REPEATABILITY_LOST, trial.name() + " " + measure.repeats(), lost);
+                tally.count(ProofMeasure.HONEST_REPEATABILITY_LOST, trial.name() + " " + measure.repeats(), lost);
             }
             Naming.evidence(marks, Evidence.Reading.class)
-                    .forEach(e -> tally.count(Measured.HONEST_READING_LOST, trial.name(), e.credit() < 1));
-            covered(Measured.COVERAGE, sat);
+                    .forEach(e -> tally.count(ProofMeasure.HONEST_READING_LOST, trial.name(), e.credit() < 1));
+            covered(ProofMeasure.COVERAGE, sat);
         }
 
-        private void covered(Measured measured, Sat sat) {
+        private void covered(ProofMeasure measured, SimulatedSitting sat) {
             for (FigureId figure : measure.figures()) {
                 sat.own().mean(measure, 0, figure).ifPresent(own -> {
                     double off = Math.abs(own.value() - sat.truth.figure(figure));
@@ -118,26 +118,27 @@ public final class Proof {
 
         /** A vehicle exactly at what is preferred, where the bench would have let it be judged without asking: U is within half the tolerance. */
         private void exact() {
-            Sat sat = new Sat(trial.subject(), ProofVehicle.state(0, trial.random()), 1, 0, trial.random())
+            SimulatedSitting sat = new SimulatedSitting(
+                            trial.subject(), ProofVehicle.state(0, trial.random()), 1, 0, trial.random())
                     .read()
                     .leave();
             if (measure.figures().stream().allMatch(figure -> decides(sat, figure))) {
-                Sat decided = asLeft(sat).waiting() ? sat.leave() : sat;
+                SimulatedSitting decided = asLeft(sat).waiting() ? sat.leave() : sat;
                 tally.count(
-                        Measured.EXACT_FAILS_AS_LEFT,
+                        ProofMeasure.EXACT_FAILS_AS_LEFT,
                         trial.name(),
                         !asLeft(decided).met());
             }
         }
 
-        private static MarkLine asLeft(Sat sat) {
+        private static MarkLine asLeft(SimulatedSitting sat) {
             return sat.mark().lines().stream()
                     .filter(line -> line.criterion().aspect() == Aspect.AS_LEFT)
                     .findFirst()
                     .orElseThrow();
         }
 
-        private boolean decides(Sat sat, FigureId figure) {
+        private boolean decides(SimulatedSitting sat, FigureId figure) {
             Optional<Estimate> read = sat.reference().mean(measure, 0, figure);
             return read.isPresent()
                     && trial.subject()

@@ -1,9 +1,9 @@
 package app.galdrin.core.proof;
 
-import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.FigurePosition;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Truth;
@@ -97,8 +97,10 @@ final class ProofVehicle {
         switch (measurand) {
             case INCLUDED_ANGLE, TOTAL_TOE, THRUST, SIDESLIP -> {}
             case TURN_OUT -> {
-                figures.add(new FigureId(measurand, Where.of(Axle.FRONT), new At(At.Kind.LEFT_LOCK, 0)));
-                figures.add(new FigureId(measurand, Where.of(Axle.FRONT), new At(At.Kind.RIGHT_LOCK, 0)));
+                figures.add(new FigureId(
+                        measurand, Location.of(Axle.FRONT), new FigurePosition(FigurePosition.Kind.LEFT_LOCK, 0)));
+                figures.add(new FigureId(
+                        measurand, Location.of(Axle.FRONT), new FigurePosition(FigurePosition.Kind.RIGHT_LOCK, 0)));
             }
             case SETBACK -> figures.add(FigureId.of(measurand, Axle.FRONT));
             default -> {

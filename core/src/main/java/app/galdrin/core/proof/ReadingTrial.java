@@ -30,11 +30,11 @@ final class ReadingTrial {
     private static final double INCH = 25.4;
 
     private final Trial trial;
-    private final Sat sat;
+    private final SimulatedSitting sat;
     private final List<Map<String, Double>> readings;
 
     /** On a sheet that was read. */
-    ReadingTrial(Trial trial, Sat sat) {
+    ReadingTrial(Trial trial, SimulatedSitting sat) {
         this.trial = trial;
         this.sat = sat;
         this.readings = sat.answers().readings(trial.measure(), 0);
@@ -45,7 +45,7 @@ final class ReadingTrial {
         Place place = trial.one(trial.places());
         double by = (trial.random().nextBoolean() ? 1 : -1)
                 * MISREAD[trial.random().nextInt(MISREAD.length)]
-                * Sat.markOf(place.instrument());
+                * SimulatedSitting.markOf(place.instrument());
         for (int repeat : place.eachRepeat() ? repeats() : List.of(1)) {
             double was = readings.get(repeat - 1).getOrDefault(place.id(), 0.0);
             if (!canBeWritten(place, Math.abs(was + by))) {
@@ -55,7 +55,7 @@ final class ReadingTrial {
         }
         List<Evidence.Reading> marked = marked();
         if (marked.stream().anyMatch(Evidence.Reading::off)) {
-            trial.tally().count(Measured.MISREAD_NAMED, trial.name(), Naming.accuses(marked));
+            trial.tally().count(ProofMeasure.MISREAD_NAMED, trial.name(), Naming.accuses(marked));
         }
     }
 
@@ -77,10 +77,10 @@ final class ReadingTrial {
         writeTurned(List.of(place));
         if (moved(before, means()) > 0) {
             List<Evidence.Reading> marked = marked();
-            count(Measured.SENSE_SLIP_NAMED, trial.name(), SenseSlips.WRONG_SENSE, marked);
+            count(ProofMeasure.SENSE_SLIP_NAMED, trial.name(), SenseSlips.WRONG_SENSE, marked);
             trial.tally()
                     .count(
-                            Measured.SENSE_SLIP_MISNAMED,
+                            ProofMeasure.SENSE_SLIP_MISNAMED,
                             trial.name(),
                             Naming.namesAnother(marked, SenseSlips.WRONG_SENSE));
         }
@@ -108,7 +108,7 @@ final class ReadingTrial {
             misplace(slip);
         }
         if (moved(before, means()) > 1 && turnedBack().noneMatch(other -> isSame(before, other))) {
-            count(Measured.READING_SLIP_NAMED, slip, slip, marked());
+            count(ProofMeasure.READING_SLIP_NAMED, slip, slip, marked());
         }
     }
 
@@ -154,7 +154,7 @@ final class ReadingTrial {
         }
     }
 
-    private void count(Measured measured, String apart, String slip, List<Evidence.Reading> marked) {
+    private void count(ProofMeasure measured, String apart, String slip, List<Evidence.Reading> marked) {
         trial.tally().count(measured, apart, Naming.names(marked, slip), Naming.isPossible(marked, slip));
     }
 

@@ -5,10 +5,10 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Source;
-import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.procedure.Source.EarlierFigure;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
@@ -73,7 +73,7 @@ record Subject(String name, Measure measure, Work work, Judge judge, Round round
 
     /** Angles are answered in millimetres where there is a length that they are over. */
     private static List<AnswerUnit> units(Procedure procedure) {
-        var standing = new Standing(ProofVehicle.SHEET, FLOOR);
+        var standing = new MeasuringContext(ProofVehicle.SHEET, FLOOR);
         return Stream.of(AnswerUnit.values())
                 .filter(unit -> unit.quantity() == Quantity.ANGLE
                         || procedure.baseline().apply(standing).isPresent()
@@ -139,8 +139,8 @@ record Subject(String name, Measure measure, Work work, Judge judge, Round round
     /** What has to be known before: it is measured by the first way that tells all of it. */
     private static Optional<Measure> given(Measure measure) {
         List<FigureId> own = measure.procedure().given(measure.taught(), measure.figures()).stream()
-                .filter(Source.Own.class::isInstance)
-                .map(given -> ((Source.Own) given).figure())
+                .filter(EarlierFigure.class::isInstance)
+                .map(given -> ((EarlierFigure) given).figure())
                 .distinct()
                 .toList();
         return own.isEmpty()

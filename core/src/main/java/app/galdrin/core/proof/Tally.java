@@ -6,7 +6,7 @@ import java.util.TreeMap;
 /** Counts: of so many tries so many came out, by measure and by what is told apart within it. */
 public final class Tally {
 
-    private final Map<Measured, Map<String, Share>> counts = new TreeMap<>();
+    private final Map<ProofMeasure, Map<String, Share>> counts = new TreeMap<>();
 
     /**
      * Of so many tries so many.
@@ -59,15 +59,15 @@ public final class Tally {
         }
     }
 
-    void count(Measured measured, String apart, boolean came) {
+    void count(ProofMeasure measured, String apart, boolean came) {
         count(measured, apart, came, false);
     }
 
-    void count(Measured measured, String apart, boolean came, boolean possible) {
+    void count(ProofMeasure measured, String apart, boolean came, boolean possible) {
         add(measured, apart, new Share(1, came ? 1 : 0, possible ? 1 : 0));
     }
 
-    private void add(Measured measured, String apart, Share share) {
+    private void add(ProofMeasure measured, String apart, Share share) {
         counts.computeIfAbsent(measured, m -> new TreeMap<>()).merge(apart, share, Share::plus);
     }
 
@@ -77,12 +77,12 @@ public final class Tally {
     }
 
     /** Of a measure, by what is told apart within it, in order. */
-    public Map<String, Share> by(Measured measured) {
+    public Map<String, Share> by(ProofMeasure measured) {
         return counts.getOrDefault(measured, Map.of());
     }
 
     /** Of a measure altogether. */
-    public Share of(Measured measured) {
+    public Share of(ProofMeasure measured) {
         return by(measured).values().stream().reduce(Share.NONE, Share::plus);
     }
 }

@@ -25,12 +25,12 @@ final class WorkingTrial {
     private static final double REACH = 5;
 
     private final Trial trial;
-    private final Sat sat;
+    private final SimulatedSitting sat;
     private final Map<FigureId, Double> honest;
     private final List<PaperSlip> slips;
 
     /** On a sheet that was read. */
-    WorkingTrial(Trial trial, Sat sat) {
+    WorkingTrial(Trial trial, SimulatedSitting sat) {
         this.trial = trial;
         this.sat = sat;
         this.honest = sat.onPaper(null, Habit.AT_THE_END);
@@ -45,24 +45,24 @@ final class WorkingTrial {
     /** In all figures, and in one of them. */
     void slip() {
         PaperSlip slip = trial.one(slips);
-        var told = new Telling(slip, trial.one(List.of(1.0, 1.0, 5.0, 10.0)));
+        var told = new SlipTrial(slip, trial.one(List.of(1.0, 1.0, 5.0, 10.0)));
         FigureId alone = trial.one(List.copyOf(honest.keySet()));
-        told.count(Measured.SLIP_NAMED, slip.key() + " all", List.of(this::everywhere));
-        told.count(Measured.SLIP_NAMED, slip.key() + " one", List.of(s -> only(alone, everywhere(s))));
+        told.count(ProofMeasure.SLIP_NAMED, slip.key() + " all", List.of(this::everywhere));
+        told.count(ProofMeasure.SLIP_NAMED, slip.key() + " one", List.of(s -> only(alone, everywhere(s))));
     }
 
     /** At one wheel, what is put together of it following; or in one repeat of several. */
     void partialSlip() {
         PaperSlip slip = trial.one(
                 slips.stream().filter(s -> s != PaperSlip.FIRST_REPEAT_ONLY).toList());
-        var told = new Telling(slip, 1);
+        var told = new SlipTrial(slip, 1);
         if (trial.random().nextBoolean()) {
             List<Function<PaperSlip, Map<FigureId, Double>>> ways = new ArrayList<>();
             sat.answers().readings(trial.measure(), 0).forEach(repeat -> ways.add(s -> inRepeat(s, repeat)));
             ways.add(this::everywhere);
             if (told.moved(ways.get(0).apply(slip))
                     > 1) { // one figure can't say in which repeat: any number is some repeat's
-                told.count(Measured.PARTIAL_SLIP_NAMED, slip.key() + " repeat", ways);
+                told.count(ProofMeasure.PARTIAL_SLIP_NAMED, slip.key() + " repeat", ways);
             }
         } else {
             List<FigureId> wheels =
@@ -70,7 +70,7 @@ final class WorkingTrial {
             if (!wheels.isEmpty()) {
                 FigureId wheel = trial.one(wheels);
                 told.count(
-                        Measured.PARTIAL_SLIP_NAMED,
+                        ProofMeasure.PARTIAL_SLIP_NAMED,
                         slip.key() + " wheel",
                         List.of(s -> atWheel(wheel, everywhere(s)), this::everywhere));
             }
@@ -115,17 +115,17 @@ final class WorkingTrial {
     }
 
     /** Whether a slip is named on a sheet that is written to places so many times as coarse as asked. */
-    private final class Telling {
+    private final class SlipTrial {
         private final PaperSlip slip;
         private final double coarser;
 
-        Telling(PaperSlip slip, double coarser) {
+        SlipTrial(PaperSlip slip, double coarser) {
             this.slip = slip;
             this.coarser = coarser;
         }
 
         /** Counts the first of the ways it is made in, where no other listed slip gives the same figures in any of them. */
-        void count(Measured measured, String how, List<Function<PaperSlip, Map<FigureId, Double>>> ways) {
+        void count(ProofMeasure measured, String how, List<Function<PaperSlip, Map<FigureId, Double>>> ways) {
             Map<FigureId, Double> slipped = ways.get(0).apply(slip);
             boolean alike = slips.stream()
                     .filter(other -> !other.key().equals(slip.key()))
@@ -135,8 +135,8 @@ final class WorkingTrial {
             }
             List<Evidence.Working> marked = written(slipped, coarser);
             trial.tally().count(measured, how, Naming.names(marked, slip.key()), Naming.isPossible(marked, slip.key()));
-            if (measured == Measured.PARTIAL_SLIP_NAMED) {
-                trial.tally().count(Measured.PARTIAL_SLIP_MISNAMED, how, Naming.namesAnother(marked, slip.key()));
+            if (measured == ProofMeasure.PARTIAL_SLIP_NAMED) {
+                trial.tally().count(ProofMeasure.PARTIAL_SLIP_MISNAMED, how, Naming.namesAnother(marked, slip.key()));
             }
         }
 
@@ -217,7 +217,7 @@ final class WorkingTrial {
             default -> exchanged(counted) * unit.step();
         };
         sat.write(figure, Math.signum(right) * size, unit.step());
-        countUnlisted(Measured.HUMAN_ERROR_NAMED, error);
+        countUnlisted(ProofMeasure.HUMAN_ERROR_NAMED, error);
     }
 
     private long anotherDigit(long counted) {
@@ -246,11 +246,11 @@ final class WorkingTrial {
                 sat.write(figure, trial.random().nextDouble(-reach, reach), trial.step(figure));
             }
         });
-        countUnlisted(Measured.UNLISTED_NAMED, all ? "all" : "one");
+        countUnlisted(ProofMeasure.UNLISTED_NAMED, all ? "all" : "one");
     }
 
     /** Where some figure is wrong. */
-    private void countUnlisted(Measured measured, String how) {
+    private void countUnlisted(ProofMeasure measured, String how) {
         MarkSheet marks = sat.mark();
         List<Evidence.Working> marked = Naming.evidence(marks, Evidence.Working.class);
         if (marked.stream().anyMatch(e -> e.credit() == 0)) {

@@ -1,8 +1,6 @@
 package app.galdrin.core.quantity;
 
-import app.galdrin.core.quantity.QuantityText.Read;
 import app.galdrin.core.quantity.QuantityText.Reason;
-import app.galdrin.core.quantity.QuantityText.Rejected;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -58,7 +56,7 @@ public final class QuantityParser {
     private QuantityText parse() {
         scan.spaces();
         if (scan.atEnd()) {
-            return new Rejected(Reason.EMPTY);
+            return new QuantityText.Rejection(Reason.EMPTY);
         }
         double sign = scan.take("-−") ? -1 : 1;
         if (sign > 0) {
@@ -67,29 +65,29 @@ public final class QuantityParser {
         scan.spaces();
         Figure figure = Figure.scan(scan);
         if (figure.fault().isPresent()) {
-            return new Rejected(figure.fault().get());
+            return new QuantityText.Rejection(figure.fault().get());
         }
         scan.spaces();
         QuantityText read = scan.atLetter() ? withWord(figure) : withSigns(figure);
-        if (!(read instanceof Read r)) {
+        if (!(read instanceof QuantityText.ParsedQuantity r)) {
             return read;
         }
         return Math.abs(r.value()) <= LARGEST
-                ? new Read(sign * r.value(), r.unit(), r.step())
-                : new Rejected(Reason.TOO_LARGE);
+                ? new QuantityText.ParsedQuantity(sign * r.value(), r.unit(), r.step())
+                : new QuantityText.Rejection(Reason.TOO_LARGE);
     }
 
     private QuantityText withWord(Figure figure) {
         Optional<Unit> unit = unitOfWord(scan.word());
         scan.spaces();
         if (unit.isEmpty()) {
-            return new Rejected(Reason.LEFT_OVER);
+            return new QuantityText.Rejection(Reason.LEFT_OVER);
         }
         if (unit.get().quantity() != quantity) {
-            return new Rejected(Reason.WRONG_UNIT);
+            return new QuantityText.Rejection(Reason.WRONG_UNIT);
         }
         if (!scan.atEnd()) {
-            return new Rejected(Reason.LEFT_OVER);
+            return new QuantityText.Rejection(Reason.LEFT_OVER);
         }
         return quantity == Quantity.COUNT ? counted(figure, unit.get()) : read(figure, unit.get());
     }
@@ -102,8 +100,8 @@ public final class QuantityParser {
                         ? 1 / FLATS_A_TURN
                         : unit == Unit.TURNS && defaultUnit == Unit.FLATS ? FLATS_A_TURN : 0;
         return each == 0
-                ? new Rejected(Reason.WRONG_UNIT)
-                : new Read(figure.value() * each, unit, figure.step() * each);
+                ? new QuantityText.Rejection(Reason.WRONG_UNIT)
+                : new QuantityText.ParsedQuantity(figure.value() * each, unit, figure.step() * each);
     }
 
     /** The words of the grammar; feet and seconds of arc have signs only. */
@@ -118,11 +116,11 @@ public final class QuantityParser {
         Optional<Unit> sign = takeSign();
         if (sign.isEmpty()) {
             boolean degrees = quantity != Quantity.ANGLE && scan.at('°');
-            return new Rejected(degrees ? Reason.WRONG_UNIT : Reason.LEFT_OVER);
+            return new QuantityText.Rejection(degrees ? Reason.WRONG_UNIT : Reason.LEFT_OVER);
         }
         Unit first = sign.get();
         if (first == Unit.ARCSEC) {
-            return new Rejected(Reason.WRONG_UNIT);
+            return new QuantityText.Rejection(Reason.WRONG_UNIT);
         }
         double value = figure.value() * first.factor();
         Figure last = figure;
@@ -131,26 +129,26 @@ public final class QuantityParser {
         while (!scan.atEnd()) {
             Figure next = Figure.scan(scan);
             if (next.fault().isPresent()) {
-                return new Rejected(next.fault().get());
+                return new QuantityText.Rejection(next.fault().get());
             }
             scan.spaces();
             Optional<Unit> nextSign = takeSign();
             if (!last.plain() || nextSign.isEmpty() || smaller(unit) != nextSign.get()) {
-                return new Rejected(Reason.LEFT_OVER);
+                return new QuantityText.Rejection(Reason.LEFT_OVER);
             }
             if (next.value() >= (nextSign.get() == Unit.IN ? 12 : 60)) {
-                return new Rejected(Reason.SIXTY_OR_MORE);
+                return new QuantityText.Rejection(Reason.SIXTY_OR_MORE);
             }
             unit = nextSign.get();
             value += next.value() * unit.factor();
             last = next;
             scan.spaces();
         }
-        return new Read(value, first, last.step() * unit.factor());
+        return new QuantityText.ParsedQuantity(value, first, last.step() * unit.factor());
     }
 
-    private static Read read(Figure figure, Unit unit) {
-        return new Read(figure.value() * unit.factor(), unit, figure.step() * unit.factor());
+    private static QuantityText.ParsedQuantity read(Figure figure, Unit unit) {
+        return new QuantityText.ParsedQuantity(figure.value() * unit.factor(), unit, figure.step() * unit.factor());
     }
 
     private Optional<Unit> takeSign() {

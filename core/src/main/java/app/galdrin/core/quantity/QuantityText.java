@@ -17,10 +17,10 @@ public sealed interface QuantityText {
      * @param step one unit of the last place as written, in millimetres or degrees, positive: 12.5 mm has 0.1, 3/16" has
      *     1/16 in, 0°24' has 1'
      */
-    record Read(double value, Unit unit, double step) implements QuantityText {}
+    record ParsedQuantity(double value, Unit unit, double step) implements QuantityText {}
 
     /** A text that is not a quantity. */
-    record Rejected(Reason reason) implements QuantityText {}
+    record Rejection(Reason reason) implements QuantityText {}
 
     /** Why a text was not read; each has a sentence of its own on the pages. */
     enum Reason implements Keyed {

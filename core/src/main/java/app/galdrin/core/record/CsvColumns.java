@@ -157,7 +157,7 @@ public final class CsvColumns {
             return Double.parseDouble(cell);
         }
         Quantity quantity = field.unit().quantity();
-        return QuantityParser.parse(cell, quantity, defaultUnit(quantity)) instanceof QuantityText.Read read
+        return QuantityParser.parse(cell, quantity, defaultUnit(quantity)) instanceof QuantityText.ParsedQuantity read
                 ? (Object) read.value()
                 : cell;
     }

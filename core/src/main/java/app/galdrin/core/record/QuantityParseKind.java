@@ -39,10 +39,10 @@ public final class QuantityParseKind implements RecordKind {
     }
 
     private static Outcome<Answer> result(QuantityText parsed) {
-        if (parsed instanceof QuantityText.Read read) {
+        if (parsed instanceof QuantityText.ParsedQuantity read) {
             return Outcome.of(new Answer(new Figures().set(VALUE, read.value()).set(UNIT, read.unit()), List::of));
         }
-        boolean tooLarge = ((QuantityText.Rejected) parsed).reason() == Reason.TOO_LARGE;
+        boolean tooLarge = ((QuantityText.Rejection) parsed).reason() == Reason.TOO_LARGE;
         return Outcome.fault(tooLarge ? FaultCode.OUT_OF_RANGE : FaultCode.MALFORMED, TEXT.name());
     }
 }

@@ -3,6 +3,7 @@ package app.galdrin.core.record;
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.Outcome.Failure;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -75,7 +76,7 @@ public final class Shape {
     /** The object's values, if all of them are legal. */
     public Outcome<Input> read(JsonObject object) {
         Object legal = legal(object);
-        return legal instanceof Input input ? Outcome.of(input) : new Outcome.Failed<>((Fault) legal);
+        return legal instanceof Input input ? Outcome.of(input) : new Failure<>((Fault) legal);
     }
 
     /** An {@link Input}, or the first {@link Fault}. */

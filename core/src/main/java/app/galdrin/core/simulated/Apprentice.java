@@ -10,14 +10,14 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.LimitReading;
 import app.galdrin.core.marking.SlipAnswers;
 import app.galdrin.core.procedure.Hands;
+import app.galdrin.core.procedure.InstrumentSetup;
 import app.galdrin.core.procedure.Intermediate;
-import app.galdrin.core.procedure.Laid;
+import app.galdrin.core.procedure.IntermediateSteps;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.SlipSetting;
+import app.galdrin.core.procedure.SlipContext;
 import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.Truth;
-import app.galdrin.core.procedure.WayTo;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.Unit;
@@ -117,7 +117,8 @@ public final class Apprentice {
     /** Every place of some repeats of a measurement, written as it is read. */
     public void read(Measure measure, int round, Truth truth, int repeats) {
         measure.procedure().choices().forEach(c -> pen.write(new LineKey(measure.id(), c.id(), 0, round), c.usual()));
-        Laid laying = measure.procedure().lay(truth, measure.procedure().asUsual(assignment.standing()), hands.get());
+        InstrumentSetup laying =
+                measure.procedure().lay(truth, measure.procedure().asUsual(assignment.standing()), hands.get());
         for (int repeat = 1; repeat <= repeats; repeat++) {
             write(measure, round, repeat, laying.read());
         }
@@ -151,7 +152,7 @@ public final class Apprentice {
     private void miswrite(Measure measure, String key) {
         List<Map<String, Double>> readings = own().readings(measure, 0);
         Optional<Slip> slip = slip(measure, key);
-        SlipSetting setting = own().slipSetting(measure, AnswerUnit.DEGREES);
+        SlipContext setting = own().slipSetting(measure, AnswerUnit.DEGREES);
         for (int i = 0; i < readings.size(); i++) {
             int repeat = i + 1;
             Map<String, Double> read = readings.get(i);
@@ -205,7 +206,7 @@ public final class Apprentice {
         if (item.steps().isEmpty()) {
             return;
         }
-        var way = new WayTo(measure.procedure(), item.figure(), own.repeats(measure, 0), measure.taught());
+        var way = new IntermediateSteps(measure.procedure(), item.figure(), own.repeats(measure, 0), measure.taught());
         for (Intermediate step : item.steps()) {
             way.at(step, Map.of())
                     .ifPresent(value -> pen.write(
@@ -222,7 +223,7 @@ public final class Apprentice {
                 .allMatch(item -> sheet.line(LineKey.of(work.id(), item.figure().key()))
                         .filter(line -> LineText.read(
                                         worked(item.unit(), answers.getOrDefault(item.figure(), 0.0)), line.answer())
-                                instanceof LineText.Understood)
+                                instanceof LineText.ParsedText)
                         .isPresent());
     }
 

@@ -5,7 +5,7 @@ import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
-import app.galdrin.core.task.Expected;
+import app.galdrin.core.task.ExpectedUncertainty;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.random.RandomGenerator;
@@ -23,7 +23,7 @@ public final class FoundState {
     /** Every wheel somewhere up to {@code tolerances}, a factor without unit, times half the tolerance about what the sheet prefers; 0 is exactly that. */
     public static Truth about(SpecificationSheet sheet, double tolerances, RandomGenerator random) {
         Map<FigureId, Double> figures = new HashMap<>();
-        Expected.asTheSheetWants(sheet).figures().entrySet().stream()
+        ExpectedUncertainty.asTheSheetWants(sheet).figures().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
                 .forEach(wanted -> {
                     double half = sheet.limits(wanted.getKey())

@@ -4,7 +4,7 @@ import app.galdrin.core.answer.LineText;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,7 +13,7 @@ import java.util.Map;
 public final class Paper implements Pen {
 
     private final Sheet sheet;
-    private final Map<LineKey, Written> standing = new LinkedHashMap<>();
+    private final Map<LineKey, WrittenValue> standing = new LinkedHashMap<>();
 
     public Paper(Sheet sheet) {
         this.sheet = sheet;
@@ -24,10 +24,10 @@ public final class Paper implements Pen {
         var answer = sheet.line(line)
                 .orElseThrow(() -> new IllegalArgumentException(line.key() + " is no line of the sheet"))
                 .answer();
-        if (!(LineText.read(text, answer) instanceof LineText.Understood understood)) {
+        if (!(LineText.read(text, answer) instanceof LineText.ParsedText understood)) {
             throw new IllegalArgumentException(line.key() + " does not take " + text);
         }
-        standing.put(line, new Written(understood.written(), understood.value(), understood.step()));
+        standing.put(line, new WrittenValue(understood.written(), understood.value(), understood.step()));
     }
 
     @Override

@@ -68,7 +68,7 @@ public record SecondQuestion(Assignment assignment, Work work, Work.Item item, A
     }
 
     /** Marks an answer as the sheet's own would be: with the slip that explains it. */
-    public Evidence.Working judged(LineText.Understood answer) {
+    public Evidence.Working judged(LineText.ParsedText answer) {
         var paper = new Paper(new Sheet(assignment));
         readings.standing().forEach((line, written) -> paper.write(line, written.text()));
         paper.write(line(), answer.written());

@@ -77,7 +77,7 @@ public final class TryOut {
      * @param competent how many sheets were
      * @param losing by criterion, on how many sheets marks were lost
      */
-    public record Tried(List<Double> percents, int competent, Map<Criterion.Id, Integer> losing) {
+    public record PersonResult(List<Double> percents, int competent, Map<Criterion.Id, Integer> losing) {
         /** Mean percent of the marks, 0 to 100. */
         public double mean() {
             return percents.stream().mapToDouble(p -> p).average().orElse(0);
@@ -92,7 +92,7 @@ public final class TryOut {
     private TryOut() {}
 
     /** Each of the three so many times; the same seed does the same. */
-    public static Map<Kind, Tried> of(Assignment assignment, int sheets, long seed) {
+    public static Map<Kind, PersonResult> of(Assignment assignment, int sheets, long seed) {
         var run = new Run(assignment, sheets, seed);
         while (run.done() < run.total()) {
             run.goOn(sheets);
@@ -138,8 +138,8 @@ public final class TryOut {
         }
 
         /** What came of it so far. */
-        public Map<Kind, Tried> tried() {
-            Map<Kind, Tried> tried = new EnumMap<>(Kind.class);
+        public Map<Kind, PersonResult> tried() {
+            Map<Kind, PersonResult> tried = new EnumMap<>(Kind.class);
             tallies.forEach((kind, tally) -> tried.put(kind, tally.tried()));
             return tried;
         }
@@ -159,8 +159,8 @@ public final class TryOut {
             }
         }
 
-        Tried tried() {
-            return new Tried(List.copyOf(percents), competent, new LinkedHashMap<>(losing));
+        PersonResult tried() {
+            return new PersonResult(List.copyOf(percents), competent, new LinkedHashMap<>(losing));
         }
     }
 
@@ -170,19 +170,19 @@ public final class TryOut {
     }
 
     /** A vehicle as it is found, and what the instructor read of it. */
-    public record Found(Truth truth, Answers reference) {}
+    public record FoundVehicle(Truth truth, Answers reference) {}
 
     /** What one of the three wrote, and what the instructor read of the vehicle. */
     public record Sitting(Answers wrote, References references) {}
 
     /** A vehicle that some find as it is. */
-    public static Found found(Assignment assignment, RandomGenerator random) {
+    public static FoundVehicle found(Assignment assignment, RandomGenerator random) {
         Truth truth = FoundState.about(assignment.sheet(), FOUND, random);
-        return new Found(truth, reference(assignment, truth, 0, random));
+        return new FoundVehicle(truth, reference(assignment, truth, 0, random));
     }
 
     /** One sheet by one of the three, who leaves the vehicle in some other state. */
-    public static Sitting sitting(Assignment assignment, Kind kind, Found found, RandomGenerator random) {
+    public static Sitting sitting(Assignment assignment, Kind kind, FoundVehicle found, RandomGenerator random) {
         boolean slack = random.nextDouble() < kind.slips;
         Truth left = FoundState.about(assignment.sheet(), slack ? LEFT_CARELESSLY : LEFT_BY_CARE, random);
         var paper = new Paper(new Sheet(assignment));
@@ -247,7 +247,7 @@ public final class TryOut {
     }
 
     /** The chance that one of the first has more marks than one of the others, 0 to 1; half of it where they are alike. */
-    public static double above(Tried first, Tried other) {
+    public static double above(PersonResult first, PersonResult other) {
         double wins = 0;
         for (double a : first.percents()) {
             for (double b : other.percents()) {
@@ -258,7 +258,7 @@ public final class TryOut {
     }
 
     /** Criteria on which care itself loses marks more often than one sheet in so many, worst first. */
-    public static List<Criterion.Id> unfairToCare(Tried careful, double often) {
+    public static List<Criterion.Id> unfairToCare(PersonResult careful, double often) {
         return careful.losing().keySet().stream()
                 .filter(id -> id.aspect() == Aspect.READING || id.aspect() == Aspect.REPEATABILITY)
                 .filter(id -> careful.losing(id) > often)

@@ -20,7 +20,7 @@ import java.util.OptionalDouble;
  * @param floor where it was read, if that is another bay than the assignment's
  */
 public record Answers(
-        Map<LineKey, Written> standing, List<LineKey> order, OptionalDouble minutes, Optional<BayFloor> floor) {
+        Map<LineKey, WrittenValue> standing, List<LineKey> order, OptionalDouble minutes, Optional<BayFloor> floor) {
 
     public Answers {
         standing = Map.copyOf(standing);
@@ -28,7 +28,7 @@ public record Answers(
     }
 
     /** Of work whose time is not known, and done in no order that anyone asks for. */
-    public Answers(Map<LineKey, Written> standing) {
+    public Answers(Map<LineKey, WrittenValue> standing) {
         this(standing, List.of(), OptionalDouble.empty(), Optional.empty());
     }
 
@@ -62,12 +62,12 @@ public record Answers(
         return new Answers(Map.of());
     }
 
-    public Optional<Written> at(LineKey key) {
+    public Optional<WrittenValue> at(LineKey key) {
         return Optional.ofNullable(standing.get(key));
     }
 
     public Optional<String> text(LineKey key) {
-        return at(key).map(Written::text);
+        return at(key).map(WrittenValue::text);
     }
 
     /**
@@ -80,7 +80,7 @@ public record Answers(
                         .filter(key -> key.line().equals(slope.key()))
                         .min(Comparator.comparingInt(LineKey::round).thenComparing(LineKey::step))
                         .map(standing::get))
-                .map(Written::value)
+                .map(WrittenValue::value)
                 .orElse(OptionalDouble.empty());
     }
 
@@ -109,7 +109,7 @@ public record Answers(
         for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
             Map<String, Double> readings = new HashMap<>(2 * places.size());
             for (Place place : places) {
-                Written written =
+                WrittenValue written =
                         standing.get(new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round));
                 if (written != null && written.value().isPresent()) {
                     readings.put(place.id(), written.value().getAsDouble());

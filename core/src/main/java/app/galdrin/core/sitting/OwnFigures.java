@@ -8,15 +8,14 @@ import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Derivation;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
-import app.galdrin.core.procedure.Procedure.Worked;
-import app.galdrin.core.procedure.SlipSetting;
-import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.procedure.SlipContext;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.task.Assignment;
-import app.galdrin.core.task.Expected;
+import app.galdrin.core.task.ExpectedUncertainty;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Target;
@@ -55,9 +54,9 @@ public final class OwnFigures {
     private final Assignment assignment;
     private final Answers answers;
     private final Map<State, Works> worked = new ConcurrentHashMap<>();
-    private final Map<State, Standing> standings = new ConcurrentHashMap<>();
+    private final Map<State, MeasuringContext> standings = new ConcurrentHashMap<>();
     private final Map<State, List<Map<String, Double>>> readings = new ConcurrentHashMap<>();
-    private final Map<Of, Told> told = new ConcurrentHashMap<>();
+    private final Map<FigureKey, RepeatedFigure> told = new ConcurrentHashMap<>();
 
     private final Map<GoneBy, Optional<Estimate>> goneBy = new ConcurrentHashMap<>();
 
@@ -65,10 +64,10 @@ public final class OwnFigures {
 
     private record State(String step, int round) {}
 
-    private record Of(String step, int round, FigureId figure) {}
+    private record FigureKey(String step, int round, FigureId figure) {}
 
     /** A figure of every repeat that tells it, their mean, and what an honest sheet has for it. */
-    private record Told(List<Estimate> each, Optional<Estimate> mean, OptionalDouble onPaper) {}
+    private record RepeatedFigure(List<Estimate> each, Optional<Estimate> mean, OptionalDouble onPaper) {}
 
     private final Function<List<Estimate>, Estimate> averaging;
 
@@ -101,12 +100,12 @@ public final class OwnFigures {
     }
 
     /** Every repeat that can be worked to one of its figures at least. */
-    public List<Worked> repeats(Measure measure, int round) {
+    public List<Procedure.WorkedRepeat> repeats(Measure measure, int round) {
         return works(measure, round).telling();
     }
 
     /** Every repeat of {@link #readings}, also those that come to nothing. */
-    public List<Worked> worked(Measure measure, int round) {
+    public List<Procedure.WorkedRepeat> worked(Measure measure, int round) {
         return works(measure, round).all();
     }
 
@@ -116,8 +115,8 @@ public final class OwnFigures {
      * @param all that were read, in order, also those that come to nothing
      * @param telling those that can be worked to a figure at least
      */
-    private record Works(List<Worked> all, List<Worked> telling) {
-        static Works of(List<Worked> all) {
+    private record Works(List<Procedure.WorkedRepeat> all, List<Procedure.WorkedRepeat> telling) {
+        static Works of(List<Procedure.WorkedRepeat> all) {
             return new Works(
                     all, all.stream().filter(w -> !w.figures().isEmpty()).toList());
         }
@@ -128,7 +127,7 @@ public final class OwnFigures {
         Works known = worked.get(state);
         if (known == null) {
             // working a step may work those before it, so that nothing is computed inside of the map
-            List<Worked> all = new ArrayList<>();
+            List<Procedure.WorkedRepeat> all = new ArrayList<>();
             for (Map<String, Double> read : readings(measure, round)) {
                 all.add(work(measure, round, all.size() + 1, read));
             }
@@ -139,7 +138,7 @@ public final class OwnFigures {
     }
 
     /** Works one repeat; readings are mm or deg by place. */
-    private Worked work(Measure measure, int round, int repeat, Map<String, Double> readings) {
+    private Procedure.WorkedRepeat work(Measure measure, int round, int repeat, Map<String, Double> readings) {
         return measure.procedure()
                 .work(
                         readings,
@@ -156,7 +155,7 @@ public final class OwnFigures {
         List<Map<String, Double>> read = readings(measure, round);
         for (int i = 0; i < read.size(); i++) {
             if (read.get(i) == readings) {
-                Worked known = worked(measure, round).get(i);
+                Procedure.WorkedRepeat known = worked(measure, round).get(i);
                 return taught.equals(HandFormula.SOLVED) ? known.solved() : known.honest();
             }
         }
@@ -164,25 +163,25 @@ public final class OwnFigures {
     }
 
     /** What is to be read again because the readings of a repeat don't go together, in their order. */
-    public List<AskedBack> askedBack(Measure measure, int round) {
+    public List<ReadingQuery> askedBack(Measure measure, int round) {
         Procedure procedure = measure.procedure();
-        Standing standing = standing(measure, round);
+        MeasuringContext standing = standing(measure, round);
         boolean chosen = procedure.choices().stream()
                 .allMatch(choice -> choice.in(standing).isPresent());
         boolean floorKnown = standing.floor().isKnown()
                 || procedure.slopes(measure.figures()).isEmpty();
         List<Map<String, Double>> all = readings(measure, round);
-        List<AskedBack> asked = new ArrayList<>();
+        List<ReadingQuery> asked = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
             int repeat = i + 1;
             Map<String, Double> read = all.get(i);
             procedure.unlike().stream()
                     .filter(pair -> pair.alikeIn(read))
-                    .forEach(pair ->
-                            asked.add(new AskedBack(repeat, Optional.empty(), List.of(pair.first(), pair.second()))));
+                    .forEach(pair -> asked.add(
+                            new ReadingQuery(repeat, Optional.empty(), List.of(pair.first(), pair.second()))));
             askedBack(measure, round, repeat, read).forEach(asked::add);
             if (chosen && floorKnown) {
-                Worked one = worked(measure, round).get(i);
+                Procedure.WorkedRepeat one = worked(measure, round).get(i);
                 measure.figures().stream()
                         .filter(f -> !f.ofBothWheels() && !one.figures().containsKey(f))
                         .forEach(f -> impossible(procedure, f, repeat, read).ifPresent(asked::add));
@@ -192,11 +191,11 @@ public final class OwnFigures {
     }
 
     /** What is far finer than the instrument shows was read in another unit, or is a digit short; what stands for all repeats is asked once. */
-    private List<AskedBack> askedBack(Measure measure, int round, int repeat, Map<String, Double> read) {
+    private List<ReadingQuery> askedBack(Measure measure, int round, int repeat, Map<String, Double> read) {
         return assignment.places(measure).stream()
                 .filter(place -> place.eachRepeat() || repeat == 1)
                 .filter(place -> isFinerThanShown(place, Math.abs(read.getOrDefault(place.id(), 0.0))))
-                .map(place -> new AskedBack(repeat, Optional.empty(), List.of(place)))
+                .map(place -> new ReadingQuery(repeat, Optional.empty(), List.of(place)))
                 .toList();
     }
 
@@ -207,17 +206,17 @@ public final class OwnFigures {
         return size > 0 && size < FINEST_SHARE * mark;
     }
 
-    private static Optional<AskedBack> impossible(
+    private static Optional<ReadingQuery> impossible(
             Procedure procedure, FigureId figure, int repeat, Map<String, Double> read) {
         List<Place> places = procedure.places(List.of(figure));
         boolean all = !places.isEmpty() && places.stream().allMatch(p -> read.containsKey(p.id()));
-        return all ? Optional.of(new AskedBack(repeat, Optional.of(figure), places)) : Optional.empty();
+        return all ? Optional.of(new ReadingQuery(repeat, Optional.of(figure), places)) : Optional.empty();
     }
 
     /** What a step's readings are taken on, with what was chosen for them and the figures it takes from the steps before it. */
-    public Standing standing(Measure measure, int round) {
+    public MeasuringContext standing(Measure measure, int round) {
         var state = new State(measure.id(), round);
-        Standing known = standings.get(state);
+        MeasuringContext known = standings.get(state);
         if (known == null) {
             known = stand(measure, round);
             standings.put(state, known);
@@ -225,7 +224,7 @@ public final class OwnFigures {
         return known;
     }
 
-    private Standing stand(Measure measure, int round) {
+    private MeasuringContext stand(Measure measure, int round) {
         Map<FigureId, Estimate> found = new HashMap<>();
         for (FigureId figure : assignment.takenFromBefore(measure)) {
             foundBefore(measure, round, figure).ifPresent(e -> found.put(figure, e));
@@ -291,9 +290,9 @@ public final class OwnFigures {
         return means;
     }
 
-    private Told told(Measure measure, int round, FigureId figure) {
-        var of = new Of(measure.id(), round, figure);
-        Told known = told.get(of);
+    private RepeatedFigure told(Measure measure, int round, FigureId figure) {
+        var of = new FigureKey(measure.id(), round, figure);
+        RepeatedFigure known = told.get(of);
         if (known == null) {
             known = tell(repeats(measure, round), figure);
             told.put(of, known);
@@ -301,17 +300,17 @@ public final class OwnFigures {
         return known;
     }
 
-    private Told tell(List<Worked> repeats, FigureId figure) {
+    private RepeatedFigure tell(List<Procedure.WorkedRepeat> repeats, FigureId figure) {
         List<Estimate> each = new ArrayList<>(repeats.size());
         var onPaper = new DoubleSummaryStatistics();
-        for (Worked repeat : repeats) {
+        for (Procedure.WorkedRepeat repeat : repeats) {
             Estimate solved = repeat.figures().get(figure);
             if (solved != null) {
                 each.add(solved);
             }
             repeat.honest(figure).ifPresent(onPaper::accept);
         }
-        return new Told(
+        return new RepeatedFigure(
                 each,
                 each.isEmpty() ? Optional.empty() : Optional.of(averaging.apply(each)),
                 onPaper.getCount() == 0 ? OptionalDouble.empty() : OptionalDouble.of(onPaper.getAverage()));
@@ -323,19 +322,19 @@ public final class OwnFigures {
     }
 
     /** What slips are tried on where a step's figures as found are answered in a unit. */
-    public SlipSetting slipSetting(Measure measure, AnswerUnit unit) {
-        return new SlipSetting(
+    public SlipContext slipSetting(Measure measure, AnswerUnit unit) {
+        return new SlipContext(
                 measure.procedure(),
                 standing(measure, 0),
                 unit,
                 baseline(measure),
                 readings(measure, 0),
-                repeats(measure, 0).stream().map(Worked::notes).toList(),
+                repeats(measure, 0).stream().map(Procedure.WorkedRepeat::notes).toList(),
                 measure.taught());
     }
 
     /** What was written as worked before a step, in the answer's unit. */
-    public Optional<Written> written(FigureId figure, String beforeStep) {
+    public Optional<WrittenValue> written(FigureId figure, String beforeStep) {
         return assignment.workStep(figure, beforeStep).flatMap(work -> answers.at(LineKey.of(work.id(), figure.key())));
     }
 
@@ -430,12 +429,13 @@ public final class OwnFigures {
         Optional<Measure> measure = assignment.measuring(figure, beforeStep);
         Optional<Estimate> solved = measure.flatMap(m -> mean(m, 0, figure));
         Optional<Work.Item> item = assignment.workStep(figure, beforeStep).flatMap(w -> w.item(figure));
-        OptionalDouble worked = written(figure, beforeStep).map(Written::value).orElse(OptionalDouble.empty());
+        OptionalDouble worked =
+                written(figure, beforeStep).map(WrittenValue::value).orElse(OptionalDouble.empty());
         boolean follows = item.isEmpty() && isAsked(figure, beforeStep);
         if (solved.isEmpty() && (worked.isPresent() || follows)) {
             // what he wrote stands without his readings, in doubt as it would be with them
-            solved = measure.flatMap(
-                    m -> Optional.ofNullable(Expected.asAsked(m, standing(m, 0)).get(figure)));
+            solved = measure.flatMap(m -> Optional.ofNullable(
+                    ExpectedUncertainty.asAsked(m, standing(m, 0)).get(figure)));
         }
         if (solved.isEmpty()) {
             return solved;

@@ -1,7 +1,7 @@
 package app.galdrin.core.spec;
 
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Where;
+import app.galdrin.core.figure.Location;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
@@ -20,7 +20,7 @@ import java.util.OptionalDouble;
  */
 public record Adjuster(
         Part part,
-        Where where,
+        Location where,
         AdjusterUnit unit,
         double most,
         double smallestStep,
@@ -31,7 +31,7 @@ public record Adjuster(
     /** One whose fastener the sheet does not name. */
     public Adjuster(
             Part part,
-            Where where,
+            Location where,
             AdjusterUnit unit,
             double most,
             double smallestStep,
@@ -80,7 +80,7 @@ public record Adjuster(
 
     /** Every line of a plan is looked up by one of these: part by where. */
     private static final String[][] IDS = Arrays.stream(Part.values())
-            .map(part -> Arrays.stream(Where.values())
+            .map(part -> Arrays.stream(Location.values())
                     .map(where -> where.key().isEmpty() ? part.key() : part.key() + "." + where.key())
                     .toArray(String[]::new))
             .toArray(String[][]::new);

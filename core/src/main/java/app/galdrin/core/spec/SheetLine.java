@@ -1,6 +1,6 @@
 package app.galdrin.core.spec;
 
-import app.galdrin.core.figure.At;
+import app.galdrin.core.figure.FigurePosition;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import java.util.Comparator;
@@ -52,12 +52,13 @@ public record SheetLine(
     }
 
     /** Whether its limits are of a figure in this position. */
-    boolean isGivenAt(At at) {
+    boolean isGivenAt(FigurePosition at) {
         if (measurand != Measurand.TURN_OUT) {
-            return at.equals(At.AHEAD);
+            return at.equals(FigurePosition.AHEAD);
         }
-        boolean lock = at.kind() == At.Kind.LEFT_LOCK || at.kind() == At.Kind.RIGHT_LOCK;
-        boolean steered = at.kind() == At.Kind.STEERED_LEFT || at.kind() == At.Kind.STEERED_RIGHT;
+        boolean lock = at.kind() == FigurePosition.Kind.LEFT_LOCK || at.kind() == FigurePosition.Kind.RIGHT_LOCK;
+        boolean steered =
+                at.kind() == FigurePosition.Kind.STEERED_LEFT || at.kind() == FigurePosition.Kind.STEERED_RIGHT;
         return innerAngle.isPresent() ? steered && at.amount() == innerAngle.getAsInt() : lock;
     }
 

@@ -63,12 +63,12 @@ public record SheetScale(AnswerUnit unit, double over) {
     }
 
     private static boolean isAngle(String text) {
-        return QuantityParser.parse(text, Quantity.ANGLE, Unit.DEG) instanceof QuantityText.Read read
+        return QuantityParser.parse(text, Quantity.ANGLE, Unit.DEG) instanceof QuantityText.ParsedQuantity read
                 && (text.contains("°") || text.contains("'") || read.unit() != Unit.DEG);
     }
 
     private static OptionalDouble length(String text) {
-        return QuantityParser.parse(text, Quantity.LENGTH, Unit.MM) instanceof QuantityText.Read read
+        return QuantityParser.parse(text, Quantity.LENGTH, Unit.MM) instanceof QuantityText.ParsedQuantity read
                         && read.value() > 0
                 ? OptionalDouble.of(read.value())
                 : OptionalDouble.empty();
@@ -80,17 +80,17 @@ public record SheetScale(AnswerUnit unit, double over) {
      * @param value in the unit, rounded to its place
      * @param expanded uncertainty U, likewise to one place more
      */
-    public record Shown(AnswerUnit unit, double value, double expanded) {
+    public record DisplayedFigure(AnswerUnit unit, double value, double expanded) {
         Estimate estimate() {
             return new Estimate(value, expanded / Judgement.K);
         }
     }
 
     /** A figure, rad or mm, as it is shown. */
-    public Shown shown(FigureId figure, Estimate value) {
+    public DisplayedFigure shown(FigureId figure, Estimate value) {
         double there = unit.ofFigure(value.value(), figure, over);
         double beyond = unit.ofFigure(value.value() + Judgement.K * value.standardUncertainty(), figure, over);
-        return new Shown(unit, rounded(there, unit.step()), rounded(beyond - there, unit.step() / FINER));
+        return new DisplayedFigure(unit, rounded(there, unit.step()), rounded(beyond - there, unit.step() / FINER));
     }
 
     /** A value as it is shown, both rad or mm. */

@@ -1,7 +1,7 @@
 package app.galdrin.core.spec;
 
-import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.FigurePosition;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import java.util.Comparator;
@@ -47,7 +47,7 @@ public record SpecificationSheet(
     public Optional<Limits> limits(FigureId figure) {
         if (figure.measurand().form() == Measurand.Form.DIFFERENCE) {
             return line(figure.axle(), figure.measurand().base())
-                    .filter(line -> figure.at().equals(At.AHEAD))
+                    .filter(line -> figure.at().equals(FigurePosition.AHEAD))
                     .flatMap(SheetLine::sideDifference)
                     .map(SideDifference::limits);
         }

@@ -31,23 +31,24 @@ import java.util.Optional;
 
 /** Ready-made practicals to begin from. */
 public enum TaskStart implements Keyed {
-    TOE("toe", Asked.TOE),
-    CAMBER_AND_TOE("camberAndToe", Asked.CAMBER, Asked.TOE),
-    FULL_FRONT("fullFront", Asked.CASTER, Asked.CAMBER, Asked.TOE),
-    BEAM_AXLE("beamAxle", Asked.BEAM_CASTER, Asked.BEAM_KPI, Asked.BEAM_TOE);
+    TOE("toe", MeasureStart.TOE),
+    CAMBER_AND_TOE("camberAndToe", MeasureStart.CAMBER, MeasureStart.TOE),
+    FULL_FRONT("fullFront", MeasureStart.CASTER, MeasureStart.CAMBER, MeasureStart.TOE),
+    BEAM_AXLE("beamAxle", MeasureStart.BEAM_CASTER, MeasureStart.BEAM_KPI, MeasureStart.BEAM_TOE);
 
     /**
      * What is measured and how.
      *
      * @param measurands the first names the step
      */
-    private record Asked(String procedure, List<Measurand> measurands) {
-        static final Asked CASTER = new Asked("sweep", List.of(Measurand.CASTER));
-        static final Asked CAMBER = new Asked("inclinometerZeroed", List.of(Measurand.CAMBER));
-        static final Asked TOE = new Asked("strings", List.of(Measurand.TOE));
-        static final Asked BEAM_CASTER = new Asked("protractor", List.of(Measurand.CASTER, Measurand.KINGPIN_TWIST));
-        static final Asked BEAM_KPI = new Asked("protractorKpi", List.of(Measurand.KPI));
-        static final Asked BEAM_TOE = new Asked("longBars", List.of(Measurand.TOE));
+    private record MeasureStart(String procedure, List<Measurand> measurands) {
+        static final MeasureStart CASTER = new MeasureStart("sweep", List.of(Measurand.CASTER));
+        static final MeasureStart CAMBER = new MeasureStart("inclinometerZeroed", List.of(Measurand.CAMBER));
+        static final MeasureStart TOE = new MeasureStart("strings", List.of(Measurand.TOE));
+        static final MeasureStart BEAM_CASTER =
+                new MeasureStart("protractor", List.of(Measurand.CASTER, Measurand.KINGPIN_TWIST));
+        static final MeasureStart BEAM_KPI = new MeasureStart("protractorKpi", List.of(Measurand.KPI));
+        static final MeasureStart BEAM_TOE = new MeasureStart("longBars", List.of(Measurand.TOE));
 
         Measure measure() {
             Procedure by = Procedures.of(procedure).withRunOutTakenOff();
@@ -62,9 +63,9 @@ public enum TaskStart implements Keyed {
     private static final int ROUNDS = 2;
 
     private final String key;
-    private final List<Asked> asked;
+    private final List<MeasureStart> asked;
 
-    TaskStart(String key, Asked... asked) {
+    TaskStart(String key, MeasureStart... asked) {
         this.key = key;
         this.asked = List.of(asked);
     }
@@ -84,7 +85,7 @@ public enum TaskStart implements Keyed {
         List<Measure> measures = asked.stream()
                 .sorted(Comparator.comparing(
                         a -> school.turn(a.measurands().get(0)).orElse(0)))
-                .map(Asked::measure)
+                .map(MeasureStart::measure)
                 .toList();
         List<FigureId> figures =
                 measures.stream().flatMap(m -> m.figures().stream()).toList();

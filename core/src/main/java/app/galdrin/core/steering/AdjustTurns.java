@@ -4,6 +4,7 @@ import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.Outcome.Failure;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Field;
@@ -104,7 +105,7 @@ public final class AdjustTurns implements RecordKind {
     public Outcome<Answer> evaluate(Input in) {
         Optional<Fault> broken = brokenRule(in);
         if (broken.isPresent()) {
-            return new Outcome.Failed<>(broken.get());
+            return new Failure<>(broken.get());
         }
         TrackRod rod = rod(in);
         double turns = rod.turns(less(in, TARGET, CURRENT));

@@ -6,7 +6,7 @@ import app.galdrin.core.Outcome;
 import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.MeasuringMethod;
-import app.galdrin.core.measure.Seen;
+import app.galdrin.core.measure.Observables;
 import app.galdrin.core.measure.Sight;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
@@ -72,7 +72,7 @@ public final class BumpLaser implements MeasuringMethod {
             "bump.laser",
             Shape.of(MIRROR_DISTANCE, READINGS, WHEEL_RADIUS).withU(U_SPOT),
             Shape.of(MAGNIFICATION, CURVE, SLOPE, TENDENCY));
-    private static final Sight SIGHT = Sight.of(Seen.BUMP_STEER).assuming(Assumption.TARGET_PARALLEL);
+    private static final Sight SIGHT = Sight.of(Observables.BUMP_STEER).assuming(Assumption.TARGET_PARALLEL);
 
     /** By size alone: −0 and 0 are the same travel and keep the order given. */
     private static final Comparator<Point> BY_TRAVEL = (a, b) -> (int) Math.signum(a.travel() - b.travel());

@@ -4,7 +4,7 @@ import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.MeasuringMethod;
-import app.galdrin.core.measure.Seen;
+import app.galdrin.core.measure.Observables;
 import app.galdrin.core.measure.Sight;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
@@ -54,7 +54,7 @@ public final class SteerRack implements MeasuringMethod {
             "steer.rack",
             Shape.of(LEFT, RIGHT, TRAVEL_PER_TURN, LOCKS_LEFT, LOCKS_RIGHT),
             Shape.of(OFFSET, WHEEL_TURNS, LOCK_IMBALANCE, LOCK_TO_LOCK));
-    private static final Sight SIGHT = Sight.of(Seen.RACK_POSITION);
+    private static final Sight SIGHT = Sight.of(Observables.RACK_POSITION);
 
     private static NumberField locks(String name) {
         return NumberField.of(name, FieldUnit.TURNS, Range.closed(0, 100)).optional();

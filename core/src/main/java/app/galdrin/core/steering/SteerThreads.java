@@ -7,7 +7,7 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.MeasuringMethod;
-import app.galdrin.core.measure.Seen;
+import app.galdrin.core.measure.Observables;
 import app.galdrin.core.measure.Sight;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
@@ -64,7 +64,7 @@ public final class SteerThreads implements MeasuringMethod {
             "steer.threads",
             Shape.of(LEFT, RIGHT, PITCH, LIMIT),
             Shape.of(DIFFERENCE, MOVE_EACH, LONGER, SHORTER, TURNS_EACH, SUSPECT_PART));
-    private static final Sight SIGHT = Sight.of(Seen.RACK_POSITION).assuming(Assumption.WHEELS_STRAIGHT);
+    private static final Sight SIGHT = Sight.of(Observables.RACK_POSITION).assuming(Assumption.WHEELS_STRAIGHT);
 
     /** A side to move, or none. */
     private enum Move implements Keyed {

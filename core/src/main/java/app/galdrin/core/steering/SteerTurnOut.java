@@ -3,7 +3,7 @@ package app.galdrin.core.steering;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.MeasuringMethod;
-import app.galdrin.core.measure.Seen;
+import app.galdrin.core.measure.Observables;
 import app.galdrin.core.measure.Sight;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
@@ -56,7 +56,7 @@ public final class SteerTurnOut implements MeasuringMethod {
             NAME,
             Shape.of(INNER, OUTER, KINGPIN_TRACK, WHEELBASE),
             Shape.of(TOE_OUT_ON_TURN, IDEAL_OUTER, ACKERMANN, TURN_RADIUS));
-    private static final Sight SIGHT = Sight.of(Seen.TURN_OUT);
+    private static final Sight SIGHT = Sight.of(Observables.TURN_OUT);
 
     /** How far the wheels are turned, rad, 0.1° to 80°; lengths mm, positive. */
     public record Readings(double inner, double outer, double kingpinTrack, double wheelbase) {}

@@ -1,8 +1,8 @@
 package app.galdrin.core.steering;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.AdjusterUnit;
@@ -59,7 +59,13 @@ public record TrackRod(double ratePerTurn) {
     /** A front wheel's rod as a part of the sheet; its effect follows from thread and steering arm. */
     public static Adjuster adjuster(Wheel wheel, VehicleGeometry geometry) {
         return new Adjuster(
-                Part.ROD, Where.of(wheel), AdjusterUnit.TURN, MOST_TURNS, LEAST_TURN, effects(wheel, geometry), true);
+                Part.ROD,
+                Location.of(wheel),
+                AdjusterUnit.TURN,
+                MOST_TURNS,
+                LEAST_TURN,
+                effects(wheel, geometry),
+                true);
     }
 
     /** What a turn does to the wheel's toe: how much, or only which way where thread or arm are unknown. */

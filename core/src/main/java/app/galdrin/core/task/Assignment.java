@@ -6,13 +6,13 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Derivation;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.PrintedFigures;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.Slips;
-import app.galdrin.core.procedure.Source;
-import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.procedure.Source.EarlierFigure;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Limits;
@@ -39,16 +39,16 @@ public final class Assignment {
     private final Practical practical;
     private final SpecificationSheet sheet;
     private final BayFloor floor;
-    private final Standing standing;
+    private final MeasuringContext standing;
 
     private final Map<String, List<Place>> places = new ConcurrentHashMap<>();
-    private final Map<Judged, Optional<Measure>> measuring = new ConcurrentHashMap<>();
-    private final Map<Judged, Optional<Work>> working = new ConcurrentHashMap<>();
+    private final Map<VerdictKey, Optional<Measure>> measuring = new ConcurrentHashMap<>();
+    private final Map<VerdictKey, Optional<Work>> working = new ConcurrentHashMap<>();
     private final Map<FigureId.Adjustment, List<Adjuster>> adjusters = new ConcurrentHashMap<>();
 
     private final Map<FigureId, Optional<Limits>> limits = new ConcurrentHashMap<>();
     private final Map<FigureId, SheetScale> scales = new ConcurrentHashMap<>();
-    private final Map<Judged, Double> apart = new ConcurrentHashMap<>();
+    private final Map<VerdictKey, Double> apart = new ConcurrentHashMap<>();
     private final Map<String, Map<FigureId, Estimate>> asAsked = new ConcurrentHashMap<>();
     private final Map<String, List<FigureId>> owned = new ConcurrentHashMap<>();
 
@@ -58,13 +58,13 @@ public final class Assignment {
     private final Map<String, UnaryOperator<String>> doubtGroups = new ConcurrentHashMap<>();
     private final Map<Procedure.Repeat, Function<Place, String>> sources = new ConcurrentHashMap<>();
 
-    private record Judged(FigureId figure, String beforeStep) {}
+    private record VerdictKey(FigureId figure, String beforeStep) {}
 
     public Assignment(Practical practical, SpecificationSheet sheet, BayFloor floor) {
         this.practical = practical;
         this.sheet = sheet;
         this.floor = floor;
-        this.standing = new Standing(sheet, floor);
+        this.standing = new MeasuringContext(sheet, floor);
     }
 
     public static Assignment of(Practical practical, SpecificationSheet sheet) {
@@ -83,7 +83,7 @@ public final class Assignment {
         return floor;
     }
 
-    public Standing standing() {
+    public MeasuringContext standing() {
         return standing;
     }
 
@@ -116,8 +116,8 @@ public final class Assignment {
                 owned,
                 measure.id(),
                 id -> measure.procedure().given(measure.taught(), measure.figures()).stream()
-                        .filter(Source.Own.class::isInstance)
-                        .map(given -> ((Source.Own) given).figure())
+                        .filter(EarlierFigure.class::isInstance)
+                        .map(given -> ((EarlierFigure) given).figure())
                         .toList());
     }
 
@@ -142,18 +142,19 @@ public final class Assignment {
         return once(judged, measure.id(), id -> measure.figuresAndDifferences());
     }
 
-    /** How far the repeats of a step's figure lie apart in honest hands, rad or mm; empty where nobody can say. {@link Expected#apart}. */
+    /** How far the repeats of a step's figure lie apart in honest hands, rad or mm; empty where nobody can say. {@link ExpectedUncertainty#apart}. */
     public OptionalDouble apart(Measure measure, FigureId figure) {
         Double limit = once(
                 apart,
-                new Judged(figure, measure.id()),
-                of -> Expected.apart(measure, standing, List.of(figure), 1).getOrDefault(figure, Double.NaN));
+                new VerdictKey(figure, measure.id()),
+                of -> ExpectedUncertainty.apart(measure, standing, List.of(figure), 1)
+                        .getOrDefault(figure, Double.NaN));
         return Double.isNaN(limit) ? OptionalDouble.empty() : OptionalDouble.of(limit);
     }
 
-    /** A figure of a step as it is known where it is measured as the task asks, rad or mm. {@link Expected#asAsked}. */
+    /** A figure of a step as it is known where it is measured as the task asks, rad or mm. {@link ExpectedUncertainty#asAsked}. */
     public Optional<Estimate> asAsked(Measure measure, FigureId figure) {
-        return Optional.ofNullable(once(asAsked, measure.id(), id -> Expected.asAsked(measure, standing))
+        return Optional.ofNullable(once(asAsked, measure.id(), id -> ExpectedUncertainty.asAsked(measure, standing))
                 .get(figure));
     }
 
@@ -198,12 +199,12 @@ public final class Assignment {
 
     /** {@link Practical#measuring}. */
     public Optional<Measure> measuring(FigureId figure, String beforeStep) {
-        return once(measuring, new Judged(figure, beforeStep), judged -> practical.measuring(figure, beforeStep));
+        return once(measuring, new VerdictKey(figure, beforeStep), judged -> practical.measuring(figure, beforeStep));
     }
 
     /** {@link Practical#workStep}. */
     public Optional<Work> workStep(FigureId figure, String beforeStep) {
-        return once(working, new Judged(figure, beforeStep), judged -> practical.workStep(figure, beforeStep));
+        return once(working, new VerdictKey(figure, beforeStep), judged -> practical.workStep(figure, beforeStep));
     }
 
     /** {@link SpecificationSheet#adjusters}. */

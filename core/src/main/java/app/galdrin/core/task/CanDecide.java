@@ -2,9 +2,9 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
@@ -45,13 +45,13 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
         record Instrument(String tool, CatalogueInstrument with, double doubtful) implements Help {}
 
         /** Another procedure with as many repeats; {@code doubtful} a share without unit. */
-        record Way(Procedure procedure, double doubtful) implements Help {}
+        record Alternative(Procedure procedure, double doubtful) implements Help {}
     }
 
     /** Empty where the figure has no limits or the readings do not come to it. */
-    public static Optional<CanDecide> of(Measure measure, FigureId figure, Standing standing) {
+    public static Optional<CanDecide> of(Measure measure, FigureId figure, MeasuringContext standing) {
         Optional<Limits> limits = standing.sheet().limits(figure);
-        Estimate expected = Expected.asAsked(measure, standing).get(figure);
+        Estimate expected = ExpectedUncertainty.asAsked(measure, standing).get(figure);
         return expected == null
                 ? Optional.empty()
                 : limits.map(l -> {
@@ -107,7 +107,7 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
     }
 
     /** What would make fewer vehicles come out too close to tell, the best of each kind, the best first. */
-    public List<Help> help(Measure measure, Standing standing) {
+    public List<Help> help(Measure measure, MeasuringContext standing) {
         if (doubtful.isEmpty()) {
             return List.of();
         }
@@ -127,7 +127,7 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
     }
 
     /** Twice as many, or as many as there can be. */
-    private List<Help> repeats(Measure measure, Standing standing) {
+    private List<Help> repeats(Measure measure, MeasuringContext standing) {
         int more = Math.min(2 * measure.repeats(), Practical.MOST_REPEATS);
         var with = new Measure(
                 measure.id(), measure.procedure(), measure.figures(), more, measure.taught(), measure.steering());
@@ -136,7 +136,7 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
                 .toList();
     }
 
-    private List<Help> instruments(Measure measure, Standing standing) {
+    private List<Help> instruments(Measure measure, MeasuringContext standing) {
         Procedure procedure = measure.procedure();
         List<Help> all = new ArrayList<>();
         procedure.instruments().forEach((tool, now) -> {
@@ -150,11 +150,11 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
         return all;
     }
 
-    private List<Help> ways(Measure measure, Standing standing) {
+    private List<Help> ways(Measure measure, MeasuringContext standing) {
         List<Help> all = new ArrayList<>();
         for (Procedure other : Procedures.seeing(figure)) {
             if (!other.key().equals(measure.procedure().key())) {
-                share(by(measure, other), standing).ifPresent(s -> all.add(new Help.Way(other, s)));
+                share(by(measure, other), standing).ifPresent(s -> all.add(new CanDecide.Help.Alternative(other, s)));
             }
         }
         return all;
@@ -170,7 +170,7 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
                 measure.steering());
     }
 
-    private OptionalDouble share(Measure measure, Standing standing) {
+    private OptionalDouble share(Measure measure, MeasuringContext standing) {
         return of(measure, figure, standing).map(CanDecide::doubtful).orElse(OptionalDouble.empty());
     }
 }

@@ -7,11 +7,11 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Intermediate;
+import app.galdrin.core.procedure.IntermediateSteps;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Source;
-import app.galdrin.core.procedure.Standing;
-import app.galdrin.core.procedure.WayTo;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.record.JsonObject;
@@ -69,8 +69,8 @@ public record Measure(
 
     /** What can be asked for on the way to a figure that is worked from these readings on a vehicle. */
     public List<Intermediate> onTheWay(FigureId figure, SpecificationSheet sheet) {
-        var standing = new Standing(sheet, BayFloor.LEVEL);
-        return WayTo.any(procedure, figure, standing, taught).intermediates();
+        var standing = new MeasuringContext(sheet, BayFloor.LEVEL);
+        return IntermediateSteps.any(procedure, figure, standing, taught).intermediates();
     }
 
     @Override
@@ -129,7 +129,7 @@ public record Measure(
         if (!procedure.fits(sheet)) {
             faults.add(at + ".procedure", TaskFault.Reason.DOES_NOT_FIT, procedure.key());
         }
-        Standing standing = Assignment.of(practical, sheet).standing();
+        MeasuringContext standing = Assignment.of(practical, sheet).standing();
         figures.stream()
                 .flatMap(f -> procedure.lacking(f, figures, standing).stream())
                 .map(Source.Datum::key)

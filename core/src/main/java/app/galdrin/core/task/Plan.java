@@ -6,8 +6,8 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.SpecificationSheet;
-import app.galdrin.core.spec.Way;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -77,13 +77,13 @@ public record Plan(String id, List<FigureId> figures) implements Step {
 
     /** Which way and how far one part is moved; how far is needless where it is left alone, or where nobody can know. */
     static List<Line> moves(Adjuster adjuster) {
-        var ways = AnswerType.Choice.of("way", adjuster.part().ways().toArray(Way[]::new));
+        var ways = AnswerType.Choice.of("way", adjuster.part().ways().toArray(Direction[]::new));
         List<Line> lines = new ArrayList<>();
         lines.add(Line.of(adjuster.id() + WAY, ways));
         if (adjuster.amountKnown()) {
             Unit unit = adjuster.unit().unit();
             lines.add(Line.of(adjuster.id() + AMOUNT, new AnswerType.Amount(unit.quantity(), unit, 0, adjuster.most()))
-                    .unless(adjuster.id() + WAY, Way.LEAVE.key()));
+                    .unless(adjuster.id() + WAY, Direction.LEAVE.key()));
         }
         return lines;
     }

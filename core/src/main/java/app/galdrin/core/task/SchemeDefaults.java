@@ -2,8 +2,8 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand.Form;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Source;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
@@ -18,7 +18,7 @@ import java.util.Map;
 public final class SchemeDefaults {
 
     private final Practical practical;
-    private final Standing standing;
+    private final MeasuringContext standing;
     private final int measures;
 
     /** Figures of the whole practical whose repeats are compared. */
@@ -83,7 +83,7 @@ public final class SchemeDefaults {
     private Map<FigureId, Band> bands(Step step, Aspect aspect) {
         Map<FigureId, Band> bands = new LinkedHashMap<>();
         if (step instanceof Measure measure && aspect == Aspect.READING) {
-            Map<FigureId, Estimate> asAsked = Expected.asAsked(measure, standing);
+            Map<FigureId, Estimate> asAsked = ExpectedUncertainty.asAsked(measure, standing);
             for (FigureId figure : measure.figures()) {
                 Estimate expected = asAsked.get(figure);
                 if (expected != null) {
@@ -94,7 +94,7 @@ public final class SchemeDefaults {
                 }
             }
         } else if (step instanceof Measure measure && aspect == Aspect.REPEATABILITY) {
-            Expected.apart(measure, standing, repeatable(measure.figures()), judged)
+            ExpectedUncertainty.apart(measure, standing, repeatable(measure.figures()), judged)
                     .forEach((figure, limit) -> bands.put(figure, Band.from(limit)));
         }
         return bands;

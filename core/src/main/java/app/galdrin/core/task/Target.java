@@ -2,9 +2,9 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Limits;
@@ -29,14 +29,14 @@ public record Target(String from, Procedure procedure, List<FigureId> figures) {
     }
 
     /** From readings (mm or deg by place) and the figures they came to (rad or mm). */
-    public List<TargetReading> of(Map<String, Double> readings, Map<FigureId, Double> own, Standing standing) {
+    public List<TargetReading> of(Map<String, Double> readings, Map<FigureId, Double> own, MeasuringContext standing) {
         return TargetReading.of(procedure, standing, readings, own, preferred(standing.sheet()));
     }
 
     /** What there is to read on a vehicle, whatever was read; the values are those of one that stands as the sheet prefers. */
     public List<TargetReading> on(SpecificationSheet sheet) {
-        Standing standing = procedure.asUsual(new Standing(sheet, BayFloor.LEVEL));
-        Map<String, Double> readings = procedure.readings(Expected.asTheSheetWants(sheet), standing);
+        MeasuringContext standing = procedure.asUsual(new MeasuringContext(sheet, BayFloor.LEVEL));
+        Map<String, Double> readings = procedure.readings(ExpectedUncertainty.asTheSheetWants(sheet), standing);
         readings.keySet()
                 .retainAll(procedure.places(figures).stream().map(Place::id).toList());
         return of(readings, Map.of(), standing);

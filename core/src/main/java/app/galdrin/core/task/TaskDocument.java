@@ -43,22 +43,23 @@ public final class TaskDocument {
 
     /** What a text was read as. */
     public sealed interface Reading {
-        record Read(Practical practical) implements Reading {}
+        record ParsedTask(Practical practical) implements Reading {}
 
         /** Everything that is wrong with it, in its order. */
-        record Refused(List<TaskFault> faults) implements Reading {}
+        record Refusal(List<TaskFault> faults) implements Reading {}
     }
 
     /** Reads and checks a document, whatever the vehicle. */
     public static Reading read(String text) {
         byte[] bytes = text.replace('\n', ' ').replace('\r', ' ').getBytes(StandardCharsets.UTF_8);
         if (bytes.length > LONGEST) {
-            return new Reading.Refused(
+            return new TaskDocument.Reading.Refusal(
                     List.of(new TaskFault("", TaskFault.Reason.TOO_LONG, String.valueOf(bytes.length), LONGEST)));
         }
         return JsonLines.object(bytes)
                 .map(TaskDocument::read)
-                .orElseGet(() -> new Reading.Refused(List.of(new TaskFault("", TaskFault.Reason.NOT_JSON, "", 0))));
+                .orElseGet(() ->
+                        new TaskDocument.Reading.Refusal(List.of(new TaskFault("", TaskFault.Reason.NOT_JSON, "", 0))));
     }
 
     /**
@@ -67,7 +68,7 @@ public final class TaskDocument {
      * @throws IllegalStateException naming its faults
      */
     public static Practical stored(String text) {
-        if (read(text) instanceof Reading.Read read) {
+        if (read(text) instanceof TaskDocument.Reading.ParsedTask read) {
             return read.practical();
         }
         throw new IllegalStateException("a stored task document: " + read(text));
@@ -123,7 +124,7 @@ public final class TaskDocument {
         if (all.isEmpty()) {
             all.addAll(practical.faults());
         }
-        return all.isEmpty() ? new Reading.Read(practical) : new Reading.Refused(all);
+        return all.isEmpty() ? new TaskDocument.Reading.ParsedTask(practical) : new TaskDocument.Reading.Refusal(all);
     }
 
     private static List<Step> lifted(List<Step> steps, int version) {

@@ -16,9 +16,9 @@ public final class NormalRange {
 
     private static final int STEPS = 360;
 
-    private static final Map<Asked, Double> KNOWN = new ConcurrentHashMap<>();
+    private static final Map<RangeKey, Double> KNOWN = new ConcurrentHashMap<>();
 
-    private record Asked(int results, double within) {}
+    private record RangeKey(int results, double within) {}
 
     private NormalRange() {}
 
@@ -32,7 +32,7 @@ public final class NormalRange {
         return results < 2
                 ? 0
                 : KNOWN.computeIfAbsent(
-                        new Asked(results, within),
+                        new RangeKey(results, within),
                         asked -> UnivariateSolverUtils.solve(
                                 range -> share(range, results) - within, 0, 2 * WIDE, 1e-9));
     }

@@ -1,7 +1,5 @@
 package app.galdrin.core.workshop;
 
-import app.galdrin.core.workshop.Habits.Reading;
-import app.galdrin.core.workshop.Habits.Setting;
 import java.util.Objects;
 import java.util.random.RandomGenerator;
 
@@ -33,7 +31,7 @@ public final class Hand {
      * @return mm or deg
      */
     public double read(String instrument, boolean tread, double stands, double mark) {
-        Reading habit = Objects.requireNonNull(Habits.READINGS.get(instrument), instrument);
+        Habits.ReadingHabit habit = Objects.requireNonNull(Habits.READINGS.get(instrument), instrument);
         double shown = stands + clumsiness * (habit.eye() * random.nextGaussian() + triangular(habit.laidOn()));
         if (tread) {
             shown += clumsiness * Habits.TREAD * (2 * random.nextDouble() - 1);
@@ -50,12 +48,12 @@ public final class Hand {
 
     /** How far off something is set this once, rad. */
     double angle(String what) {
-        Setting setting = setting(what);
+        Habits.SetupHabit setting = setting(what);
         double off = clumsiness * triangular(setting.most());
         return setting.over() == 0 ? Math.toRadians(off) : Math.atan(off / setting.over());
     }
 
-    private static Setting setting(String what) {
+    private static Habits.SetupHabit setting(String what) {
         return Objects.requireNonNull(Habits.SETTINGS.get(what), what);
     }
 

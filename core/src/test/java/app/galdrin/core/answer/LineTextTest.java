@@ -65,7 +65,7 @@ class LineTextTest {
                 "camber|0°30', topIn|-0.5|0.0166667"
             })
     void whatPeopleWrite_isRead(String type, String text, double value, double step) {
-        var read = (LineText.Understood) LineText.read(" " + text + " ", type(type));
+        var read = (LineText.ParsedText) LineText.read(" " + text + " ", type(type));
         assertEquals(value, read.value().orElseThrow(), 1e-9);
         assertEquals(step, read.step().orElseThrow(), 1e-6);
         assertEquals(text.replace(",  ", ", "), read.written());
@@ -100,7 +100,7 @@ class LineTextTest {
                 "gap|9999999|TOO_LARGE",
             })
     void whatCanNotBe_isRefusedWithItsReason(String type, String text, Reason reason) {
-        var refused = (LineText.Refused) LineText.read(text, type(type));
+        var refused = (LineText.Refusal) LineText.read(text, type(type));
         assertEquals(reason, refused.reason());
         assertEquals(text.strip(), refused.typed());
         assertEquals(type(type), refused.type());
@@ -109,23 +109,23 @@ class LineTextTest {
     @Test
     void aRefusalOfAValue_saysWhatWasRead() {
         assertEquals(
-                1000.5, ((LineText.Refused) LineText.read("1000.5", GAP)).read().orElseThrow());
+                1000.5, ((LineText.Refusal) LineText.read("1000.5", GAP)).read().orElseThrow());
         assertEquals(
-                1.15, ((LineText.Refused) LineText.read("1.15", CAMBER)).read().orElseThrow());
-        assertTrue(((LineText.Refused) LineText.read("x", GAP)).read().isEmpty());
+                1.15, ((LineText.Refusal) LineText.read("1.15", CAMBER)).read().orElseThrow());
+        assertTrue(((LineText.Refusal) LineText.read("x", GAP)).read().isEmpty());
     }
 
     @Test
     void sixtyOneCharacters_areTooMany() {
-        assertEquals(Reason.LONG, ((LineText.Refused) LineText.read("7".repeat(61), GAP)).reason());
-        assertEquals(Reason.TOO_LARGE, ((LineText.Refused) LineText.read("7".repeat(60), GAP)).reason());
+        assertEquals(Reason.LONG, ((LineText.Refusal) LineText.read("7".repeat(61), GAP)).reason());
+        assertEquals(Reason.TOO_LARGE, ((LineText.Refusal) LineText.read("7".repeat(60), GAP)).reason());
     }
 
     @Test
     void choicesAndTicks_standAsTheyAre() {
-        assertEquals("tooClose", ((LineText.Understood) LineText.read("tooClose", VERDICT)).written());
-        assertEquals("done", ((LineText.Understood) LineText.read("done", new AnswerType.Tick())).written());
-        assertEquals("a bit", ((LineText.Understood) LineText.read("a bit", new AnswerType.ShortText(5))).written());
+        assertEquals("tooClose", ((LineText.ParsedText) LineText.read("tooClose", VERDICT)).written());
+        assertEquals("done", ((LineText.ParsedText) LineText.read("done", new AnswerType.Tick())).written());
+        assertEquals("a bit", ((LineText.ParsedText) LineText.read("a bit", new AnswerType.ShortText(5))).written());
     }
 
     @ParameterizedTest

@@ -22,15 +22,15 @@ import org.junit.jupiter.params.provider.ValueSource;
 class FigureIdTest {
 
     static Stream<FigureId> everyFigure() {
-        List<At> positions = List.of(
-                At.AHEAD,
-                new At(At.Kind.LEFT_LOCK, 0),
-                new At(At.Kind.RIGHT_LOCK, 0),
-                new At(At.Kind.STEERED_LEFT, 20),
-                new At(At.Kind.STEERED_RIGHT, 0),
-                new At(At.Kind.TRAVEL, -30));
+        List<FigurePosition> positions = List.of(
+                FigurePosition.AHEAD,
+                new FigurePosition(FigurePosition.Kind.LEFT_LOCK, 0),
+                new FigurePosition(FigurePosition.Kind.RIGHT_LOCK, 0),
+                new FigurePosition(FigurePosition.Kind.STEERED_LEFT, 20),
+                new FigurePosition(FigurePosition.Kind.STEERED_RIGHT, 0),
+                new FigurePosition(FigurePosition.Kind.TRAVEL, -30));
         return Stream.of(Measurand.values())
-                .flatMap(m -> Stream.of(Where.values())
+                .flatMap(m -> Stream.of(Location.values())
                         .filter(w -> w.extent() == m.extent())
                         .flatMap(w -> positions.stream().map(at -> new FigureId(m, w, at))));
     }
@@ -41,7 +41,7 @@ class FigureIdTest {
         assertEquals(Optional.of(figure), FigureId.parse(figure.key()));
         assertEquals(figure, figure.otherSide().otherSide());
         assertEquals(
-                figure.where().extent() == Where.Extent.WHEEL,
+                figure.where().extent() == Location.Extent.WHEEL,
                 !figure.otherSide().equals(figure));
         assertTrue(figure.adjustment().contains(figure));
         assertTrue(figure.adjustment().contains(figure.otherSide()), "both wheels are moved together");
@@ -87,16 +87,16 @@ class FigureIdTest {
     @Test
     void aFigureOfTheWrongExtent_isRefused() {
         assertThrows(IllegalArgumentException.class, () -> FigureId.of(Measurand.TOE, Axle.FRONT));
-        assertThrows(IllegalArgumentException.class, () -> new At(At.Kind.LEFT_LOCK, 3));
-        assertThrows(IllegalArgumentException.class, () -> new At(At.Kind.TRAVEL, 251));
+        assertThrows(IllegalArgumentException.class, () -> new FigurePosition(FigurePosition.Kind.LEFT_LOCK, 3));
+        assertThrows(IllegalArgumentException.class, () -> new FigurePosition(FigurePosition.Kind.TRAVEL, 251));
     }
 
     @Test
     void theEndsOfAPosition_areInIt() {
-        assertEquals("steeredLeft60", new At(At.Kind.STEERED_LEFT, 60).key());
-        assertEquals("steeredRight0", new At(At.Kind.STEERED_RIGHT, 0).key());
-        assertEquals("travel-250", new At(At.Kind.TRAVEL, -250).key());
-        assertThrows(IllegalArgumentException.class, () -> new At(At.Kind.STEERED_RIGHT, -1));
+        assertEquals("steeredLeft60", new FigurePosition(FigurePosition.Kind.STEERED_LEFT, 60).key());
+        assertEquals("steeredRight0", new FigurePosition(FigurePosition.Kind.STEERED_RIGHT, 0).key());
+        assertEquals("travel-250", new FigurePosition(FigurePosition.Kind.TRAVEL, -250).key());
+        assertThrows(IllegalArgumentException.class, () -> new FigurePosition(FigurePosition.Kind.STEERED_RIGHT, -1));
     }
 
     @Test
@@ -115,8 +115,8 @@ class FigureIdTest {
         assertEquals(List.of(Measurand.CAMBER, Measurand.CASTER, Measurand.TOE), OrderSchool.B.order());
         assertEquals(Optional.of(2), OrderSchool.B.turn(Measurand.TOTAL_TOE));
         assertEquals(Optional.empty(), OrderSchool.A.turn(Measurand.SETBACK));
-        assertEquals(Optional.of(Side.RIGHT), Where.REAR_RIGHT.side());
-        assertEquals(Optional.empty(), Where.REAR.side());
+        assertEquals(Optional.of(Side.RIGHT), Location.REAR_RIGHT.side());
+        assertEquals(Optional.empty(), Location.REAR.side());
     }
 
     @Test
@@ -136,16 +136,16 @@ class FigureIdTest {
     @Test
     void wheels_axlesAndSides_belongTogether() {
         for (Wheel wheel : Wheel.values()) {
-            assertEquals(Optional.of(wheel), Where.of(wheel).wheel());
+            assertEquals(Optional.of(wheel), Location.of(wheel).wheel());
             assertEquals(wheel, Wheel.of(wheel.axle(), wheel.side()));
             assertEquals(wheel.axle(), wheel.opposite().axle());
             assertEquals(wheel.side().other(), wheel.opposite().side());
             assertEquals(wheel.left(), wheel.side() == Side.LEFT);
-            assertEquals(wheel.front(), Where.of(wheel).axle().orElseThrow() == Axle.FRONT);
+            assertEquals(wheel.front(), Location.of(wheel).axle().orElseThrow() == Axle.FRONT);
         }
-        assertEquals(Where.REAR, Where.of(Axle.REAR));
-        assertEquals(Optional.empty(), Where.VEHICLE.axle());
-        assertEquals(Where.Extent.AXLE, Where.FRONT.extent());
+        assertEquals(Location.REAR, Location.of(Axle.REAR));
+        assertEquals(Optional.empty(), Location.VEHICLE.axle());
+        assertEquals(Location.Extent.AXLE, Location.FRONT.extent());
     }
 
     @Test
@@ -187,7 +187,7 @@ class FigureIdTest {
         FigureId toe = FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT);
         assertEquals(Math.PI / 2, AnswerUnit.MILLIMETRES.toFigure(5000, toe, 416), 1e-12);
         assertEquals(-Math.PI / 2, AnswerUnit.MILLIMETRES.toFigure(-5000, toe, 416), 1e-12);
-        FigureId rack = FigureId.of(Measurand.RACK, Where.VEHICLE);
+        FigureId rack = FigureId.of(Measurand.RACK, Location.VEHICLE);
         assertEquals(3.5, AnswerUnit.MILLIMETRES.ofFigure(3.5, rack, 1));
         assertEquals(3.5, AnswerUnit.DEGREES.toFigure(3.5, rack, 1));
         assertEquals(Quantity.LENGTH, AnswerUnit.MILLIMETRES.quantity());

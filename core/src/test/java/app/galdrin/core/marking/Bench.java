@@ -13,7 +13,7 @@ import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.start.TaskStart;
@@ -35,10 +35,10 @@ import java.util.stream.Stream;
 final class Bench {
 
     final Assignment assignment;
-    private final Map<LineKey, Written> written = new HashMap<>();
-    private final Map<LineKey, Written> found = new HashMap<>();
-    private final Map<LineKey, Written> left = new HashMap<>();
-    private final Map<LineKey, Written> leftAgain = new HashMap<>();
+    private final Map<LineKey, WrittenValue> written = new HashMap<>();
+    private final Map<LineKey, WrittenValue> found = new HashMap<>();
+    private final Map<LineKey, WrittenValue> left = new HashMap<>();
+    private final Map<LineKey, WrittenValue> leftAgain = new HashMap<>();
 
     private Bench(Practical practical, SpecificationSheet sheet) {
         this.assignment = Assignment.of(practical, sheet);
@@ -90,12 +90,12 @@ final class Bench {
         return this;
     }
 
-    private Written understood(LineKey line, String text) {
+    private WrittenValue understood(LineKey line, String text) {
         var type = new Sheet(assignment).line(line).orElseThrow().answer();
-        if (!(LineText.read(text, type) instanceof LineText.Understood u)) {
+        if (!(LineText.read(text, type) instanceof LineText.ParsedText u)) {
             throw new IllegalArgumentException(line.key() + " does not take " + text);
         }
-        return new Written(u.written(), u.value(), u.step());
+        return new WrittenValue(u.written(), u.value(), u.step());
     }
 
     /** Reads everything the vehicle in this state shows, with a hand that never errs, in every repeat. */
@@ -115,7 +115,7 @@ final class Bench {
         return this;
     }
 
-    private void readByHand(Map<LineKey, Written> into, Measure measure, Truth truth, SplittableRandom random) {
+    private void readByHand(Map<LineKey, WrittenValue> into, Measure measure, Truth truth, SplittableRandom random) {
         var laid = measure.procedure().lay(truth, assignment.standing(), 1, random);
         for (int repeat = 1; repeat <= measure.repeats(); repeat++) {
             into.putAll(lines(measure, 0, repeat, laid.read()));
@@ -156,7 +156,7 @@ final class Bench {
         return this;
     }
 
-    private void read(Map<LineKey, Written> into, Measure measure, int round, Truth truth) {
+    private void read(Map<LineKey, WrittenValue> into, Measure measure, int round, Truth truth) {
         Map<String, Double> one = measure.procedure()
                 .lay(truth, assignment.standing(), 0, new SplittableRandom(1))
                 .read();
@@ -165,8 +165,8 @@ final class Bench {
         }
     }
 
-    private Map<LineKey, Written> lines(Measure measure, int round, int repeat, Map<String, Double> read) {
-        Map<LineKey, Written> lines = new HashMap<>();
+    private Map<LineKey, WrittenValue> lines(Measure measure, int round, int repeat, Map<String, Double> read) {
+        Map<LineKey, WrittenValue> lines = new HashMap<>();
         for (Place place : measure.procedure().places(measure.figures())) {
             var line = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, round);
             lines.put(line, understood(line, text(place, read.get(place.id()))));

@@ -10,7 +10,7 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Checklist;
@@ -56,15 +56,15 @@ class ChecklistMarkersTest {
     }
 
     private static MarkLine line(String criterion, String ticked, @Nullable String why) {
-        Map<LineKey, Written> written = new HashMap<>();
+        Map<LineKey, WrittenValue> written = new HashMap<>();
         List<LineKey> order = new ArrayList<>();
         for (String item : ticked.split(" ")) {
             LineKey line = LineKey.of("prepare", item);
-            written.put(line, Written.text("done"));
+            written.put(line, WrittenValue.text("done"));
             order.add(line);
         }
         if (why != null) {
-            written.put(LineKey.of("prepare", "boots.why"), Written.text(why));
+            written.put(LineKey.of("prepare", "boots.why"), WrittenValue.text(why));
         }
         return Marker.mark(
                         Assignment.of(practical(), Vehicles.van()),
@@ -99,8 +99,8 @@ class ChecklistMarkersTest {
     /** Nobody knows an order, and none is missed. */
     @Test
     void withoutAnOrder_noneIsMissed() {
-        Map<LineKey, Written> all = new HashMap<>();
-        LIST.items().forEach(i -> all.put(LineKey.of("prepare", i.id()), Written.text("done")));
+        Map<LineKey, WrittenValue> all = new HashMap<>();
+        LIST.items().forEach(i -> all.put(LineKey.of("prepare", i.id()), WrittenValue.text("done")));
         var mark = Marker.mark(Assignment.of(practical(), Vehicles.van()), new Answers(all), References.none());
         assertTrue(mark.lines().get(0).met());
         assertEquals("prepare.critical", mark.lines().get(0).criterion().key());
@@ -120,7 +120,7 @@ class ChecklistMarkersTest {
             })
     void reasons_areFoundByTheirWords(@Nullable String why, double credit) {
         MarkLine line = line("prepare.done", "boots rock clamp", why);
-        Evidence.Why told = (Evidence.Why) line.evidence().get(1);
+        Evidence.GivenReason told = (Evidence.GivenReason) line.evidence().get(1);
         assertEquals(credit, told.credit());
         assertEquals(Optional.ofNullable(why), told.answer());
         assertEquals((3 + credit) / 4, line.credit(), 1e-12);

@@ -46,7 +46,8 @@ class ComparisonTest {
         double front = bench.answers().readings(PLATES, 0).get(0).get("frontDistance");
         bench.write("plates/frontDistance/1/0", String.valueOf(front + tooLong))
                 .write("judge/agrees.totalToe.front/0/0", "agree");
-        var evidence = bench.evidence("judge.verdict", Evidence.Compared.class).get(0);
+        var evidence =
+                bench.evidence("judge.verdict", Evidence.FigureComparison.class).get(0);
         assertEquals(right, evidence.right().key());
         assertEquals(right.equals("agree") ? 1 : 0, evidence.credit());
         assertEquals(-Math.toDegrees(tooLong / 500), Math.toDegrees(evidence.difference()), 2e-3);
@@ -58,14 +59,16 @@ class ComparisonTest {
         Bench bench = Bench.of(both(List.of(TOTAL), PLATES, STRINGS), Vehicles.van());
         assertEquals(
                 List.of(Evidence.Lack.READINGS, Evidence.Lack.WORKING),
-                bench.evidence("judge.verdict", Evidence.Missing.class).stream()
-                        .map(Evidence.Missing::what)
+                bench.evidence("judge.verdict", Evidence.MissingEntry.class).stream()
+                        .map(Evidence.MissingEntry::what)
                         .limit(2)
                         .toList());
         bench.read(truth("toe.front.left", 0.1));
         assertEquals(
                 Evidence.Lack.VERDICT,
-                bench.evidence("judge.verdict", Evidence.Missing.class).get(0).what());
+                bench.evidence("judge.verdict", Evidence.MissingEntry.class)
+                        .get(0)
+                        .what());
     }
 
     @Test

@@ -10,7 +10,7 @@ import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.spec.DecisionRule;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -50,9 +50,9 @@ class CopyingQuestionTest {
         var random = new SplittableRandom(4);
         var assignment = Bench.fullFront(DecisionRule.SIMPLE).assignment;
         List<Answers> sheets = readByThemselves(12, random);
-        Map<LineKey, Written> copied = new HashMap<>(sheets.get(2).standing());
+        Map<LineKey, WrittenValue> copied = new HashMap<>(sheets.get(2).standing());
         copied.replaceAll((key, w) ->
-                random.nextInt(12) == 0 ? Written.number("", w.value().orElse(0) + 0.5, 0.5) : w);
+                random.nextInt(12) == 0 ? WrittenValue.number("", w.value().orElse(0) + 0.5, 0.5) : w);
         sheets.set(7, new Answers(copied));
         var asked = CopyingQuestion.of(assignment, sheets);
         assertEquals(1, asked.size());

@@ -64,10 +64,10 @@ class MarkerTest {
         }
         Map.of("caster.front", "no", "camber.front", "yes", "toe.front", "yes")
                 .forEach((a, said) -> bench.write("judge/adjustable." + a + "/0/0", said));
-        bench.evidence("judge.verdict", Evidence.Missing.class).stream()
-                .map(Evidence.Missing::of)
+        bench.evidence("judge.verdict", Evidence.MissingEntry.class).stream()
+                .map(Evidence.MissingEntry::of)
                 .forEach(f -> bench.write("judge/" + f + "/0/0", "tooClose"));
-        bench.evidence("judge.verdict", Evidence.Judged.class)
+        bench.evidence("judge.verdict", Evidence.JudgedFigure.class)
                 .forEach(j -> bench.write(
                         "judge/" + j.figure().key() + "/0/0",
                         j.right().iterator().next().key()));
@@ -132,7 +132,8 @@ class MarkerTest {
     void whatIsNotThere_isNamed(String criterion, Evidence.Lack lack) {
         Bench bench = Bench.fullFront(DecisionRule.SIMPLE).read(FOUND);
         assertEquals(
-                lack, bench.evidence(criterion, Evidence.Missing.class).get(0).what());
+                lack,
+                bench.evidence(criterion, Evidence.MissingEntry.class).get(0).what());
     }
 
     @Test
@@ -143,7 +144,7 @@ class MarkerTest {
         }
         assertEquals(
                 Evidence.Lack.REPEATS,
-                bench.evidence("camber.repeatability", Evidence.Missing.class)
+                bench.evidence("camber.repeatability", Evidence.MissingEntry.class)
                         .get(0)
                         .what());
     }

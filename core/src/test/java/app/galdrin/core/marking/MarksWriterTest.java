@@ -12,9 +12,11 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.marking.written.MarksWriter;
 import app.galdrin.core.pack.PackFault;
 import app.galdrin.core.pack.TaskPack;
+import app.galdrin.core.pack.TaskPack.Reading.ParsedPack;
+import app.galdrin.core.pack.TaskPack.Reading.Refusal;
 import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.written.SheetDocument;
 import app.galdrin.core.spec.written.SheetWriter;
@@ -66,7 +68,7 @@ class MarksWriterTest {
                 + lines(references.asLeft().standing()) + "}";
     }
 
-    private static String lines(Map<LineKey, Written> standing) {
+    private static String lines(Map<LineKey, WrittenValue> standing) {
         return standing.entrySet().stream()
                 .map(e -> "\"" + e.getKey().key() + "\":\"" + e.getValue().text() + "\"")
                 .sorted()
@@ -74,7 +76,7 @@ class MarksWriterTest {
     }
 
     private static List<String> marks(String pack, boolean explain, String... sittings) throws IOException {
-        var read = (TaskPack.Reading.Read) TaskPack.read(pack);
+        var read = (ParsedPack) TaskPack.read(pack);
         var writer =
                 new MarksWriter(read.pack().assignment(), fault -> fault.code().key(), explain);
         var out = new ByteArrayOutputStream();
@@ -213,14 +215,14 @@ class MarksWriterTest {
         String broken = pack.replace("\"school\":\"A\"", "\"school\":\"C\"")
                 .replaceFirst("\"wheelbase\" : \"[^\"]+\"", "\"wheelbase\":\"short\"")
                 .replaceFirst("\"version\":1", "\"version\":1,\"floor\":{\"pitch\":11,\"yaw\":1}");
-        var refused = (TaskPack.Reading.Refused) TaskPack.read(broken);
+        var refused = (Refusal) TaskPack.read(broken);
         String said = refused.faults().toString();
         assertEquals(4, refused.faults().size(), said);
         assertTrue(said.contains("floor.pitch") && said.contains("floor.yaw"), said);
         assertTrue(refused.faults().stream().anyMatch(PackFault.OfTask.class::isInstance), said);
         assertTrue(refused.faults().stream().anyMatch(PackFault.OfSheet.class::isInstance), said);
         for (String whole : List.of("", "{}", pack.replace("galdrin.pack", "galdrin.task"), pack + "x")) {
-            assertTrue(TaskPack.read(whole) instanceof TaskPack.Reading.Refused, whole);
+            assertTrue(TaskPack.read(whole) instanceof Refusal, whole);
         }
     }
 }

@@ -56,7 +56,7 @@ class MissingTest {
         });
         assertEquals(
                 List.of(new MissingReading("strings", "wheels.fl.frontGap", 2)),
-                bench.evidence("toe.repeatability", Evidence.Missing.class)
+                bench.evidence("toe.repeatability", Evidence.MissingEntry.class)
                         .get(0)
                         .readings());
     }
@@ -65,7 +65,7 @@ class MissingTest {
     @Test
     void withoutAHubGap_theReadingsAreMissing_andWhatWasWrittenIsJudgedAndPlannedOn() {
         Bench bench = strike(flawless(), "hubGap.rl");
-        var missing = bench.evidence("toe.reading", Evidence.Missing.class).get(0);
+        var missing = bench.evidence("toe.reading", Evidence.MissingEntry.class).get(0);
         assertEquals(Evidence.Lack.READINGS, missing.what());
         assertEquals(
                 List.of(new MissingReading("strings", "hubGap.rl", 1), new MissingReading("strings", "hubGap.rl", 2)),
@@ -75,7 +75,7 @@ class MissingTest {
         for (String line : List.of("judge.verdict", "plan.plan", "adjust.asLeft", "camber.reading", "caster.reading")) {
             assertEquals(whole.get(line), marks.get(line), line);
         }
-        assertTrue(bench.evidence("judge.verdict", Evidence.Missing.class).isEmpty());
+        assertTrue(bench.evidence("judge.verdict", Evidence.MissingEntry.class).isEmpty());
     }
 
     /** The second repeat was 1 mm off the first, and the mean was written; struck, it can have been so, and anything else can't. */
@@ -114,6 +114,7 @@ class MissingTest {
         for (String figure : List.of("toe.front.left", "toe.front.right", "totalToe.front")) {
             bench.strike("work/" + figure + "/0/0");
         }
-        assertEquals(3, bench.evidence("judge.verdict", Evidence.Missing.class).size());
+        assertEquals(
+                3, bench.evidence("judge.verdict", Evidence.MissingEntry.class).size());
     }
 }

@@ -26,7 +26,7 @@ class OrderMarkerTest {
         return evidence.stream()
                 .map(e -> e instanceof Evidence.Sequence s
                         ? s.round() + " " + s.moved() + " " + s.untouched()
-                        : ((Evidence.Missing) e).what().key())
+                        : ((Evidence.MissingEntry) e).what().key())
                 .collect(Collectors.joining("; "));
     }
 

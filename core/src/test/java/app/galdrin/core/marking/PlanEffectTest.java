@@ -4,8 +4,8 @@ import static app.galdrin.core.Vehicles.figure;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Limits;
@@ -48,7 +48,7 @@ class PlanEffectTest {
     private static Adjuster adjuster(Part part, Wheel wheel, Map<FigureId, Double> hundredths) {
         Map<FigureId, Adjuster.Effect> effects = new HashMap<>();
         hundredths.forEach((figure, each) -> effects.put(figure, Adjuster.Effect.of(hundredths(each), 0)));
-        return new Adjuster(part, Where.of(wheel), part.unit(), 100, 0.5, effects, true);
+        return new Adjuster(part, Location.of(wheel), part.unit(), 100, 0.5, effects, true);
     }
 
     private static Limits limits(Integer min, Integer preferred, Integer max) {

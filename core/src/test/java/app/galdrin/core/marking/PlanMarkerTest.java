@@ -10,7 +10,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.spec.DecisionRule;
-import app.galdrin.core.spec.Way;
+import app.galdrin.core.spec.Direction;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -120,7 +120,7 @@ class PlanMarkerTest {
         assertEquals(Optional.empty(), way(bench).needed());
         bench.write("plan/topSlot.front.right.way/0/0", "outward");
         assertEquals(0, way(bench).credit());
-        assertEquals(Way.INWARD, way(bench).neededWay());
+        assertEquals(Direction.INWARD, way(bench).neededWay());
     }
 
     /** The right slot of the van has a way and no amount; -0.9 to 0.1 is allowed. */
@@ -207,7 +207,7 @@ class PlanMarkerTest {
         return bench.evidence("plan.plan", Evidence.class).stream()
                 .map(e -> e instanceof Evidence.Effect effect
                         ? effect.figure().key()
-                        : e instanceof Evidence.Missing missing
+                        : e instanceof Evidence.MissingEntry missing
                                 ? missing.what().key() + ":" + missing.of()
                                 : e instanceof Evidence.Move move
                                         ? move.adjuster()

@@ -83,16 +83,16 @@ class TargetMarkTest {
         Bench bench = Bench.of(practical(TOE.target()), Vehicles.van());
         assertEquals(
                 List.of(Evidence.Lack.READINGS),
-                bench.evidence("work.working", Evidence.Missing.class).stream()
-                        .map(Evidence.Missing::what)
+                bench.evidence("work.working", Evidence.MissingEntry.class).stream()
+                        .map(Evidence.MissingEntry::what)
                         .toList());
         var missing = bench.read(truth("toe.front.left", 0.3))
                 .write(LEFT, "0.3, rearMore")
-                .evidence("work.working", Evidence.Missing.class);
+                .evidence("work.working", Evidence.MissingEntry.class);
         assertEquals(
                 List.of(
-                        new Evidence.Missing(Evidence.Lack.WORKING, "toe.front.left"),
-                        new Evidence.Missing(Evidence.Lack.TARGET, "")),
+                        new Evidence.MissingEntry(Evidence.Lack.WORKING, "toe.front.left"),
+                        new Evidence.MissingEntry(Evidence.Lack.TARGET, "")),
                 missing);
     }
 
@@ -108,7 +108,8 @@ class TargetMarkTest {
         assertEquals(List.of(), asked.faults());
         var read = TaskDocument.read(TaskDocument.write(asked));
         assertEquals(
-                asked.steps(), ((TaskDocument.Reading.Read) read).practical().steps());
+                asked.steps(),
+                ((TaskDocument.Reading.ParsedTask) read).practical().steps());
         var wrong = practical(
                 new Target("caster", Procedures.of("rearString"), TOES),
                 new Target("toe", Procedures.of("rearString"), List.of(figure("totalToe.rear"))),

@@ -79,7 +79,7 @@ class ThrustLineTest {
     void frontsSetToTheThrustLine_areRight_whereTheyAreJudgedAgainstIt(String datum, double credit) {
         Bench bench = bench(Optional.ofNullable(datum)
                 .map(key -> key.equals("thrustLine") ? FrontDatum.THRUST_LINE : FrontDatum.CENTRELINE));
-        for (Evidence.Judged judged : bench.evidence("judge.verdict", Evidence.Judged.class)) {
+        for (Evidence.JudgedFigure judged : bench.evidence("judge.verdict", Evidence.JudgedFigure.class)) {
             assertEquals(credit, judged.credit(), judged.toString());
             assertEquals(credit == 1, judged.zone() != Zone.OUTSIDE);
             assertEquals(credit == 1, judged.line().isPresent());
@@ -104,7 +104,7 @@ class ThrustLineTest {
         if (read.equals("first")) {
             bench.strike("toe/wheels.rr.rearGap/1/0");
         }
-        double least = bench.evidence("judge.verdict", Evidence.Judged.class).stream()
+        double least = bench.evidence("judge.verdict", Evidence.JudgedFigure.class).stream()
                 .mapToDouble(Evidence::credit)
                 .min()
                 .orElseThrow();

@@ -87,8 +87,8 @@ class VerdictMarkerTest {
         assertTrue(bench.line("judge.verdict").met(), "wrong too, but not dangerous");
     }
 
-    private static Evidence.Judged judged(Bench bench, String figure) {
-        return bench.evidence("judge.verdict", Evidence.Judged.class).stream()
+    private static Evidence.JudgedFigure judged(Bench bench, String figure) {
+        return bench.evidence("judge.verdict", Evidence.JudgedFigure.class).stream()
                 .filter(e -> e.figure().equals(figure(figure)))
                 .findFirst()
                 .orElseThrow();
@@ -100,9 +100,9 @@ class VerdictMarkerTest {
     @Test
     void aSlipInReadingLimits_hasToGiveEveryVerdict() {
         Bench bench = flawless();
-        bench.evidence("judge.verdict", Evidence.Judged.class)
+        bench.evidence("judge.verdict", Evidence.JudgedFigure.class)
                 .forEach(j -> bench.write("judge/" + j.figure().key() + "/0/0", "outside"));
-        var swapped = bench.evidence("judge.verdict", Evidence.Judged.class).stream()
+        var swapped = bench.evidence("judge.verdict", Evidence.JudgedFigure.class).stream()
                 .filter(j -> j.credit() < 1)
                 .toList();
         assertTrue(swapped.size() > 2);
@@ -120,7 +120,7 @@ class VerdictMarkerTest {
         var all = bench.practical().of(Judge.class).findFirst().orElseThrow();
         var sheet = bench.assignment.sheet();
         all.figures().forEach(f -> bench.write("judge/" + f.key() + "/0/0", "outside"));
-        bench.evidence("judge.verdict", Evidence.Judged.class).forEach(j -> {
+        bench.evidence("judge.verdict", Evidence.JudgedFigure.class).forEach(j -> {
             var scale = bench.assignment.scale(j.figure());
             var value = new Estimate(j.own().value(), j.own().doubt());
             var zone = new LimitSlip.SignLost()
@@ -178,7 +178,7 @@ class VerdictMarkerTest {
         bench.write("work/camber.front.left/0/0", "0.30").write("work/camber.front.right/0/0", "-0.75");
         bench.write("judge/camber.front.left/0/0", "outside").write("judge/camber.front.right/0/0", "inside");
         assertTrue(
-                bench.evidence("judge.verdict", Evidence.Missing.class).stream()
+                bench.evidence("judge.verdict", Evidence.MissingEntry.class).stream()
                         .anyMatch(m -> m.of().equals(difference.key())),
                 "it is certainly too much, and not a word was said of it");
         bench.write("judge/camberDifference.front/0/0", "inside");
@@ -189,8 +189,9 @@ class VerdictMarkerTest {
         bench.write("work/camber.front.left/0/0", "-0.70");
         assertTrue(
                 bench.evidence("judge.verdict", Evidence.class).stream()
-                        .noneMatch(e -> e instanceof Evidence.Missing m && m.of().equals(difference.key())
-                                || e instanceof Evidence.Judged j && j.figure().equals(difference)),
+                        .noneMatch(e -> e instanceof Evidence.MissingEntry m && m.of().equals(difference.key())
+                                || e instanceof Evidence.JudgedFigure j
+                                        && j.figure().equals(difference)),
                 "and where it is inside, a sheet from before loses nothing");
     }
 }

@@ -295,7 +295,8 @@ class WorkingMarkerTest {
         var item = new Work.Item(figure("camber.front.left"), "camber", AnswerUnit.DEGREES);
         assertEquals(
                 explains,
-                PenError.explains(new Answered(item, camber, right, right, wrote, place, Optional.empty(), List.of())));
+                PenError.explains(
+                        new WorkedAnswer(item, camber, right, right, wrote, place, Optional.empty(), List.of())));
     }
 
     /** Right within one step of what was asked, half within two: whoever writes to halves where he may loses nothing by it. */

@@ -3,10 +3,8 @@ package app.galdrin.core.moderation;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 
-import app.galdrin.core.moderation.Sample.Drawn;
 import app.galdrin.core.moderation.Sample.Rule;
 import app.galdrin.core.moderation.Sample.Sheet;
-import app.galdrin.core.moderation.Sample.Why;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -38,7 +36,7 @@ class SampleTest {
     void theSameRule_drawsTheSame_inWhateverOrderTheyCome() {
         List<Sheet> sheets = plain(40);
         var rule = new Rule(42, 25, 3, List.of(50.0));
-        List<Drawn> once = Sample.of(sheets, rule);
+        List<Sample.SampledSheet> once = Sample.of(sheets, rule);
         Collections.shuffle(sheets, new Random(3));
         assertEquals(once, Sample.of(sheets, rule));
         assertNotEquals(once, Sample.of(sheets, new Rule(43, 25, 3, List.of(50.0))));
@@ -63,11 +61,12 @@ class SampleTest {
         "50,1,true,OVERRIDE",
         "90,0,true,OVERRIDE",
     })
-    void whatIsNearABoundary_orMarkedByHand_isAlwaysThere(double percent, int barring, boolean byHand, Why why) {
+    void whatIsNearABoundary_orMarkedByHand_isAlwaysThere(
+            double percent, int barring, boolean byHand, Sample.Reason why) {
         var sheet = new Sheet(new UUID(1, 1), percent, barring, byHand);
-        List<Drawn> drawn = Sample.of(List.of(sheet), new Rule(1, 0, 3, List.of(50.0, 65.0)));
+        List<Sample.SampledSheet> drawn = Sample.of(List.of(sheet), new Rule(1, 0, 3, List.of(50.0, 65.0)));
         assertEquals(
                 why == null ? List.of() : List.of(why),
-                drawn.stream().map(Drawn::why).toList());
+                drawn.stream().map(Sample.SampledSheet::why).toList());
     }
 }

@@ -29,7 +29,7 @@ class MissingReadingsTest {
     }
 
     private static Map<FigureId, Estimate> figures(
-            Procedure procedure, Standing standing, Map<String, Double> readings) {
+            Procedure procedure, MeasuringContext standing, Map<String, Double> readings) {
         return procedure
                 .work(readings, standing, Place::id, procedure.taught().get(0))
                 .figures();
@@ -50,7 +50,7 @@ class MissingReadingsTest {
     void whatIsLeft_isAsItWas(Procedure procedure) {
         RandomGenerator random = Seeds.generator(7);
         Truth truth = ProceduresTest.truth(random);
-        Standing standing = ProceduresTest.standing(procedure, random).with(ProceduresTest.rearToes(truth));
+        MeasuringContext standing = ProceduresTest.standing(procedure, random).with(ProceduresTest.rearToes(truth));
         Map<String, Double> all = procedure.readings(truth, standing);
         Map<FigureId, Estimate> whole = figures(procedure, standing, all);
         for (int i = 0; i < 40; i++) {
@@ -83,7 +83,7 @@ class MissingReadingsTest {
     void aFigure_isThereWithoutWhatItDoesNotNeed(String key, String missing, String left) {
         Procedure procedure = Procedures.of(key);
         RandomGenerator random = Seeds.generator(7);
-        Standing standing = ProceduresTest.standing(procedure, random);
+        MeasuringContext standing = ProceduresTest.standing(procedure, random);
         Map<String, Double> some = new HashMap<>(procedure.readings(ProceduresTest.truth(random), standing));
         assertTrue(some.remove(missing) != null, () -> "its places are " + some.keySet());
         Set<String> there = figures(procedure, standing, some).keySet().stream()

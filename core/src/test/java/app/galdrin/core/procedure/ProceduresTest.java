@@ -13,7 +13,6 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
-import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.HashMap;
@@ -55,10 +54,10 @@ class ProceduresTest {
     }
 
     /** In some bay, with something chosen wherever there is a choice. */
-    static Standing standing(Procedure procedure, RandomGenerator random) {
+    static MeasuringContext standing(Procedure procedure, RandomGenerator random) {
         double roll = Math.toRadians(Seeds.between(random, -0.6, 0.6));
         double pitch = Math.toRadians(Seeds.between(random, -0.6, 0.6));
-        return new Standing(Vehicles.van(), new BayFloor(2, pitch, roll, Math.toRadians(0.03)))
+        return new MeasuringContext(Vehicles.van(), new BayFloor(2, pitch, roll, Math.toRadians(0.03)))
                 .choosing(chosen(procedure, random));
     }
 
@@ -106,9 +105,9 @@ class ProceduresTest {
     void whatIsReadOfAVehicle_comesToItsTrueFigures(Procedure procedure, long seed) {
         RandomGenerator random = Seeds.generator(seed);
         Truth truth = truth(random);
-        Standing standing = standing(procedure, random).with(rearToes(truth));
+        MeasuringContext standing = standing(procedure, random).with(rearToes(truth));
         Map<String, Double> readings = procedure.lay(truth, standing, 0, random).read();
-        Worked worked = procedure.work(readings, standing, ONCE, HandFormula.SOLVED);
+        Procedure.WorkedRepeat worked = procedure.work(readings, standing, ONCE, HandFormula.SOLVED);
         assertEquals(procedure.sees(), worked.figures().keySet(), "every figure it can tell is told");
         // a zeroed gauge forgets a pitch that a straight wheel does not feel; spans see two toes as two equal halves
         double allowed = procedure.sees().stream().noneMatch(f -> f.measurand() == Measurand.TOE) ? 2e-4 : 1e-6;
@@ -122,10 +121,10 @@ class ProceduresTest {
     @MethodSource("overSeeds")
     void everyPartOfADoubt_isWhatMovingThatReadingDoes(Procedure procedure, long seed) {
         RandomGenerator random = Seeds.generator(seed);
-        Standing standing = standing(procedure, random);
+        MeasuringContext standing = standing(procedure, random);
         Map<String, Double> readings =
                 procedure.lay(truth(random), standing, 0, random).read();
-        Worked worked = procedure.work(readings, standing, ONCE, HandFormula.SOLVED);
+        Procedure.WorkedRepeat worked = procedure.work(readings, standing, ONCE, HandFormula.SOLVED);
         Place moved =
                 procedure.walk().get((int) Math.floorMod(seed, procedure.walk().size()));
         double u = moved.standardUncertainty();
@@ -145,7 +144,7 @@ class ProceduresTest {
     }
 
     private static Map<FigureId, Estimate> moved(
-            Procedure procedure, Map<String, Double> readings, Place place, double by, Standing standing) {
+            Procedure procedure, Map<String, Double> readings, Place place, double by, MeasuringContext standing) {
         Map<String, Double> changed = new HashMap<>(readings);
         changed.merge(place.id(), by, Double::sum);
         return procedure.work(changed, standing, ONCE, HandFormula.SOLVED).figures();
@@ -168,7 +167,7 @@ class ProceduresTest {
     @MethodSource("all")
     void placesFollowFromTheFigures_andTellThem(Procedure procedure) {
         RandomGenerator random = Seeds.generator(3);
-        Standing standing = standing(procedure, random);
+        MeasuringContext standing = standing(procedure, random);
         Map<String, Double> all =
                 procedure.lay(truth(random), standing, 0, random).read();
         for (FigureId figure : procedure.sees()) {
@@ -214,8 +213,8 @@ class ProceduresTest {
     @MethodSource("all")
     void simulatedReadings_canBeReal(Procedure procedure) {
         RandomGenerator random = Seeds.generator(5);
-        Standing standing = standing(procedure, random);
-        Laid laying = procedure.lay(truth(random), standing, 1, random);
+        MeasuringContext standing = standing(procedure, random);
+        InstrumentSetup laying = procedure.lay(truth(random), standing, 1, random);
         for (int i = 0; i < 20; i++) {
             Map<String, Double> readings = laying.read();
             for (Place place : procedure.walk()) {
@@ -277,7 +276,7 @@ class ProceduresTest {
     void millimetres_areAnsweredOverWhatTheProcedureSpans(String key, Double baseline) {
         assertEquals(
                 Optional.ofNullable(baseline),
-                fresh(key).baseline().apply(new Standing(Vehicles.van(), BayFloor.LEVEL)));
+                fresh(key).baseline().apply(new MeasuringContext(Vehicles.van(), BayFloor.LEVEL)));
     }
 
     /** Where instruments are laid on the van, whose front track is 1484 and wheelbase 2760. */
@@ -299,7 +298,8 @@ class ProceduresTest {
     })
     void whatIsReadOfAStraightVehicle(String key, String place, double about, double within) {
         var floor = new BayFloor(1, 0, Math.toRadians(0.3), 0);
-        Map<String, Double> read = fresh(key).readings(new Truth(Map.of()), new Standing(Vehicles.van(), floor));
+        Map<String, Double> read =
+                fresh(key).readings(new Truth(Map.of()), new MeasuringContext(Vehicles.van(), floor));
         assertEquals(about, read.get(place), within + 1e-9);
     }
 }

@@ -37,19 +37,19 @@ class SlipsTest {
         return slips().stream().filter(s -> s.key().equals(key)).findFirst().orElseThrow();
     }
 
-    private static SlipSetting setting(String procedure, AnswerUnit unit, List<Map<String, Double>> readings) {
+    private static SlipContext setting(String procedure, AnswerUnit unit, List<Map<String, Double>> readings) {
         var floor = new BayFloor(1, Math.toRadians(0.2), 0, 0);
         Procedure of = Procedures.of(procedure);
-        var standing = new Standing(Vehicles.van(), floor);
+        var standing = new MeasuringContext(Vehicles.van(), floor);
         List<Map<String, Double>> notes = readings.stream()
                 .map(read ->
                         of.work(read, standing, Place::id, HandFormula.SOLVED).notes())
                 .toList();
-        return new SlipSetting(
+        return new SlipContext(
                 of, standing, unit, 500, readings, notes, of.taught().get(0));
     }
 
-    private static SlipSetting setting(String procedure) {
+    private static SlipContext setting(String procedure) {
         return setting(procedure, AnswerUnit.DEGREES, List.of());
     }
 
@@ -132,7 +132,7 @@ class SlipsTest {
     @Test
     void aSlipOfOneKind_isNoneOfTheOthers() {
         for (Slip slip : slips()) {
-            SlipSetting strings = setting("strings");
+            SlipContext strings = setting("strings");
             Map<String, Double> read = map("wheels.fl.frontGap=2");
             boolean ofWhatIsTaken = slip.misused(strings, read).isPresent()
                     || slip.mistaken(strings.standing()).isPresent();
@@ -150,7 +150,7 @@ class SlipsTest {
         assertEquals(Optional.empty(), slip("floorIgnored").corrected(setting("inclinometer"), map("")));
     }
 
-    private static List<Map<FigureId, Double>> altered(String key, SlipSetting setting, Map<FigureId, Double> answers) {
+    private static List<Map<FigureId, Double>> altered(String key, SlipContext setting, Map<FigureId, Double> answers) {
         return slip(key).altered(setting, answers);
     }
 
@@ -283,7 +283,7 @@ class SlipsTest {
         "floorWrongWay, 3.4, 0.2"
     })
     void aSweep_withAGaugeThatShows90(String key, double difference, double floor) {
-        SlipSetting setting = setting("sweep90");
+        SlipContext setting = setting("sweep90");
         var read = map("fl.out.steer=20 fl.out.camber=87.6 fl.in.steer=20 fl.in.camber=-89");
         double caster = worked(key, setting, read, figure("caster.front.left"));
         assertEquals(difference / (2 * Math.sin(Math.toRadians(20))) + floor, Math.toDegrees(caster), 1e-9);
@@ -294,8 +294,8 @@ class SlipsTest {
     @CsvSource({"methodSign, fl, 0.3", "floorIgnored, fl, 0", "floorWrongWay, fl, -0.3", "floorWrongWay, fr, 0.3"})
     void aPlumbLine_onAFloorThatIsKnown(String key, String wheel, double floor) {
         var bay = new BayFloor(2, 0, Math.toRadians(0.3), 0);
-        SlipSetting level = setting("plumbRule");
-        var setting = new SlipSetting(
+        SlipContext level = setting("plumbRule");
+        var setting = new SlipContext(
                 level.procedure(), level.standing().on(bay), AnswerUnit.DEGREES, 500, List.of(), List.of(), "factor");
         var read = map(wheel + ".topGap=60 " + wheel + ".bottomGap=60");
         FigureId camber = figure(wheel.equals("fl") ? "camber.front.left" : "camber.front.right");
@@ -303,16 +303,16 @@ class SlipsTest {
         assertEquals(Optional.empty(), slip(key).mistaken(level.standing().on(BayFloor.LEVEL)));
     }
 
-    private static double worked(String key, SlipSetting setting, Map<String, Double> read, FigureId figure) {
+    private static double worked(String key, SlipContext setting, Map<String, Double> read, FigureId figure) {
         Map<String, Double> used = slip(key).misused(setting, read).orElse(read);
-        Standing standing = slip(key).mistaken(setting.standing()).orElse(setting.standing());
+        MeasuringContext standing = slip(key).mistaken(setting.standing()).orElse(setting.standing());
         return setting.procedure().values(used, standing, "factor").get(figure);
     }
 
     @Test
     void marksMiscounted_andRepeatsLeftAside() {
         Procedure inches = Procedures.of("strings").with(Map.of("rim", CatalogueInstrument.RULE_SIXTEENTHS));
-        var setting = new SlipSetting(
+        var setting = new SlipContext(
                 inches, setting("strings").standing(), AnswerUnit.DEGREES, 416, List.of(), List.of(), "factor");
         List<Map<String, Double>> ways =
                 slip("markMiscounted").correctedWays(setting, map("wheels.fl.frontGap=50.8 hubGap.fl=60"));

@@ -30,7 +30,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** A figure turned back into what must be read. */
 class TargetReadingTest {
 
-    private static final Standing LEVEL = new Standing(Vehicles.van(), BayFloor.LEVEL);
+    private static final MeasuringContext LEVEL = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
     private static final Set<Measurand> MOVED = Set.of(
             Measurand.CASTER,
             Measurand.CAMBER,
@@ -49,7 +49,8 @@ class TargetReadingTest {
                 .flatMap(p -> Seeds.some().limit(10).mapToObj(seed -> Arguments.of(p, seed)));
     }
 
-    private static Map<FigureId, Double> figures(Procedure procedure, Map<String, Double> readings, Standing standing) {
+    private static Map<FigureId, Double> figures(
+            Procedure procedure, Map<String, Double> readings, MeasuringContext standing) {
         Map<FigureId, Double> figures = new HashMap<>();
         procedure
                 .work(readings, standing, ONCE, HandFormula.SOLVED)
@@ -63,7 +64,7 @@ class TargetReadingTest {
     @MethodSource("overSeeds")
     void broughtThere_theInstrumentsShowIt(Procedure procedure, long seed) {
         RandomGenerator random = Seeds.generator(seed);
-        Standing standing = new Standing(Vehicles.van(), new BayFloor(1, 0.002, -0.004, 0))
+        MeasuringContext standing = new MeasuringContext(Vehicles.van(), new BayFloor(1, 0.002, -0.004, 0))
                 .choosing(ProceduresTest.chosen(procedure, random));
         Map<FigureId, Double> state = new HashMap<>();
         Map<FigureId, Double> wanted = new HashMap<>();
@@ -91,7 +92,7 @@ class TargetReadingTest {
         }
     }
 
-    private static Map<String, Double> lay(Procedure procedure, Truth truth, Standing standing, long seed) {
+    private static Map<String, Double> lay(Procedure procedure, Truth truth, MeasuringContext standing, long seed) {
         return procedure.lay(truth, standing, 0, Seeds.generator(seed)).read();
     }
 
@@ -140,7 +141,7 @@ class TargetReadingTest {
     @CsvSource({"outboard,1", "inboard,-1"})
     void aBeam_tellsTheGapByTheSideItRunsOn(String side, int sign) {
         Procedure laser = Procedures.of("laserLine");
-        Standing standing = LEVEL.choosing(Map.of("lineSide", side));
+        MeasuringContext standing = LEVEL.choosing(Map.of("lineSide", side));
         Map<String, Double> readings = Map.of("wheels.fl.frontGap", 75.0, "wheels.fl.rearGap", 75.0);
         List<TargetReading> targets = TargetReading.of(
                 laser,

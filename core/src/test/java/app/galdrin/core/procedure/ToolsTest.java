@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What places are read with, and what hands make of what stands there. */
 class ToolsTest {
 
-    private static final Standing LEVEL = new Standing(Vehicles.van(), BayFloor.LEVEL);
+    private static final MeasuringContext LEVEL = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
     private static final Procedure.Repeat ONCE = new Procedure.Repeat("m", 0, 1);
 
     @Test
@@ -90,7 +90,7 @@ class ToolsTest {
     @Test
     void hands_readTheSetUpOnce_andRoundAsTheInstrumentShows() {
         Procedure tape = Procedures.of("treadTape");
-        Laid laid = tape.lay(truth("toe.front.left", 0.2), LEVEL, 1, Seeds.generator(5));
+        InstrumentSetup laid = tape.lay(truth("toe.front.left", 0.2), LEVEL, 1, Seeds.generator(5));
         Map<String, Double> one = laid.read();
         Map<String, Double> two = laid.read();
         assertEquals(one.get("front.below"), two.get("front.below"));

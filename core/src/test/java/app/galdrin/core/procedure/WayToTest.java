@@ -12,7 +12,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.Seeds;
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.record.Step;
 import java.util.List;
 import java.util.Map;
@@ -48,9 +47,9 @@ class WayToTest {
         "turnOut,turnOut.front.leftLock,solved,",
     })
     void aPersonWritesDown_whatHeGoesOnFrom(String procedure, String of, String taught, @Nullable String expected) {
-        var standing = new Standing(Vehicles.van(), BayFloor.LEVEL);
-        List<Intermediate> found =
-                WayTo.any(fresh(procedure), figure(of), standing, taught).intermediates();
+        var standing = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
+        List<Intermediate> found = IntermediateSteps.any(fresh(procedure), figure(of), standing, taught)
+                .intermediates();
         assertEquals(
                 expected == null ? "" : expected,
                 found.stream().map(Intermediate::key).collect(Collectors.joining(" ")));
@@ -62,10 +61,10 @@ class WayToTest {
     void formulas_giveWhatTheKindsGive(Procedure procedure, long seed) {
         RandomGenerator random = Seeds.generator(seed);
         Truth truth = truth(random);
-        Standing standing = standing(procedure, random).with(rearToes(truth));
+        MeasuringContext standing = standing(procedure, random).with(rearToes(truth));
         Map<String, Double> readings = procedure.readings(truth, standing);
         for (String taught : procedure.taught()) {
-            Worked worked = procedure.work(readings, standing, ONCE, taught);
+            Procedure.WorkedRepeat worked = procedure.work(readings, standing, ONCE, taught);
             for (FigureId figure : procedure.sees()) {
                 procedure
                         .stepsTo(figure, worked, taught)
@@ -76,7 +75,7 @@ class WayToTest {
                                         PaperFormula.work(s, Map.of()).orElseThrow(),
                                         1e-9,
                                         s.formula())));
-                var way = new WayTo(procedure, figure, List.of(worked, worked), taught);
+                var way = new IntermediateSteps(procedure, figure, List.of(worked, worked), taught);
                 Map<Intermediate, Double> honest = way.intermediates().stream()
                         .collect(Collectors.toMap(
                                 i -> i, i -> way.at(i, Map.of()).orElseThrow()));
@@ -92,14 +91,14 @@ class WayToTest {
     @Test
     void whatIsWritten_isGoneOnFrom() {
         Procedure plates = fresh("plates");
-        var standing = plates.asUsual(new Standing(Vehicles.van(), BayFloor.LEVEL));
+        var standing = plates.asUsual(new MeasuringContext(Vehicles.van(), BayFloor.LEVEL));
         Truth four = new Truth(Map.of(figure("toe.front.left"), Math.toRadians(0.4)));
-        Worked worked = plates.work(plates.readings(four, standing), standing, ONCE, "solved");
+        Procedure.WorkedRepeat worked = plates.work(plates.readings(four, standing), standing, ONCE, "solved");
         FigureId total = figure("totalToe.front");
         Step last = plates.stepsTo(total, worked, "solved").orElseThrow().get(1);
         double d = last.in().get(0).value();
         double baseline = last.in().get(1).value();
-        var way = new WayTo(plates, total, List.of(worked, worked), "solved");
+        var way = new IntermediateSteps(plates, total, List.of(worked, worked), "solved");
         assertEquals(d, way.at(Intermediate.LENGTH_DIFFERENCE, Map.of()).orElseThrow(), 1e-12);
         double follows = 2 * Math.asin((d + 1) / (2 * baseline));
         assertEquals(follows - last.out().value(), way.shift(Map.of(Intermediate.LENGTH_DIFFERENCE, d + 1)), 1e-12);
@@ -115,10 +114,10 @@ class WayToTest {
     @Test
     void aStepBehind_followsFromTheStepBeforeIt() {
         Procedure flags = fresh("flags");
-        var standing = flags.asUsual(new Standing(Vehicles.van(), BayFloor.LEVEL));
+        var standing = flags.asUsual(new MeasuringContext(Vehicles.van(), BayFloor.LEVEL));
         Truth truth = new Truth(Map.of(figure("toe.front.left"), 0.01, figure("toe.front.right"), 0.004));
-        Worked worked = flags.work(flags.readings(truth, standing), standing, ONCE, "solved");
-        var way = new WayTo(flags, figure("toe.front.left"), List.of(worked), "solved");
+        Procedure.WorkedRepeat worked = flags.work(flags.readings(truth, standing), standing, ONCE, "solved");
+        var way = new IntermediateSteps(flags, figure("toe.front.left"), List.of(worked), "solved");
         double total = way.at(Intermediate.TOTAL, Map.of()).orElseThrow();
         assertEquals(0.014, total, 1e-9);
         assertEquals(0.001, way.shift(Map.of(Intermediate.TOTAL, total + 0.002)), 1e-9);

@@ -15,7 +15,6 @@ import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.measure.Use;
-import app.galdrin.core.procedure.Procedure.Worked;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.HashMap;
 import java.util.List;
@@ -39,13 +38,13 @@ class WorkedByHandTest {
         FigureId left = figure("caster.front.left");
         FigureId right = figure("caster.front.right");
         FigureId difference = figure("casterDifference.front");
-        var standing = new Standing(Vehicles.van(), BayFloor.LEVEL);
-        Worked worked = fresh("sweep").work(readings, standing, ONCE, "factor");
+        var standing = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
+        Procedure.WorkedRepeat worked = fresh("sweep").work(readings, standing, ONCE, "factor");
         double byHand = worked.honest(left).orElseThrow() - worked.honest(right).orElseThrow();
         assertEquals(byHand, worked.honest(difference).orElseThrow(), 1e-12);
         assertTrue(Math.abs(byHand - worked.figures().get(difference).value()) > 1e-4, "and it is not the solved one");
         readings.put("fr.ahead.camber", -0.3);
-        Worked three = fresh("sweep").work(readings, standing, ONCE, "factor");
+        Procedure.WorkedRepeat three = fresh("sweep").work(readings, standing, ONCE, "factor");
         assertTrue(three.figures().containsKey(figure("kpi.front.right")));
         assertEquals(
                 worked.honest(right).orElseThrow(),
@@ -62,11 +61,11 @@ class WorkedByHandTest {
     @Test
     void theSkewOfTheStrings_isNoted_andASumIsTheLastStep() {
         Procedure strings = fresh("strings");
-        var standing = new Standing(Vehicles.van(), BayFloor.LEVEL);
+        var standing = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
         Map<String, Double> readings =
                 strings.readings(Vehicles.truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing);
         readings.merge("stringSpacingFront", 20.0, Double::sum);
-        Worked worked = strings.work(readings, standing, ONCE, HandFormula.SOLVED);
+        Procedure.WorkedRepeat worked = strings.work(readings, standing, ONCE, HandFormula.SOLVED);
         double turned = worked.notes().get("skew.left") + worked.notes().get("skew.right");
         readings.merge("stringSpacingFront", -20.0, Double::sum);
         Map<String, Double> notes =
@@ -75,7 +74,7 @@ class WorkedByHandTest {
         Procedure string = fresh("rearString");
         Map<String, Double> gaps =
                 string.readings(Vehicles.truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing);
-        Worked sum = string.work(gaps, standing, ONCE, HandFormula.SOLVED);
+        Procedure.WorkedRepeat sum = string.work(gaps, standing, ONCE, HandFormula.SOLVED);
         var steps = string.stepsTo(figure("totalToe.front"), sum, HandFormula.SOLVED)
                 .orElseThrow();
         var last = steps.get(steps.size() - 1);
@@ -85,17 +84,19 @@ class WorkedByHandTest {
                 last.in().stream().map(t -> Math.rint(t.inRecord() * 1e9) / 1e9).toList());
     }
 
-    private static Worked sweep(double out, double camberOut, double in, double camberIn, String taught) {
+    private static Procedure.WorkedRepeat sweep(
+            double out, double camberOut, double in, double camberIn, String taught) {
         Map<String, Double> readings = new TreeMap<>(
                 Map.of("fl.out.steer", out, "fl.out.camber", camberOut, "fl.in.steer", in, "fl.in.camber", camberIn));
-        return Procedures.of("sweep").work(readings, new Standing(Vehicles.van(), BayFloor.LEVEL), ONCE, taught);
+        return Procedures.of("sweep")
+                .work(readings, new MeasuringContext(Vehicles.van(), BayFloor.LEVEL), ONCE, taught);
     }
 
     /** From plates at 20 and 19 the shortcut is not what is solved: the honest sheet has what the trade works on paper. */
     @Test
     void aSweepAtUnequalAngles_isHonestlyWorkedByItsFormula() {
         FigureId caster = figure("caster.front.left");
-        Worked worked = sweep(20, 0.98, 19, -1.442, "factor");
+        Procedure.WorkedRepeat worked = sweep(20, 0.98, 19, -1.442, "factor");
         double d = 0.98 + 1.442;
         double factor = 1 / (2 * Math.sin(Math.toRadians(19.5)));
         assertEquals(d * factor, Math.toDegrees(worked.honest(caster).orElseThrow()), 1e-9);
@@ -147,7 +148,8 @@ class WorkedByHandTest {
                     wheel + ".in.camber",
                     -1.4));
         }
-        Worked worked = Procedures.of("sweep").work(readings, new Standing(Vehicles.van(), floor), ONCE, "factor");
+        Procedure.WorkedRepeat worked =
+                Procedures.of("sweep").work(readings, new MeasuringContext(Vehicles.van(), floor), ONCE, "factor");
         Estimate left = worked.figures().get(figure("caster.front.left"));
         Estimate difference = worked.figures().get(figure("casterDifference.front"));
         assertEquals(Math.toRadians(0.108), Math.abs(left.budget().parts().get("bay.pitch.2")), 1e-4);
@@ -157,8 +159,8 @@ class WorkedByHandTest {
     @Test
     void theZeroOfAGauge_leansBothWheels_andTheDifferenceDoubly() {
         Map<String, Double> readings = Map.of("fl.gauge", -0.5, "fr.gauge", -0.5);
-        Worked worked = Procedures.of("inclinometerZeroed")
-                .work(readings, new Standing(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
+        Procedure.WorkedRepeat worked = Procedures.of("inclinometerZeroed")
+                .work(readings, new MeasuringContext(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
         double u = worked.figures()
                 .get(figure("camber.front.left"))
                 .budget()
@@ -186,8 +188,8 @@ class WorkedByHandTest {
     @Test
     void theFloorBesideTheWheel_isTakenOffBySide() {
         Map<String, Double> readings = Map.of("fl.gauge", -1.0, "fl.floor", 0.35, "fr.gauge", -1.0, "fr.floor", 0.35);
-        Worked worked = Procedures.of("inclinometer")
-                .work(readings, new Standing(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
+        Procedure.WorkedRepeat worked = Procedures.of("inclinometer")
+                .work(readings, new MeasuringContext(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
         assertEquals(
                 -0.65, Math.toDegrees(worked.honest(figure("camber.front.left")).orElseThrow()), 1e-4);
         assertEquals(
@@ -203,7 +205,8 @@ class WorkedByHandTest {
                 Map.of("fl.topGap", 60.0, "fl.bottomGap", 57.0, "fr.topGap", 60.0, "fr.bottomGap", 57.0);
         var floor = new BayFloor(2, Math.toRadians(0.4), Math.toRadians(0.3), Math.toRadians(0.108));
         Procedure plumb = Procedures.of("plumbRule");
-        Worked worked = plumb.work(readings, new Standing(Vehicles.van(), floor), ONCE, HandFormula.SOLVED);
+        Procedure.WorkedRepeat worked =
+                plumb.work(readings, new MeasuringContext(Vehicles.van(), floor), ONCE, HandFormula.SOLVED);
         double against = Math.toDegrees(Math.asin(-3.0 / 416));
         FigureId left = figure("camber.front.left");
         assertEquals(against + 0.3, Math.toDegrees(worked.honest(left).orElseThrow()), 1e-9);
@@ -222,18 +225,18 @@ class WorkedByHandTest {
         assertEquals(
                 List.of("rimDiameter", "floorRoll"),
                 plumb.given(HandFormula.SOLVED, List.of(figure("camber.front.left"))).stream()
-                        .map(Source.Given::key)
+                        .map(Source.KnownBeforehand::key)
                         .toList());
         assertEquals(
                 List.of("floorPitch"),
                 fresh("sweep").given("factor", CASTERS).stream()
-                        .map(Source.Given::key)
+                        .map(Source.KnownBeforehand::key)
                         .toList(),
                 "the formula on paper knows no roll and no KPI");
         assertEquals(
                 List.of("floorPitch", "floorRoll", "kpi.front.left", "kpi.front.right"),
                 fresh("sweep").given(HandFormula.SOLVED, CASTERS).stream()
-                        .map(Source.Given::key)
+                        .map(Source.KnownBeforehand::key)
                         .toList());
     }
 
@@ -249,7 +252,8 @@ class WorkedByHandTest {
                 40.0,
                 "wheels.fr.rearGap",
                 40.5);
-        Worked worked = string.work(readings, new Standing(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
+        Procedure.WorkedRepeat worked =
+                string.work(readings, new MeasuringContext(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
         assertEquals(
                 2,
                 string.stepsTo(figure("toe.front.left"), worked, HandFormula.SOLVED)
@@ -269,17 +273,17 @@ class WorkedByHandTest {
         Wheel wheel = Wheel.FRONT_LEFT;
         Place one = Place.angle("one", wheel, "gauge", 0, 10, Use.LEVEL);
         Place turned = Place.angle("turned", wheel, "gauge", 0, 10, Use.LEVEL);
-        var mean = new Source.Mean(List.of(new Source.Read(one, 1), new Source.Read(turned, -1)));
+        var mean = new Source.Mean(List.of(new Source.PlaceReading(one, 1), new Source.PlaceReading(turned, -1)));
         FigureId camber = figure("camber.front.left");
         var evaluation = Evaluation.of(
                 CamberInclinometer.NAME,
                 Map.of(
-                        "side", new Source.Fixed("left"),
+                        "side", new Source.Constant("left"),
                         "reading", mean,
-                        "reference", new Source.Fixed("floor")),
+                        "reference", new Source.Constant("floor")),
                 Map.of("camber", camber));
         assertEquals(Set.of(one, turned), Set.copyOf(evaluation.places()));
-        var standing = new Standing(Vehicles.van(), BayFloor.LEVEL);
+        var standing = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
         var run = evaluation
                 .run(Map.of("one", 0.7, "turned", 0.3), standing, place -> "read " + place.id(), HandFormula.SOLVED)
                 .orElseThrow();

@@ -24,16 +24,16 @@ class ProofTest {
     private static final Tally TALLY = new Proof(7, 1).sittings(SITTINGS);
 
     /** What is not reached; {@code docs/marking-proof.md} says by how much, and why. */
-    private static final Map<Measured, Double> NOT_REACHED = Map.of(Measured.MISSING_COSTS_ITSELF, 0.999);
+    private static final Map<ProofMeasure, Double> NOT_REACHED = Map.of(ProofMeasure.MISSING_COSTS_ITSELF, 0.999);
 
     /** So many of so few may come out otherwise by chance: three standard deviations of a count. */
-    private static double room(Measured measured, double reach) {
+    private static double room(ProofMeasure measured, double reach) {
         return 3 * Math.sqrt(reach * (1 - reach) / TALLY.of(measured).tries());
     }
 
     @ParameterizedTest
     @EnumSource
-    void everyMeasure_reachesWhatItIsToReach(Measured measured) {
+    void everyMeasure_reachesWhatItIsToReach(ProofMeasure measured) {
         assertTrue(TALLY.of(measured).tries() > 150, "counted");
         double share = TALLY.of(measured).share();
         double least = measured.least() == 0 ? 0 : NOT_REACHED.getOrDefault(measured, measured.least());
@@ -49,7 +49,7 @@ class ProofTest {
         Tally more = new Proof(7, 1).sittings(60);
         Tally other = new Proof(8, 1).sittings(60);
         boolean differs = false;
-        for (Measured measured : Measured.values()) {
+        for (ProofMeasure measured : ProofMeasure.values()) {
             assertEquals(again.by(measured), more.by(measured));
             differs |= !again.by(measured).equals(other.by(measured));
         }
@@ -60,10 +60,10 @@ class ProofTest {
     @Test
     void handsHalfAsClumsyAgain_loseMarks_andAreNotAccused() {
         Tally clumsy = new Proof(7, 1.5).sittings(400);
-        assertTrue(clumsy.of(Measured.HONEST_READING_LOST).share()
-                > TALLY.of(Measured.HONEST_READING_LOST).share());
-        assertTrue(clumsy.of(Measured.HONEST_ACCUSED).share() <= 0.01);
-        assertEquals(0, clumsy.of(Measured.HONEST_WORKING_LOST).came());
+        assertTrue(clumsy.of(ProofMeasure.HONEST_READING_LOST).share()
+                > TALLY.of(ProofMeasure.HONEST_READING_LOST).share());
+        assertTrue(clumsy.of(ProofMeasure.HONEST_ACCUSED).share() <= 0.01);
+        assertEquals(0, clumsy.of(ProofMeasure.HONEST_WORKING_LOST).came());
     }
 
     /** Worked by hand: of 8 of 10 the interval is from 49 to 94 % [Wilson]. */

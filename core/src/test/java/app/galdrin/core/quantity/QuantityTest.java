@@ -7,9 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.Seeds;
-import app.galdrin.core.quantity.QuantityText.Read;
 import app.galdrin.core.quantity.QuantityText.Reason;
-import app.galdrin.core.quantity.QuantityText.Rejected;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,7 +42,8 @@ class QuantityTest {
                 "1234567|TOO_LARGE",
             })
     void text_thatIsNoLength_saysWhy(String text, Reason reason) {
-        var rejected = assertInstanceOf(Rejected.class, QuantityParser.parse(text, Quantity.LENGTH, Unit.MM));
+        var rejected =
+                assertInstanceOf(QuantityText.Rejection.class, QuantityParser.parse(text, Quantity.LENGTH, Unit.MM));
         assertEquals(reason, rejected.reason());
     }
 
@@ -60,7 +59,8 @@ class QuantityTest {
                 "17/16\"|26.9875|1.5875",
             })
     void length_hasItsValueAndTheStepItWasWrittenTo(String text, double value, double step) {
-        var read = assertInstanceOf(Read.class, QuantityParser.parse(text, Quantity.LENGTH, Unit.MM));
+        var read = assertInstanceOf(
+                QuantityText.ParsedQuantity.class, QuantityParser.parse(text, Quantity.LENGTH, Unit.MM));
         assertEquals(value, read.value(), 1e-12);
         assertEquals(step, read.step(), 1e-12);
     }
@@ -70,7 +70,8 @@ class QuantityTest {
             delimiter = '|',
             value = {"0°26'|0.433333333333|0.016666666667", "24'30\"|0.408333333333|0.000277777778", "1°|1|1"})
     void angle_hasItsValueAndTheStepItWasWrittenTo(String text, double value, double step) {
-        var read = assertInstanceOf(Read.class, QuantityParser.parse(text, Quantity.ANGLE, Unit.DEG));
+        var read = assertInstanceOf(
+                QuantityText.ParsedQuantity.class, QuantityParser.parse(text, Quantity.ANGLE, Unit.DEG));
         assertEquals(value, read.value(), 1e-11);
         assertEquals(step, read.step(), 1e-11);
     }
@@ -78,19 +79,23 @@ class QuantityTest {
     @ParameterizedTest
     @CsvSource({"30\",WRONG_UNIT", "1°30\",LEFT_OVER", "1°75',SIXTY_OR_MORE"})
     void text_thatIsNoAngle_saysWhy(String text, Reason reason) {
-        var rejected = assertInstanceOf(Rejected.class, QuantityParser.parse(text, Quantity.ANGLE, Unit.DEG));
+        var rejected =
+                assertInstanceOf(QuantityText.Rejection.class, QuantityParser.parse(text, Quantity.ANGLE, Unit.DEG));
         assertEquals(reason, rejected.reason());
     }
 
     @Test
     void figuresOfThousandsOfDigits_neitherOverflowNorHang() {
         String nines = "9".repeat(5000);
-        var read = assertInstanceOf(Read.class, QuantityParser.parse(nines + "/" + nines, Quantity.LENGTH, Unit.MM));
+        var read = assertInstanceOf(
+                QuantityText.ParsedQuantity.class, QuantityParser.parse(nines + "/" + nines, Quantity.LENGTH, Unit.MM));
         assertEquals(1, read.value(), 1e-12);
-        assertInstanceOf(Rejected.class, QuantityParser.parse(nines, Quantity.LENGTH, Unit.MM));
+        assertInstanceOf(QuantityText.Rejection.class, QuantityParser.parse(nines, Quantity.LENGTH, Unit.MM));
         assertEquals(
                 0,
-                assertInstanceOf(Read.class, QuantityParser.parse("0/" + nines, Quantity.LENGTH, Unit.MM))
+                assertInstanceOf(
+                                QuantityText.ParsedQuantity.class,
+                                QuantityParser.parse("0/" + nines, Quantity.LENGTH, Unit.MM))
                         .value());
     }
 
@@ -176,7 +181,7 @@ class QuantityTest {
     }
 
     private static double readBack(String text, Quantity quantity, Unit unit) {
-        return assertInstanceOf(Read.class, QuantityParser.parse(text, quantity, unit), text)
+        return assertInstanceOf(QuantityText.ParsedQuantity.class, QuantityParser.parse(text, quantity, unit), text)
                 .value();
     }
 }

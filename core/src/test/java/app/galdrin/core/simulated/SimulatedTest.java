@@ -18,7 +18,6 @@ import app.galdrin.core.marking.References;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.simulated.TryOut.Kind;
-import app.galdrin.core.simulated.TryOut.Tried;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.start.TaskStart;
@@ -87,7 +86,7 @@ class SimulatedTest {
                         ? w.slips().stream()
                         : e instanceof Evidence.Reading r
                                 ? r.slips().stream()
-                                : e instanceof Evidence.Judged j
+                                : e instanceof Evidence.JudgedFigure j
                                         ? j.slips().stream()
                                         : e instanceof Evidence.Effect f
                                                 ? f.slips().stream()
@@ -162,24 +161,24 @@ class SimulatedTest {
                 judged(question, String.valueOf(Math.rint(honest * 100) / 100)).right());
         Evidence.Working wrong = judged(question, String.valueOf(Math.rint(-honest * 100) / 100));
         assertFalse(wrong.right());
-        assertFalse(question.read("soon") instanceof LineText.Understood);
+        assertFalse(question.read("soon") instanceof LineText.ParsedText);
         assertTrue(SecondQuestion.of(FULL, FigureId.parse("toe.rear.left").orElseThrow(), 1)
                 .isEmpty());
     }
 
     private static Evidence.Working judged(SecondQuestion question, String typed) {
-        return question.judged((LineText.Understood) question.read(typed));
+        return question.judged((LineText.ParsedText) question.read(typed));
     }
 
     // ---- tried out
 
     @Test
     void threePeople_areToldApart_andTheSameSeedDoesTheSame() {
-        Map<Kind, Tried> tried = TryOut.of(FULL, 60, 5);
+        Map<Kind, TryOut.PersonResult> tried = TryOut.of(FULL, 60, 5);
         assertEquals(tried, TryOut.of(FULL, 60, 5));
-        Tried careful = Objects.requireNonNull(tried.get(Kind.CAREFUL));
-        Tried ordinary = Objects.requireNonNull(tried.get(Kind.ORDINARY));
-        Tried slipProne = Objects.requireNonNull(tried.get(Kind.SLIP_PRONE));
+        TryOut.PersonResult careful = Objects.requireNonNull(tried.get(Kind.CAREFUL));
+        TryOut.PersonResult ordinary = Objects.requireNonNull(tried.get(Kind.ORDINARY));
+        TryOut.PersonResult slipProne = Objects.requireNonNull(tried.get(Kind.SLIP_PRONE));
         assertEquals(60, careful.percents().size());
         assertTrue(careful.mean() > ordinary.mean() && ordinary.mean() > slipProne.mean());
         assertTrue(careful.mean() > 90, "" + careful.mean());
@@ -209,7 +208,8 @@ class SimulatedTest {
                         : c)
                 .toList();
         var hard = new Assignment(p.with(new Scheme(narrow, 0)), FULL.sheet(), FULL.floor());
-        Tried careful = Objects.requireNonNull(TryOut.of(hard, 60, 5).get(Kind.CAREFUL));
+        TryOut.PersonResult careful =
+                Objects.requireNonNull(TryOut.of(hard, 60, 5).get(Kind.CAREFUL));
         assertEquals(
                 List.of(new Criterion.Id("toe", Aspect.READING)),
                 TryOut.unfairToCare(careful, 0.3).stream().limit(1).toList());

@@ -10,6 +10,7 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Choice;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
@@ -36,7 +37,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Readings that can't be together are asked back; those of a vehicle never are. */
 class AskedBackTest {
 
-    private static List<AskedBack> asked(Procedure procedure, List<FigureId> figures, Map<String, Double> readings) {
+    private static List<ReadingQuery> asked(Procedure procedure, List<FigureId> figures, Map<String, Double> readings) {
         var measure = Measure.of("m", procedure, figures, 1);
         var practical = new Practical(
                 "Read it",
@@ -47,14 +48,14 @@ class AskedBackTest {
                 Optional.empty(),
                 List.of(measure, new HandIn("handIn")),
                 new Scheme(List.of(), 0));
-        Map<LineKey, Written> written = new HashMap<>();
+        Map<LineKey, WrittenValue> written = new HashMap<>();
         readings.forEach((place, value) -> written.put(
                 new LineKey("m", place, procedure.place(place).eachRepeat() ? 1 : 0, 0),
-                new Written(String.valueOf(value), OptionalDouble.of(value), OptionalDouble.of(0.01))));
+                new WrittenValue(String.valueOf(value), OptionalDouble.of(value), OptionalDouble.of(0.01))));
         for (Choice choice : procedure.choices()) {
             written.put(
                     new LineKey("m", choice.id(), 0, 0),
-                    new Written(choice.usual(), OptionalDouble.empty(), OptionalDouble.empty()));
+                    new WrittenValue(choice.usual(), OptionalDouble.empty(), OptionalDouble.empty()));
         }
         return new OwnFigures(Assignment.of(practical, Vehicles.van()), new Answers(written)).askedBack(measure, 0);
     }
@@ -77,8 +78,8 @@ class AskedBackTest {
         for (String lock : List.of("leftLock", "rightLock")) {
             state.put(figure("turnOut.front." + lock), 0.04);
         }
-        var assignment = procedure.asUsual(
-                new app.galdrin.core.procedure.Standing(Vehicles.van(), app.galdrin.core.procedure.BayFloor.LEVEL));
+        var assignment =
+                procedure.asUsual(new MeasuringContext(Vehicles.van(), app.galdrin.core.procedure.BayFloor.LEVEL));
         Map<String, Double> readings = procedure
                 .lay(new Truth(state), assignment, 1, new SplittableRandom(3))
                 .read();
@@ -92,7 +93,7 @@ class AskedBackTest {
     })
     void equalLocksOfOneWheel_areAskedBack(double out, double in, boolean back) {
         Map<String, Double> readings = Map.of("fl.out.steer", out, "fl.in.steer", in);
-        List<AskedBack> asked = asked(Procedures.of("fullLock"), List.of(figure("caster.front.left")), readings);
+        List<ReadingQuery> asked = asked(Procedures.of("fullLock"), List.of(figure("caster.front.left")), readings);
         assertEquals(
                 back ? List.of(List.of("fl.out.steer", "fl.in.steer")) : List.of(),
                 asked.stream()
@@ -127,7 +128,7 @@ class AskedBackTest {
             readings.put("wheels." + wheel + ".rearGap", 57.0);
         }
         FigureId toe = figure("toe.front.left");
-        List<AskedBack> asked = asked(Procedures.of("strings"), List.of(toe), readings);
+        List<ReadingQuery> asked = asked(Procedures.of("strings"), List.of(toe), readings);
         assertEquals(back, asked.stream().anyMatch(a -> a.figure().equals(Optional.of(toe))), asked::toString);
     }
 }

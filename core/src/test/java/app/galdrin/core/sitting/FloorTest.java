@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.answer.LineText;
+import app.galdrin.core.answer.LineText.ParsedText;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.BayFloor;
@@ -51,7 +52,7 @@ class FloorTest {
             List.of(SWEEP, TURNED, new HandIn("handIn")),
             new Scheme(List.of(), 0));
 
-    private final Map<LineKey, Written> written = new HashMap<>();
+    private final Map<LineKey, WrittenValue> written = new HashMap<>();
 
     private static Assignment in(BayFloor floor) {
         return new Assignment(PRACTICAL, Vehicles.van(), floor);
@@ -67,7 +68,7 @@ class FloorTest {
                     .places(measure.figures())
                     .forEach(place -> written.put(
                             new LineKey(measure.id(), place.id(), place.eachRepeat() ? 1 : 0, 0),
-                            Written.number("as read", shown.get(place.id()), 0.01)));
+                            WrittenValue.number("as read", shown.get(place.id()), 0.01)));
         }
         return this;
     }
@@ -75,9 +76,9 @@ class FloorTest {
     private FloorTest write(String step, String line, String text) {
         Sheet sheet = new Sheet(in(BayFloor.unsurveyed(3)));
         LineKey key = LineKey.of(step, line);
-        var read = (LineText.Understood)
-                LineText.read(text, sheet.line(key).orElseThrow().answer());
-        written.put(key, new Written(read.written(), read.value(), read.step()));
+        var read =
+                (ParsedText) LineText.read(text, sheet.line(key).orElseThrow().answer());
+        written.put(key, new WrittenValue(read.written(), read.value(), read.step()));
         return this;
     }
 

@@ -13,7 +13,7 @@ import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Assignment;
-import app.galdrin.core.task.Expected;
+import app.galdrin.core.task.ExpectedUncertainty;
 import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
@@ -42,9 +42,9 @@ class SheetTest {
     }
 
     private static Answers answers(String... keysAndTexts) {
-        Map<LineKey, Written> standing = new HashMap<>();
+        Map<LineKey, WrittenValue> standing = new HashMap<>();
         for (int i = 0; i < keysAndTexts.length; i += 2) {
-            standing.put(key(keysAndTexts[i]), Written.text(keysAndTexts[i + 1]));
+            standing.put(key(keysAndTexts[i]), WrittenValue.text(keysAndTexts[i + 1]));
         }
         return new Answers(standing);
     }
@@ -137,10 +137,10 @@ class SheetTest {
     @Test
     void theNextStep_isTheFirstThatIsNotComplete() {
         assertEquals("prepare", SHEET.next(Answers.none()).id());
-        Map<LineKey, Written> all = new HashMap<>();
+        Map<LineKey, WrittenValue> all = new HashMap<>();
         for (Step step : FULL.steps()) {
             int round = step instanceof Round ? 1 : 0;
-            SHEET.keys(step, round).forEach(k -> all.put(k, Written.text("x")));
+            SHEET.keys(step, round).forEach(k -> all.put(k, WrittenValue.text("x")));
         }
         assertEquals("handIn", SHEET.next(new Answers(all)).id(), "the last where all are");
         all.remove(key("work/totalToe.front/0/0"));
@@ -152,7 +152,7 @@ class SheetTest {
     void ownFigures_areThoseOfTheirState_andOfTheRepeatsThatTellThem() {
         Measure toe = (Measure) step("toe");
         Measure again = (Measure) step("toeAgain");
-        Map<LineKey, Written> standing = new HashMap<>();
+        Map<LineKey, WrittenValue> standing = new HashMap<>();
         write(standing, toe, 0, 1, 0.3);
         write(standing, toe, 0, 2, 0.5);
         write(standing, again, 1, 1, -0.1);
@@ -177,13 +177,14 @@ class SheetTest {
         assertEquals(2, both.each(toe, 0, total).size());
     }
 
-    private static void write(Map<LineKey, Written> standing, Measure measure, int round, int repeat, double total) {
+    private static void write(
+            Map<LineKey, WrittenValue> standing, Measure measure, int round, int repeat, double total) {
         var truth = Vehicles.truth("toe.front.left", total / 2, "toe.front.right", total / 2);
         measure.procedure()
                 .readings(truth, ASSIGNMENT.standing())
                 .forEach((place, value) -> standing.put(
                         new LineKey(measure.id(), place, place.equals("stationDistance") ? 0 : repeat, round),
-                        Written.number(String.valueOf(value), value, 0.5)));
+                        WrittenValue.number(String.valueOf(value), value, 0.5)));
     }
 
     /** A string on a rear tyre takes the rear wheel as straight, unless its toe was measured before: then with that toe and its doubt. */
@@ -199,7 +200,7 @@ class SheetTest {
             List<Step> steps = new ArrayList<>(List.of(string, new Round("adjust", List.of(again), 1)));
             steps.add(before ? 0 : 2, strings);
             var assignment = Assignment.of(FULL.with(steps), Vehicles.van());
-            Map<LineKey, Written> standing = new HashMap<>();
+            Map<LineKey, WrittenValue> standing = new HashMap<>();
             readAll(standing, strings, 0, truth);
             readAll(standing, string, 0, truth);
             readAll(standing, again, 1, truth);
@@ -235,33 +236,33 @@ class SheetTest {
         assertFalse(beam.lines(Vehicles.van()).get(0).repeated());
         var assignment =
                 Assignment.of(FULL.with(List.of(beam, new Round("adjust", List.of(again), 1))), Vehicles.van());
-        Map<LineKey, Written> standing = new HashMap<>();
+        Map<LineKey, WrittenValue> standing = new HashMap<>();
         readAll(standing, beam, 0, Vehicles.truth("toe.front.left", 0.3));
         readAll(standing, again, 1, Vehicles.truth("toe.front.left", 0.1));
         var sheet = new Sheet(assignment);
         assertEquals(new Sheet.Progress(2, 5), sheet.progress(beam, new Answers(standing)));
         assertEquals(
                 Optional.empty(), new OwnFigures(assignment, new Answers(standing)).mean(beam, 0, toe), "not chosen");
-        standing.put(LineKey.of("beam", "lineSide"), Written.text("inboard"));
-        standing.put(new LineKey("again", "lineSide", 0, 1), Written.text("outboard"));
+        standing.put(LineKey.of("beam", "lineSide"), WrittenValue.text("inboard"));
+        standing.put(new LineKey("again", "lineSide", 0, 1), WrittenValue.text("outboard"));
         var own = new OwnFigures(assignment, new Answers(standing));
         assertEquals(-0.3, Math.toDegrees(own.mean(beam, 0, toe).orElseThrow().value()), 1e-6);
         assertEquals(0.1, Math.toDegrees(own.mean(again, 1, toe).orElseThrow().value()), 1e-6);
         assertFalse(
-                Expected.asAsked(beam, assignment.standing()).isEmpty(),
+                ExpectedUncertainty.asAsked(beam, assignment.standing()).isEmpty(),
                 "what is to be expected goes by the usual side");
         assertFalse(new Target("beam", beam.procedure(), List.of(toe))
                 .on(Vehicles.van())
                 .isEmpty());
     }
 
-    private static void readAll(Map<LineKey, Written> standing, Measure measure, int round, Truth truth) {
+    private static void readAll(Map<LineKey, WrittenValue> standing, Measure measure, int round, Truth truth) {
         var readings = measure.procedure().readings(truth, ASSIGNMENT.standing());
         measure.procedure().places(measure.figures()).forEach(place -> {
             double value = readings.get(place.id());
             standing.put(
                     new LineKey(measure.id(), place.id(), place.eachRepeat() ? 1 : 0, round),
-                    Written.number(String.valueOf(value), value, 0.5));
+                    WrittenValue.number(String.valueOf(value), value, 0.5));
         });
     }
 }

@@ -7,9 +7,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
@@ -116,7 +116,7 @@ class SheetOfAVehicleTest {
     void theWaysOfAPart_areItsSigns(Part part) {
         assertEquals(part.ways().get(0), part.way(1));
         assertEquals(part.ways().get(1), part.way(-1));
-        assertEquals(Way.LEAVE, part.way(0));
+        assertEquals(Direction.LEAVE, part.way(0));
         for (int sign = -1; sign <= 1; sign++) {
             assertEquals(sign, part.sign(part.way(sign)));
         }
@@ -128,7 +128,7 @@ class SheetOfAVehicleTest {
     void anAdjuster_withoutRangeOrStep_isRefused(double most, double step) {
         assertThrows(
                 IllegalArgumentException.class,
-                () -> new Adjuster(Part.SHIM, Where.FRONT, AdjusterUnit.MILLIMETRE, most, step, Map.of(), false));
+                () -> new Adjuster(Part.SHIM, Location.FRONT, AdjusterUnit.MILLIMETRE, most, step, Map.of(), false));
     }
 
     @Test

@@ -12,8 +12,8 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
@@ -35,8 +35,8 @@ class CanDecideTest {
     private static final FigureId CAMBER = figure("camber.front.left");
     private static final FigureId CASTER = figure("caster.front.left");
     private static final FigureId TOTAL = figure("totalToe.front");
-    private static final Standing BAY =
-            new Standing(Vehicles.van(), new BayFloor(2, 0, Math.toRadians(0.2), Math.toRadians(0.03)));
+    private static final MeasuringContext BAY =
+            new MeasuringContext(Vehicles.van(), new BayFloor(2, 0, Math.toRadians(0.2), Math.toRadians(0.03)));
 
     private static Measure by(String procedure, FigureId figure, int repeats) {
         return Measure.of("m", Procedures.of(procedure), List.of(figure), repeats);
@@ -130,7 +130,8 @@ class CanDecideTest {
         }
         assertTrue(help.stream().allMatch(h -> h.doubtful() < can.doubtful().getAsDouble()));
         Set<Object> kinds = help.stream().map(Object::getClass).collect(Collectors.toSet());
-        assertTrue(kinds.containsAll(Set.of(Help.Instrument.class, Help.Way.class)), kinds.toString());
+        assertTrue(
+                kinds.containsAll(Set.of(Help.Instrument.class, CanDecide.Help.Alternative.class)), kinds.toString());
         var instrument = (Help.Instrument) help.stream()
                 .filter(Help.Instrument.class::isInstance)
                 .findFirst()

@@ -12,8 +12,8 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
@@ -190,13 +190,14 @@ class PracticalTest {
 
     @Test
     void aVehicleAsItsSheetWants_isWhatAProcedureIsExpectedToRead() {
-        var truth = Expected.asTheSheetWants(Vehicles.van());
+        var truth = ExpectedUncertainty.asTheSheetWants(Vehicles.van());
         assertEquals(Math.toRadians(-0.4), truth.of(figure("camber.front.left")), 1e-12);
         assertEquals(Math.toRadians(-0.04), truth.of(figure("toe.front.right")), 1e-12);
         assertEquals(0, truth.of(figure("camber.rear.left")));
-        Standing standing = Assignment.of(of(), Vehicles.van()).standing();
-        Estimate once = Expected.once(by("m", "plates", 3), standing).get(TOTAL);
-        Estimate thrice = Expected.asAsked(by("m", "plates", 3), standing).get(TOTAL);
+        MeasuringContext standing = Assignment.of(of(), Vehicles.van()).standing();
+        Estimate once = ExpectedUncertainty.once(by("m", "plates", 3), standing).get(TOTAL);
+        Estimate thrice =
+                ExpectedUncertainty.asAsked(by("m", "plates", 3), standing).get(TOTAL);
         double common = once.budget()
                 .standardUncertaintyOf(source -> source.startsWith("setUp.") || source.startsWith("vehicle."));
         assertEquals(0.35 * 0.35, Math.pow(once.budget().parts().get("setUp.plates.front") * 500, 2), 0.001);

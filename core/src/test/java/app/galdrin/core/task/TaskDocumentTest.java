@@ -53,7 +53,7 @@ class TaskDocumentTest {
     }
 
     static List<TaskFault> faults(String document) {
-        return TaskDocument.read(document) instanceof TaskDocument.Reading.Refused refused
+        return TaskDocument.read(document) instanceof TaskDocument.Reading.Refusal refused
                 ? refused.faults()
                 : List.of();
     }
@@ -425,7 +425,7 @@ class TaskDocumentTest {
         assertTrue(scheme.criteria().stream().anyMatch(c -> c.mustPass() && c.id().aspect() == Aspect.PLAN));
         Criterion reading =
                 scheme.criterion(new Criterion.Id("camber", Aspect.READING)).orElseThrow();
-        double u = Expected.asAsked(
+        double u = ExpectedUncertainty.asAsked(
                         p.measure("camber").orElseThrow(),
                         Assignment.of(p, Vehicles.van()).standing())
                 .get(figure("camber.front.left"))
@@ -492,7 +492,8 @@ class TaskDocumentTest {
 
     private static double doubt(Practical practical, FigureId figure) {
         Measure toe = practical.measure("toe").orElseThrow();
-        return Expected.once(toe, Assignment.of(practical, Vehicles.van()).standing())
+        return ExpectedUncertainty.once(
+                        toe, Assignment.of(practical, Vehicles.van()).standing())
                 .get(figure)
                 .standardUncertainty();
     }

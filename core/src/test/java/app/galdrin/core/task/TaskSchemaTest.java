@@ -67,7 +67,7 @@ class TaskSchemaTest {
         assertTrue(
                 isValid(example()),
                 () -> SCHEMA.validate(TEXT, InputFormat.JSON).toString());
-        var read = assertInstanceOf(TaskDocument.Reading.Read.class, TaskDocument.read(example()));
+        var read = assertInstanceOf(TaskDocument.Reading.ParsedTask.class, TaskDocument.read(example()));
         assertEquals(List.of(), read.practical().faults(Vehicles.van()));
         assertEquals(
                 EnumSet.allOf(StepKind.class),
@@ -120,7 +120,7 @@ class TaskSchemaTest {
         assertTrue(document.contains(right), document);
         String changed = document.replace(right, wrong);
         assertTrue(!isValid(changed));
-        assertInstanceOf(TaskDocument.Reading.Refused.class, TaskDocument.read(changed));
+        assertInstanceOf(TaskDocument.Reading.Refusal.class, TaskDocument.read(changed));
     }
 
     /** A word of the format stands in the schema, and no other. */

@@ -5,9 +5,9 @@ import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Seeds;
-import app.galdrin.core.variance.WhoVaried.Outcome;
-import app.galdrin.core.variance.WhoVaried.Reading;
-import app.galdrin.core.variance.WhoVaried.Source;
+import app.galdrin.core.variance.VarianceComponents.Outcome;
+import app.galdrin.core.variance.VarianceComponents.Reading;
+import app.galdrin.core.variance.VarianceComponents.Source;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -45,8 +45,9 @@ class WhoVariedTest {
         return readings;
     }
 
-    private static WhoVaried split(List<Reading> readings) {
-        return assertInstanceOf(Outcome.Split.class, WhoVaried.of(readings)).into();
+    private static VarianceComponents split(List<Reading> readings) {
+        return assertInstanceOf(Outcome.Split.class, VarianceComponents.of(readings))
+                .into();
     }
 
     /** Every cell filled alike: what the textbook's mean squares give. */
@@ -100,7 +101,7 @@ class WhoVariedTest {
         int states = 2 + random.nextInt(4);
         int repeats = 2 + random.nextInt(3);
         List<Reading> readings = drawn(random, people, states, repeats, new double[] {0.5, 0.3, 0.2, 0.25}, 0);
-        WhoVaried split = split(readings);
+        VarianceComponents split = split(readings);
         byMeanSquares(readings, people, states, repeats).forEach((source, variance) -> {
             assertEquals(Math.max(0, variance), split.variances().get(source), 1e-9, seed + " " + source);
             assertEquals(variance < 0, split.negative().contains(source), seed + " " + source);
@@ -115,7 +116,7 @@ class WhoVariedTest {
         Map<Source, Double> sums = new EnumMap<>(Source.class);
         int runs = 300;
         for (int i = 0; i < runs; i++) {
-            WhoVaried split = split(drawn(Seeds.generator(i), 8, 6, 3, deviations, 0.2));
+            VarianceComponents split = split(drawn(Seeds.generator(i), 8, 6, 3, deviations, 0.2));
             split.variances().forEach((source, v) -> sums.merge(source, v / runs, Double::sum));
         }
         for (Source source : Source.values()) {
@@ -136,7 +137,7 @@ class WhoVariedTest {
                 }
             }
         }
-        WhoVaried split = split(readings);
+        VarianceComponents split = split(readings);
         assertEquals(Set.of(Source.PERSON, Source.VEHICLE, Source.PERSON_WITH_VEHICLE), split.negative());
         assertEquals(1, split.share(Source.REPEAT), 1e-12);
         assertEquals(0, split.share(Source.PERSON));
@@ -155,7 +156,7 @@ class WhoVariedTest {
                 readings.add(new Reading("p" + p, "s" + s, p + 10 * s + 0.01));
             }
         }
-        WhoVaried split = split(readings);
+        VarianceComponents split = split(readings);
         assertEquals(1, split.deviation(Source.PERSON), 1e-3);
         assertEquals(10 / Math.sqrt(2), split.deviation(Source.VEHICLE), 1e-3);
         assertEquals(Source.VEHICLE, split.greatest(true));
@@ -168,9 +169,9 @@ class WhoVariedTest {
     @CsvSource({"2,2,2,false", "3,1,2,false", "3,2,1,false", "3,2,2,true"})
     void tooLittle_isSaid(int people, int states, int repeats, boolean enough) {
         List<Reading> readings = drawn(Seeds.generator(1), people, states, repeats, new double[] {1, 1, 1, 1}, 0);
-        assertEquals(enough, WhoVaried.of(readings) instanceof Outcome.Split);
+        assertEquals(enough, VarianceComponents.of(readings) instanceof Outcome.Split);
         if (!enough) {
-            var few = (Outcome.TooFew) WhoVaried.of(readings);
+            var few = (Outcome.TooFew) VarianceComponents.of(readings);
             assertEquals(people, few.people());
             assertEquals(states, few.states());
             assertEquals(repeats > 1 ? people * states : 0, few.repeated());
@@ -184,6 +185,6 @@ class WhoVariedTest {
             readings.add(new Reading("p" + p, "s" + p, p));
             readings.add(new Reading("p" + p, "s" + p, p + 0.1));
         }
-        assertTrue(WhoVaried.of(readings) instanceof Outcome.TooFew);
+        assertTrue(VarianceComponents.of(readings) instanceof Outcome.TooFew);
     }
 }

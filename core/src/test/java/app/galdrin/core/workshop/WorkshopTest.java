@@ -11,9 +11,9 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.VehicleGeometry;
@@ -87,7 +87,7 @@ class WorkshopTest {
             FigureId toe = FigureId.of(Measurand.TOE, wheel);
             rear.put(toe, new Estimate(truth.of(toe), Budget.NONE));
         }
-        var bay = new Standing(Vehicles.van(), new BayFloor(1, PITCH, ROLL, 1e-6));
+        var bay = new MeasuringContext(Vehicles.van(), new BayFloor(1, PITCH, ROLL, 1e-6));
         Layout laid = new Workshop(standing(truth, runOut), new Hand(0, random)).lay(procedure.key());
         return procedure.values(laid.shows(), procedure.asUsual(bay).with(rear), HandFormula.SOLVED);
     }

@@ -2,7 +2,7 @@ package app.galdrin.web.account;
 
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import java.io.Serializable;
 import java.text.Normalizer;
 import java.util.ArrayList;
@@ -62,35 +62,35 @@ public class Classes {
 
     /** Makes an empty class, or says why there is none. */
     @Transactional
-    public Optional<Said> make(SignedIn me, UUID id, String name) {
-        Optional<Said> refused = nameRefused(me, name);
+    public Optional<Sentence> make(SignedIn me, UUID id, String name) {
+        Optional<Sentence> refused = nameRefused(me, name);
         return refused.isEmpty() && mapper.insertClass(id, me.centreId(), name.strip()) == 0
-                ? Optional.of(Said.of(TAKEN))
+                ? Optional.of(Sentence.of(TAKEN))
                 : refused;
     }
 
-    public Optional<Said> rename(SignedIn me, UUID classId, String name) {
+    public Optional<Sentence> rename(SignedIn me, UUID classId, String name) {
         ClassGroup group = one(me, classId);
-        Optional<Said> refused = group.name().equals(name.strip()) ? Optional.empty() : nameRefused(me, name);
+        Optional<Sentence> refused = group.name().equals(name.strip()) ? Optional.empty() : nameRefused(me, name);
         if (refused.isEmpty()) {
             try {
                 mapper.renameClass(me.centreId(), classId, name.strip());
             } catch (DuplicateKeyException e) {
-                return Optional.of(Said.of(TAKEN)); // somebody was quicker
+                return Optional.of(Sentence.of(TAKEN)); // somebody was quicker
             }
         }
         return refused;
     }
 
     /** What is wrong with a name for a class; empty where nothing is. */
-    public Optional<Said> nameRefused(SignedIn me, String name) {
+    public Optional<Sentence> nameRefused(SignedIn me, String name) {
         String plain = name.strip();
         if (plain.isEmpty() || plain.length() > LONGEST_CLASS_NAME) {
-            return Optional.of(Said.of("classes.name", LONGEST_CLASS_NAME));
+            return Optional.of(Sentence.of("classes.name", LONGEST_CLASS_NAME));
         }
         boolean taken =
                 people.classes(me.centreId()).stream().anyMatch(c -> c.name().equals(plain));
-        return taken ? Optional.of(Said.of(TAKEN)) : Optional.empty();
+        return taken ? Optional.of(Sentence.of(TAKEN)) : Optional.empty();
     }
 
     /** Puts an apprentice of the centre into a class. */
@@ -124,17 +124,17 @@ public class Classes {
     }
 
     /** What is wrong with a list of names; empty where nothing is. */
-    public static Optional<Said> refused(List<String> names) {
+    public static Optional<Sentence> refused(List<String> names) {
         if (names.isEmpty() || names.size() > MOST_NAMES) {
-            return Optional.of(Said.of("classes.names", names.size(), MOST_NAMES));
+            return Optional.of(Sentence.of("classes.names", names.size(), MOST_NAMES));
         }
         Set<String> seen = new LinkedHashSet<>();
         for (String name : names) {
             if (name.length() > LONGEST_NAME) {
-                return Optional.of(Said.of("classes.name.long", name.substring(0, 40) + "…", LONGEST_NAME));
+                return Optional.of(Sentence.of("classes.name.long", name.substring(0, 40) + "…", LONGEST_NAME));
             }
             if (!seen.add(name.toLowerCase(Locale.ROOT))) {
-                return Optional.of(Said.of("classes.name.twice", name));
+                return Optional.of(Sentence.of("classes.name.twice", name));
             }
         }
         return Optional.empty();

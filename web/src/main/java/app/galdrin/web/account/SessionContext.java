@@ -27,7 +27,7 @@ public class SessionContext implements SecurityContextRepository {
 
     @Override
     public DeferredSecurityContext loadDeferredContext(HttpServletRequest request) {
-        return new Once(() -> load(request));
+        return new CachedLookup(() -> load(request));
     }
 
     private SecurityContext load(HttpServletRequest request) {
@@ -65,11 +65,11 @@ public class SessionContext implements SecurityContextRepository {
     }
 
     /** Asked for once a request, and only where somebody wants to know. */
-    private static final class Once implements DeferredSecurityContext {
+    private static final class CachedLookup implements DeferredSecurityContext {
         private final Supplier<SecurityContext> load;
         private @Nullable SecurityContext loaded;
 
-        Once(Supplier<SecurityContext> load) {
+        CachedLookup(Supplier<SecurityContext> load) {
             this.load = load;
         }
 

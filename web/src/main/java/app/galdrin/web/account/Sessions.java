@@ -139,17 +139,17 @@ public class Sessions {
      *
      * @param device key of a word for what it runs on
      */
-    public record Own(UUID id, String device, String address, Instant began, Instant used, boolean here) {}
+    public record OwnSession(UUID id, String device, String address, Instant began, Instant used, boolean here) {}
 
     /** The sessions that let this person in now, the last used first. */
-    public List<Own> own(SignedIn me, HttpServletRequest request) {
+    public List<OwnSession> own(SignedIn me, HttpServletRequest request) {
         UUID here = ticket(request).map(Ticket::id).orElse(null);
         Instant now = Instant.now();
         return of(me).values().stream()
                 .flatMap(session -> ticketOf(session)
                         .filter(t -> t.stamp() == me.stamp()
                                 && now.isBefore(t.began().plus(lifetime)))
-                        .map(t -> new Own(
+                        .map(t -> new OwnSession(
                                 t.id(),
                                 t.device(),
                                 t.address(),
@@ -157,7 +157,7 @@ public class Sessions {
                                 session.getLastAccessedTime(),
                                 t.id().equals(here)))
                         .stream())
-                .sorted(Comparator.comparing(Own::used).reversed())
+                .sorted(Comparator.comparing(OwnSession::used).reversed())
                 .limit(MOST)
                 .toList();
     }

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 /** The key of one of some constants; an empty text is left to whoever has a default. */
 @Target({ElementType.FIELD, ElementType.TYPE_USE})
 @Retention(RetentionPolicy.RUNTIME)
-@Constraint(validatedBy = KeyOf.Known.class)
+@Constraint(validatedBy = KeyOf.KeyValidator.class)
 public @interface KeyOf {
 
     Class<? extends Keyed> value();
@@ -27,7 +27,7 @@ public @interface KeyOf {
     Class<? extends Payload>[] payload() default {};
 
     /** Looks it up. */
-    class Known implements ConstraintValidator<KeyOf, @Nullable String> {
+    class KeyValidator implements ConstraintValidator<KeyOf, @Nullable String> {
         private Keyed[] constants = {};
 
         @Override

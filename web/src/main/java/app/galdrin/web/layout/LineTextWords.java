@@ -15,7 +15,7 @@ public final class LineTextWords {
     private LineTextWords() {}
 
     /** The sentence: typed text, an example key, what was read, unit key, least and most. */
-    public static Said why(LineText.Refused refused) {
+    public static Sentence why(LineText.Refusal refused) {
         List<Object> args = new ArrayList<>();
         AnswerType type = refused.type();
         // the way was chosen, not typed
@@ -34,7 +34,7 @@ public final class LineTextWords {
             args.add(QuantityFormat.length(amount.most()));
             args.add(AnswerType.LONGEST);
         }
-        return new Said("field." + refused.reason().key(), args);
+        return new Sentence("field." + refused.reason().key(), args);
     }
 
     /** What the range of a place is in, whatever unit its instrument shows. */

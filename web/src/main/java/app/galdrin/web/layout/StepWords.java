@@ -2,8 +2,8 @@ package app.galdrin.web.layout;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.task.Criterion;
@@ -88,7 +88,7 @@ public class StepWords {
                         "part.at",
                         name,
                         words.text("where."
-                                + Keyed.of(Where.values(), key.substring(dot + 1))
+                                + Keyed.of(Location.values(), key.substring(dot + 1))
                                         .key()));
     }
 

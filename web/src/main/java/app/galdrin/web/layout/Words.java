@@ -1,8 +1,8 @@
 package app.galdrin.web.layout;
 
 import app.galdrin.core.figure.AnswerUnit;
-import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.FigurePosition;
 import app.galdrin.core.procedure.PrintedFigures;
 import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
@@ -86,8 +86,8 @@ public class Words {
 
     /** The name of a figure: what, where and in which position. */
     public String name(FigureId figure) {
-        At.Kind position = figure.at().kind();
-        String at = position == At.Kind.AHEAD
+        FigurePosition.Kind position = figure.at().kind();
+        String at = position == FigurePosition.Kind.AHEAD
                 ? ""
                 : " " + text("at." + position.key(), figure.at().amount());
         String where = figure.where().key();
@@ -101,7 +101,7 @@ public class Words {
         return FigureId.parse(key).map(this::name).orElseGet(() -> textOr("given." + key, "geometry." + key));
     }
 
-    public String text(Said said) {
+    public String text(Sentence said) {
         return text(said.key(), said.args().toArray());
     }
 

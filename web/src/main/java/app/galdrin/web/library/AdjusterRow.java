@@ -2,7 +2,7 @@ package app.galdrin.web.library;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Where;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.AdjusterUnit;
 import app.galdrin.core.spec.Part;
@@ -33,7 +33,7 @@ record AdjusterRow(
             UUID sheetId, Part part, String whereKey, String figure, int sign, OptionalDouble perUnit, double doubt) {}
 
     Adjuster toAdjuster(VehicleGeometry geometry, List<EffectRow> rows) {
-        Where where = Keyed.of(Where.values(), whereKey);
+        Location where = Keyed.of(Location.values(), whereKey);
         Map<FigureId, Adjuster.Effect> effects = new HashMap<>();
         if (computed(part, where)) {
             effects.putAll(TrackRod.effects(where.wheel().orElseThrow(), geometry));
@@ -50,7 +50,7 @@ record AdjusterRow(
     }
 
     /** A rod's effect follows from thread and steering arm. */
-    static boolean computed(Part part, Where where) {
+    static boolean computed(Part part, Location where) {
         return part == Part.ROD && where.wheel().isPresent();
     }
 
@@ -59,8 +59,8 @@ record AdjusterRow(
             return Adjuster.Effect.way(row.sign());
         }
         return Adjuster.Effect.of(
-                Printed.core(row.perUnit().getAsDouble(), figure.measurand()),
-                Printed.core(row.doubt(), figure.measurand()));
+                PrintedUnits.core(row.perUnit().getAsDouble(), figure.measurand()),
+                PrintedUnits.core(row.doubt(), figure.measurand()));
     }
 
     static AdjusterRow of(UUID sheetId, int ordinal, Adjuster a) {
@@ -85,8 +85,8 @@ record AdjusterRow(
                 figure.key(),
                 effect.sign(),
                 perUnit.isPresent()
-                        ? OptionalDouble.of(Printed.of(perUnit.getAsDouble(), figure.measurand()))
+                        ? OptionalDouble.of(PrintedUnits.of(perUnit.getAsDouble(), figure.measurand()))
                         : perUnit,
-                Printed.of(effect.doubt(), figure.measurand()));
+                PrintedUnits.of(effect.doubt(), figure.measurand()));
     }
 }

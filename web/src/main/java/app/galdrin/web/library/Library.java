@@ -73,7 +73,7 @@ public class Library {
      * @return the sheet; empty where another vehicle of the centre has the registration
      */
     @Transactional
-    public Optional<UUID> addVehicle(UUID centreId, WrittenSheet.Read written, @Nullable UUID by) {
+    public Optional<UUID> addVehicle(UUID centreId, WrittenSheet.ParsedSheet written, @Nullable UUID by) {
         UUID vehicleId = Ids.next();
         return mapper.insertVehicle(vehicleId, centreId, written.vehicle()) == 0
                 ? Optional.empty()

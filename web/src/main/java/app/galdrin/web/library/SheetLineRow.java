@@ -45,8 +45,8 @@ record SheetLineRow(
         Optional<SideDifference> difference = sideDifference.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new SideDifference(
-                        Printed.core(intendedDifference, measurand),
-                        Printed.core(sideDifference.getAsDouble(), measurand)));
+                        PrintedUnits.core(intendedDifference, measurand),
+                        PrintedUnits.core(sideDifference.getAsDouble(), measurand)));
         return new SheetLine(
                 Keyed.find(Axle.values(), axle),
                 measurand,
@@ -59,7 +59,7 @@ record SheetLineRow(
     }
 
     private OptionalDouble core(OptionalDouble printed) {
-        return printed.isPresent() ? OptionalDouble.of(Printed.core(printed.getAsDouble(), measurand)) : printed;
+        return printed.isPresent() ? OptionalDouble.of(PrintedUnits.core(printed.getAsDouble(), measurand)) : printed;
     }
 
     static SheetLineRow of(UUID sheetId, SheetLine line) {
@@ -74,7 +74,7 @@ record SheetLineRow(
                 printed(Optional.of(limits.map(Limits::preferred).orElse(line.preferredAlone())), measurand),
                 printed(limits.map(Limits::max), measurand),
                 printed(difference.map(d -> OptionalDouble.of(d.most())), measurand),
-                difference.map(d -> Printed.of(d.intended(), measurand)).orElse(0.0),
+                difference.map(d -> PrintedUnits.of(d.intended(), measurand)).orElse(0.0),
                 line.adjustable(),
                 line.innerAngle().isPresent()
                         ? Integer.valueOf(line.innerAngle().getAsInt())
@@ -84,7 +84,7 @@ record SheetLineRow(
 
     private static OptionalDouble printed(Optional<OptionalDouble> core, Measurand measurand) {
         return core.isPresent() && core.get().isPresent()
-                ? OptionalDouble.of(Printed.of(core.get().getAsDouble(), measurand))
+                ? OptionalDouble.of(PrintedUnits.of(core.get().getAsDouble(), measurand))
                 : OptionalDouble.empty();
     }
 }

@@ -75,7 +75,7 @@ record SheetRow(
                     f.least(),
                     f.most(),
                     f.angle().isPresent()
-                            ? OptionalDouble.of(Printed.degrees(f.angle().getAsDouble()))
+                            ? OptionalDouble.of(PrintedUnits.degrees(f.angle().getAsDouble()))
                             : f.angle(),
                     f.singleUse());
         }
@@ -100,7 +100,7 @@ record SheetRow(
                 vehicleId,
                 new Vehicle(make, model, body, registration, drivenAxle, driverSide),
                 version,
-                new Written(createdAt, writtenBy == null ? "" : writtenBy, reason),
+                new SheetRevision(createdAt, writtenBy == null ? "" : writtenBy, reason),
                 parts.of(id, geometry));
     }
 

@@ -12,7 +12,7 @@ import java.util.UUID;
  * @param version 1 and up; printed as a letter, the way drawings carry their issue
  */
 public record SheetVersion(
-        UUID id, UUID vehicleId, Vehicle vehicle, int version, Written written, SpecificationSheet sheet) {
+        UUID id, UUID vehicleId, Vehicle vehicle, int version, SheetRevision written, SpecificationSheet sheet) {
 
     public String vehicleName() {
         return vehicle.name();

@@ -6,7 +6,7 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.procedure.Intermediate;
-import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.TargetReading;
@@ -53,25 +53,26 @@ public class EvidenceWords {
         this.slips = slips;
     }
 
-    public List<Told> tell(List<Evidence> evidence) {
+    public List<EvidenceText> tell(List<Evidence> evidence) {
         var printed = PrintedTotals.of(evidence, words);
-        return Told.explainedOnce(evidence.stream().map(e -> tell(e, printed)).toList());
+        return EvidenceText.explainedOnce(
+                evidence.stream().map(e -> tell(e, printed)).toList());
     }
 
     /** The same, and behind each worked figure the way to it with the apprentice's own readings. */
-    public List<Told> tellWorkedThrough(MarkLine line, Assignment assignment, Answers answers) {
+    public List<EvidenceText> tellWorkedThrough(MarkLine line, Assignment assignment, Answers answers) {
         var own = new OwnFigures(assignment, answers);
         var printed = PrintedTotals.of(line.evidence(), words);
         Set<FigureId> figures = line.evidence().stream()
                 .filter(Evidence.Working.class::isInstance)
                 .map(e -> ((Evidence.Working) e).figure())
                 .collect(Collectors.toSet());
-        return Told.explainedOnce(line.evidence().stream()
+        return EvidenceText.explainedOnce(line.evidence().stream()
                 .map(e -> {
-                    if (e instanceof Evidence.Judged j) {
+                    if (e instanceof Evidence.JudgedFigure j) {
                         return judged(j, inHisUnit(assignment, line.criterion().step(), j));
                     }
-                    Told told = tell(e, printed);
+                    EvidenceText told = tell(e, printed);
                     return e instanceof Evidence.Working w
                             ? withMean(told, assignment, own, w).calculated(through(assignment, own, w, figures))
                             : told;
@@ -80,7 +81,7 @@ public class EvidenceWords {
     }
 
     /** What the repeats of a figure give that was worked wrong: the mean of them is what was right. */
-    private Told withMean(Told told, Assignment assignment, OwnFigures own, Evidence.Working e) {
+    private EvidenceText withMean(EvidenceText told, Assignment assignment, OwnFigures own, Evidence.Working e) {
         Measure measure = assignment.practical().measure(e.from()).orElseThrow();
         List<String> each = own.repeats(measure, 0).stream()
                 .flatMap(repeat -> repeat.honest(e.figure()).stream())
@@ -92,16 +93,17 @@ public class EvidenceWords {
     }
 
     /** The steps to a figure, repeat by repeat; of a sum that stands beside its two wheels nothing but itself is shown. */
-    private List<Told.Repeat> through(Assignment assignment, OwnFigures own, Evidence.Working e, Set<FigureId> beside) {
+    private List<EvidenceText.Repeat> through(
+            Assignment assignment, OwnFigures own, Evidence.Working e, Set<FigureId> beside) {
         Measure measure = assignment.practical().measure(e.from()).orElseThrow();
         boolean partsStandBeside = e.figure().ofBothWheels()
                 && beside.stream()
                         .anyMatch(f -> f.measurand() == e.figure().measurand().base());
-        List<Told.Repeat> repeats = new ArrayList<>();
-        for (Worked repeat : own.repeats(measure, 0)) {
+        List<EvidenceText.Repeat> repeats = new ArrayList<>();
+        for (Procedure.WorkedRepeat repeat : own.repeats(measure, 0)) {
             measure.procedure().stepsTo(e.figure(), repeat, e.taught()).ifPresent(found -> {
                 List<Step> shown = partsStandBeside ? found.subList(found.size() - 1, found.size()) : found;
-                repeats.add(new Told.Repeat(
+                repeats.add(new EvidenceText.Repeat(
                         say("calc.repeat", repeats.size() + 1),
                         shown.stream().map(step -> calculated(step, e)).toList()));
             });
@@ -109,12 +111,12 @@ public class EvidenceWords {
         return repeats;
     }
 
-    private Told.Calculated calculated(Step step, Evidence.Working e) {
+    private EvidenceText.CalculationLine calculated(Step step, Evidence.Working e) {
         // a slip that is only possible is not pointed at
         Set<String> keys = e.possible()
                 ? Set.of()
                 : e.slips().stream().flatMap(Set::stream).collect(Collectors.toSet());
-        return new Told.Calculated(
+        return new EvidenceText.CalculationLine(
                 working.calculation(step),
                 Slips.all().stream()
                         .filter(slip -> keys.contains(slip.key()) && slip.isMadeAt(step.formula()))
@@ -122,18 +124,19 @@ public class EvidenceWords {
                         .findFirst());
     }
 
-    private Told tell(Evidence evidence, PrintedTotals printed) {
-        if (evidence instanceof Evidence.Missing e) {
+    private EvidenceText tell(Evidence evidence, PrintedTotals printed) {
+        if (evidence instanceof Evidence.MissingEntry e) {
             String of = e.of().isEmpty() ? "" : plans.name(e.of());
             String line = of.isEmpty()
                     ? say("lack." + e.what().key())
                     : say("lack.of", say("lack." + e.what().key()), of);
-            return Told.missing(say("missing"), e.readings().isEmpty() ? line : line + " " + unread(e.readings()));
+            return EvidenceText.missing(
+                    say("missing"), e.readings().isEmpty() ? line : line + " " + unread(e.readings()));
         }
         if (evidence instanceof Evidence.Item e) {
             return item(e);
         }
-        if (evidence instanceof Evidence.Why e) {
+        if (evidence instanceof Evidence.GivenReason e) {
             return why(e);
         }
         if (evidence instanceof Evidence.Reading e) {
@@ -148,11 +151,11 @@ public class EvidenceWords {
         if (evidence instanceof Evidence.Target e) {
             return target(e);
         }
-        if (evidence instanceof Evidence.Judged e) {
+        if (evidence instanceof Evidence.JudgedFigure e) {
             return judged(e, "");
         }
-        if (evidence instanceof Evidence.Compared e) {
-            return Told.of(
+        if (evidence instanceof Evidence.FigureComparison e) {
+            return EvidenceText.of(
                     say(
                             "judge.compared",
                             words.name(e.figure()),
@@ -166,7 +169,7 @@ public class EvidenceWords {
                             say("agreement." + e.said().key())));
         }
         if (evidence instanceof Evidence.CanBeAdjusted e) {
-            return Told.of(
+            return EvidenceText.of(
                     say("judge.adjustable", plans.name(e.adjustment())),
                     e.said() == e.actual(),
                     say(
@@ -187,7 +190,7 @@ public class EvidenceWords {
             return plans.noMove(e);
         }
         if (evidence instanceof Evidence.TimeTaken e) {
-            return Told.of(
+            return EvidenceText.of(
                     say("aspect.time"),
                     e.credit() == 1,
                     say(
@@ -197,7 +200,7 @@ public class EvidenceWords {
                             Math.round(e.limit() + e.band().none())));
         }
         if (evidence instanceof Evidence.NotAdjustable e) {
-            return Told.of(
+            return EvidenceText.of(
                             words.name(e.figure()),
                             e.credit() == 1,
                             say(
@@ -215,23 +218,24 @@ public class EvidenceWords {
         return words.textOr("item." + id, "item.own", id);
     }
 
-    private Told item(Evidence.Item e) {
-        Told told = Told.of(item(e.item()), e.credit() == 1, say(e.done() ? "item.done" : "item.notDone"));
+    private EvidenceText item(Evidence.Item e) {
+        EvidenceText told =
+                EvidenceText.of(item(e.item()), e.credit() == 1, say(e.done() ? "item.done" : "item.notDone"));
         return e.before().map(id -> told.also(say("item.tooEarly", item(id)))).orElse(told);
     }
 
     /** Where the answer is his own, the words looked for are said with it: a person sees what a list of words can't. */
-    private Told why(Evidence.Why e) {
+    private EvidenceText why(Evidence.GivenReason e) {
         List<String> lines = new ArrayList<>();
         lines.add(e.answer().map(answer -> say("evidence.why.answer", answer)).orElseGet(() -> say("lack.why")));
         e.reasons()
                 .forEach(reason -> lines.add(say(
                         reason.found() ? "evidence.why.found" : "evidence.why.notFound",
                         String.join(say("evidence.why.or"), reason.words()))));
-        return Told.of(say("evidence.why", item(e.item())), e.credit() == 1, lines);
+        return EvidenceText.of(say("evidence.why", item(e.item())), e.credit() == 1, lines);
     }
 
-    private Told reading(Evidence.Reading e, PrintedTotals printed) {
+    private EvidenceText reading(Evidence.Reading e, PrintedTotals printed) {
         List<String> lines = new ArrayList<>();
         lines.add(say(
                 "evidence.reading",
@@ -259,13 +263,13 @@ public class EvidenceWords {
         if (e.possible() && !e.slips().isEmpty()) {
             lines.add(say(e.slips().size() > 1 ? "slip.possible" : "slip.possible.reading", slips.names(e.slips())));
         }
-        return Told.of(words.name(e.figure()), e.credit() == 1, lines)
+        return EvidenceText.of(words.name(e.figure()), e.credit() == 1, lines)
                 .slipped(e.possible() ? List.of() : slips.all(e.slips(), e.figure(), e.places()));
     }
 
-    private Told repeats(Evidence.Repeats e) {
+    private EvidenceText repeats(Evidence.Repeats e) {
         String each = e.each().stream().map(v -> words.figure(v, e.figure())).collect(Collectors.joining(", "));
-        return Told.of(
+        return EvidenceText.of(
                 words.name(e.figure()),
                 e.credit() == 1,
                 say("evidence.repeats", each, words.doubt(e.range(), e.figure()), band(e.band(), e.figure())));
@@ -284,7 +288,7 @@ public class EvidenceWords {
                                 .collect(Collectors.joining(", ")));
     }
 
-    private Told working(Evidence.Working e, double honest) {
+    private EvidenceText working(Evidence.Working e, double honest) {
         boolean sum = e.figure().measurand().form() == Measurand.Form.SUM;
         String how =
                 e.addedUp() ? (sum ? "addedUp" : "follows") : e.right() ? right(e) : e.near() ? near(e) : onTheWay(e);
@@ -306,7 +310,7 @@ public class EvidenceWords {
         if (e.possible()) {
             lines.add(say(e.slips().size() > 1 ? "slip.possible" : "slip.possible.pen", slips.names(e.slips())));
         }
-        return Told.of(words.name(e.figure()), e.right(), lines)
+        return EvidenceText.of(words.name(e.figure()), e.right(), lines)
                 .slipped(e.possible() ? List.of() : slips.all(e.slips(), e.figure()));
     }
 
@@ -365,11 +369,11 @@ public class EvidenceWords {
         return more > 0 ? say("unread.more", named, more) : say("unread", named);
     }
 
-    private Told target(Evidence.Target e) {
+    private EvidenceText target(Evidence.Target e) {
         var procedure = Procedures.named(e.procedure()).orElseThrow();
         var reading = new TargetReading(procedure.place(e.place()), e.against().map(procedure::place), e.honest());
         boolean right = e.credit() == 1;
-        return Told.of(
+        return EvidenceText.of(
                 say("evidence.target", targets.name(reading)),
                 right,
                 say(
@@ -379,7 +383,7 @@ public class EvidenceWords {
     }
 
     /** In brackets what he wrote, where he was asked in another unit than the sheet's. */
-    private String inHisUnit(Assignment assignment, String step, Evidence.Judged e) {
+    private String inHisUnit(Assignment assignment, String step, Evidence.JudgedFigure e) {
         return assignment
                 .practical()
                 .worked(e.figure(), step)
@@ -402,7 +406,7 @@ public class EvidenceWords {
                 .orElse("");
     }
 
-    private Told judged(Evidence.Judged e, String inHisUnit) {
+    private EvidenceText judged(Evidence.JudgedFigure e, String inHisUnit) {
         boolean right = e.right().contains(e.said());
         List<String> lines = new ArrayList<>();
         lines.add(say(
@@ -426,7 +430,7 @@ public class EvidenceWords {
         if (e.possible() && !e.slips().isEmpty()) {
             lines.add(say("slip.possible.one", slips.names(e.slips())));
         }
-        return Told.of(words.name(e.figure()), right, lines)
+        return EvidenceText.of(words.name(e.figure()), right, lines)
                 .slipped(e.possible() ? List.of() : slips.all(e.slips(), e.figure()))
                 .with(ToleranceRule.of(e.figure(), e.own().value(), e.own().doubt(), e.limits(), e.zone()));
     }
@@ -435,11 +439,11 @@ public class EvidenceWords {
         return say("verdict." + verdict.key());
     }
 
-    private Told asLeft(Evidence.AsLeft e) {
+    private EvidenceText asLeft(Evidence.AsLeft e) {
         // what the sheet allows and the task does not is no matter of the sheet
         boolean said = e.accepted() || e.aimed();
         String key = "evidence.asLeft." + (e.again() ? "again." : "") + (said ? "accepted" : "refused");
-        Told told = Told.of(
+        EvidenceText told = EvidenceText.of(
                         words.name(e.figure()),
                         e.accepted(),
                         say(
@@ -448,8 +452,9 @@ public class EvidenceWords {
                                 say("zone." + e.zone().key())))
                 .with(ToleranceRule.of(
                         e.figure(), e.reference().value(), e.reference().doubt(), e.limits(), e.zone()));
-        Told counted = e.line().map(line -> told.also(plans.thrustLine(line))).orElse(told);
-        Told ruled = e.accepted() ? counted : counted.also(say("evidence.asLeft.rule"));
+        EvidenceText counted =
+                e.line().map(line -> told.also(plans.thrustLine(line))).orElse(told);
+        EvidenceText ruled = e.accepted() ? counted : counted.also(say("evidence.asLeft.rule"));
         return e.aimed() ? ruled.also(say("evidence.asLeft.aimed." + (e.accepted() ? "met" : "missed"))) : ruled;
     }
 

@@ -3,9 +3,9 @@ package app.galdrin.web.marking;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Part;
-import app.galdrin.core.spec.Way;
 import app.galdrin.core.task.Plan.Instead;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
@@ -33,7 +33,7 @@ final class PlanWords {
         this.slips = slips;
     }
 
-    Told effect(Evidence.Effect e) {
+    EvidenceText effect(Evidence.Effect e) {
         List<String> lines = new ArrayList<>();
         lines.add(say(
                 "evidence.effect",
@@ -48,7 +48,8 @@ final class PlanWords {
         if (e.splitAssumed()) {
             lines.add(say("evidence.move.split"));
         }
-        return Told.of(words.name(e.figure()), e.credit() == 1, lines).slipped(slips.all(e.slips(), e.figure()));
+        return EvidenceText.of(words.name(e.figure()), e.credit() == 1, lines)
+                .slipped(slips.all(e.slips(), e.figure()));
     }
 
     /** By what a plan earned what it did. */
@@ -85,7 +86,7 @@ final class PlanWords {
 
     private String moves(Evidence.Effect e) {
         return e.moves().stream().allMatch(m -> m.amount() == 0)
-                ? say("way." + Way.LEAVE.key())
+                ? say("way." + Direction.LEAVE.key())
                 : e.moves().stream()
                         .filter(m -> m.amount() != 0)
                         .map(m -> say(
@@ -95,7 +96,7 @@ final class PlanWords {
                         .collect(Collectors.joining("; "));
     }
 
-    Told move(Evidence.Move e) {
+    EvidenceText move(Evidence.Move e) {
         List<String> lines = new ArrayList<>();
         String planned = amount(e.way(), e.planned(), e.unit(), true);
         lines.add(
@@ -110,13 +111,13 @@ final class PlanWords {
         if (e.splitAssumed()) {
             lines.add(say("evidence.move.split"));
         }
-        return Told.of(steps.adjuster(e.adjuster()), e.credit() == 1, lines)
+        return EvidenceText.of(steps.adjuster(e.adjuster()), e.credit() == 1, lines)
                 .slipped(slips.all(e.slip().map(Set::of).stream().toList()));
     }
 
-    Told sequence(Evidence.Sequence e) {
+    EvidenceText sequence(Evidence.Sequence e) {
         String how = e.untouched().isEmpty() ? "kept" : e.moved().isEmpty() ? "notRead" : "tooEarly";
-        return Told.of(
+        return EvidenceText.of(
                 say("evidence.sequence"),
                 e.credit() == 1,
                 List.of(say(
@@ -126,9 +127,9 @@ final class PlanWords {
                         e.untouched().isEmpty() ? "" : name(e.untouched()))));
     }
 
-    Told noMove(Evidence.NoMove e) {
+    EvidenceText noMove(Evidence.NoMove e) {
         String right = e.right().stream().map(this::instead).collect(Collectors.joining(" " + say("or") + " "));
-        return Told.of(
+        return EvidenceText.of(
                 say("plan.noMove", name(e.adjustment())),
                 e.credit() == 1,
                 List.of(say("evidence.noMove", instead(e.planned()), right)));
@@ -146,9 +147,9 @@ final class PlanWords {
         return part ? steps.adjuster(key) : FigureId.parse(key).map(words::name).orElseGet(() -> steps.adjustment(key));
     }
 
-    private String amount(Way way, double amount, String unit, boolean withAmount) {
+    private String amount(Direction way, double amount, String unit, boolean withAmount) {
         String said = say("way." + way.key());
-        return way == Way.LEAVE || !withAmount || amount == 0
+        return way == Direction.LEAVE || !withAmount || amount == 0
                 ? said
                 : say("move", said, words.turns(amount), say("adjusterUnit." + unit));
     }

@@ -26,13 +26,13 @@ final class SlipWords {
     }
 
     /** Sets of slips, any of which explains a figure; each set is all that has to come together. */
-    List<Told.Slipped> all(List<Set<String>> slips, FigureId figure) {
+    List<EvidenceText.SlipText> all(List<Set<String>> slips, FigureId figure) {
         Measurand measurand = figure.measurand();
         return all(slips, "." + (figure.ofBothWheels() ? measurand.base() : measurand).key());
     }
 
     /** The same where the slip was made at some places alone, each {@code procedure/place}, which are named. */
-    List<Told.Slipped> all(List<Set<String>> slips, FigureId figure, List<String> places) {
+    List<EvidenceText.SlipText> all(List<Set<String>> slips, FigureId figure, List<String> places) {
         return places.isEmpty() || !slips.equals(List.of(Set.of(SenseSlips.WRONG_SENSE)))
                 ? all(slips, figure)
                 : all(slips, figure).stream()
@@ -49,11 +49,11 @@ final class SlipWords {
     }
 
     /** The same where no figure is known. */
-    List<Told.Slipped> all(List<Set<String>> slips) {
+    List<EvidenceText.SlipText> all(List<Set<String>> slips) {
         return all(slips, "");
     }
 
-    private List<Told.Slipped> all(List<Set<String>> slips, String of) {
+    private List<EvidenceText.SlipText> all(List<Set<String>> slips, String of) {
         return slips.stream().map(together -> together(together, of)).toList();
     }
 
@@ -63,9 +63,9 @@ final class SlipWords {
         return words.textOr(why + of, why);
     }
 
-    private Told.Slipped together(Set<String> slips, String of) {
+    private EvidenceText.SlipText together(Set<String> slips, String of) {
         List<String> keys = slips.stream().sorted().toList();
-        return new Told.Slipped(
+        return new EvidenceText.SlipText(
                 keys.stream().map(this::name).collect(Collectors.joining(" " + words.text("and") + " ")),
                 keys.stream().map(key -> why(key, of)).toList(),
                 keys.stream()
@@ -77,6 +77,6 @@ final class SlipWords {
 
     /** The names alone, in one line. */
     String names(List<Set<String>> slips) {
-        return all(slips).stream().map(Told.Slipped::name).collect(Collectors.joining("; "));
+        return all(slips).stream().map(EvidenceText.SlipText::name).collect(Collectors.joining("; "));
     }
 }

@@ -6,10 +6,8 @@ import app.galdrin.core.task.Grade;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.moderation.internal.ModerationMapper;
-import app.galdrin.web.moderation.internal.ModerationMapper.Drawn;
-import app.galdrin.web.moderation.internal.ModerationMapper.Signed;
 import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sittings;
@@ -88,13 +86,13 @@ public class Moderations {
      *
      * @param changedSince whether a later one was signed or made since
      */
-    public record Sampled(
+    public record SampledSheet(
             int ordinal,
             UUID sittingId,
             UUID personId,
             String name,
             int number,
-            Sample.Why why,
+            Sample.Reason why,
             BigDecimal percent,
             boolean competent,
             boolean changedSince,
@@ -110,14 +108,15 @@ public class Moderations {
     @Transactional
     public Optional<UUID> draw(SignedIn me, TaskVersion task, UUID id, long seed, int percent, BigDecimal borderline) {
         verifierOnly(me);
-        Map<UUID, Signed> signed = mapper.signed(me.centreId(), task.id(), MOST).stream()
-                .collect(Collectors.toMap(Signed::sittingId, Function.identity(), (first, second) -> first));
+        Map<UUID, ModerationMapper.SignedSheetRow> signed = mapper.signed(me.centreId(), task.id(), MOST).stream()
+                .collect(Collectors.toMap(
+                        ModerationMapper.SignedSheetRow::sittingId, Function.identity(), (first, second) -> first));
         List<Double> grades = task.practical().scheme().grades().stream()
                 .map(Grade::from)
                 .map(Integer::doubleValue)
                 .toList();
         var rule = new Sample.Rule(seed, percent, borderline.doubleValue(), grades.isEmpty() ? List.of(HALF) : grades);
-        List<Sample.Drawn> drawn = Sample.of(
+        List<Sample.SampledSheet> drawn = Sample.of(
                 signed.values().stream()
                         .map(s -> new Sample.Sheet(s.sittingId(), s.percent().doubleValue(), s.barring(), s.byHand()))
                         .toList(),
@@ -128,10 +127,12 @@ public class Moderations {
         if (mapper.insert(id, me.centreId(), task.id(), seed, percent, borderline, me.personId()) == 0) {
             return Optional.of(id);
         }
-        List<Drawn> sheets = new ArrayList<>();
-        for (Sample.Drawn one : drawn) {
-            Signed of = Objects.requireNonNull(signed.get(one.sheet().id()));
-            sheets.add(new Drawn(sheets.size() + 1, of.sittingId(), of.personId(), of.number(), one.why()));
+        List<ModerationMapper.SampledSheetRow> sheets = new ArrayList<>();
+        for (Sample.SampledSheet one : drawn) {
+            ModerationMapper.SignedSheetRow of =
+                    Objects.requireNonNull(signed.get(one.sheet().id()));
+            sheets.add(new ModerationMapper.SampledSheetRow(
+                    sheets.size() + 1, of.sittingId(), of.personId(), of.number(), one.why()));
         }
         mapper.insertSheets(me.centreId(), id, sheets);
         return Optional.of(id);
@@ -152,14 +153,14 @@ public class Moderations {
         return mapper.one(me.centreId(), id).orElseThrow(() -> new NotThere("moderation", id, me));
     }
 
-    public List<Sampled> sheets(Moderation moderation) {
+    public List<SampledSheet> sheets(Moderation moderation) {
         return mapper.sheets(moderation.centreId(), moderation.id(), MOST);
     }
 
     /** The sheet to decide on after this one: the next in the order of the sample, from its end on its first; empty where all are decided. */
-    public Optional<Sampled> next(Moderation moderation, UUID after) {
-        List<Sampled> all = sheets(moderation);
-        int here = all.stream().map(Sampled::sittingId).toList().indexOf(after);
+    public Optional<SampledSheet> next(Moderation moderation, UUID after) {
+        List<SampledSheet> all = sheets(moderation);
+        int here = all.stream().map(SampledSheet::sittingId).toList().indexOf(after);
         return Stream.concat(all.stream().skip(here + 1L), all.stream().limit(Math.max(here, 0)))
                 .filter(s -> s.decision() == null)
                 .findFirst();
@@ -167,23 +168,24 @@ public class Moderations {
 
     /** Agrees to a sheet or returns it with a reason, once; what is returned has to be signed and released anew. */
     @Transactional
-    public Optional<Said> decide(SignedIn me, Moderation moderation, UUID sittingId, Decision decision, String reason) {
+    public Optional<Sentence> decide(
+            SignedIn me, Moderation moderation, UUID sittingId, Decision decision, String reason) {
         verifierOnly(me);
-        Sampled sheet = sheets(moderation).stream()
+        SampledSheet sheet = sheets(moderation).stream()
                 .filter(s -> s.sittingId().equals(sittingId))
                 .findFirst()
                 .orElseThrow(() -> new NotThere("sheet of the sample", sittingId, me));
         if (reason.length() > LONGEST_REASON || decision == Decision.RETURN && reason.isBlank()) {
-            return Optional.of(Said.of("moderation.reason", LONGEST_REASON));
+            return Optional.of(Sentence.of("moderation.reason", LONGEST_REASON));
         }
         int made = mapper.decide(
                 me.centreId(), moderation.id(), sittingId, sheet.personId(), decision, reason.strip(), me.personId());
         if (made == 0) {
-            return Optional.of(Said.of("moderation.decided"));
+            return Optional.of(Sentence.of("moderation.decided"));
         }
         return decision == Decision.RETURN
                         && decisions.returnMarks(me, sittings.sitting(me, sittingId), reason.strip())
-                                instanceof Entries.Outcome.Refused refused
+                                instanceof Entries.Outcome.Refusal refused
                 ? Optional.of(refused.why())
                 : Optional.empty();
     }

@@ -6,7 +6,7 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.task.TaskBay;
@@ -47,7 +47,7 @@ public class Decisions {
     public Entries.Outcome giveBack(SignedIn me, Sitting sitting, String reason, String key) {
         Sittings.instructorOnly(me, sitting);
         if (reason.isBlank() || reason.length() > LONGEST_REASON) {
-            return new Entries.Outcome.Refused(Said.of("sitting.reason", LONGEST_REASON));
+            return new Entries.Outcome.Refusal(Sentence.of("sitting.reason", LONGEST_REASON));
         }
         mapper.lock(me.centreId(), sitting.id());
         LineKey handIn = Works.sheet(sitting).handIn();
@@ -88,7 +88,7 @@ public class Decisions {
     public Entries.Outcome giveTime(SignedIn me, Sitting sitting, String typed, String reason, String key) {
         OptionalInt minutes = WholeNumber.read(typed, 1, MOST_EXTRA_MINUTES);
         return minutes.isEmpty()
-                ? new Entries.Outcome.Refused(Said.of("sitting.minutes", Words.quote(typed), MOST_EXTRA_MINUTES))
+                ? new Entries.Outcome.Refusal(Sentence.of("sitting.minutes", Words.quote(typed), MOST_EXTRA_MINUTES))
                 : staff(me, sitting, StaffLine.EXTRA_TIME, reason, BigDecimal.valueOf(minutes.getAsInt()), key);
     }
 
@@ -103,13 +103,13 @@ public class Decisions {
                 .filter(b -> b.number().map(String::valueOf).equals(Optional.of(bay.strip())))
                 .findFirst();
         if (place.isEmpty()) {
-            return new Entries.Outcome.Refused(Said.of("sitting.noSuchBay", Words.quote(bay)));
+            return new Entries.Outcome.Refusal(Sentence.of("sitting.noSuchBay", Words.quote(bay)));
         }
         mapper.lock(me.centreId(), sitting.id());
         TaskBay there = place.get();
         if (mapper.leftBy(me.centreId(), sitting.id()).isPresent()
                 && !there.stateId().equals(sitting.stateId())) {
-            return new Entries.Outcome.Refused(Said.of("sitting.adjustedAlready"));
+            return new Entries.Outcome.Refusal(Sentence.of("sitting.adjustedAlready"));
         }
         Entries.Outcome outcome = staff(me, sitting, StaffLine.BAY, bay.strip(), BigDecimal.valueOf(there.bay()), key);
         if (outcome instanceof Entries.Outcome.Stands) {
@@ -168,7 +168,7 @@ public class Decisions {
             SignedIn me, Sitting sitting, LineKey line, String text, @Nullable BigDecimal value, String key) {
         Sittings.instructorOnly(me, sitting);
         if (text.isBlank() || text.length() > LONGEST_REASON) {
-            return new Entries.Outcome.Refused(Said.of("sitting.reason", LONGEST_REASON));
+            return new Entries.Outcome.Refusal(Sentence.of("sitting.reason", LONGEST_REASON));
         }
         return entries.appendMark(
                 me, sitting, NewEntry.now(line, text, entries.standingKeys(sitting, line), key, "desk"), value);

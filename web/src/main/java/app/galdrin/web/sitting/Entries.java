@@ -14,7 +14,7 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.LineTextWords;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
@@ -63,7 +63,7 @@ public class Entries {
         record Stands(Entry entry, boolean disputed) implements Outcome {}
 
         /** It was not written, and why. */
-        record Refused(Said why) implements Outcome {}
+        record Refusal(Sentence why) implements Outcome {}
     }
 
     /** Writes what an apprentice or, on a reference, an instructor reads, works or decides; and what calls the instructor. */
@@ -76,7 +76,7 @@ public class Entries {
             return calculated(me, sitting, entry);
         }
         if (me.access() == Access.DELIVERY && isHandIn(sitting, entry.line())) {
-            return new Outcome.Refused(Said.of("sitting.endedBefore"));
+            return new Entries.Outcome.Refusal(Sentence.of("sitting.endedBefore"));
         }
         Line line = line(sitting, entry.line());
         if (!mayWrite(me, sitting, entry.line())) {
@@ -86,13 +86,13 @@ public class Entries {
             return append(me, sitting, entry, text(entry.text()));
         }
         LineText read = LineText.read(entry.text(), line.answer());
-        return read instanceof LineText.Understood understood
+        return read instanceof LineText.ParsedText understood
                 ? append(me, sitting, entry, understood)
-                : new Outcome.Refused(LineTextWords.why((LineText.Refused) read));
+                : new Entries.Outcome.Refusal(LineTextWords.why((LineText.Refusal) read));
     }
 
-    private static LineText.Understood text(String text) {
-        return new LineText.Understood(text, OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty());
+    private static LineText.ParsedText text(String text) {
+        return new LineText.ParsedText(text, OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty());
     }
 
     private static Line line(Sitting sitting, LineKey key) {
@@ -116,7 +116,7 @@ public class Entries {
             throw new NotThere("flag", entry.text(), me);
         }
         if (mapper.countOf(me.centreId(), sitting.id(), StaffLine.FLAG, me.role()) >= MOST_FLAGS) {
-            return new Outcome.Refused(Said.of("sitting.flags", MOST_FLAGS));
+            return new Entries.Outcome.Refusal(Sentence.of("sitting.flags", MOST_FLAGS));
         }
         mapper.lock(me.centreId(), sitting.id());
         // whoever calls or answers means the flag as it is: nobody disputes over it
@@ -134,14 +134,14 @@ public class Entries {
             throw new NotThere("tape", entry.line(), me);
         }
         if (!(Calculation.work(entry.text()) instanceof Calculation.Result.Value worked)) {
-            return new Outcome.Refused(Said.of("calculator.malformed"));
+            return new Entries.Outcome.Refusal(Sentence.of("calculator.malformed"));
         }
         SittingState state = mapper.lock(me.centreId(), sitting.id());
         if (state.handedIn()) {
-            return new Outcome.Refused(Said.of("sitting.closed"));
+            return new Entries.Outcome.Refusal(Sentence.of("sitting.closed"));
         }
         if (mapper.countOf(me.centreId(), sitting.id(), entry.line(), me.role()) >= Tape.LONGEST) {
-            return new Outcome.Refused(Said.of("calculator.full", Tape.LONGEST));
+            return new Entries.Outcome.Refusal(Sentence.of("calculator.full", Tape.LONGEST));
         }
         var content = new Content(entry.text().strip(), Tape.rounded(worked.value()), null, null);
         Outcome outcome = append(me, sitting, state, entry.seeing(List.of()), content);
@@ -160,7 +160,7 @@ public class Entries {
         return new Log(entries).allAt(line);
     }
 
-    private Outcome append(SignedIn me, Sitting sitting, NewEntry entry, LineText.Understood read) {
+    private Outcome append(SignedIn me, Sitting sitting, NewEntry entry, LineText.ParsedText read) {
         SittingState state = mapper.lock(me.centreId(), sitting.id());
         return append(
                 me,
@@ -216,14 +216,15 @@ public class Entries {
         List<Entry> standing = new Log(beside).allAt(entry.line());
         boolean late = isLate(me, state, entry);
         if (me.endedAt() != null && beside.stream().anyMatch(e -> isStruckAfter(me.endedAt(), e, entry))) {
-            return new Outcome.Refused(Said.of("sitting.endedBefore"));
+            return new Entries.Outcome.Refusal(Sentence.of("sitting.endedBefore"));
         }
         boolean known =
                 beside.stream().map(Entry::key).collect(Collectors.toSet()).containsAll(entry.saw());
-        Optional<Said> refused =
-                known ? refused(me, sitting, state, entry, standing, late) : Optional.of(Said.of("sitting.otherSheet"));
+        Optional<Sentence> refused = known
+                ? refused(me, sitting, state, entry, standing, late)
+                : Optional.of(Sentence.of("sitting.otherSheet"));
         if (refused.isPresent()) {
-            return new Outcome.Refused(refused.get());
+            return new Entries.Outcome.Refusal(refused.get());
         }
         Entry written = insert(me, sitting, state, entry, content, late);
         boolean disputed = !late && standing.stream().anyMatch(e -> !entry.saw().contains(e.key()));
@@ -240,7 +241,7 @@ public class Entries {
                 && before.isStrike() == entry.strike()
                 && before.written().equals(content.written())
                 && before.personId().equals(me.personId());
-        return same ? new Outcome.Stands(before, false) : new Outcome.Refused(Said.of("sitting.keyUsed"));
+        return same ? new Outcome.Stands(before, false) : new Entries.Outcome.Refusal(Sentence.of("sitting.keyUsed"));
     }
 
     /** Written before the sheet was handed in, or before its session was ended, and only arrived now. */
@@ -255,33 +256,35 @@ public class Entries {
                 && entry.corrected().isBefore(handedIn);
     }
 
-    private Optional<Said> refused(
+    private Optional<Sentence> refused(
             SignedIn me, Sitting sitting, SittingState state, NewEntry entry, List<Entry> standing, boolean late) {
         boolean apprentice = me.is(Role.APPRENTICE);
         boolean ofTask = !StaffLine.isOutsideTask(entry.line());
         if ((apprentice ? state.apprenticeEntries() : state.staffEntries()) >= MOST) {
-            return Optional.of(Said.of("sitting.full"));
+            return Optional.of(Sentence.of("sitting.full"));
         }
         if (state.released()
                 && !entry.line().equals(StaffLine.FLAG)
                 && !entry.line().equals(StaffLine.RETURNED)
                 && !(entry.line().equals(StaffLine.RELEASE_SOON) && entry.strike() && !state.shown())) {
-            return Optional.of(Said.of(apprentice ? "sitting.closed" : "marking.released"));
+            return Optional.of(Sentence.of(apprentice ? "sitting.closed" : "marking.released"));
         }
         List<Entry> stopped =
                 apprentice && ofTask && state.handedIn() && !late ? standing(sitting, StaffLine.STOPPED) : List.of();
         if (!stopped.isEmpty()) {
-            return Optional.of(Said.of("sitting.stopped", stopped.get(0).written()));
+            return Optional.of(Sentence.of("sitting.stopped", stopped.get(0).written()));
         }
         boolean handsIn = entry.line().line().equals(HandIn.DONE) && isHandIn(sitting, entry.line());
         if (apprentice && handsIn && entry.strike()) {
-            return isTakenBackInTime(sitting, state) ? Optional.empty() : Optional.of(Said.of("sitting.handInStays"));
+            return isTakenBackInTime(sitting, state)
+                    ? Optional.empty()
+                    : Optional.of(Sentence.of("sitting.handInStays"));
         }
         if (apprentice && ofTask && state.handedIn() && !late && !handsIn) {
-            return Optional.of(Said.of("sitting.closed"));
+            return Optional.of(Sentence.of("sitting.closed"));
         }
         if (entry.strike() && standing.stream().noneMatch(e -> entry.saw().contains(e.key()))) {
-            return Optional.of(Said.of("sitting.nothingToStrike"));
+            return Optional.of(Sentence.of("sitting.nothingToStrike"));
         }
         return apprentice && ofTask
                 ? movedMeanwhile(sitting, entry).or(() -> stillReading(sitting, entry))
@@ -321,7 +324,7 @@ public class Entries {
      * What somebody else has adjusted since is not the vehicle that is to be read here, nor the one that was: the instructor has to say that it
      * was put back, or that it is read as it stands now. Who has adjusted it himself goes on.
      */
-    private Optional<Said> movedMeanwhile(Sitting sitting, NewEntry entry) {
+    private Optional<Sentence> movedMeanwhile(Sitting sitting, NewEntry entry) {
         UUID centre = sitting.centreId();
         boolean adjusts = entry.line().round() > 0;
         if (!adjusts && sitting.task().practical().measure(entry.line().step()).isEmpty()) {
@@ -333,11 +336,11 @@ public class Entries {
         return mapper.movedOutOf(centre, sitting.stateId(), sitting.id())
                 .filter(move -> entry.corrected().isAfter(move.madeAt()))
                 .filter(move -> mapper.leftBy(centre, sitting.id()).isEmpty())
-                .map(move -> Said.of("sitting.vehicleMoved", move.names()));
+                .map(move -> Sentence.of("sitting.vehicleMoved", move.names()));
     }
 
     /** Nobody adjusts a vehicle while another open sitting still reads it as it stands. */
-    private Optional<Said> stillReading(Sitting sitting, NewEntry entry) {
+    private Optional<Sentence> stillReading(Sitting sitting, NewEntry entry) {
         if (entry.line().round() == 0) {
             return Optional.empty();
         }
@@ -353,7 +356,7 @@ public class Entries {
                     && log.entries().stream()
                             .anyMatch(e -> e.line().step().equals(open.get().id()));
             if (begun) {
-                return Optional.of(Said.of("sitting.stillReading", reading.names()));
+                return Optional.of(Sentence.of("sitting.stillReading", reading.names()));
             }
         }
         return Optional.empty();

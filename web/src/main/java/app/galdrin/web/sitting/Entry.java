@@ -1,7 +1,7 @@
 package app.galdrin.web.sitting;
 
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.web.account.Role;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -39,8 +39,8 @@ public record Entry(
         Instant writtenAt,
         Instant receivedAt) {
 
-    public Written asWritten() {
-        return new Written(written, number(value), number(resolution));
+    public WrittenValue asWritten() {
+        return new WrittenValue(written, number(value), number(resolution));
     }
 
     private static OptionalDouble number(@Nullable BigDecimal number) {

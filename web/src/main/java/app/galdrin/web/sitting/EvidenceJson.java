@@ -2,6 +2,10 @@ package app.galdrin.web.sitting;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.Evidence.FigureComparison;
+import app.galdrin.core.marking.Evidence.GivenReason;
+import app.galdrin.core.marking.Evidence.JudgedFigure;
+import app.galdrin.core.marking.Evidence.MissingEntry;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.task.Criterion;
 import com.fasterxml.jackson.annotation.JsonSetter;
@@ -48,15 +52,15 @@ class EvidenceJson {
     /** The kinds of evidence by the names they are stored under. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "is")
     @JsonSubTypes({
-        @JsonSubTypes.Type(value = Evidence.Missing.class, name = "missing"),
+        @JsonSubTypes.Type(value = MissingEntry.class, name = "missing"),
         @JsonSubTypes.Type(value = Evidence.Item.class, name = "item"),
-        @JsonSubTypes.Type(value = Evidence.Why.class, name = "why"),
+        @JsonSubTypes.Type(value = GivenReason.class, name = "why"),
         @JsonSubTypes.Type(value = Evidence.Reading.class, name = "reading"),
         @JsonSubTypes.Type(value = Evidence.Repeats.class, name = "repeats"),
         @JsonSubTypes.Type(value = Evidence.Working.class, name = "working"),
         @JsonSubTypes.Type(value = Evidence.Target.class, name = "target"),
-        @JsonSubTypes.Type(value = Evidence.Judged.class, name = "judged"),
-        @JsonSubTypes.Type(value = Evidence.Compared.class, name = "compared"),
+        @JsonSubTypes.Type(value = JudgedFigure.class, name = "judged"),
+        @JsonSubTypes.Type(value = FigureComparison.class, name = "compared"),
         @JsonSubTypes.Type(value = Evidence.CanBeAdjusted.class, name = "canBeAdjusted"),
         @JsonSubTypes.Type(value = Evidence.Effect.class, name = "effect"),
         @JsonSubTypes.Type(value = Evidence.Move.class, name = "move"),

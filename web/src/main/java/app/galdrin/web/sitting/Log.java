@@ -3,7 +3,7 @@ package app.galdrin.web.sitting;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.Role;
 import java.math.BigDecimal;
@@ -111,7 +111,7 @@ public final class Log {
 
     /** What stands on the lines of the task. */
     public Answers answers() {
-        Map<LineKey, Written> answers = new HashMap<>();
+        Map<LineKey, WrittenValue> answers = new HashMap<>();
         standing.forEach((line, here) -> {
             if (!StaffLine.isOutsideTask(line)) {
                 answers.put(line, here.get(here.size() - 1).asWritten());

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 interface MarkSheetMapper {
 
     /** A released sitting, with when and by whom. */
-    record Released(UUID centreId, UUID sittingId, int releaseSeq, Instant releasedAt, UUID releasedBy) {}
+    record ReleasedSitting(UUID centreId, UUID sittingId, int releaseSeq, Instant releasedAt, UUID releasedBy) {}
 
     /** Whether a sheet was signed at this entry, by this engine and these references. */
     boolean isSignedAs(UUID centreId, UUID sittingId, int entrySeq, String engine, String referenceSeqs);
@@ -27,7 +27,7 @@ interface MarkSheetMapper {
     /** The lines of a sheet: of the one that was stored last where no number is given. */
     List<MarkSheetRow.LineRow> lines(UUID centreId, UUID sittingId, UUID personId, @Nullable Integer number);
 
-    List<MarkSheets.Stored> history(UUID centreId, UUID sittingId, UUID personId, int most);
+    List<MarkSheets.StoredSheet> history(UUID centreId, UUID sittingId, UUID personId, int most);
 
     /** Of a person, the sittings that were marked anew after their release. */
     List<UUID> remarkedOf(UUID centreId, UUID personId, int most);
@@ -35,5 +35,5 @@ interface MarkSheetMapper {
     /** One instance at a time until the transaction ends. */
     boolean lockAll();
 
-    List<Released> releasedWithoutSheet();
+    List<ReleasedSitting> releasedWithoutSheet();
 }

@@ -6,7 +6,7 @@ import app.galdrin.core.marking.Marker;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
@@ -47,7 +47,7 @@ public class MarkSheets {
     }
 
     /** The mark sheet to show: the stored one once it is released, else as it stands. */
-    public MarkSheet toShow(Sitting sitting, Log log, Works.Taken references) {
+    public MarkSheet toShow(Sitting sitting, Log log, Works.ReferenceReadings references) {
         return sitting.state().released()
                 ? stored(sitting).orElseGet(() -> works.markSheet(sitting, log, references.references()))
                 : works.markSheet(sitting, log, references.references());
@@ -63,7 +63,7 @@ public class MarkSheets {
      *
      * @param reason why it was marked anew; null where it was signed at the desk
      */
-    public record Stored(
+    public record StoredSheet(
             int number,
             BigDecimal total,
             int available,
@@ -74,7 +74,7 @@ public class MarkSheets {
             @Nullable String reason) {}
 
     /** All that were stored of a sitting, the newest first. */
-    public List<Stored> history(Sitting sitting) {
+    public List<StoredSheet> history(Sitting sitting) {
         UUID person = sitting.people().get(0).id();
         return mapper.history(sitting.centreId(), sitting.id(), person, MOST_STORED);
     }
@@ -84,12 +84,12 @@ public class MarkSheets {
      *
      * @param now made after the release, with its reason
      */
-    public record RemarkChange(Stored before, Stored now) {}
+    public record RemarkChange(StoredSheet before, StoredSheet now) {}
 
     /** The last time that a sheet was marked anew after its release; empty where it stands as it was released. */
     public Optional<RemarkChange> remarked(Sitting sitting) {
         Instant released = sitting.state().releasedAt();
-        List<Stored> stored = history(sitting);
+        List<StoredSheet> stored = history(sitting);
         return released == null
                         || stored.size() < 2
                         || stored.get(0).reason() == null
@@ -114,7 +114,7 @@ public class MarkSheets {
 
     /** Gives another mark on a line, or strikes that out again with an empty reason and no marks. */
     @Transactional
-    public Optional<Said> override(
+    public Optional<Sentence> override(
             SignedIn me, Sitting sitting, Criterion.Id criterion, BigDecimal marks, String reason, String key) {
         entries.lock(me.centreId(), sitting.id());
         var line = StaffLine.override(criterion);
@@ -124,7 +124,7 @@ public class MarkSheets {
 
     /** Gives all marks on the vehicle as left where nothing but a second reading is missing; what is certainly outside is never accepted so. */
     @Transactional
-    public Optional<Said> acceptInDoubt(
+    public Optional<Sentence> acceptInDoubt(
             SignedIn me, Sitting sitting, Criterion.Id criterion, String reason, String key) {
         entries.lock(me.centreId(), sitting.id());
         Log log = sittings.log(me.centreId(), sitting.id());
@@ -134,11 +134,11 @@ public class MarkSheets {
                 .filter(line -> line.criterion().equals(criterion) && line.inDoubtAlone())
                 .findFirst()
                 .map(line -> override(me, sitting, criterion, BigDecimal.valueOf(line.available()), reason, key))
-                .orElseGet(() -> Optional.of(Said.of("desk.notInDoubt")));
+                .orElseGet(() -> Optional.of(Sentence.of("desk.notInDoubt")));
     }
 
     @Transactional
-    public Optional<Said> strikeOverride(SignedIn me, Sitting sitting, Criterion.Id criterion, String key) {
+    public Optional<Sentence> strikeOverride(SignedIn me, Sitting sitting, Criterion.Id criterion, String key) {
         entries.lock(me.centreId(), sitting.id());
         var line = StaffLine.override(criterion);
         var entry = NewEntry.now(line, "", entries.standingKeys(sitting, line), key, DESK)
@@ -146,16 +146,16 @@ public class MarkSheets {
         return why(entries.appendMark(me, sitting, entry, null));
     }
 
-    private static Optional<Said> why(Entries.Outcome outcome) {
-        return outcome instanceof Entries.Outcome.Refused refused ? Optional.of(refused.why()) : Optional.empty();
+    private static Optional<Sentence> why(Entries.Outcome outcome) {
+        return outcome instanceof Entries.Outcome.Refusal refused ? Optional.of(refused.why()) : Optional.empty();
     }
 
     /** Signs the marks as they stand and stores them; sent a second time it stores nothing, whatever was released or read since. */
     @Transactional
-    public Optional<Said> sign(SignedIn me, Sitting sitting, String key) {
+    public Optional<Sentence> sign(SignedIn me, Sitting sitting, String key) {
         SittingState state = entries.lock(me.centreId(), sitting.id());
         if (!state.handedIn()) {
-            return Optional.of(Said.of("marking.notHandedIn"));
+            return Optional.of(Sentence.of("marking.notHandedIn"));
         }
         Log log = sittings.log(me.centreId(), sitting.id());
         var references = works.references(sitting, log);
@@ -176,19 +176,19 @@ public class MarkSheets {
 
     /** Releases what was signed, if nothing has changed since. */
     @Transactional
-    public Optional<Said> release(SignedIn me, Sitting sitting, String key) {
+    public Optional<Sentence> release(SignedIn me, Sitting sitting, String key) {
         return release(me, sitting, StaffLine.RELEASE, key);
     }
 
     /** The same with all of its task: to be taken back for {@link #BEFORE_SHOWN}, and shown then. */
     @Transactional
-    public Optional<Said> releaseSoon(SignedIn me, Sitting sitting, String key) {
+    public Optional<Sentence> releaseSoon(SignedIn me, Sitting sitting, String key) {
         return release(me, sitting, StaffLine.RELEASE_SOON, key);
     }
 
     /** Takes back a release that its apprentice has not been shown; it is signed as it was. */
     @Transactional
-    public Optional<Said> takeBack(SignedIn me, Sitting sitting, String key) {
+    public Optional<Sentence> takeBack(SignedIn me, Sitting sitting, String key) {
         SittingState state = entries.lock(me.centreId(), sitting.id());
         if (!state.released()) {
             return Optional.empty();
@@ -199,7 +199,7 @@ public class MarkSheets {
         return why(entries.appendMark(me, sitting, entry, null));
     }
 
-    private Optional<Said> release(SignedIn me, Sitting sitting, LineKey line, String key) {
+    private Optional<Sentence> release(SignedIn me, Sitting sitting, LineKey line, String key) {
         SittingState state = entries.lock(me.centreId(), sitting.id());
         if (state.released()) {
             return Optional.empty();
@@ -209,13 +209,13 @@ public class MarkSheets {
                 works.markSheet(sitting, log, works.references(sitting, log).references());
         Optional<MarkSheet> signed = stored(sitting);
         if (!state.signed() || signed.isEmpty() || !sameMarks(signed.get(), now)) {
-            return Optional.of(Said.of("desk.notSigned"));
+            return Optional.of(Sentence.of("desk.notSigned"));
         }
         if (now.lines().stream().anyMatch(MarkLine::asksForAnotherReading)) {
-            return Optional.of(Said.of("desk.waitsForReading"));
+            return Optional.of(Sentence.of("desk.waitsForReading"));
         }
         if (!works.referenceQuestion(sitting).isEmpty()) {
-            return Optional.of(Said.of("desk.waitsForReference"));
+            return Optional.of(Sentence.of("desk.waitsForReference"));
         }
         var entry = NewEntry.now(line, now.total().toPlainString(), entries.standingKeys(sitting, line), key, DESK);
         return why(entries.appendMark(me, sitting, entry, now.total()));
@@ -235,7 +235,7 @@ public class MarkSheets {
         return true;
     }
 
-    private void store(UUID by, Sitting sitting, int entrySeq, Works.Taken references, MarkSheet sheet) {
+    private void store(UUID by, Sitting sitting, int entrySeq, Works.ReferenceReadings references, MarkSheet sheet) {
         for (Sitting.PersonName person : sitting.people()) {
             int number = mapper.lastNumber(sitting.centreId(), sitting.id(), person.id()) + 1;
             mapper.insert(new MarkSheetRow(
@@ -266,8 +266,8 @@ public class MarkSheets {
     @Transactional
     public int storeReleased() {
         mapper.lockAll();
-        List<MarkSheetMapper.Released> missing = mapper.releasedWithoutSheet();
-        for (MarkSheetMapper.Released one : missing) {
+        List<MarkSheetMapper.ReleasedSitting> missing = mapper.releasedWithoutSheet();
+        for (MarkSheetMapper.ReleasedSitting one : missing) {
             Sitting sitting = sittings.whole(one.centreId(), one.sittingId());
             Log log = sittings.log(one.centreId(), one.sittingId()).until(one.releaseSeq() - 1);
             var references = works.referencesUntil(sitting, log, one.releasedAt());

@@ -6,7 +6,7 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -51,7 +51,7 @@ public class Names {
      * @return why it can't be done; empty where it is
      */
     @Transactional
-    public Optional<Said> belongsTo(SignedIn me, Sitting sitting, UUID personId, String reason, String key) {
+    public Optional<Sentence> belongsTo(SignedIn me, Sitting sitting, UUID personId, String reason, String key) {
         Sittings.instructorOnly(me, sitting);
         UUID centre = me.centreId();
         Person right = people.person(centre, personId);
@@ -60,23 +60,24 @@ public class Names {
             throw new NotThere("apprentice", personId, me);
         }
         if (reason.isBlank() || reason.length() > LONGEST_REASON) {
-            return Optional.of(Said.of("sitting.reason", LONGEST_REASON));
+            return Optional.of(Sentence.of("sitting.reason", LONGEST_REASON));
         }
         if (sitting.isOf(personId) || sitting.people().size() > 1) {
-            return Optional.of(Said.of(sitting.isOf(personId) ? "names.already" : "names.pair", right.displayName()));
+            return Optional.of(
+                    Sentence.of(sitting.isOf(personId) ? "names.already" : "names.pair", right.displayName()));
         }
         Sitting.PersonName wrong = sitting.people().get(0);
         Optional<Sitting> other = mapper.inOpening(centre, opening, personId).map(id -> sittings.sitting(me, id));
         if (other.filter(o -> o.people().size() > 1).isPresent()) {
-            return Optional.of(Said.of("names.pair", right.displayName()));
+            return Optional.of(Sentence.of("names.pair", right.displayName()));
         }
         boolean released = Stream.concat(Stream.of(sitting.id()), other.map(Sitting::id).stream())
                 .sorted() // two who put the same names right at one instant wait for one another in one order
                 .anyMatch(id -> entries.lock(centre, id).released());
         if (released) {
-            return Optional.of(Said.of("marking.released"));
+            return Optional.of(Sentence.of("marking.released"));
         }
-        Optional<Said> refused = say(me, sitting, wrong.name(), right.displayName(), reason, key)
+        Optional<Sentence> refused = say(me, sitting, wrong.name(), right.displayName(), reason, key)
                 .or(() -> other.flatMap(o -> say(me, o, right.displayName(), wrong.name(), reason, key)));
         if (refused.isEmpty()) {
             mapper.givePerson(centre, sitting.id(), personId, ASIDE);
@@ -87,9 +88,9 @@ public class Names {
         return refused;
     }
 
-    private Optional<Said> say(SignedIn me, Sitting sitting, String from, String to, String reason, String key) {
+    private Optional<Sentence> say(SignedIn me, Sitting sitting, String from, String to, String reason, String key) {
         return decisions.belongs(me, sitting, from + " → " + to + ": " + reason.strip(), key)
-                        instanceof Entries.Outcome.Refused no
+                        instanceof Entries.Outcome.Refusal no
                 ? Optional.of(no.why())
                 : Optional.empty();
     }

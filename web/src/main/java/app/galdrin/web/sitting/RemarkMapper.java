@@ -35,7 +35,7 @@ interface RemarkMapper {
      * @param along as in {@link FloorRow}, and so the three that follow
      * @param marks of that sheet's lines: {@code step.aspect=marks}, in their order, with blanks between
      */
-    record Stored(
+    record StoredSheetRow(
             UUID sittingId,
             UUID taskId,
             UUID sheetId,
@@ -69,7 +69,7 @@ interface RemarkMapper {
      * @param attempt which reference of that state
      * @param inSitting in whose log it stands
      */
-    record Wrote(
+    record EntryValue(
             UUID sittingId,
             int round,
             int attempt,
@@ -113,11 +113,11 @@ interface RemarkMapper {
         }
     }
 
-    Cursor<Stored> stored(@Param("c") Concerned concerned);
+    Cursor<StoredSheetRow> stored(@Param("c") Concerned concerned);
 
-    Cursor<Wrote> entries(@Param("c") Concerned concerned);
+    Cursor<EntryValue> entries(@Param("c") Concerned concerned);
 
-    Cursor<Wrote> left(@Param("c") Concerned concerned);
+    Cursor<EntryValue> left(@Param("c") Concerned concerned);
 
     /** How many sittings there are, and how many of them have sheets. */
     int count(@Param("c") Concerned concerned);
@@ -165,7 +165,7 @@ interface RemarkMapper {
 
     // ---- what would change
 
-    List<Remarks.Changed> changed(UUID centreId, UUID id, int from, int most);
+    List<Remarks.MarkChange> changed(UUID centreId, UUID id, int from, int most);
 
     /** The lines that differ, of some sittings. */
     List<ChangedLine> changedLines(UUID centreId, UUID id, @Param("sittings") List<UUID> sittings);

@@ -6,7 +6,7 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sitting.RemarkMapper.ChangedLine;
@@ -38,11 +38,11 @@ public class Remarks {
     private static final int PAGE = 100;
 
     private final RemarkMapper mapper;
-    private final RemarkRun run;
+    private final RemarkJob run;
     private final Tasks tasks;
     private final Library library;
 
-    Remarks(RemarkMapper mapper, RemarkRun run, Tasks tasks, Library library) {
+    Remarks(RemarkMapper mapper, RemarkJob run, Tasks tasks, Library library) {
         this.mapper = mapper;
         this.run = run;
         this.tasks = tasks;
@@ -102,7 +102,7 @@ public class Remarks {
             @Nullable Instant appliedAt) {}
 
     /** Someone's marks before and after. */
-    public record Changed(
+    public record MarkChange(
             UUID sittingId,
             UUID personId,
             String name,
@@ -187,9 +187,9 @@ public class Remarks {
     }
 
     /** Begins to put it among the marks; it comes to nothing where something was written or marked since. */
-    public Optional<Said> apply(SignedIn me, UUID id) {
+    public Optional<Sentence> apply(SignedIn me, UUID id) {
         if (mapper.to(me.centreId(), id, State.READY, State.APPLYING) == 0) {
-            return Optional.of(Said.of("remark.notReady"));
+            return Optional.of(Sentence.of("remark.notReady"));
         }
         run.apply(me, id);
         return Optional.empty();
@@ -200,19 +200,19 @@ public class Remarks {
     }
 
     /** What changes, a page of it. */
-    public List<Changed> changed(Remark remark, int from) {
+    public List<MarkChange> changed(Remark remark, int from) {
         return mapper.changed(remark.centreId(), remark.id(), from, PAGE);
     }
 
     /** The criteria that change, by sitting and person. */
-    public Map<String, List<LineBefore>> lines(Remark remark, List<Changed> of) {
+    public Map<String, List<LineBefore>> lines(Remark remark, List<MarkChange> of) {
         return of.isEmpty()
                 ? Map.of()
                 : mapper
                         .changedLines(
                                 remark.centreId(),
                                 remark.id(),
-                                of.stream().map(Changed::sittingId).toList())
+                                of.stream().map(MarkChange::sittingId).toList())
                         .stream()
                         .collect(Collectors.groupingBy(
                                 l -> l.sittingId() + "/" + l.personId(),

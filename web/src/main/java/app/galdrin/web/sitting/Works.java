@@ -64,14 +64,14 @@ public class Works {
      *
      * @param seqs how many entries each reference had, by its id
      */
-    public record Taken(References references, Map<UUID, Integer> seqs) {}
+    public record ReferenceReadings(References references, Map<UUID, Integer> seqs) {}
 
-    public Taken references(Sitting sitting, Log log) {
+    public ReferenceReadings references(Sitting sitting, Log log) {
         return referencesUntil(sitting, log, Instant.MAX);
     }
 
     /** The same as they stood at a time. */
-    Taken referencesUntil(Sitting sitting, Log log, Instant until) {
+    ReferenceReadings referencesUntil(Sitting sitting, Log log, Instant until) {
         Map<UUID, Integer> seqs = new LinkedHashMap<>();
         UUID centre = sitting.centreId();
         Optional<UUID> reference = sittings.findReference(centre, sitting.task().id(), sitting.stateId());
@@ -79,11 +79,11 @@ public class Works {
         int round = sittings.lastRound(sitting, log);
         Answers left = answers(centre, sittings.findReferenceAfter(sitting, round), seqs, until);
         Answers again = answers(centre, sittings.findReferenceAgain(sitting, round), seqs, until);
-        return new Taken(new References(found, left, again), seqs);
+        return new ReferenceReadings(new References(found, left, again), seqs);
     }
 
     /** The figures in which so many sittings lie off this one's reference the same way that it is to be read again; none once it was said to stand. */
-    public List<ReferenceQuestion.Off> referenceQuestion(Sitting sitting) {
+    public List<ReferenceQuestion.DisagreeingFigure> referenceQuestion(Sitting sitting) {
         UUID centre = sitting.centreId();
         Optional<UUID> reference = sittings.findReference(centre, sitting.task().id(), sitting.stateId());
         List<UUID> beside = reference.isEmpty() ? List.of() : sittings.handedInOfItsState(sitting);

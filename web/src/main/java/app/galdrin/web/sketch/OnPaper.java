@@ -43,10 +43,10 @@ public final class OnPaper {
      * @param reference what the reference has
      * @param slipped what stands here by a slip; empty where none touches this place
      */
-    public record Read(Sketch.SketchPlace place, String name, String own, String reference, String slipped) {}
+    public record PlacedReading(Sketch.SketchPlace place, String name, String own, String reference, String slipped) {}
 
     /** The sketch laid out lying; {@code chosen} holds an option by the id of its choice, what goes with other options is left out. */
-    public static Drawing of(Sketch sketch, Map<String, String> chosen, List<Read> read) {
+    public static Drawing of(Sketch sketch, Map<String, String> chosen, List<PlacedReading> read) {
         Set<String> options = chosen.entrySet().stream()
                 .map(e -> Sketch.option(e.getKey(), e.getValue()))
                 .collect(Collectors.toSet());
@@ -59,7 +59,7 @@ public final class OnPaper {
         return new Drawing(lying.width(), paper.lowest, paper.shapes, lying.fields(), List.of());
     }
 
-    private void field(Read read) {
+    private void field(PlacedReading read) {
         Box box = Sketches.boxOf(drawing.fields(), read.place().id());
         double size = FIGURE * drawing.width();
         double right = box.x() + box.width() - GAP;

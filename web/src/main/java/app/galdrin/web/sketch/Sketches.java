@@ -32,7 +32,7 @@ public final class Sketches {
     private static final int MOST_KEPT = 500;
 
     /** Sketches do not change with what is written on them, and a class draws the same few. */
-    private static final Cache<Asked, Sketch> DRAWN =
+    private static final Cache<SketchKey, Sketch> DRAWN =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
     private Sketches() {}
@@ -46,7 +46,7 @@ public final class Sketches {
     }
 
     /** All that a sketch is made of. */
-    private record Asked(
+    private record SketchKey(
             UUID sheetId,
             SpecificationSheet sheet,
             String procedure,
@@ -55,7 +55,7 @@ public final class Sketches {
 
     /** The sketch of a procedure on a vehicle with the places that these figures ask for; {@code sheetId} only names it. */
     public static Sketch of(UUID sheetId, SpecificationSheet sheet, Procedure procedure, List<FigureId> figures) {
-        var key = new Asked(sheetId, sheet, procedure.key(), procedure.tools(), List.copyOf(figures));
+        var key = new SketchKey(sheetId, sheet, procedure.key(), procedure.tools(), List.copyOf(figures));
         return DRAWN.get(key, a -> drawn(sheetId, sheet, procedure, figures));
     }
 

@@ -10,6 +10,7 @@ import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Entries.Outcome.Refusal;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Tape;
@@ -124,7 +125,7 @@ class CalculatorTest {
         Centre centre = centres.plates();
         Sitting sitting = centre.sitting(tasks, sittings);
         assertInstanceOf(
-                Entries.Outcome.Refused.class,
+                Refusal.class,
                 Centre.write(sittings, entries, centre.apprentice(), sitting, "_tape/work/0/0", "<b>hello</b>"));
     }
 }

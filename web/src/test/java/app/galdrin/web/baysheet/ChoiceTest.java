@@ -25,6 +25,7 @@ import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Entries.Outcome.Refusal;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Works;
@@ -150,8 +151,7 @@ class ChoiceTest {
         Centre centre = centres.with(ChoiceTest::byBeam);
         Sitting sitting = centre.sitting(tasks, sittings);
         read(centre.apprentice(), sitting, "above");
-        assertInstanceOf(
-                Entries.Outcome.Refused.class, write(centre.apprentice(), sitting, "toe/lineSide/0/0", "OUTBOARD "));
+        assertInstanceOf(Refusal.class, write(centre.apprentice(), sitting, "toe/lineSide/0/0", "OUTBOARD "));
         var log = sittings.log(centre.id(), sitting.id());
         var own = new OwnFigures(works.assignment(sitting), log.answers());
         var measure = sitting.task().practical().measure("toe").orElseThrow();

@@ -6,11 +6,11 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.AnswerUnit;
-import app.galdrin.core.figure.At;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.FigurePosition;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
@@ -18,12 +18,12 @@ import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Family;
 import app.galdrin.core.procedure.Intermediate;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Slip;
 import app.galdrin.core.procedure.Slips;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityText;
@@ -31,13 +31,13 @@ import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.AdjusterUnit;
 import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.core.spec.Way;
 import app.galdrin.core.spec.WheelSize;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.spec.written.Cell;
@@ -107,11 +107,11 @@ class WordsTest {
                 keyed("rule.", DecisionRule.values()),
                 keyed("start.", TaskStart.values()),
                 keyed("measurand.", Measurand.values()),
-                keyed("where.", Where.values()),
-                keyed("at.", At.Kind.values()),
+                keyed("where.", Location.values()),
+                keyed("at.", FigurePosition.Kind.values()),
                 keyed("wheel.", Wheel.values()),
                 keyed("part.", Part.values()),
-                keyed("way.", Way.values()),
+                keyed("way.", Direction.values()),
                 keyed("adjusterUnit.", AdjusterUnit.values()),
                 keyed(
                         "unit.",
@@ -201,9 +201,9 @@ class WordsTest {
     void everythingAProcedureSays_hasWords(Procedure procedure) {
         String key = procedure.key();
         var keys = new TreeSet<>(List.of("procedure." + key, "procedure." + key + ".why", "sketch." + key + ".walk"));
-        Standing bay = Assignment.of(TaskStart.TOE.on(van(), "x", OrderSchool.A, AnswerUnit.DEGREES), van())
+        MeasuringContext bay = Assignment.of(TaskStart.TOE.on(van(), "x", OrderSchool.A, AnswerUnit.DEGREES), van())
                 .standing();
-        Standing standing = procedure.asUsual(bay);
+        MeasuringContext standing = procedure.asUsual(bay);
         if (procedure.baseline().apply(standing).isPresent()) {
             keys.add("baseline." + key);
         }

@@ -254,7 +254,7 @@ class SheetPagesTest {
         assertEquals(302, press("write", typed).statusCode());
         assertEquals(2.75, least(newest(), "caster.front.right"), 1e-9);
         if (form.equals("json")) {
-            assertTrue(SheetDocument.read(file.body()) instanceof WrittenSheet.Read);
+            assertTrue(SheetDocument.read(file.body()) instanceof WrittenSheet.ParsedSheet);
         }
     }
 

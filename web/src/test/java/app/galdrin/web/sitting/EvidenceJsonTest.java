@@ -10,9 +10,9 @@ import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SheetScale;
-import app.galdrin.core.spec.Way;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Band;
@@ -38,10 +38,12 @@ class EvidenceJsonTest {
             new Limits(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(0.002));
 
     private static final List<Evidence> EVERY_KIND = List.of(
-            new Evidence.Missing(Evidence.Lack.TARGET, ""),
+            new Evidence.MissingEntry(Evidence.Lack.TARGET, ""),
             new Evidence.Item("stands", true, Optional.of("chocks")),
-            new Evidence.Why(
-                    "boots", Optional.of("it falls"), List.of(new Evidence.Given(List.of("falls", "drops"), true))),
+            new Evidence.GivenReason(
+                    "boots",
+                    Optional.of("it falls"),
+                    List.of(new Evidence.MatchedReason(List.of("falls", "drops"), true))),
             new Evidence.Reading(
                     TOE,
                     OWN,
@@ -76,20 +78,20 @@ class EvidenceJsonTest {
             new Evidence.Target(
                     "toe", "strings", "wheels.fl.frontGap", Optional.of("wheels.fl.rearGap"), -0.29, 0.3, 0.5),
             new Evidence.Target("camber", "inclinometer", "fl.gauge", Optional.empty(), -0.4, -0.4, 0.05),
-            new Evidence.Judged(
+            new Evidence.JudgedFigure(
                     TOE,
                     OWN,
                     ONE_SIDED,
                     DecisionRule.GUARDED,
                     Zone.OUTSIDE,
-                    Optional.of(new SheetScale.Shown(AnswerUnit.DEGREES, 0.23, 0.034)),
+                    Optional.of(new SheetScale.DisplayedFigure(AnswerUnit.DEGREES, 0.23, 0.034)),
                     Verdict.TOO_CLOSE,
                     Set.of(Verdict.OUTSIDE),
                     List.of(Set.of("limitSignLost")),
                     true,
                     Optional.of(new Evidence.ThrustLine(0.003, Optional.of(-0.05)))),
             new Evidence.TimeTaken(60, 71.5, new Band(0, 30)),
-            new Evidence.Compared(
+            new Evidence.FigureComparison(
                     TOE, "plates", "strings", 0.002, 0.0015, Judge.Agreement.AGREE, Judge.Agreement.DISAGREE),
             new Evidence.CanBeAdjusted("toe.front", Adjustable.YES, Adjustable.WITH_ADDED_PARTS),
             new Evidence.Effect(
@@ -98,7 +100,7 @@ class EvidenceJsonTest {
                     Zone.OUTSIDE,
                     0.001,
                     ONE_SIDED,
-                    List.of(new Evidence.Planned("rod.front.left", "turn", Way.SHORTEN, 0.5)),
+                    List.of(new Evidence.PlannedMove("rod.front.left", "turn", Direction.SHORTEN, 0.5)),
                     true,
                     0.5,
                     List.of(Set.of("wrongWay"), Set.of("wrongLinkage")),
@@ -107,9 +109,9 @@ class EvidenceJsonTest {
                     "rod.front.left",
                     "rod",
                     "turn",
-                    Way.LENGTHEN,
+                    Direction.LENGTHEN,
                     0.75,
-                    Way.SHORTEN,
+                    Direction.SHORTEN,
                     Optional.of(0.5),
                     0.25,
                     true,

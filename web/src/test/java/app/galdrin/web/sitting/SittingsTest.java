@@ -17,7 +17,7 @@ import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.Bays;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
 import java.sql.DriverManager;
@@ -115,7 +115,7 @@ class SittingsTest {
     private static void refused(String why, Entries.Outcome outcome) {
         assertEquals(
                 why,
-                assertInstanceOf(Entries.Outcome.Refused.class, outcome).why().key());
+                assertInstanceOf(Entries.Outcome.Refusal.class, outcome).why().key());
     }
 
     private static void stands(Entries.Outcome outcome) {
@@ -183,10 +183,10 @@ class SittingsTest {
         write(HAND_IN, "done");
         assertEquals(Optional.empty(), sheets.sign(centre.instructor(), now(), key()));
         BigDecimal signed = sheets.stored(now()).orElseThrow().total();
-        Callable<Optional<Said>> release = () -> sheets.release(centre.instructor(), now(), key());
-        Callable<Optional<Said>> override =
+        Callable<Optional<Sentence>> release = () -> sheets.release(centre.instructor(), now(), key());
+        Callable<Optional<Sentence>> override =
                 () -> sheets.override(centre.instructor(), now(), WORKING, new BigDecimal("7"), "seen", key());
-        List<Optional<Said>> done = all(List.of(release, override));
+        List<Optional<Sentence>> done = all(List.of(release, override));
         assertEquals(1, done.stream().filter(Optional::isEmpty).count(), "one of the two came too late: " + done);
         assertEquals(done.get(0).isEmpty(), now().state().released());
         assertEquals(signed, sheets.stored(now()).orElseThrow().total());
@@ -234,7 +234,7 @@ class SittingsTest {
     void aSignatureThatIsSentAgain_storesNoOtherSheet_neitherAtOnceNorAfterTheRelease() throws Exception {
         write(HAND_IN, "done");
         String key = key();
-        Callable<Optional<Said>> sign = () -> sheets.sign(centre.instructor(), now(), key);
+        Callable<Optional<Sentence>> sign = () -> sheets.sign(centre.instructor(), now(), key);
         assertEquals(List.of(Optional.empty(), Optional.empty()), all(List.of(sign, sign)));
         sheets.release(centre.instructor(), now(), key());
         sign.call();

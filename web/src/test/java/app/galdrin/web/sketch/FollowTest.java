@@ -9,9 +9,9 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SpecificationSheet;
@@ -38,7 +38,7 @@ class FollowTest {
             new VehicleGeometry(2760, 1484, 1466, new WheelSize(416, 301), Linkage.BEHIND, 1.5, false, 136.0, 17.8),
             List.of(),
             List.of());
-    private static final Standing LEVEL = new Standing(SHEET, BayFloor.LEVEL);
+    private static final MeasuringContext LEVEL = new MeasuringContext(SHEET, BayFloor.LEVEL);
 
     private static Sketch sketch(Procedure procedure) {
         return Sketches.of(new UUID(1, 2), SHEET, procedure, List.copyOf(procedure.sees()));

@@ -52,7 +52,7 @@ class OnPaperTest {
                 sketch,
                 Map.of(),
                 sketch.places().stream()
-                        .map(p -> new OnPaper.Read(
+                        .map(p -> new OnPaper.PlacedReading(
                                 p, "name " + p.id(), "own " + p.id(), "ref " + p.id(), "slip " + p.id()))
                         .toList());
         for (int i = 0; i < sketch.places().size(); i++) {
@@ -95,8 +95,8 @@ class OnPaperTest {
                 styles(OnPaper.of(sketch, chosen, List.of(read(sketch, "57"))).shapes(), drawn.size()));
     }
 
-    private static OnPaper.Read read(Sketch sketch, String slipped) {
-        return new OnPaper.Read(sketch.places().get(0), "1 rim", "58", "57.5", slipped);
+    private static OnPaper.PlacedReading read(Sketch sketch, String slipped) {
+        return new OnPaper.PlacedReading(sketch.places().get(0), "1 rim", "58", "57.5", slipped);
     }
 
     private static List<String> styles(List<Shape> shapes, int from) {

@@ -122,7 +122,7 @@ class TaskBenchTest {
         var lorry = new SpecificationSheet(
                 van.geometry().on(Suspension.BEAM, Suspension.RIGID), van.lines(), van.adjusters(), van.fasteners());
         var vehicle = new Vehicle("Ostrick", "Lectern 75", "library", "On a beam", Axle.REAR, Side.RIGHT);
-        UUID sheet = library.addVehicle(centre.id(), new WrittenSheet.Read(vehicle, lorry), null)
+        UUID sheet = library.addVehicle(centre.id(), new WrittenSheet.ParsedSheet(vehicle, lorry), null)
                 .orElseThrow();
         var practical = set(Map.of("start", "beamAxle", "sheet", sheet.toString()));
         assertEquals(

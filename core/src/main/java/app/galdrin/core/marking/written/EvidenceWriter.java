@@ -26,7 +26,7 @@ final class EvidenceWriter {
 
     /** The members of one piece of evidence, within an object that is open. */
     void members(Evidence evidence) {
-        if (evidence instanceof Evidence.Missing e) {
+        if (evidence instanceof Evidence.MissingEntry e) {
             is("missing").text("what", e.what().key()).text("of", e.of());
             if (!e.readings().isEmpty()) {
                 missing(e.readings());
@@ -34,7 +34,7 @@ final class EvidenceWriter {
         } else if (evidence instanceof Evidence.Item e) {
             is("item").text("item", e.item()).flag("done", e.done());
             e.before().ifPresent(id -> text("before", id));
-        } else if (evidence instanceof Evidence.Why e) {
+        } else if (evidence instanceof Evidence.GivenReason e) {
             why(e);
         } else if (evidence instanceof Evidence.Reading e) {
             reading(e);
@@ -51,7 +51,7 @@ final class EvidenceWriter {
     }
 
     private void decided(Evidence evidence) {
-        if (evidence instanceof Evidence.Judged e) {
+        if (evidence instanceof Evidence.JudgedFigure e) {
             is("judged").figure(e.figure()).value("own", e.figure(), e.own()).limits(e.figure(), e.limits());
             e.shown().ifPresent(this::shown);
             word("rule", e.rule()).word("zone", e.zone()).word("said", e.said()).words("right", e.right());
@@ -65,7 +65,7 @@ final class EvidenceWriter {
                     .number("limit", e.limit())
                     .number("taken", e.taken())
                     .number("none", e.limit() + e.band().none());
-        } else if (evidence instanceof Evidence.Compared e) {
+        } else if (evidence instanceof Evidence.FigureComparison e) {
             is("compared").figure(e.figure()).text("first", e.first()).text("second", e.second());
             amount("difference", e.figure(), e.difference()).amount("expanded", e.figure(), e.expanded());
             word("said", e.said()).word("right", e.right());
@@ -161,7 +161,7 @@ final class EvidenceWriter {
         is("effect").figure(e.figure()).value("own", e.figure(), e.own()).word("zone", e.zone());
         amount("after", e.figure(), e.after()).limits(e.figure(), e.limits());
         json.writeArrayPropertyStart("moves");
-        for (Evidence.Planned move : e.moves()) {
+        for (Evidence.PlannedMove move : e.moves()) {
             json.writeStartObject();
             text("adjuster", move.adjuster()).text("unit", move.unit()).word("way", move.way());
             number("amount", move.amount());
@@ -253,7 +253,7 @@ final class EvidenceWriter {
         return this;
     }
 
-    private void shown(SheetScale.Shown shown) {
+    private void shown(SheetScale.DisplayedFigure shown) {
         json.writeObjectPropertyStart("shown");
         word("unit", shown.unit()).number("value", shown.value()).number("expanded", shown.expanded());
         json.writeEndObject();
@@ -268,11 +268,11 @@ final class EvidenceWriter {
         return this;
     }
 
-    private void why(Evidence.Why e) {
+    private void why(Evidence.GivenReason e) {
         is("why").text("item", e.item());
         e.answer().ifPresent(answer -> text("answer", answer));
         json.writeArrayPropertyStart("reasons");
-        for (Evidence.Given reason : e.reasons()) {
+        for (Evidence.MatchedReason reason : e.reasons()) {
             json.writeStartObject();
             json.writeArrayPropertyStart("words");
             reason.words().forEach(json::writeString);

@@ -2,13 +2,14 @@ package app.galdrin.core.marking.written;
 
 import app.galdrin.core.Fault;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.Outcome.Failure;
 import app.galdrin.core.evaluate.LineWriter;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.KnownReferences;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
-import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Assignment;
@@ -42,8 +43,8 @@ public final class MarksWriter implements LineWriter {
 
     @Override
     public boolean write(JsonGenerator json, Optional<JsonObject> line) {
-        Outcome<SittingDocument> read = line.map(object -> SittingDocument.read(object, sheet))
-                .orElseGet(() -> new Outcome.Failed<>(Fault.ofLine()));
+        Outcome<SittingDocument> read =
+                line.map(object -> SittingDocument.read(object, sheet)).orElseGet(() -> new Failure<>(Fault.ofLine()));
         json.writeStartObject();
         line.map(object -> object.get("id"))
                 .filter(String.class::isInstance)
@@ -51,7 +52,7 @@ public final class MarksWriter implements LineWriter {
         if (read instanceof Outcome.Value<SittingDocument> value) {
             marks(json, value.value());
         } else {
-            error(json, ((Outcome.Failed<SittingDocument>) read).fault());
+            error(json, ((Failure<SittingDocument>) read).fault());
         }
         json.writeEndObject();
         return read instanceof Outcome.Value;
@@ -108,7 +109,7 @@ public final class MarksWriter implements LineWriter {
     private void steps(JsonGenerator json, Evidence.Working working, OwnFigures own) {
         Measure measure = assignment.practical().measure(working.from()).orElseThrow();
         json.writeArrayPropertyStart("steps");
-        for (Worked worked : own.repeats(measure, 0)) {
+        for (Procedure.WorkedRepeat worked : own.repeats(measure, 0)) {
             json.writeStartArray();
             measure.procedure()
                     .stepsTo(working.figure(), worked, measure.taught())

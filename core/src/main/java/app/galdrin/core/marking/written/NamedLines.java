@@ -9,7 +9,7 @@ import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
-import app.galdrin.core.sitting.Written;
+import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Step;
 import java.util.HashMap;
@@ -25,10 +25,10 @@ final class NamedLines {
     /** More references than this are not kept. */
     private static final int MOST = 64;
 
-    private final Map<String, Named> byName = new HashMap<>();
+    private final Map<String, NamedLine> byName = new HashMap<>();
     private final Map<JsonObject, Answers> references = new ConcurrentHashMap<>();
 
-    private record Named(LineKey key, AnswerType answer) {}
+    private record NamedLine(LineKey key, AnswerType answer) {}
 
     NamedLines(Assignment assignment) {
         var sheet = new Sheet(assignment);
@@ -36,7 +36,7 @@ final class NamedLines {
             for (int round : sheet.roundsOf(step)) {
                 sheet.keys(step, round)
                         .forEach(key -> sheet.line(key)
-                                .ifPresent(line -> byName.put(key.key(), new Named(key, line.answer()))));
+                                .ifPresent(line -> byName.put(key.key(), new NamedLine(key, line.answer()))));
             }
         }
     }
@@ -61,10 +61,10 @@ final class NamedLines {
      * @param at what the object is called in its document; the first fault is named below it
      */
     Outcome<Answers> answers(JsonObject texts, String at) {
-        Map<LineKey, Written> standing = new HashMap<>(2 * texts.size());
+        Map<LineKey, WrittenValue> standing = new HashMap<>(2 * texts.size());
         Set<LineKey> ticked = new LinkedHashSet<>();
         for (int i = 0; i < texts.size(); i++) {
-            Named line = byName.get(texts.name(i));
+            NamedLine line = byName.get(texts.name(i));
             if (line == null) {
                 return Outcome.fault(FaultCode.UNKNOWN_FIELD, at + "." + texts.name(i));
             }
@@ -73,11 +73,11 @@ final class NamedLines {
                         Fault.at(FaultCode.MALFORMED, at + "." + texts.name(i)).reading(texts.value(i)));
             }
             LineText read = LineText.read(text, line.answer());
-            if (!(read instanceof LineText.Understood understood)) {
-                return Outcome.fault(Fault.at(code((LineText.Refused) read), at + "." + texts.name(i))
+            if (!(read instanceof LineText.ParsedText understood)) {
+                return Outcome.fault(Fault.at(code((LineText.Refusal) read), at + "." + texts.name(i))
                         .reading(text));
             }
-            standing.put(line.key(), new Written(understood.written(), understood.value(), understood.step()));
+            standing.put(line.key(), new WrittenValue(understood.written(), understood.value(), understood.step()));
             if (line.answer() instanceof AnswerType.Tick) {
                 ticked.remove(line.key());
                 ticked.add(line.key());
@@ -87,7 +87,7 @@ final class NamedLines {
     }
 
     /** A figure that can't be real is out of its range; anything else can't be read. */
-    private static FaultCode code(LineText.Refused refused) {
+    private static FaultCode code(LineText.Refusal refused) {
         return switch (refused.reason()) {
             case TOO_LARGE, TOO_SMALL, TOO_GREAT, NEGATIVE -> FaultCode.OUT_OF_RANGE;
             default -> FaultCode.MALFORMED;

@@ -80,10 +80,10 @@ final class Cells {
             return OptionalDouble.empty();
         }
         QuantityText read = QuantityParser.parse(text(cell), unit.quantity(), unit);
-        if (read instanceof QuantityText.Read r) {
+        if (read instanceof QuantityText.ParsedQuantity r) {
             return inRange(cell, r.value(), least, most, unit.key());
         }
-        malformed(cell, ((QuantityText.Rejected) read).reason());
+        malformed(cell, ((QuantityText.Rejection) read).reason());
         return OptionalDouble.empty();
     }
 

@@ -2,9 +2,9 @@ package app.galdrin.core.spec.written;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
+import app.galdrin.core.figure.Location.Extent;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
-import app.galdrin.core.figure.Where.Extent;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
@@ -121,16 +121,16 @@ final class LineReader {
         Quantity own = measurand.quantity();
         QuantityText read = parse(cell, own);
         if (own == Quantity.ANGLE
-                && read instanceof QuantityText.Rejected r
+                && read instanceof QuantityText.Rejection r
                 && r.reason() == QuantityText.Reason.WRONG_UNIT) {
             read = parse(cell, Quantity.LENGTH);
             own = Quantity.LENGTH;
         }
-        if (read instanceof QuantityText.Rejected r) {
+        if (read instanceof QuantityText.Rejection r) {
             c.malformed(cell, r.reason());
             return;
         }
-        double value = ((QuantityText.Read) read).value();
+        double value = ((QuantityText.ParsedQuantity) read).value();
         boolean size = cell == Cell.TOLERANCE || cell == Cell.DIFFERENCE;
         double most = own == Quantity.LENGTH ? MOST_LENGTH : measurand.base() == Measurand.TOE ? MOST_TOE : MOST_ANGLE;
         if (c.inRange(cell, value, size ? 0 : -most, most, unit(own).key()).isPresent()) {
@@ -267,7 +267,7 @@ final class LineReader {
 
     private static FigureId figure(Measurand measurand, Optional<Axle> axle) {
         return switch (measurand.extent()) {
-            case VEHICLE -> FigureId.of(measurand, Where.VEHICLE);
+            case VEHICLE -> FigureId.of(measurand, Location.VEHICLE);
             case AXLE -> FigureId.of(measurand, axle.orElseThrow());
             case WHEEL -> FigureId.of(measurand, Wheel.of(axle.orElseThrow(), Side.LEFT));
         };

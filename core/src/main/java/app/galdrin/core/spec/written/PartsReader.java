@@ -2,7 +2,7 @@ package app.galdrin.core.spec.written;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Where;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.Adjuster;
@@ -63,21 +63,21 @@ final class PartsReader {
     /** Faults of part and place are named by the part's own row alone. */
     private static Optional<String> id(Cells c) {
         Optional<Part> part = c.neededWord(Cell.PART, Part.values());
-        Optional<Where> where = c.word(Cell.WHERE, Where.values());
+        Optional<Location> where = c.word(Cell.WHERE, Location.values());
         return part.isPresent() && where.isPresent() ? Optional.of(id(part.get(), where.get())) : Optional.empty();
     }
 
-    private static String id(Part part, Where where) {
+    private static String id(Part part, Location where) {
         return part.key() + "." + where.key();
     }
 
-    private static boolean isRod(Part part, Where where) {
+    private static boolean isRod(Part part, Location where) {
         return part == Part.ROD && where.wheel().isPresent();
     }
 
     private void effect(Cells c) {
         Optional<Part> part = c.neededWord(Cell.PART, Part.values());
-        Optional<Where> where = c.word(Cell.WHERE, Where.values());
+        Optional<Location> where = c.word(Cell.WHERE, Location.values());
         Optional<FigureId> figure = FigureId.parse(c.needed(Cell.FIGURE));
         if (c.has(Cell.FIGURE) && figure.isEmpty()) {
             c.fault(Cell.FIGURE, Reason.UNKNOWN);
@@ -130,7 +130,7 @@ final class PartsReader {
 
     private Optional<Adjuster> adjuster(Cells c) {
         Optional<Part> part = Keyed.find(Part.values(), c.text(Cell.PART));
-        Optional<Where> where = Keyed.find(Where.values(), c.text(Cell.WHERE));
+        Optional<Location> where = Keyed.find(Location.values(), c.text(Cell.WHERE));
         double most = c.number(Cell.MOST, 0.1, MOST_AMOUNT).orElse(USUAL_MOST);
         double step = c.number(Cell.SMALLEST, 0.01, MOST_AMOUNT)
                 .orElse(part.filter(p -> p.unit() == AdjusterUnit.TURN).isPresent() ? USUAL_TURN : USUAL_STEP);

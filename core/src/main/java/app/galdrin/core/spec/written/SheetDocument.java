@@ -53,7 +53,7 @@ public final class SheetDocument {
     }
 
     static WrittenSheet refused(Reason reason, String... more) {
-        return new WrittenSheet.Refused(List.of(new SheetFault("", Optional.empty(), reason, "", List.of(more))));
+        return new WrittenSheet.Refusal(List.of(new SheetFault("", Optional.empty(), reason, "", List.of(more))));
     }
 
     private WrittenSheet rows(JsonObject json) {
@@ -78,10 +78,10 @@ public final class SheetDocument {
             return contents;
         }
         List<SheetFault> all = new ArrayList<>(form);
-        if (contents instanceof WrittenSheet.Refused refused) {
+        if (contents instanceof WrittenSheet.Refusal refused) {
             all.addAll(refused.faults());
         }
-        return new WrittenSheet.Refused(all);
+        return new WrittenSheet.Refusal(all);
     }
 
     private void fault(String at, Reason reason, String value) {

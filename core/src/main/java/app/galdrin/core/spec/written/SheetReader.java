@@ -51,7 +51,7 @@ public final class SheetReader {
     private WrittenSheet sheet(SheetDraft draft) {
         count(draft);
         if (faults.stream().anyMatch(f -> f.reason() == Reason.TOO_LONG)) {
-            return new WrittenSheet.Refused(faults); // reading it could take as long as it is
+            return new WrittenSheet.Refusal(faults); // reading it could take as long as it is
         }
         Optional<Vehicle> vehicle = first(draft, RowKind.VEHICLE).map(this::vehicle);
         Map<Axle, WheelSize> wheels = wheels(draft);
@@ -60,9 +60,9 @@ public final class SheetReader {
         List<Fastener> fasteners = fasteners(draft);
         List<Adjuster> adjusters = new PartsReader(faults, geometry, fasteners).read(draft);
         return faults.isEmpty() && vehicle.isPresent() && geometry.isPresent()
-                ? new WrittenSheet.Read(
+                ? new WrittenSheet.ParsedSheet(
                         vehicle.get(), new SpecificationSheet(geometry.get(), lines, adjusters, fasteners))
-                : new WrittenSheet.Refused(faults);
+                : new WrittenSheet.Refusal(faults);
     }
 
     /** Too many rows of a kind, or none of one that has to be there. */

@@ -7,11 +7,11 @@ import java.util.List;
 /** What a sheet was read as. */
 public sealed interface WrittenSheet {
 
-    record Read(Vehicle vehicle, SpecificationSheet sheet) implements WrittenSheet {}
+    record ParsedSheet(Vehicle vehicle, SpecificationSheet sheet) implements WrittenSheet {}
 
     /** Everything that is wrong, in the order of its rows. */
-    record Refused(List<SheetFault> faults) implements WrittenSheet {
-        public Refused {
+    record Refusal(List<SheetFault> faults) implements WrittenSheet {
+        public Refusal {
             faults = List.copyOf(faults);
         }
     }

@@ -115,12 +115,12 @@ class WrittenSheetTest {
         return table(rows);
     }
 
-    private static WrittenSheet.Read good(WrittenSheet sheet) {
-        return assertInstanceOf(WrittenSheet.Read.class, sheet, sheet::toString);
+    private static WrittenSheet.ParsedSheet good(WrittenSheet sheet) {
+        return assertInstanceOf(WrittenSheet.ParsedSheet.class, sheet, sheet::toString);
     }
 
     private static List<SheetFault> bad(WrittenSheet sheet) {
-        return assertInstanceOf(WrittenSheet.Refused.class, sheet, sheet::toString)
+        return assertInstanceOf(WrittenSheet.Refusal.class, sheet, sheet::toString)
                 .faults();
     }
 
@@ -208,7 +208,7 @@ class WrittenSheetTest {
     @Test
     void writing_losesNothing() {
         var typed = good(SheetTable.read(table(TABLE)));
-        var made = new WrittenSheet.Read(typed.vehicle(), Vehicles.van());
+        var made = new WrittenSheet.ParsedSheet(typed.vehicle(), Vehicles.van());
         SheetDraft canonical = SheetWriter.draft(made.vehicle(), made.sheet());
         SpecificationSheet van =
                 good(SheetTable.read(SheetTable.write(canonical))).sheet();

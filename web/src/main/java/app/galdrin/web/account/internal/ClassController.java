@@ -8,7 +8,7 @@ import app.galdrin.web.account.Person;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -49,11 +49,11 @@ class ClassController {
             @RequestParam(defaultValue = "") String names,
             RedirectAttributes flash) {
         List<String> list = Classes.names(names);
-        Optional<Said> refused =
+        Optional<Sentence> refused =
                 classes.nameRefused(me, name).or(() -> list.isEmpty() ? Optional.empty() : Classes.refused(list));
         UUID id = Ids.next();
         if (refused.or(() -> classes.make(me, id, name)).isPresent()) {
-            flash.addFlashAttribute("refused", refused.orElseGet(() -> Said.of("people.class.taken")));
+            flash.addFlashAttribute("refused", refused.orElseGet(() -> Sentence.of("people.class.taken")));
             flash.addFlashAttribute("typedName", name);
             flash.addFlashAttribute("typedNames", names);
             return "redirect:/classes";
@@ -107,7 +107,7 @@ class ClassController {
             @RequestParam String names,
             RedirectAttributes flash) {
         List<String> list = Classes.names(names);
-        Optional<Said> refused = Classes.refused(list);
+        Optional<Sentence> refused = Classes.refused(list);
         if (refused.isPresent()) {
             flash.addFlashAttribute("refused", refused.get());
             flash.addFlashAttribute("typedNames", names);
@@ -132,7 +132,7 @@ class ClassController {
         classes.leave(me, id, person);
         flash.addFlashAttribute(
                 "done",
-                Said.of("classes.left", people.person(me.centreId(), person).displayName()));
+                Sentence.of("classes.left", people.person(me.centreId(), person).displayName()));
         return "redirect:/classes/" + id;
     }
 
@@ -146,7 +146,7 @@ class ClassController {
         classes.move(me, id, person, to);
         flash.addFlashAttribute(
                 "done",
-                Said.of(
+                Sentence.of(
                         "classes.moved",
                         people.person(me.centreId(), person).displayName(),
                         classes.one(me, to).name()));

@@ -54,7 +54,7 @@ class PeopleController {
             Model model,
             RedirectAttributes flash)
             throws ServletRequestBindingException {
-        Bound.orRefused(errors);
+        BoundForm.orRefused(errors);
         if (!errors.hasFieldErrors(SIGN_IN) && people.isTaken(form.signIn())) {
             errors.rejectValue(SIGN_IN, "field.signIn.taken");
         }

@@ -44,27 +44,27 @@ class SessionRows {
 
     @Bean
     @Primary
-    SessionRepository<Noted> notedOnceAMinute(JdbcIndexedSessionRepository rows) {
+    SessionRepository<SessionUse> notedOnceAMinute(JdbcIndexedSessionRepository rows) {
         return noted(rows);
     }
 
-    private static <S extends Session> SessionRepository<Noted> noted(SessionRepository<S> rows) {
+    private static <S extends Session> SessionRepository<SessionUse> noted(SessionRepository<S> rows) {
         return new SessionRepository<>() {
             @Override
-            public Noted createSession() {
-                return new Noted(rows.createSession());
+            public SessionUse createSession() {
+                return new SessionUse(rows.createSession());
             }
 
             @Override
             @SuppressWarnings("unchecked") // it came from there
-            public void save(Noted session) {
+            public void save(SessionUse session) {
                 rows.save((S) session.row());
             }
 
             @Override
-            public @Nullable Noted findById(String id) {
+            public @Nullable SessionUse findById(String id) {
                 S row = rows.findById(id);
-                return row == null ? null : new Noted(row);
+                return row == null ? null : new SessionUse(row);
             }
 
             @Override
@@ -75,7 +75,7 @@ class SessionRows {
     }
 
     /** A session whose use is noted once a minute, or once in a tenth of the time it lasts unused. */
-    record Noted(Session row) implements Session {
+    record SessionUse(Session row) implements Session {
 
         private static final Duration LONGEST = Duration.ofMinutes(1);
 

@@ -60,7 +60,7 @@ class SignInController {
             HttpServletRequest request,
             HttpServletResponse response)
             throws ServletRequestBindingException {
-        Bound.orRefused(errors);
+        BoundForm.orRefused(errors);
         if (!firstRun.isOpen()) {
             return "redirect:/sign-in";
         }

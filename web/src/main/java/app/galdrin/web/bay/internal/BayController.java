@@ -4,7 +4,7 @@ import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.Bay;
 import app.galdrin.web.bay.Bays;
 import app.galdrin.web.bay.Survey;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.layout.Words;
 import jakarta.servlet.http.HttpServletResponse;
@@ -94,8 +94,8 @@ class BayController {
             flash.addFlashAttribute(
                     "refused",
                     read.isEmpty() || !fits(name)
-                            ? Said.of("bays.number", Words.quote(number), Bay.HIGHEST, LONGEST_NAME)
-                            : Said.of("bays.taken", read.getAsInt()));
+                            ? Sentence.of("bays.number", Words.quote(number), Bay.HIGHEST, LONGEST_NAME)
+                            : Sentence.of("bays.taken", read.getAsInt()));
             flash.addFlashAttribute("typedNumber", number);
             flash.addFlashAttribute("typedName", name);
             return "redirect:/bays";
@@ -113,7 +113,7 @@ class BayController {
         return show(me, bay, SurveyForm.on(LocalDate.now(me.zoneId()), bay.survey()), Map.of(), model);
     }
 
-    private String show(SignedIn me, Bay bay, SurveyForm form, Map<String, Said> faults, Model model) {
+    private String show(SignedIn me, Bay bay, SurveyForm form, Map<String, Sentence> faults, Model model) {
         model.addAttribute("bay", bay);
         model.addAttribute("form", form);
         model.addAttribute("faults", faults);
@@ -134,7 +134,7 @@ class BayController {
         if (fits(name)) {
             bays.rename(me, number, name.strip());
         } else {
-            flash.addFlashAttribute("refused", Said.of("bays.name.long", LONGEST_NAME));
+            flash.addFlashAttribute("refused", Sentence.of("bays.name.long", LONGEST_NAME));
         }
         return "redirect:/bays/" + number;
     }
@@ -147,7 +147,7 @@ class BayController {
             HttpServletResponse response,
             Model model) {
         Bay bay = bays.bay(me, number);
-        Map<String, Said> faults = form.faults(LocalDate.now(me.zoneId()));
+        Map<String, Sentence> faults = form.faults(LocalDate.now(me.zoneId()));
         if (!faults.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return show(me, bay, form, faults, model);

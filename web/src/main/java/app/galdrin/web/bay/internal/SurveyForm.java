@@ -8,7 +8,7 @@ import app.galdrin.web.bay.Facing;
 import app.galdrin.web.bay.NewSurvey;
 import app.galdrin.web.bay.Survey;
 import app.galdrin.web.layout.LineTextWords;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.Words;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -62,13 +62,13 @@ record SurveyForm(
     }
 
     /** What is wrong with it, by field. */
-    Map<String, Said> faults(LocalDate today) {
-        Map<String, Said> faults = new LinkedHashMap<>();
+    Map<String, Sentence> faults(LocalDate today) {
+        Map<String, Sentence> faults = new LinkedHashMap<>();
         refused(along).ifPresent(why -> faults.put("along", why));
         refused(across).ifPresent(why -> faults.put("across", why));
         refused(doubt).ifPresent(why -> faults.put("doubt", why));
         if (day().filter(d -> !d.isAfter(today) && d.getYear() >= 2000).isEmpty()) {
-            faults.put("surveyedOn", Said.of("bays.day.wrong", Words.quote(surveyedOn)));
+            faults.put("surveyedOn", Sentence.of("bays.day.wrong", Words.quote(surveyedOn)));
         }
         return faults;
     }
@@ -77,8 +77,8 @@ record SurveyForm(
         return LineText.read(typed, new Amount(Quantity.ANGLE, Unit.DEG, 0, STEEPEST));
     }
 
-    private static Optional<Said> refused(String typed) {
-        return read(typed) instanceof LineText.Refused refused
+    private static Optional<Sentence> refused(String typed) {
+        return read(typed) instanceof LineText.Refusal refused
                 ? Optional.of(LineTextWords.why(refused))
                 : Optional.empty();
     }
@@ -92,7 +92,7 @@ record SurveyForm(
     }
 
     private static double degrees(String typed) {
-        return ((LineText.Understood) read(typed)).value().orElseThrow();
+        return ((LineText.ParsedText) read(typed)).value().orElseThrow();
     }
 
     /** What it says, of a form without faults. */

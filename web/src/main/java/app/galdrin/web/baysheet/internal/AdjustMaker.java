@@ -141,16 +141,16 @@ final class AdjustMaker {
 
     RoundView round(StepView.Head head, Round round) {
         int begun = sheet.rounds(round, answers);
-        List<RoundView.One> rounds = new ArrayList<>();
+        List<RoundView.RoundPanel> rounds = new ArrayList<>();
         for (int i = 1; i <= begun; i++) {
             rounds.add(one(head, round, i));
         }
-        Optional<RoundView.One> following =
+        Optional<RoundView.RoundPanel> following =
                 begun < round.most() ? Optional.of(one(head, round, begun + 1)) : Optional.empty();
         return new RoundView(head, rounds, following, round.most(), round.aim());
     }
 
-    private RoundView.One one(StepView.Head head, Round round, int number) {
+    private RoundView.RoundPanel one(StepView.Head head, Round round, int number) {
         List<FigureId> figures =
                 round.measures().stream().flatMap(m -> m.figures().stream()).toList();
         var next = new LineKey(round.id(), Round.NEXT, 0, number);
@@ -171,7 +171,7 @@ final class AdjustMaker {
                     moves(round, number, first),
                     measures.of(inner(head, m), m, number).with(wanted.getOrDefault(m, List.of()))));
         }
-        return new RoundView.One(
+        return new RoundView.RoundPanel(
                 number,
                 order(figures),
                 goals,

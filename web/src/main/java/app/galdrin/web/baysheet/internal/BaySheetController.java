@@ -13,6 +13,7 @@ import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Entries.Outcome;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.MarkSheets;
@@ -148,7 +149,7 @@ class BaySheetController {
         return "baysheet/panel :: part";
     }
 
-    private SheetMaker maker(Sitting sitting, Map<LineKey, Fields.Refused> refused) {
+    private SheetMaker maker(Sitting sitting, Map<LineKey, Fields.Refusal> refused) {
         Log log = sittings.log(sitting);
         return new SheetMaker(sitting, works.assignment(sitting), log, refused, speech);
     }
@@ -161,7 +162,7 @@ class BaySheetController {
     }
 
     private void show(
-            SignedIn me, Sitting sitting, @Nullable String step, Map<LineKey, Fields.Refused> refused, Model model) {
+            SignedIn me, Sitting sitting, @Nullable String step, Map<LineKey, Fields.Refusal> refused, Model model) {
         SheetMaker maker = maker(sitting, refused);
         Step shown = step == null ? maker.next() : named(maker, step, me);
         model.addAttribute("page", maker.page(shown.id(), blank));
@@ -197,7 +198,7 @@ class BaySheetController {
             Model model) {
         Sitting sitting = sittings.sitting(me, id);
         SheetMaker maker = maker(sitting, Map.of());
-        Map<LineKey, Fields.Refused> refused = new HashMap<>();
+        Map<LineKey, Fields.Refusal> refused = new HashMap<>();
         Log log = sittings.log(me.centreId(), id);
         Log shown = log.until(seen);
         for (LineKey key : maker.keys(named(maker, step, me))) {
@@ -221,7 +222,7 @@ class BaySheetController {
         return !key.key().equals(form.get("strike")) && (typed.isEmpty() || asItStands);
     }
 
-    private Optional<Fields.Refused> write(
+    private Optional<Fields.Refusal> write(
             SignedIn me, Sitting sitting, Log shown, LineKey key, Map<String, String> form) {
         String typed = typed(form, key);
         List<String> saw = shown.allAt(key).stream().map(Entry::key).toList();
@@ -229,8 +230,8 @@ class BaySheetController {
         NewEntry entry = key.key().equals(form.get("strike"))
                 ? NewEntry.now(key, "", saw, entryKey + "-strike", NO_SCRIPT).asStrike()
                 : NewEntry.now(key, typed, saw, entryKey, NO_SCRIPT);
-        return entries.write(me, sitting, entry) instanceof Entries.Outcome.Refused no
-                ? Optional.of(new Fields.Refused(typed, speech.words().text(no.why())))
+        return entries.write(me, sitting, entry) instanceof Entries.Outcome.Refusal no
+                ? Optional.of(new Fields.Refusal(typed, speech.words().text(no.why())))
                 : Optional.empty();
     }
 
@@ -261,7 +262,7 @@ class BaySheetController {
             @PathVariable UUID id,
             @RequestParam String key,
             RedirectAttributes flash) {
-        if (entries.takeBack(me, sittings.sitting(me, id), key) instanceof Entries.Outcome.Refused no) {
+        if (entries.takeBack(me, sittings.sitting(me, id), key) instanceof Entries.Outcome.Refusal no) {
             flash.addFlashAttribute("refused", no.why());
         }
         return "redirect:/sittings/" + id;
@@ -273,13 +274,13 @@ class BaySheetController {
      * @param over whether it is handed in or stopped
      * @param seq how many entries it has
      */
-    record Standing(boolean over, int seq) {}
+    record SheetStatus(boolean over, int seq) {}
 
     @GetMapping("/sittings/{id:[0-9a-f-]{36}}/standing")
     @ResponseBody
-    Standing standing(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
+    SheetStatus standing(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
         var state = sittings.sitting(me, id).state();
-        return new Standing(state.handedIn(), state.lastSeq());
+        return new SheetStatus(state.handedIn(), state.lastSeq());
     }
 
     /** Raises or lowers the flag that calls the instructor. */
@@ -350,7 +351,7 @@ class BaySheetController {
             return new Answer(false, "", null, null, 0, false, false);
         }
         var outcome = entries.write(me, sitting, entry);
-        if (outcome instanceof Entries.Outcome.Refused no) {
+        if (outcome instanceof Entries.Outcome.Refusal no) {
             return new Answer(
                     false,
                     "",
@@ -360,7 +361,7 @@ class BaySheetController {
                     false,
                     false);
         }
-        var stands = (Entries.Outcome.Stands) outcome;
+        var stands = (Outcome.Stands) outcome;
         boolean nothingToSay = stands.entry().isStrike() || StaffLine.isOutsideTask(where);
         String echo = nothingToSay ? "" : SheetMaker.echo(sitting, stands.entry(), speech.words());
         return new Answer(

@@ -14,7 +14,7 @@ final class BlankSheets {
 
     private static final int MOST_KEPT = 200;
 
-    private final Cache<Of, List<StepView>> kept = Caffeine.newBuilder()
+    private final Cache<BlankSheetKey, List<StepView>> kept = Caffeine.newBuilder()
             .maximumSize(MOST_KEPT)
             .expireAfterAccess(Duration.ofHours(1))
             .build();
@@ -24,9 +24,10 @@ final class BlankSheets {
      *
      * @param ofRound the round whose state is read, on a reference
      */
-    record Of(UUID taskId, UUID sheetId, BayFloor floor, boolean reference, int ofRound, Words.Displays displays) {}
+    record BlankSheetKey(
+            UUID taskId, UUID sheetId, BayFloor floor, boolean reference, int ofRound, Words.Displays displays) {}
 
-    List<StepView> steps(Of of, Supplier<List<StepView>> made) {
+    List<StepView> steps(BlankSheetKey of, Supplier<List<StepView>> made) {
         return kept.get(of, blank -> made.get());
     }
 }

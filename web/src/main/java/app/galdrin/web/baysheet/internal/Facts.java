@@ -1,9 +1,9 @@
 package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Source;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Part;
@@ -17,10 +17,10 @@ import java.util.OptionalDouble;
 /** What is known of the vehicle and the bay and has to stand beside a working, so that it can be done on paper. */
 final class Facts {
 
-    private final Standing standing;
+    private final MeasuringContext standing;
     private final Words words;
 
-    Facts(Standing standing, Words words) {
+    Facts(MeasuringContext standing, Words words) {
         this.standing = standing;
         this.words = words;
     }
@@ -30,36 +30,36 @@ final class Facts {
      *
      * @param found with the figures that steps before came to
      */
-    List<WorkView.Given> of(Measure measure, Standing found) {
+    List<WorkView.GivenDatum> of(Measure measure, MeasuringContext found) {
         Procedure procedure = measure.procedure();
-        List<WorkView.Given> given = new ArrayList<>();
+        List<WorkView.GivenDatum> given = new ArrayList<>();
         procedure
                 .baseline()
                 .apply(standing)
                 .ifPresent(b -> given.add(fact("baseline." + procedure.key(), words.length(b))));
-        for (Source.Given known : procedure.given(measure.taught(), measure.figures())) {
+        for (Source.KnownBeforehand known : procedure.given(measure.taught(), measure.figures())) {
             known.known(found).flatMap(v -> said(known, v)).ifPresent(given::add);
         }
         return given;
     }
 
-    private WorkView.Given fact(String label, String value) {
-        return new WorkView.Given(words.text(label), value);
+    private WorkView.GivenDatum fact(String label, String value) {
+        return new WorkView.GivenDatum(words.text(label), value);
     }
 
-    private Optional<WorkView.Given> said(Source.Given known, double value) {
-        if (known instanceof Source.Own own) {
+    private Optional<WorkView.GivenDatum> said(Source.KnownBeforehand known, double value) {
+        if (known instanceof Source.EarlierFigure own) {
             FigureId figure = own.figure();
             String label = words.text("given.own", words.name(figure));
             return Optional.of(
-                    new WorkView.Given(label, words.figure(known.unit().toCore(value), figure)));
+                    new WorkView.GivenDatum(label, words.figure(known.unit().toCore(value), figure)));
         }
         String label = "given." + known.key();
         return words.has(label) ? Optional.of(fact(label, size(known, value))) : Optional.empty();
     }
 
     /** A length, or an angle whose way is said in words. */
-    private String size(Source.Given known, double value) {
+    private String size(Source.KnownBeforehand known, double value) {
         if (known.unit().quantity() == Quantity.LENGTH) {
             return words.length(value);
         }
@@ -69,7 +69,7 @@ final class Facts {
     }
 
     /** What a rod's turns are worked from; empty where no rod is turned. */
-    List<WorkView.Given> ofRods(List<Adjuster> adjusters) {
+    List<WorkView.GivenDatum> ofRods(List<Adjuster> adjusters) {
         if (adjusters.stream().noneMatch(a -> a.part() == Part.ROD)) {
             return List.of();
         }

@@ -24,12 +24,12 @@ final class Fields {
     private final Sheet sheet;
     private final Log log;
     private final Words words;
-    private final Map<LineKey, Refused> refused;
+    private final Map<LineKey, Refusal> refused;
 
     /** Text that could not be read, and the sentence why. */
-    record Refused(String typed, String why) {}
+    record Refusal(String typed, String why) {}
 
-    Fields(Sheet sheet, Log log, Words words, Map<LineKey, Refused> refused) {
+    Fields(Sheet sheet, Log log, Words words, Map<LineKey, Refusal> refused) {
         this.sheet = sheet;
         this.log = log;
         this.words = words;
@@ -44,7 +44,7 @@ final class Fields {
         Line line = sheet.line(key).orElseThrow(() -> new IllegalStateException("no line " + key.key()));
         List<Entry> standing = log.allAt(key);
         Optional<Entry> entry = log.at(key);
-        Refused bad = refused.get(key);
+        Refusal bad = refused.get(key);
         return new FieldView(
                 key,
                 line.answer(),

@@ -46,7 +46,7 @@ class JoinController {
     private final Sittings sittings;
     private final Sessions sessions;
     private final Attempts attempts;
-    private final Slowly slowly = new Slowly();
+    private final LookupThrottle slowly = new LookupThrottle();
 
     JoinController(Tasks tasks, People people, Sittings sittings, Sessions sessions, Attempts attempts) {
         this.tasks = tasks;

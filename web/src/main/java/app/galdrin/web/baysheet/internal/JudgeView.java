@@ -6,7 +6,8 @@ import java.util.List;
 import java.util.Optional;
 
 /** Figures to be judged, each on its tolerance rule, and what can be adjusted. */
-public record JudgeView(Head head, String rule, List<Item> items, List<Adjusted> adjusted, List<Compared> compared)
+public record JudgeView(
+        Head head, String rule, List<Item> items, List<AdjustedGroup> adjusted, List<ComparedFigure> compared)
         implements StepView {
 
     /**
@@ -16,7 +17,7 @@ public record JudgeView(Head head, String rule, List<Item> items, List<Adjusted>
      * @param why they might not agree: what each takes for granted, said
      * @param drawn both on one rule, where he has both
      */
-    public record Compared(
+    public record ComparedFigure(
             String name, FieldView field, List<String> own, List<String> why, Optional<PairRule> drawn) {}
 
     /**
@@ -29,5 +30,5 @@ public record JudgeView(Head head, String rule, List<Item> items, List<Adjusted>
     public record Item(String name, FieldView field, String own, String limits, Optional<ToleranceRule> drawn) {}
 
     /** What is adjusted together. */
-    public record Adjusted(String name, FieldView field) {}
+    public record AdjustedGroup(String name, FieldView field) {}
 }

@@ -4,11 +4,11 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Procedure.Worked;
+import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.sitting.Answers;
-import app.galdrin.core.sitting.AskedBack;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.sitting.ReadingQuery;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.task.Assignment;
@@ -140,7 +140,7 @@ final class MeasureMaker {
     }
 
     /** Which readings don't go together, and why. */
-    private String askedBack(AskedBack asked) {
+    private String askedBack(ReadingQuery asked) {
         String places = asked.places().stream()
                 .map(p -> words.text(
                         p.words() + ".list",
@@ -164,7 +164,7 @@ final class MeasureMaker {
 
     /** What the last repeat tells beside its figures. */
     private List<String> notes(Measure measure, int round) {
-        List<Worked> repeats = own.repeats(measure, round);
+        List<Procedure.WorkedRepeat> repeats = own.repeats(measure, round);
         if (repeats.isEmpty()) {
             return List.of();
         }

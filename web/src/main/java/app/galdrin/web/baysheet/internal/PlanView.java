@@ -10,7 +10,7 @@ public record PlanView(
         String order,
         List<Move> moves,
         List<NoMove> noMoves,
-        List<WorkView.Given> given)
+        List<WorkView.GivenDatum> given)
         implements StepView {
 
     /** A figure as it is and as it should be, said. */

@@ -9,7 +9,8 @@ import java.util.Optional;
  * @param rounds those that have been begun
  * @param following the one after them, from which a script makes it without asking
  */
-public record RoundView(Head head, List<One> rounds, Optional<One> following, int most, int aim) implements StepView {
+public record RoundView(Head head, List<RoundPanel> rounds, Optional<RoundPanel> following, int most, int aim)
+        implements StepView {
 
     /**
      * One round.
@@ -19,7 +20,7 @@ public record RoundView(Head head, List<One> rounds, Optional<One> following, in
      * @param targets what must be read for that; empty before anything is read
      * @param blocks what is moved and then read again, in the order of the work
      */
-    public record One(
+    public record RoundPanel(
             int number,
             String order,
             List<String> goals,

@@ -28,8 +28,8 @@ import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
+import app.galdrin.web.marking.EvidenceText;
 import app.galdrin.web.marking.EvidenceWords;
-import app.galdrin.web.marking.Told;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
@@ -68,7 +68,7 @@ final class SheetMaker {
     /** The words a sheet is made with. */
     record Speech(Words words, StepWords names, TargetWords targets, EvidenceWords evidence) {}
 
-    SheetMaker(Sitting sitting, Assignment assignment, Log log, Map<LineKey, Fields.Refused> refused, Speech speech) {
+    SheetMaker(Sitting sitting, Assignment assignment, Log log, Map<LineKey, Fields.Refusal> refused, Speech speech) {
         this.sitting = sitting;
         this.assignment = assignment;
         this.log = log;
@@ -140,8 +140,8 @@ final class SheetMaker {
                 log.stopped().orElse(""));
     }
 
-    private BlankSheets.Of asBlank() {
-        return new BlankSheets.Of(
+    private BlankSheets.BlankSheetKey asBlank() {
+        return new BlankSheets.BlankSheetKey(
                 sitting.task().id(),
                 sitting.sheet().id(),
                 assignment.floor(),
@@ -211,14 +211,14 @@ final class SheetMaker {
     }
 
     /** In practice the same marking speaks at once; what is not written yet needs no reminder here. */
-    private List<Told> told(Step step) {
+    private List<EvidenceText> told(Step step) {
         if (!(step instanceof Work || step instanceof Judge || step instanceof Plan)) {
             return List.of();
         }
         List<Evidence> all = Marker.mark(assignment, answers, References.none()).lines().stream()
                 .filter(l -> l.criterion().step().equals(step.id()))
                 .flatMap(l -> l.evidence().stream())
-                .filter(e -> !(e instanceof Evidence.Missing))
+                .filter(e -> !(e instanceof Evidence.MissingEntry))
                 .toList();
         return evidence.tell(all);
     }
@@ -275,7 +275,7 @@ final class SheetMaker {
                 Practical.adjustments(judge.figures()).stream()
                         .filter(a -> sheet.line(LineKey.of(judge.id(), Judge.ADJUSTABLE + a.key()))
                                 .isPresent())
-                        .map(a -> new JudgeView.Adjusted(
+                        .map(a -> new JudgeView.AdjustedGroup(
                                 names.adjustment(a), fields.at(LineKey.of(judge.id(), Judge.ADJUSTABLE + a.key()))))
                         .toList(),
                 judge.compared().stream()
@@ -284,7 +284,7 @@ final class SheetMaker {
                         .toList());
     }
 
-    private JudgeView.Compared compared(Judge judge, Comparison c) {
+    private JudgeView.ComparedFigure compared(Judge judge, Comparison c) {
         FigureId figure = c.figure();
         boolean shown = speaks || own.ofHisOwn(figure, judge.id()).isPresent();
         Optional<Estimate> first = own.mean(c.first(), 0, figure).filter(v -> shown);
@@ -296,7 +296,7 @@ final class SheetMaker {
                 .distinct()
                 .map(a -> words.text("assumption." + a.key()))
                 .toList();
-        return new JudgeView.Compared(
+        return new JudgeView.ComparedFigure(
                 words.text("judge.compared", words.name(figure), one, other),
                 fields.at(LineKey.of(judge.id(), Judge.AGREES + figure.key())),
                 List.of(own(one, first, figure), own(other, second, figure)),
@@ -340,9 +340,9 @@ final class SheetMaker {
     }
 
     private HandInView handIn(StepView.Head head, HandIn step) {
-        List<HandInView.Open> steps = assignment.practical().steps().stream()
+        List<HandInView.OpenStep> steps = assignment.practical().steps().stream()
                 .filter(s -> !s.equals(step))
-                .map(s -> new HandInView.Open(
+                .map(s -> new HandInView.OpenStep(
                         s.id(), names.title(s), progress(s).of() - progress(s).done()))
                 .toList();
         return new HandInView(head, fields.at(LineKey.of(step.id(), HandIn.DONE)), steps);

@@ -25,23 +25,23 @@ public class StepMarkup {
     private static final long MOST_CHARACTERS = 12_000_000;
 
     private final ITemplateEngine templates;
-    private final Cache<Asked, Made> steps = cache();
-    private final Cache<Asked, Made> blankSheets = cache();
+    private final Cache<MarkupKey, RenderedSteps> steps = cache();
+    private final Cache<MarkupKey, RenderedSteps> blankSheets = cache();
 
     StepMarkup(ITemplateEngine templates) {
         this.templates = templates;
     }
 
-    private static Cache<Asked, Made> cache() {
+    private static Cache<MarkupKey, RenderedSteps> cache() {
         return Caffeine.newBuilder()
                 .maximumWeight(MOST_CHARACTERS)
-                .weigher((Asked asked, Made made) -> made.length())
+                .weigher((MarkupKey asked, RenderedSteps made) -> made.length())
                 .expireAfterAccess(Duration.ofHours(1))
                 .build();
     }
 
     /** The hash is quick and the comparison thorough: blank sheets have the same views. */
-    private record Asked(List<StepView> views, boolean closed, String shown, Words.Displays displays) {
+    private record MarkupKey(List<StepView> views, boolean closed, String shown, Words.Displays displays) {
         @Override
         public int hashCode() {
             return Objects.hash(
@@ -50,33 +50,34 @@ public class StepMarkup {
     }
 
     /** Steps in the route, the steps themselves, and what the script says beside them. */
-    public record Made(String words, String route, String sections) {
+    public record RenderedSteps(String words, String route, String sections) {
         int length() {
             return words.length() + route.length() + sections.length();
         }
     }
 
     /** Of a whole sheet; {@code page} and {@code closed} stand in the context too. A blank one is kept as it is, others step by step. */
-    public Made of(SheetPage page, boolean closed, IEngineContext context) {
-        var asked = new Asked(page.steps(), closed, page.shown(), Words.displays());
+    public RenderedSteps of(SheetPage page, boolean closed, IEngineContext context) {
+        var asked = new MarkupKey(page.steps(), closed, page.shown(), Words.displays());
         return page.lastSeq() == 0 ? blankSheets.get(asked, a -> joined(a, context)) : joined(asked, context);
     }
 
-    private Made joined(Asked asked, IEngineContext context) {
-        List<Made> made =
+    private RenderedSteps joined(MarkupKey asked, IEngineContext context) {
+        List<RenderedSteps> made =
                 asked.views().stream().map(view -> step(view, asked, context)).toList();
-        return new Made(part("words", context), join(made, Made::route), join(made, Made::sections));
+        return new RenderedSteps(
+                part("words", context), join(made, RenderedSteps::route), join(made, RenderedSteps::sections));
     }
 
-    private static String join(List<Made> made, Function<Made, String> part) {
+    private static String join(List<RenderedSteps> made, Function<RenderedSteps, String> part) {
         return made.stream().map(part).collect(Collectors.joining());
     }
 
-    private Made step(StepView view, Asked whole, IEngineContext context) {
+    private RenderedSteps step(StepView view, MarkupKey whole, IEngineContext context) {
         String shown = view.id().equals(whole.shown()) ? whole.shown() : "";
-        return steps.get(new Asked(List.of(view), whole.closed(), shown, whole.displays()), asked -> {
+        return steps.get(new MarkupKey(List.of(view), whole.closed(), shown, whole.displays()), asked -> {
             context.setVariable("v", view);
-            return new Made("", part("route", context), part("section", context));
+            return new RenderedSteps("", part("route", context), part("section", context));
         });
     }
 

@@ -2,7 +2,7 @@ package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Step;
-import app.galdrin.web.marking.Told;
+import app.galdrin.web.marking.EvidenceText;
 import java.util.List;
 
 /** A step as its fragment draws it; the fragment is named like the step's kind. */
@@ -25,7 +25,7 @@ public sealed interface StepView
             Sheet.Progress progress,
             boolean critical,
             boolean witnessed,
-            List<Told> told,
+            List<EvidenceText> told,
             List<String> struck) {
 
         public String id() {

@@ -39,8 +39,8 @@ public record WorkView(
      * @param how the working that is taught, said
      * @param given what the sheet gives for it, name and value
      */
-    public record Readings(MeasureView measure, String how, List<Given> given) {}
+    public record Readings(MeasureView measure, String how, List<GivenDatum> given) {}
 
     /** A datum by its name and as it is shown. */
-    public record Given(String label, String value) {}
+    public record GivenDatum(String label, String value) {}
 }

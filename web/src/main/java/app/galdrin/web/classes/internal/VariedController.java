@@ -3,8 +3,8 @@ package app.galdrin.web.classes.internal;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Measure;
-import app.galdrin.core.variance.WhoVaried;
-import app.galdrin.core.variance.WhoVaried.Reading;
+import app.galdrin.core.variance.VarianceComponents;
+import app.galdrin.core.variance.VarianceComponents.Reading;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
@@ -51,22 +51,25 @@ class VariedController {
                 .filter(Measure.class::isInstance)
                 .map(Measure.class::cast)
                 .toList();
-        Map<Measured, List<Reading>> readings = readings(me, sat, measures);
+        Map<MeasuredFigure, List<Reading>> readings = readings(me, sat, measures);
         List<VariedView> views = new ArrayList<>();
         readings.forEach((of, all) -> views.add(words.view(
-                of.measure(), of.figure(), WhoVaried.of(all), task.firstSheet().sheet())));
+                of.measure(),
+                of.figure(),
+                VarianceComponents.of(all),
+                task.firstSheet().sheet())));
         model.addAttribute("task", task);
         model.addAttribute("sittings", sat.size());
         model.addAttribute("views", views);
         return "classes/varied";
     }
 
-    private record Measured(Measure measure, FigureId figure) {}
+    private record MeasuredFigure(Measure measure, FigureId figure) {}
 
     /** Every repeat as found, by the figure it comes to. */
-    private Map<Measured, List<Reading>> readings(SignedIn me, List<UUID> sat, List<Measure> measures) {
-        Map<Measured, List<Reading>> readings = new LinkedHashMap<>();
-        measures.forEach(m -> m.figures().forEach(f -> readings.put(new Measured(m, f), new ArrayList<>())));
+    private Map<MeasuredFigure, List<Reading>> readings(SignedIn me, List<UUID> sat, List<Measure> measures) {
+        Map<MeasuredFigure, List<Reading>> readings = new LinkedHashMap<>();
+        measures.forEach(m -> m.figures().forEach(f -> readings.put(new MeasuredFigure(m, f), new ArrayList<>())));
         for (UUID id : sat) {
             Sitting sitting = sittings.sitting(me, id);
             var own = new OwnFigures(

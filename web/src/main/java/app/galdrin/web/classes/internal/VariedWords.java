@@ -5,9 +5,9 @@ import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.Measure;
-import app.galdrin.core.variance.WhoVaried;
-import app.galdrin.core.variance.WhoVaried.Outcome;
-import app.galdrin.core.variance.WhoVaried.Source;
+import app.galdrin.core.variance.VarianceComponents;
+import app.galdrin.core.variance.VarianceComponents.Outcome;
+import app.galdrin.core.variance.VarianceComponents.Source;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import java.util.ArrayList;
@@ -37,7 +37,7 @@ class VariedWords {
             String line = words.text("varied.tooFew", few.people(), few.states(), few.repeated());
             return new VariedView(name, from, List.of(), List.of(line), WIDTH, 0);
         }
-        WhoVaried split = ((Outcome.Split) outcome).into();
+        VarianceComponents split = ((Outcome.Split) outcome).into();
         List<VariedView.Bar> bars = new ArrayList<>();
         for (Source source : Source.values()) {
             bars.add(new VariedView.Bar(
@@ -51,7 +51,7 @@ class VariedWords {
         return new VariedView(name, from, bars, lines(measure, figure, split, sheet), WIDTH, ROW * bars.size());
     }
 
-    private List<String> lines(Measure measure, FigureId figure, WhoVaried split, SpecificationSheet sheet) {
+    private List<String> lines(Measure measure, FigureId figure, VarianceComponents split, SpecificationSheet sheet) {
         List<String> lines = new ArrayList<>();
         lines.add(words.text("varied.of", split.readings(), split.people(), split.states()));
         Source most = split.greatest(true);

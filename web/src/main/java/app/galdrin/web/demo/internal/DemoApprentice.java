@@ -1,7 +1,7 @@
 package app.galdrin.web.demo.internal;
 
 import app.galdrin.core.procedure.Hands;
-import app.galdrin.core.procedure.Laid;
+import app.galdrin.core.procedure.InstrumentSetup;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.simulated.Apprentice;
@@ -69,7 +69,7 @@ final class DemoApprentice implements Pen {
         Place misread = first.procedure().places(first.figures()).get(3);
         write(new LineKey(first.id(), misread.id(), 1, 0), "75.5");
         read(first, 0, found, 1);
-        Laid again = first.procedure().lay(found, assignment.standing(), 1, random);
+        InstrumentSetup again = first.procedure().lay(found, assignment.standing(), 1, random);
         Map<String, Double> two = again.read();
         first.procedure().places(first.figures()).stream()
                 .limit(2)
@@ -89,7 +89,7 @@ final class DemoApprentice implements Pen {
         String entryKey = Ids.next().toString();
         String before = keys.put(key, entryKey);
         var entry = NewEntry.now(key, text, before == null ? List.of() : List.of(before), entryKey, "demo");
-        if (entries.write(me, sitting, entry) instanceof Entries.Outcome.Refused refused) {
+        if (entries.write(me, sitting, entry) instanceof Entries.Outcome.Refusal refused) {
             throw new IllegalStateException("demo entry " + key.key() + " '" + text + "' refused: " + refused.why());
         }
         if (!StaffLine.isOutsideTask(key)) {

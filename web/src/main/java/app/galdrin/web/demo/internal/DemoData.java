@@ -201,7 +201,7 @@ public class DemoData implements ApplicationRunner {
                 new NewSurvey(number, along, across, SURVEYED, Facing.FAR_END, LocalDate.of(2026, 9, 7)));
     }
 
-    private UUID vehicle(UUID centre, WrittenSheet.Read written) {
+    private UUID vehicle(UUID centre, WrittenSheet.ParsedSheet written) {
         return library.addVehicle(centre, written, null).orElseThrow();
     }
 

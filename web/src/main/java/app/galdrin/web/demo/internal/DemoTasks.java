@@ -32,7 +32,7 @@ final class DemoTasks {
     private DemoTasks() {}
 
     /** The ready-made toe task by one procedure. */
-    static Practical toe(WrittenSheet.Read vehicle, String procedure, String title, Mode mode) {
+    static Practical toe(WrittenSheet.ParsedSheet vehicle, String procedure, String title, Mode mode) {
         Practical start = TaskStart.TOE.on(vehicle.sheet(), title, OrderSchool.A, AnswerUnit.DEGREES);
         Procedure with = Procedures.of(procedure).withRunOutTakenOff();
         var measure = Measure.of("toe", with, TaskStart.usualFigures(with, Measurand.TOE), REPEATS);
@@ -44,7 +44,7 @@ final class DemoTasks {
     }
 
     /** The same with the reasons for protective equipment, what is done before wheels go on to plates, and the figures on the way. */
-    static Practical askingWhy(WrittenSheet.Read vehicle, Practical practical) {
+    static Practical askingWhy(WrittenSheet.ParsedSheet vehicle, Practical practical) {
         List<Step> steps = new ArrayList<>();
         for (Step step : practical.steps()) {
             if (step instanceof Checklist list && !list.isClosing()) {

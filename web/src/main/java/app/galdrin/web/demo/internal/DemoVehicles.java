@@ -1,8 +1,8 @@
 package app.galdrin.web.demo.internal;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
@@ -52,7 +52,7 @@ final class DemoVehicles {
     private DemoVehicles() {}
 
     /** A beam axle on leaf springs: caster by wedges under the springs, one sleeve for both wheels' toe. */
-    static final WrittenSheet.Read MOBILE_LIBRARY = new WrittenSheet.Read(
+    static final WrittenSheet.ParsedSheet MOBILE_LIBRARY = new WrittenSheet.ParsedSheet(
             new Vehicle("Ostrick", "Lectern 75", "mobile library", "MW 603 L", Axle.REAR, Side.RIGHT),
             new SpecificationSheet(
                     LORRY,
@@ -67,7 +67,7 @@ final class DemoVehicles {
                     beamAdjusters()));
 
     /** Double wishbones with cams in front, an independent rear with cams of its own. */
-    static final WrittenSheet.Read RANGER = new WrittenSheet.Read(
+    static final WrittenSheet.ParsedSheet RANGER = new WrittenSheet.ParsedSheet(
             new Vehicle("Tarrow", "Bracken", "park ranger’s pick-up", "MW 371 P", Axle.REAR, Side.RIGHT),
             new SpecificationSheet(
                     PICK_UP,
@@ -86,13 +86,13 @@ final class DemoVehicles {
     private static List<Adjuster> beamAdjusters() {
         List<Adjuster> adjusters = new ArrayList<>();
         for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
-            adjusters.add(adjuster(Part.SHIM, Where.of(wheel), Map.of(FigureId.of(Measurand.CASTER, wheel), 0.45)));
+            adjusters.add(adjuster(Part.SHIM, Location.of(wheel), Map.of(FigureId.of(Measurand.CASTER, wheel), 0.45)));
         }
         // one rod joins both arms: what a turn of its sleeve does is shared by both wheels
         double each = Math.toDegrees(TrackRod.of(LORRY).orElseThrow().ratePerTurn()) / 2;
         adjusters.add(adjuster(
                 Part.SLEEVE,
-                Where.FRONT,
+                Location.FRONT,
                 Map.of(
                         FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT),
                         each,
@@ -106,7 +106,7 @@ final class DemoVehicles {
         for (Wheel wheel : List.of(Wheel.REAR_LEFT, Wheel.REAR_RIGHT)) {
             adjusters.add(adjuster(
                     Part.CAM,
-                    Where.of(wheel),
+                    Location.of(wheel),
                     Map.of(FigureId.of(Measurand.CAMBER, wheel), 0.15, FigureId.of(Measurand.TOE, wheel), -0.08)));
         }
         adjusters.addAll(adjusters(
@@ -115,7 +115,7 @@ final class DemoVehicles {
     }
 
     /** Effects in degrees a unit, good to a tenth of themselves. */
-    private static Adjuster adjuster(Part part, Where where, Map<FigureId, Double> degreesAUnit) {
+    private static Adjuster adjuster(Part part, Location where, Map<FigureId, Double> degreesAUnit) {
         Map<FigureId, Adjuster.Effect> effects = new HashMap<>();
         degreesAUnit.forEach((figure, degrees) -> effects.put(
                 figure, Adjuster.Effect.of(Math.toRadians(degrees), Math.toRadians(Math.abs(degrees) / 10))));
@@ -123,7 +123,7 @@ final class DemoVehicles {
     }
 
     /** Driven front wheels on struts: camber at the top mount's slot, caster not adjustable. */
-    static final WrittenSheet.Read PARCEL_VAN = new WrittenSheet.Read(
+    static final WrittenSheet.ParsedSheet PARCEL_VAN = new WrittenSheet.ParsedSheet(
             new Vehicle("Quendle", "Parcel 9", "small van", "MW 214 Q", Axle.FRONT, Side.RIGHT),
             new SpecificationSheet(
                     VAN,
@@ -139,7 +139,7 @@ final class DemoVehicles {
                     adjusters(VAN, Part.TOP_SLOT, Map.of(Measurand.CAMBER, 0.1, Measurand.TOE, 0.02))));
 
     /** Driven rear wheels, double wishbones in front: one pair of cams a side moves caster, camber and toe. */
-    static final WrittenSheet.Read MINIBUS = new WrittenSheet.Read(
+    static final WrittenSheet.ParsedSheet MINIBUS = new WrittenSheet.ParsedSheet(
             new Vehicle("Brastow", "Tolvi", "wheelchair-access minibus", "MW 088 B", Axle.REAR, Side.RIGHT),
             new SpecificationSheet(
                     BUS,
@@ -163,7 +163,7 @@ final class DemoVehicles {
         for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
             Map<FigureId, Double> degrees = new HashMap<>();
             degreesAUnit.forEach((measurand, each) -> degrees.put(FigureId.of(measurand, wheel), each));
-            adjusters.add(adjuster(part, Where.of(wheel), degrees));
+            adjusters.add(adjuster(part, Location.of(wheel), degrees));
         }
         adjusters.add(TrackRod.adjuster(Wheel.FRONT_LEFT, geometry));
         adjusters.add(TrackRod.adjuster(Wheel.FRONT_RIGHT, geometry));
@@ -186,9 +186,9 @@ final class DemoVehicles {
     }
 
     /** The second issue of the pick-up's sheet, as it would be sent by another workshop. */
-    static WrittenSheet.Read rangerAsPrinted() {
+    static WrittenSheet.ParsedSheet rangerAsPrinted() {
         try (var in = Objects.requireNonNull(DemoVehicles.class.getResourceAsStream("ranger.sheet.json"))) {
-            return (WrittenSheet.Read) SheetDocument.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+            return (WrittenSheet.ParsedSheet) SheetDocument.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
         } catch (IOException e) {
             throw new UncheckedIOException("the demo's sheet", e);
         }

@@ -31,7 +31,6 @@ import app.galdrin.web.layout.Ids;
 import app.galdrin.web.moderation.Moderations;
 import app.galdrin.web.moderation.Moderations.Decision;
 import app.galdrin.web.moderation.Moderations.Moderation;
-import app.galdrin.web.moderation.Moderations.Sampled;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
@@ -369,9 +368,9 @@ class PastBlock {
                 .draw(verifier, task, Ids.next(), 1106, 20, BigDecimal.valueOf(3))
                 .map(id -> moderations.one(verifier, id))
                 .orElseThrow();
-        List<Sampled> sampled = moderations.sheets(drawn);
+        List<Moderations.SampledSheet> sampled = moderations.sheets(drawn);
         boolean returned = false;
-        for (Sampled sheet : sampled.subList(0, sampled.size() - 1)) {
+        for (Moderations.SampledSheet sheet : sampled.subList(0, sampled.size() - 1)) {
             boolean back = !returned && sheet.why().key().equals("override");
             returned |= back;
             moderations.decide(

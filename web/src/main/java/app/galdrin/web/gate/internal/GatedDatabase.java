@@ -19,15 +19,17 @@ class GatedDatabase {
         return new BeanPostProcessor() {
             @Override
             public Object postProcessAfterInitialization(Object bean, String name) {
-                return bean instanceof DataSource pool && name.equals("dataSource") ? new Gated(pool, pulse) : bean;
+                return bean instanceof DataSource pool && name.equals("dataSource")
+                        ? new GatedDataSource(pool, pulse)
+                        : bean;
             }
         };
     }
 
-    private static final class Gated extends DelegatingDataSource {
+    private static final class GatedDataSource extends DelegatingDataSource {
         private final ObjectProvider<DatabasePulse> pulse;
 
-        Gated(DataSource pool, ObjectProvider<DatabasePulse> pulse) {
+        GatedDataSource(DataSource pool, ObjectProvider<DatabasePulse> pulse) {
             super(pool);
             this.pulse = pulse;
         }

@@ -41,11 +41,11 @@ class HelpController {
     private List<Example> examples(List<String> typed, Quantity quantity, Unit unit) {
         return typed.stream()
                 .map(text -> new Example(
-                        text, read((QuantityText.Read) QuantityParser.parse(text, quantity, unit), quantity)))
+                        text, read((QuantityText.ParsedQuantity) QuantityParser.parse(text, quantity, unit), quantity)))
                 .toList();
     }
 
-    private String read(QuantityText.Read read, Quantity quantity) {
+    private String read(QuantityText.ParsedQuantity read, Quantity quantity) {
         return quantity == Quantity.LENGTH ? words.length(read.value()) : words.angle(Math.toRadians(read.value()));
     }
 }

@@ -59,14 +59,14 @@ class SheetController {
             return pages.show(model, new SheetFormPages.Page(Optional.empty(), form, "", ""));
         }
         WrittenSheet written = SheetReader.read(form.draft());
-        if (asked(typed, "write") && written instanceof WrittenSheet.Read read) {
+        if (asked(typed, "write") && written instanceof WrittenSheet.ParsedSheet read) {
             Optional<UUID> id = library.addVehicle(me.centreId(), read, me.personId());
             if (id.isPresent()) {
                 flash.addFlashAttribute("written", true);
                 return "redirect:/vehicles/" + id.get();
             }
             String registration = read.vehicle().registration();
-            written = new WrittenSheet.Refused(List.of(new SheetFault(
+            written = new WrittenSheet.Refusal(List.of(new SheetFault(
                     RowKind.VEHICLE.key(),
                     Optional.of(Cell.REGISTRATION),
                     SheetFault.Reason.TWICE,
@@ -110,11 +110,11 @@ class SheetController {
         if (asked(typed, "write") && (reason.isBlank() || reason.length() > LONGEST_REASON)) {
             more.add(words.text("sheet.form.reason.needed", LONGEST_REASON));
         }
-        if (written instanceof WrittenSheet.Read read
+        if (written instanceof WrittenSheet.ParsedSheet read
                 && newest.draft().equals(SheetWriter.draft(read.vehicle(), read.sheet()))) {
             more.add(words.text("sheet.form.same", newest.issue()));
         }
-        if (asked(typed, "write") && more.isEmpty() && written instanceof WrittenSheet.Read read) {
+        if (asked(typed, "write") && more.isEmpty() && written instanceof WrittenSheet.ParsedSheet read) {
             Optional<UUID> id = library.addVersion(me.centreId(), after, read.sheet(), me.personId(), reason.strip());
             if (id.isPresent()) {
                 flash.addFlashAttribute("written", true);

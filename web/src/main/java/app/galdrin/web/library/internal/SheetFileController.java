@@ -57,9 +57,9 @@ class SheetFileController {
             Model model) {
         WrittenSheet written = text.stripLeading().startsWith("{") ? SheetDocument.read(text) : SheetTable.read(text);
         List<SheetFormView.Fault> faults = new ArrayList<>();
-        if (written instanceof WrittenSheet.Refused refused) {
+        if (written instanceof WrittenSheet.Refusal refused) {
             faults.addAll(pages.faults(refused.faults()));
-        } else if (written instanceof WrittenSheet.Read read) {
+        } else if (written instanceof WrittenSheet.ParsedSheet read) {
             Optional<SheetVersion> standing = library.vehicle(
                             me.centreId(), read.vehicle().registration())
                     .map(id -> library.versions(me.centreId(), id).get(0));

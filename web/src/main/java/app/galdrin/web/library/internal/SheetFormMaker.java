@@ -2,8 +2,8 @@ package app.galdrin.web.library.internal;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.figure.Where;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.spec.Adjustable;
@@ -112,8 +112,8 @@ final class SheetFormMaker {
                     case ADJUSTABLE -> of("adjustable.", Adjustable.values());
                     case PART -> of("part.", Part.values());
                     case WHERE ->
-                        Arrays.stream(Where.values())
-                                .filter(w -> w != Where.VEHICLE)
+                        Arrays.stream(Location.values())
+                                .filter(w -> w != Location.VEHICLE)
                                 .map(w -> new Option(w.key(), words.text("where." + w.key())))
                                 .toList();
                     case DOUBLE_THREAD, REREAD, SINGLE_USE, CHECKED ->
@@ -140,7 +140,7 @@ final class SheetFormMaker {
 
     /** What a part can move. */
     private List<Option> moved() {
-        return Arrays.stream(Where.values())
+        return Arrays.stream(Location.values())
                 .flatMap(where ->
                         MOVED.stream().filter(m -> m.extent() == where.extent()).map(m -> FigureId.of(m, where)))
                 .map(f -> new Option(f.key(), words.name(f)))

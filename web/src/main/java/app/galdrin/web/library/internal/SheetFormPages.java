@@ -37,8 +37,8 @@ final class SheetFormPages {
 
     /** With everything that is wrong, or what is different from the version before. */
     String checked(Model model, HttpServletResponse response, Page page, WrittenSheet written, List<String> more) {
-        List<SheetFault> faults = written instanceof WrittenSheet.Refused refused ? refused.faults() : List.of();
-        List<SheetView.Changed> changes = written instanceof WrittenSheet.Read read
+        List<SheetFault> faults = written instanceof WrittenSheet.Refusal refused ? refused.faults() : List.of();
+        List<SheetView.SheetChange> changes = written instanceof WrittenSheet.ParsedSheet read
                 ? page.after()
                         .map(after -> new SheetViewMaker(words).changes(after.sheet(), read.sheet()))
                         .orElse(List.of())
@@ -54,7 +54,7 @@ final class SheetFormPages {
             Page page,
             List<SheetFault> faults,
             List<String> more,
-            List<SheetView.Changed> changes,
+            List<SheetView.SheetChange> changes,
             boolean checked) {
         List<SheetFormView.Fault> said = new ArrayList<>();
         more.forEach(sentence -> said.add(new SheetFormView.Fault("", sentence)));

@@ -19,7 +19,7 @@ public record SheetFormView(
         String note,
         List<Group> groups,
         List<Fault> faults,
-        List<SheetView.Changed> changes,
+        List<SheetView.SheetChange> changes,
         boolean checked) {
 
     /** Rows of a kind under their heads. */

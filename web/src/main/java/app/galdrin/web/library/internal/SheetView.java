@@ -25,7 +25,7 @@ public record SheetView(
         Drawing upright,
         List<Part> parts,
         List<Torque> torques,
-        List<Changed> changes,
+        List<SheetChange> changes,
         List<String> ruledOut) {
 
     /**
@@ -53,5 +53,5 @@ public record SheetView(
     public record Torque(String name, String thread, String torque, String note) {}
 
     /** What is different from the other version, said. */
-    public record Changed(String name, String before, String now) {}
+    public record SheetChange(String name, String before, String now) {}
 }

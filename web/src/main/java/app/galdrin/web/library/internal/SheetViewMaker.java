@@ -1,14 +1,14 @@
 package app.galdrin.web.library.internal;
 
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Where;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.spec.Adjustable;
@@ -79,17 +79,17 @@ final class SheetViewMaker {
     }
 
     /** What is different between two sheets: by line, and of a line what the other has not. */
-    List<SheetView.Changed> changes(SpecificationSheet before, SpecificationSheet now) {
+    List<SheetView.SheetChange> changes(SpecificationSheet before, SpecificationSheet now) {
         Map<String, List<String>> then = said(before);
         Map<String, List<String>> here = said(now);
         Set<String> names = new LinkedHashSet<>(here.keySet());
         names.addAll(then.keySet());
-        List<SheetView.Changed> changes = new ArrayList<>();
+        List<SheetView.SheetChange> changes = new ArrayList<>();
         for (String name : names) {
             List<String> was = then.getOrDefault(name, List.of());
             List<String> is = here.getOrDefault(name, List.of());
             if (!was.equals(is)) {
-                changes.add(new SheetView.Changed(name, without(was, is), without(is, was)));
+                changes.add(new SheetView.SheetChange(name, without(was, is), without(is, was)));
             }
         }
         return changes;
@@ -129,7 +129,7 @@ final class SheetViewMaker {
         return switch (line.measurand().extent()) {
             case WHEEL -> FigureId.of(line.measurand(), Wheel.of(axle, Side.LEFT));
             case AXLE -> FigureId.of(line.measurand(), axle);
-            case VEHICLE -> FigureId.of(line.measurand(), Where.VEHICLE);
+            case VEHICLE -> FigureId.of(line.measurand(), Location.VEHICLE);
         };
     }
 
@@ -248,7 +248,7 @@ final class SheetViewMaker {
     }
 
     private SheetView.Part part(SpecificationSheet sheet, Adjuster a) {
-        String name = a.where() == Where.VEHICLE
+        String name = a.where() == Location.VEHICLE
                 ? words.text("part." + a.part().key())
                 : words.text(
                         "part.at",
@@ -292,7 +292,7 @@ final class SheetViewMaker {
 
     /** What can't be told by a way of measuring because it takes from the sheet what that does not give. */
     private List<String> ruledOut(SpecificationSheet sheet) {
-        var standing = new Standing(sheet, BayFloor.LEVEL);
+        var standing = new MeasuringContext(sheet, BayFloor.LEVEL);
         List<String> out = new ArrayList<>();
         for (Procedure procedure : Procedures.all()) {
             Map<String, Set<String>> lacking = new LinkedHashMap<>();

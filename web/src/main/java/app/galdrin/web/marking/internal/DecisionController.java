@@ -1,7 +1,7 @@
 package app.galdrin.web.marking.internal;
 
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Names;
@@ -66,10 +66,10 @@ class DecisionController {
             @RequestParam String reason,
             @RequestParam String key,
             RedirectAttributes flash) {
-        Optional<Said> refused = names.belongsTo(me, pages.practical(me, id), person, reason, key);
+        Optional<Sentence> refused = names.belongsTo(me, pages.practical(me, id), person, reason, key);
         MarkingController.tell(flash, refused);
         if (refused.isEmpty()) {
-            flash.addFlashAttribute("done", Said.of("names.done"));
+            flash.addFlashAttribute("done", Sentence.of("names.done"));
         }
         return "redirect:/marking/" + id;
     }
@@ -83,7 +83,7 @@ class DecisionController {
             RedirectAttributes flash) {
         Sitting sitting = pages.practical(me, id);
         names.welcome(me, sitting);
-        flash.addFlashAttribute("done", Said.of("names.welcome", sitting.names()));
+        flash.addFlashAttribute("done", Sentence.of("names.welcome", sitting.names()));
         return "redirect:" + (back.equals("task") ? "/tasks/" + sitting.task().id() : "/marking/" + id);
     }
 }

@@ -1,7 +1,7 @@
 package app.galdrin.web.marking.internal;
 
 import app.galdrin.core.marking.MarkLine;
-import app.galdrin.web.marking.Told;
+import app.galdrin.web.marking.EvidenceText;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -19,12 +19,16 @@ import java.util.stream.Collectors;
  * @param drawn the measurements in which something was not right
  */
 record FirstThings(
-        Optional<Told> slip, List<String> well, List<LineView> wrong, List<LineView> right, List<Places> drawn) {
+        Optional<EvidenceText> slip,
+        List<String> well,
+        List<LineView> wrong,
+        List<LineView> right,
+        List<Places> drawn) {
 
     static FirstThings of(List<LineView> lines, List<Places> places) {
         Predicate<LineView> isRight = l -> l.line().status() == MarkLine.Status.FULL;
         List<LineView> wrong = lines.stream().filter(isRight.negate()).toList();
-        List<Told> told = wrong.stream()
+        List<EvidenceText> told = wrong.stream()
                 .flatMap(l -> l.told().stream())
                 .filter(t -> t.right().isPresent() && !t.right().get())
                 .toList();

@@ -1,7 +1,7 @@
 package app.galdrin.web.marking.internal;
 
 import app.galdrin.core.marking.MarkLine;
-import app.galdrin.web.marking.Told;
+import app.galdrin.web.marking.EvidenceText;
 import app.galdrin.web.sitting.Tape;
 import java.util.List;
 
@@ -10,7 +10,7 @@ import java.util.List;
  *
  * @param tape what was calculated beside the figures that it is about
  */
-record LineView(MarkLine line, String name, List<Told> told, List<Tape.Line> tape) {
+record LineView(MarkLine line, String name, List<EvidenceText> told, List<Tape.Line> tape) {
 
     public String key() {
         return line.criterion().key();

@@ -7,8 +7,8 @@ import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.marking.EvidenceText;
 import app.galdrin.web.marking.EvidenceWords;
-import app.galdrin.web.marking.Told;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
@@ -58,7 +58,7 @@ class MarkSheetPages {
     /** The sheet as it stands now, with all of it that a page shows. */
     Log add(Model model, Sitting sitting) {
         Log log = sittings.log(sitting.centreId(), sitting.id());
-        Works.Taken references = works.references(sitting, log);
+        Works.ReferenceReadings references = works.references(sitting, log);
         MarkSheet sheet = sheets.toShow(sitting, log, references);
         var practical = sitting.markedBy().practical();
         var assignment = works.assignment(sitting);
@@ -86,7 +86,7 @@ class MarkSheetPages {
     }
 
     /** A line with what is said of it, and the tape of its step in the log. */
-    LineView line(Sitting sitting, MarkLine line, Log log, List<Told> told) {
+    LineView line(Sitting sitting, MarkLine line, Log log, List<EvidenceText> told) {
         Criterion.Id criterion = line.criterion();
         return new LineView(
                 line,

@@ -6,7 +6,7 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.moderation.Moderations;
@@ -56,7 +56,7 @@ class MarkingController {
     private final EvidenceWords evidence;
     private final MarkSheetPages pages;
     private final Words words;
-    private final Witnessed witnessed;
+    private final Witnesses witnessed;
     private final Tasks tasks;
     private final People people;
     private final Moderations moderations;
@@ -69,7 +69,7 @@ class MarkingController {
             EvidenceWords evidence,
             MarkSheetPages pages,
             Words words,
-            Witnessed witnessed,
+            Witnesses witnessed,
             Tasks tasks,
             People people,
             Moderations moderations) {
@@ -253,7 +253,7 @@ class MarkingController {
         Criterion which = criterion(me, sitting, criterion);
         Optional<BigDecimal> given =
                 number(marks).filter(n -> n.signum() >= 0 && n.compareTo(BigDecimal.valueOf(which.marks())) <= 0);
-        Optional<Said> refused = refused(given, marks, which.marks(), reason)
+        Optional<Sentence> refused = refused(given, marks, which.marks(), reason)
                 .or(() -> sheets.override(me, sitting, which.id(), given.orElseThrow(), reason, key));
         refused.ifPresent(why -> {
             flash.addFlashAttribute("refused", why);
@@ -276,8 +276,8 @@ class MarkingController {
         Sitting sitting = pages.practical(me, id);
         Criterion which = criterion(me, sitting, criterion);
         String why = reason.strip();
-        Optional<Said> refused = why.isEmpty() || why.length() > LONGEST_REASON
-                ? Optional.of(Said.of("marking.reason", LONGEST_REASON))
+        Optional<Sentence> refused = why.isEmpty() || why.length() > LONGEST_REASON
+                ? Optional.of(Sentence.of("marking.reason", LONGEST_REASON))
                 : sheets.acceptInDoubt(me, sitting, which.id(), words.text("desk.acceptedInDoubt", why), key);
         refused.ifPresent(said -> {
             flash.addFlashAttribute("refused", said);
@@ -293,12 +293,12 @@ class MarkingController {
                 .orElseThrow(() -> new NotThere("criterion", Words.quote(key), me));
     }
 
-    private static Optional<Said> refused(Optional<BigDecimal> given, String marks, int available, String reason) {
+    private static Optional<Sentence> refused(Optional<BigDecimal> given, String marks, int available, String reason) {
         if (given.isEmpty()) {
-            return Optional.of(Said.of("marking.marks", Words.quote(marks), available));
+            return Optional.of(Sentence.of("marking.marks", Words.quote(marks), available));
         }
         return reason.isBlank() || reason.length() > LONGEST_REASON
-                ? Optional.of(Said.of("marking.reason", LONGEST_REASON))
+                ? Optional.of(Sentence.of("marking.reason", LONGEST_REASON))
                 : Optional.empty();
     }
 
@@ -349,10 +349,11 @@ class MarkingController {
             RedirectAttributes flash) {
         Sitting sitting = pages.practical(me, id);
         Optional<SittingSummary> next = next(me, sitting);
-        Optional<Said> refused = sheets.sign(me, sitting, key).or(() -> sheets.release(me, sitting, key + "-release"));
+        Optional<Sentence> refused =
+                sheets.sign(me, sitting, key).or(() -> sheets.release(me, sitting, key + "-release"));
         tell(flash, refused);
         if (refused.isEmpty()) {
-            flash.addFlashAttribute("done", Said.of("desk.onward.done", sitting.names()));
+            flash.addFlashAttribute("done", Sentence.of("desk.onward.done", sitting.names()));
         }
         return refused.isPresent()
                 ? "redirect:/marking/" + id
@@ -376,7 +377,7 @@ class MarkingController {
             }
         }
         flash.addFlashAttribute(
-                "done", Said.of("marking.releasedTask", released, waiting, MarkSheets.BEFORE_SHOWN.toMinutes()));
+                "done", Sentence.of("marking.releasedTask", released, waiting, MarkSheets.BEFORE_SHOWN.toMinutes()));
         return "redirect:/marking";
     }
 
@@ -391,7 +392,7 @@ class MarkingController {
                                 UUID.randomUUID().toString())
                         .isEmpty())
                 .count();
-        flash.addFlashAttribute("done", Said.of("marking.takenBack", taken));
+        flash.addFlashAttribute("done", Sentence.of("marking.takenBack", taken));
         return "redirect:/marking";
     }
 
@@ -410,8 +411,8 @@ class MarkingController {
         return "redirect:/marking/" + id;
     }
 
-    static Optional<Said> why(Entries.Outcome outcome) {
-        return outcome instanceof Entries.Outcome.Refused refused ? Optional.of(refused.why()) : Optional.empty();
+    static Optional<Sentence> why(Entries.Outcome outcome) {
+        return outcome instanceof Entries.Outcome.Refusal refused ? Optional.of(refused.why()) : Optional.empty();
     }
 
     @PostMapping("/marking/{id}/witness")
@@ -426,7 +427,7 @@ class MarkingController {
         return "redirect:/marking/" + id;
     }
 
-    static void tell(RedirectAttributes flash, Optional<Said> refused) {
+    static void tell(RedirectAttributes flash, Optional<Sentence> refused) {
         refused.ifPresent(why -> flash.addFlashAttribute("refused", why));
     }
 }

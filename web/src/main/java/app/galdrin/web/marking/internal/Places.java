@@ -40,7 +40,7 @@ record Places(
                 sketch,
                 own,
                 values.stream()
-                        .map(v -> new OnPaper.Read(
+                        .map(v -> new OnPaper.PlacedReading(
                                 v.place(),
                                 v.place().number() + " " + v.name(),
                                 dash(v.own()),

@@ -3,12 +3,11 @@ package app.galdrin.web.marking.internal;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sitting.Remarks;
-import app.galdrin.web.sitting.Remarks.Changed;
 import app.galdrin.web.sitting.Remarks.LineBefore;
 import app.galdrin.web.sitting.Remarks.Remark;
 import app.galdrin.web.task.TaskVersion;
@@ -81,16 +80,16 @@ class RemarkController {
                         .orElseThrow(() -> new NotThere("sheet of the task", id, me)));
         Optional<Remarks.Begun> begun = remarks.begin(me, by, on, reason);
         begun.filter(Remarks.Begun::already)
-                .ifPresent(b -> flash.addFlashAttribute("refused", Said.of("remark.atWork")));
+                .ifPresent(b -> flash.addFlashAttribute("refused", Sentence.of("remark.atWork")));
         if (begun.isEmpty()) {
-            flash.addFlashAttribute("refused", Said.of("remark.refused"));
+            flash.addFlashAttribute("refused", Sentence.of("remark.refused"));
             flash.addFlashAttribute("typedReason", reason);
         }
         return begun.map(b -> "redirect:/marking/anew/run/" + b.id()).orElse("redirect:/marking/anew/" + taskId);
     }
 
     /** Someone's sheet before and after, with the criteria that differ. */
-    record ChangedView(Changed marks, List<CriterionView> lines) {}
+    record ChangedView(Remarks.MarkChange marks, List<CriterionView> lines) {}
 
     /** A criterion that differs. */
     record CriterionView(String name, LineBefore line) {}
@@ -104,7 +103,7 @@ class RemarkController {
             Model model) {
         Remark remark = remarks.remark(me, id);
         TaskVersion by = tasks.task(me.centreId(), remark.taskId());
-        List<Changed> changed =
+        List<Remarks.MarkChange> changed =
                 remark.state() == Remarks.State.READY ? remarks.changed(remark, Math.max(0, from)) : List.of();
         model.addAttribute("remark", remark);
         model.addAttribute("task", by);
@@ -116,7 +115,8 @@ class RemarkController {
         return part == null ? "marking/anew-run" : "marking/anew-run :: progress";
     }
 
-    private List<ChangedView> views(TaskVersion by, List<Changed> changed, Map<String, List<LineBefore>> lines) {
+    private List<ChangedView> views(
+            TaskVersion by, List<Remarks.MarkChange> changed, Map<String, List<LineBefore>> lines) {
         return changed.stream()
                 .map(c -> new ChangedView(
                         c,

@@ -1,6 +1,7 @@
 package app.galdrin.web.marking.internal;
 
 import app.galdrin.core.answer.LineText;
+import app.galdrin.core.answer.LineText.ParsedText;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkSheet;
@@ -13,7 +14,7 @@ import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.LineTextWords;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.ReadingWords;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Works;
@@ -65,8 +66,8 @@ class SecondTries {
             return List.of();
         }
         Assignment assignment = works.assignment(sitting);
-        Map<String, SecondTryMapper.Tried> tried = mapper.of(sitting.centreId(), sitting.id(), person, MOST).stream()
-                .collect(Collectors.toMap(SecondTryMapper.Tried::figure, Function.identity()));
+        Map<String, SecondTryMapper.TryRow> tried = mapper.of(sitting.centreId(), sitting.id(), person, MOST).stream()
+                .collect(Collectors.toMap(SecondTryMapper.TryRow::figure, Function.identity()));
         List<Question> questions = new ArrayList<>();
         for (FigureId figure : wrong(sheet)) {
             question(sitting, assignment, figure)
@@ -120,7 +121,7 @@ class SecondTries {
         return words.text(place.words(), words.text(place.wheelWords()));
     }
 
-    private Answer answer(SecondTryMapper.Tried tried, SecondQuestion question) {
+    private Answer answer(SecondTryMapper.TryRow tried, SecondQuestion question) {
         return new Answer(
                 tried.written(),
                 words.answer(tried.honest().doubleValue(), question.item().unit()),
@@ -128,19 +129,19 @@ class SecondTries {
     }
 
     /** Takes the one try; says why where the answer can't be read, and then nothing is used up. */
-    Optional<Said> answer(SignedIn me, Sitting sitting, MarkSheet sheet, String figureKey, String typed) {
+    Optional<Sentence> answer(SignedIn me, Sitting sitting, MarkSheet sheet, String figureKey, String typed) {
         FigureId figure = FigureId.parse(figureKey)
                 .filter(f -> sitting.state().shown() && wrong(sheet).contains(f))
                 .orElseThrow(() -> new NotThere("second question", Words.quote(figureKey), me));
         SecondQuestion question = question(sitting, works.assignment(sitting), figure)
                 .orElseThrow(() -> new NotThere("second question", figure, me));
         LineText read = question.read(typed);
-        if (read instanceof LineText.Refused refused) {
+        if (read instanceof LineText.Refusal refused) {
             return Optional.of(LineTextWords.why(refused));
         }
-        var understood = (LineText.Understood) read;
+        var understood = (ParsedText) read;
         if (understood.value().isEmpty()) {
-            return Optional.of(Said.of("again.nothing"));
+            return Optional.of(Sentence.of("again.nothing"));
         }
         Evidence.Working judged = question.judged(understood);
         mapper.insert(

@@ -12,9 +12,9 @@ import org.jspecify.annotations.Nullable;
 interface SecondTryMapper {
 
     /** What somebody answered; {@code honest} in the unit it was asked in. */
-    record Tried(String figure, String written, BigDecimal honest, boolean isRight, Instant triedAt) {}
+    record TryRow(String figure, String written, BigDecimal honest, boolean isRight, Instant triedAt) {}
 
-    List<Tried> of(UUID centreId, UUID sittingId, UUID personId, int most);
+    List<TryRow> of(UUID centreId, UUID sittingId, UUID personId, int most);
 
     /** 0 where there is an answer already: there is one try. */
     int insert(

@@ -5,7 +5,7 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.moderation.Moderations;
@@ -71,14 +71,14 @@ class ModerationController {
         OptionalInt share = WholeNumber.read(percent, 0, 100);
         OptionalInt near = WholeNumber.read(borderline, 0, MOST_BORDERLINE);
         OptionalInt from = WholeNumber.read(seed, 0, HIGHEST_SEED);
-        Optional<Said> refused = wrong(share, percent, 100)
+        Optional<Sentence> refused = wrong(share, percent, 100)
                 .or(() -> wrong(near, borderline, MOST_BORDERLINE))
                 .or(() -> wrong(from, seed, HIGHEST_SEED));
         Optional<UUID> drawn = refused.isPresent()
                 ? Optional.empty()
                 : moderations.draw(me, of, key, from.getAsInt(), share.getAsInt(), BigDecimal.valueOf(near.getAsInt()));
         if (drawn.isEmpty()) {
-            flash.addFlashAttribute("refused", refused.orElseGet(() -> Said.of("moderation.nothing")));
+            flash.addFlashAttribute("refused", refused.orElseGet(() -> Sentence.of("moderation.nothing")));
             flash.addFlashAttribute(
                     "typed",
                     Map.of("seed", seed, "percent", percent, "borderline", borderline, "task", task.toString()));
@@ -86,8 +86,8 @@ class ModerationController {
         return drawn.map(id -> "redirect:/marking/moderation/" + id).orElse("redirect:/marking/moderation");
     }
 
-    private static Optional<Said> wrong(OptionalInt read, String typed, int most) {
-        return read.isEmpty() ? Optional.of(Said.of("field.whole", Words.quote(typed), 0, most)) : Optional.empty();
+    private static Optional<Sentence> wrong(OptionalInt read, String typed, int most) {
+        return read.isEmpty() ? Optional.of(Sentence.of("field.whole", Words.quote(typed), 0, most)) : Optional.empty();
     }
 
     @GetMapping("/marking/moderation/{id:[0-9a-f-]{36}}")
@@ -111,7 +111,7 @@ class ModerationController {
         Decision said = Keyed.find(Decision.values(), decision)
                 .orElseThrow(() -> new NotThere("decision", Words.quote(decision), me));
         Moderation moderation = moderations.one(me, id);
-        Optional<Said> refused = moderations.decide(me, moderation, sittingId, said, reason);
+        Optional<Sentence> refused = moderations.decide(me, moderation, sittingId, said, reason);
         refused.ifPresent(why -> {
             flash.addFlashAttribute("refused", why);
             flash.addFlashAttribute("refusedAt", sittingId);

@@ -14,23 +14,23 @@ import org.apache.ibatis.annotations.Param;
 public interface ModerationMapper {
 
     /** A sheet as it was signed last, of those a sample can be drawn from. */
-    record Signed(UUID sittingId, UUID personId, int number, BigDecimal percent, int barring, boolean byHand) {}
+    record SignedSheetRow(UUID sittingId, UUID personId, int number, BigDecimal percent, int barring, boolean byHand) {}
 
     /** A sheet of a sample. */
-    record Drawn(int ordinal, UUID sittingId, UUID personId, int number, Sample.Why why) {}
+    record SampledSheetRow(int ordinal, UUID sittingId, UUID personId, int number, Sample.Reason why) {}
 
-    List<Signed> signed(UUID centreId, UUID taskId, int most);
+    List<SignedSheetRow> signed(UUID centreId, UUID taskId, int most);
 
     /** 0 where it was drawn already. */
     int insert(UUID id, UUID centreId, UUID taskId, long seed, int percent, BigDecimal borderline, UUID personId);
 
-    void insertSheets(UUID centreId, UUID id, @Param("sheets") List<Drawn> sheets);
+    void insertSheets(UUID centreId, UUID id, @Param("sheets") List<SampledSheetRow> sheets);
 
     List<Moderations.Moderation> list(UUID centreId, int most);
 
     Optional<Moderations.Moderation> one(UUID centreId, UUID id);
 
-    List<Moderations.Sampled> sheets(UUID centreId, UUID id, int most);
+    List<Moderations.SampledSheet> sheets(UUID centreId, UUID id, int most);
 
     /** 0 where it was decided already, or is no sheet of the sample. */
     int decide(

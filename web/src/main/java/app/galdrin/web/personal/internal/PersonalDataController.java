@@ -5,7 +5,7 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.Person;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.Words;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -80,11 +80,11 @@ class PersonalDataController {
             RedirectAttributes flash) {
         Person person = concerned(me, id);
         if (!name.strip().equalsIgnoreCase(person.displayName())) {
-            flash.addFlashAttribute("refused", Said.of("personal.erase.otherName", Words.quote(name.strip())));
+            flash.addFlashAttribute("refused", Sentence.of("personal.erase.otherName", Words.quote(name.strip())));
             return "redirect:/people/" + id + "/erase";
         }
         int sheets = office.erase(me, id, words.text("personal.erased"));
-        flash.addFlashAttribute("done", Said.of("personal.erase.done", sheets));
+        flash.addFlashAttribute("done", Sentence.of("personal.erase.done", sheets));
         return "redirect:/people";
     }
 

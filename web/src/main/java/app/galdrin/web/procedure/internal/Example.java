@@ -6,19 +6,19 @@ import app.galdrin.core.answer.LineText;
 import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Choice;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Source;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.start.TaskStart;
-import app.galdrin.core.task.Expected;
+import app.galdrin.core.task.ExpectedUncertainty;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.layout.LineTextWords;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.library.SheetVersion;
@@ -47,7 +47,7 @@ final class Example {
     private final Procedure procedure;
     private final List<FigureId> figures;
     private final Map<String, String> typed;
-    private final Standing standing;
+    private final MeasuringContext standing;
     private final boolean isTyped;
 
     /** {@code typed}: by name of the field, {@code at.} and the place, {@code chosen.} and the choice. */
@@ -56,7 +56,7 @@ final class Example {
             WorkingWords working,
             SheetVersion sheet,
             Procedure procedure,
-            Standing bay,
+            MeasuringContext bay,
             Map<String, String> typed) {
         this.words = words;
         this.working = working;
@@ -77,14 +77,14 @@ final class Example {
         Sketch sketch = Sketches.of(sheet.id(), sheet.sheet(), procedure, figures);
         RandomGenerator random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(SEED);
         Map<String, Double> example = procedure
-                .lay(Expected.asTheSheetWants(sheet.sheet()), standing, 1, random)
+                .lay(ExpectedUncertainty.asTheSheetWants(sheet.sheet()), standing, 1, random)
                 .read();
         List<ExampleView.Field> fields = new ArrayList<>();
         Map<String, Double> readings = new HashMap<>();
         for (Sketch.SketchPlace place : sketch.places()) {
             String text = isTyped ? asTyped(place.place()) : asWritten(place.place(), example);
             LineText read = LineText.read(text, place.place().answer());
-            if (read instanceof LineText.Understood u) {
+            if (read instanceof LineText.ParsedText u) {
                 u.value().ifPresent(v -> readings.put(place.id(), v));
             }
             fields.add(field(place, text, read));
@@ -92,7 +92,8 @@ final class Example {
         return new ExampleView(
                 sketch,
                 procedure.choices().stream()
-                        .map(c -> new ExampleView.Chosen(c, c.in(standing).orElse(c.usual())))
+                        .map(c ->
+                                new ExampleView.ExampleChoice(c, c.in(standing).orElse(c.usual())))
                         .toList(),
                 fields,
                 given(),
@@ -135,11 +136,11 @@ final class Example {
                 sized ? LineText.sizeOf(text) : text,
                 sized ? LineText.senseOf(text).map(Sense::key).orElse("") : "",
                 senses,
-                read instanceof LineText.Understood u ? echo(place.place(), u) : "",
+                read instanceof LineText.ParsedText u ? echo(place.place(), u) : "",
                 fault(text, read));
     }
 
-    private String echo(Place place, LineText.Understood understood) {
+    private String echo(Place place, LineText.ParsedText understood) {
         if (understood.value().isEmpty()) {
             return "";
         }
@@ -149,19 +150,19 @@ final class Example {
                 : words.angleSize(Math.toRadians(size));
     }
 
-    private static @Nullable Said fault(String text, LineText read) {
-        return !text.isEmpty() && read instanceof LineText.Refused refused ? LineTextWords.why(refused) : null;
+    private static @Nullable Sentence fault(String text, LineText read) {
+        return !text.isEmpty() && read instanceof LineText.Refusal refused ? LineTextWords.why(refused) : null;
     }
 
     private List<String> given() {
         List<String> given = new ArrayList<>();
-        for (Source.Given known : procedure.given(procedure.taught().get(0), figures)) {
+        for (Source.KnownBeforehand known : procedure.given(procedure.taught().get(0), figures)) {
             known.known(standing).ifPresent(value -> said(known, value).ifPresent(given::add));
         }
         return given;
     }
 
-    private Optional<String> said(Source.Given known, double value) {
+    private Optional<String> said(Source.KnownBeforehand known, double value) {
         String label = "given." + known.key();
         if (!words.has(label)) {
             return Optional.empty();
@@ -177,10 +178,10 @@ final class Example {
                 words.text("procedures.given", words.text(label), words.textOr(label + "." + way, label, size)));
     }
 
-    private List<ExampleView.Told> told(Map<String, Double> readings) {
+    private List<ExampleView.ExampleFigure> told(Map<String, Double> readings) {
         String taught = procedure.taught().get(0);
         var worked = procedure.work(readings, standing, new Procedure.Repeat("try", 0, 1), taught);
-        List<ExampleView.Told> told = new ArrayList<>();
+        List<ExampleView.ExampleFigure> told = new ArrayList<>();
         for (FigureId figure : figures) {
             Estimate estimate = worked.figures().get(figure);
             if (estimate != null) {
@@ -188,7 +189,7 @@ final class Example {
                         .stepsTo(figure, worked, taught)
                         .map(all -> all.stream().map(working::step).toList())
                         .orElse(List.of());
-                told.add(new ExampleView.Told(
+                told.add(new ExampleView.ExampleFigure(
                         words.name(figure), value(figure, estimate), steps, sources(estimate, figure)));
             }
         }

@@ -1,7 +1,7 @@
 package app.galdrin.web.procedure.internal;
 
 import app.galdrin.core.procedure.Choice;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.sketch.Sketch;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -13,10 +13,15 @@ import org.jspecify.annotations.Nullable;
  * @param given what is known beforehand, said
  */
 public record ExampleView(
-        Sketch sketch, List<Chosen> chosen, List<Field> fields, List<String> given, List<Told> told, boolean typed) {
+        Sketch sketch,
+        List<ExampleChoice> chosen,
+        List<Field> fields,
+        List<String> given,
+        List<ExampleFigure> told,
+        boolean typed) {
 
     /** What is chosen before anything is read. */
-    public record Chosen(Choice choice, String now) {}
+    public record ExampleChoice(Choice choice, String now) {}
 
     /**
      * A reading as typed.
@@ -30,7 +35,7 @@ public record ExampleView(
             String sense,
             List<String> senses,
             String echo,
-            @Nullable Said fault) {
+            @Nullable Sentence fault) {
 
         /** The name of its field in the form. */
         public String name() {
@@ -45,5 +50,5 @@ public record ExampleView(
      * @param steps its working, a sentence a step
      * @param sources where its doubt comes from, said, the largest first
      */
-    public record Told(String name, String value, List<String> steps, List<String> sources) {}
+    public record ExampleFigure(String name, String value, List<String> steps, List<String> sources) {}
 }

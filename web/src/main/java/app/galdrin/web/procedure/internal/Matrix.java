@@ -5,12 +5,12 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.procedure.Family;
 import app.galdrin.core.procedure.Guide;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.start.TaskStart;
-import app.galdrin.core.task.Expected;
+import app.galdrin.core.task.ExpectedUncertainty;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.layout.Words;
@@ -34,9 +34,9 @@ final class Matrix {
             Measurand.RUN_OUT);
 
     private final Words words;
-    private final Standing standing;
+    private final MeasuringContext standing;
 
-    Matrix(Words words, Standing standing) {
+    Matrix(Words words, MeasuringContext standing) {
         this.words = words;
         this.standing = standing;
     }
@@ -73,7 +73,7 @@ final class Matrix {
 
     private String sure(Procedure procedure) {
         List<FigureId> usual = TaskStart.usualFigures(procedure);
-        Map<FigureId, Estimate> once = Expected.once(Measure.of("once", procedure, usual, 1), standing);
+        Map<FigureId, Estimate> once = ExpectedUncertainty.once(Measure.of("once", procedure, usual, 1), standing);
         return usual.stream()
                 .filter(once::containsKey)
                 .findFirst()

@@ -2,9 +2,9 @@ package app.galdrin.web.procedure.internal;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Standing;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Mode;
 import app.galdrin.web.account.SignedIn;
@@ -69,7 +69,7 @@ class ProcedureController {
         if (!sheets.isEmpty()) {
             SheetVersion on = chosen(sheets, sheet);
             model.addAttribute("on", on);
-            model.addAttribute("matrix", new Matrix(words, new Standing(on.sheet(), FLOOR)).view());
+            model.addAttribute("matrix", new Matrix(words, new MeasuringContext(on.sheet(), FLOOR)).view());
         }
         return "procedure/all";
     }
@@ -94,7 +94,7 @@ class ProcedureController {
             model.addAttribute("held", held);
             SheetVersion on = chosen(sheets, first.get("sheet"));
             model.addAttribute("on", on);
-            Standing standing = new Standing(on.sheet(), FLOOR);
+            MeasuringContext standing = new MeasuringContext(on.sheet(), FLOOR);
             model.addAttribute("example", new Example(words, working, on, procedure, standing, first).view());
         }
         model.addAttribute(

@@ -25,7 +25,7 @@ final class Pen {
     private final Map<Ink, StringBuilder> strokes = new LinkedHashMap<>();
 
     private final List<Stroke> lines = new ArrayList<>();
-    private final List<Wanted> wanted = new ArrayList<>();
+    private final List<WordRequest> wanted = new ArrayList<>();
 
     private final List<Follow> follows = new ArrayList<>();
 
@@ -39,7 +39,7 @@ final class Pen {
             @Nullable String follows) {}
 
     /** Words and where they are wanted. */
-    private record Wanted(
+    private record WordRequest(
             String style,
             double x,
             double y,
@@ -74,12 +74,12 @@ final class Pen {
         List<Shape> shapes = new ArrayList<>();
         strokes.forEach((ink, d) ->
                 shapes.add(new Shape.Path(ink.style(), d.toString(), ink.position(), ink.option(), ink.follows())));
-        shapes.addAll(new Lettered(width, height, fields.values()).all());
+        shapes.addAll(new WordSetter(width, height, fields.values()).all());
         return new Drawing(width, height, shapes, fields, follows);
     }
 
     /** Sets words one after the other. */
-    private final class Lettered {
+    private final class WordSetter {
         /** How far words may be moved, and in which steps. */
         private static final double FARTHEST = 66;
 
@@ -89,9 +89,9 @@ final class Pen {
         private final double width;
         private final double height;
         private final Collection<Box> fields;
-        private final Map<Box, Wanted> set = new LinkedHashMap<>();
+        private final Map<Box, WordRequest> set = new LinkedHashMap<>();
 
-        Lettered(double width, double height, Collection<Box> fields) {
+        WordSetter(double width, double height, Collection<Box> fields) {
             this.width = width;
             this.height = height;
             this.fields = fields;
@@ -99,7 +99,7 @@ final class Pen {
 
         List<Shape> all() {
             List<Shape> labels = new ArrayList<>();
-            for (Wanted words : wanted) {
+            for (WordRequest words : wanted) {
                 double[] by = nearestClear(words);
                 set.put(words.roomAt(by[0], by[1]), words);
                 labels.add(words.at(by[0], by[1]));
@@ -108,7 +108,7 @@ final class Pen {
         }
 
         /** Ring by ring about where they are wanted, up and down before aside; where it is nowhere clear, there. */
-        private double[] nearestClear(Wanted words) {
+        private double[] nearestClear(WordRequest words) {
             for (double ring = 0; ring <= FARTHEST; ring += STEP) {
                 for (double[] by : ring(ring)) {
                     if (isClear(words, words.roomAt(by[0], by[1]))) {
@@ -139,7 +139,7 @@ final class Pen {
             return around;
         }
 
-        private boolean isClear(Wanted words, Box room) {
+        private boolean isClear(WordRequest words, Box room) {
             return room.inside(width, height)
                     && fields.stream().noneMatch(field -> named(field).overlaps(room))
                     && set.entrySet().stream()
@@ -272,12 +272,12 @@ final class Pen {
     }
 
     void label(String style, double x, double y, String anchor, String words) {
-        wanted.add(new Wanted(style, x, y, anchor, words, null, option));
+        wanted.add(new WordRequest(style, x, y, anchor, words, null, option));
     }
 
     /** Words with other words filled in. */
     void label(String style, double x, double y, String anchor, String words, String filled) {
-        wanted.add(new Wanted(style, x, y, anchor, words, filled, option));
+        wanted.add(new WordRequest(style, x, y, anchor, words, filled, option));
     }
 
     private static String points(double... xy) {

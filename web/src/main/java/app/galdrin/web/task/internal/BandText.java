@@ -79,7 +79,8 @@ final class BandText {
     /** mm or rad. */
     private OptionalDouble limit(String text, boolean full) {
         double most = full ? widest() : Band.NONE_TO_FULL * widest();
-        return QuantityParser.parse(text, quantity, angle() ? Unit.DEG : Unit.MM) instanceof QuantityText.Read r
+        return QuantityParser.parse(text, quantity, angle() ? Unit.DEG : Unit.MM)
+                                instanceof QuantityText.ParsedQuantity r
                         && r.value() >= narrowest()
                         && r.value() <= most
                 ? OptionalDouble.of(angle() ? Math.toRadians(r.value()) : r.value())

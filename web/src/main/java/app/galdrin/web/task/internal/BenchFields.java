@@ -11,8 +11,8 @@ import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
 import app.galdrin.web.layout.KeyOf;
-import app.galdrin.web.layout.Said;
-import app.galdrin.web.layout.Whole;
+import app.galdrin.web.layout.Sentence;
+import app.galdrin.web.layout.WholeNumberWithin;
 import app.galdrin.web.layout.Words;
 import jakarta.validation.ConstraintViolation;
 import jakarta.validation.Path;
@@ -38,13 +38,16 @@ record BenchFields(
         @KeyOf(OutcomeSchool.class) String outcome,
         @KeyOf(FrontDatum.class) String frontsTo,
         @KeyOf(AnswerUnit.class) String unit,
-        @Whole(least = 1, most = Practical.MOST_MINUTES) String minutes,
-        @Whole(least = 0, most = 100) String slipKeeps,
+
+        @WholeNumberWithin(least = 1, most = Practical.MOST_MINUTES)
+        String minutes,
+
+        @WholeNumberWithin(least = 0, most = 100) String slipKeeps,
         String grades,
-        Map<String, @Whole(least = 1, most = Practical.MOST_REPEATS) String> repeats,
-        Map<String, @Whole(least = 1, most = Practical.MOST_ROUNDS) String> most,
-        Map<String, @Whole(least = Round.LEAST_AIM, most = Round.INSIDE) String> aim,
-        Map<String, @Whole(least = 0, most = Criterion.MOST_MARKS) String> marks,
+        Map<String, @WholeNumberWithin(least = 1, most = Practical.MOST_REPEATS) String> repeats,
+        Map<String, @WholeNumberWithin(least = 1, most = Practical.MOST_ROUNDS) String> most,
+        Map<String, @WholeNumberWithin(least = Round.LEAST_AIM, most = Round.INSIDE) String> aim,
+        Map<String, @WholeNumberWithin(least = 0, most = Criterion.MOST_MARKS) String> marks,
         Map<String, String> band) {
 
     static BenchFields of(MultiValueMap<String, String> typed) {
@@ -81,8 +84,8 @@ record BenchFields(
     }
 
     /** What no field may hold, by the name of the field. */
-    Map<String, Said> faults(Validator validator) {
-        Map<String, Said> faults = new LinkedHashMap<>();
+    Map<String, Sentence> faults(Validator validator) {
+        Map<String, Sentence> faults = new LinkedHashMap<>();
         validator.validate(this).forEach(violation -> faults.put(field(violation.getPropertyPath()), said(violation)));
         return faults;
     }
@@ -95,9 +98,9 @@ record BenchFields(
         return name;
     }
 
-    private static Said said(ConstraintViolation<BenchFields> violation) {
+    private static Sentence said(ConstraintViolation<BenchFields> violation) {
         Map<String, Object> limits = violation.getConstraintDescriptor().getAttributes();
-        return Said.of(
+        return Sentence.of(
                 violation.getMessageTemplate(),
                 Words.quote(String.valueOf(violation.getInvalidValue())),
                 limits.getOrDefault("least", 0),

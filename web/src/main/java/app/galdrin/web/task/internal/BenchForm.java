@@ -33,7 +33,7 @@ import app.galdrin.core.task.Target;
 import app.galdrin.core.task.TaskFault;
 import app.galdrin.core.task.Work;
 import app.galdrin.web.account.ClassGroup;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.SheetVersion;
 import jakarta.validation.Validator;
@@ -62,7 +62,7 @@ final class BenchForm {
 
     private final MultiValueMap<String, String> typed;
     private final BenchFields fields;
-    private final Map<String, Said> faults;
+    private final Map<String, Sentence> faults;
     private final List<TaskFault> taskFaults = new ArrayList<>();
 
     final SheetVersion sheet;
@@ -104,7 +104,7 @@ final class BenchForm {
         return typed.containsKey("order");
     }
 
-    Map<String, Said> faults() {
+    Map<String, Sentence> faults() {
         return faults;
     }
 
@@ -198,7 +198,8 @@ final class BenchForm {
     private List<Reason> why(String field) {
         Optional<List<Reason>> read = ReasonsText.read(text(field));
         if (read.isEmpty()) {
-            faults.put(field, Said.of("bench.why.fault", Words.quote(text(field)), Reason.MOST, Reason.LONGEST_WORD));
+            faults.put(
+                    field, Sentence.of("bench.why.fault", Words.quote(text(field)), Reason.MOST, Reason.LONGEST_WORD));
         }
         return read.orElse(List.of());
     }
@@ -222,7 +223,7 @@ final class BenchForm {
         if (ticked("asked." + id, "1") && !typed.containsKey("figures." + id)) {
             faults.put(
                     "figures." + id,
-                    Said.of("bench.noFigures")); // what was ticked is taken off, and is not put back silently
+                    Sentence.of("bench.noFigures")); // what was ticked is taken off, and is not put back silently
         }
         String working = text("working." + id);
         return new Measure(
@@ -334,7 +335,7 @@ final class BenchForm {
             criteria.add(new Criterion(usual.id(), marks, must, bands(usual)));
         }
         if (criteria.stream().mapToInt(Criterion::marks).sum() == 0) {
-            faults.put("marks", Said.of("bench.noMarks"));
+            faults.put("marks", Sentence.of("bench.noMarks"));
         }
         return new Scheme(criteria, whole("slipKeeps", fields.slipKeeps(), 0), grades());
     }
@@ -344,7 +345,7 @@ final class BenchForm {
         List<Grade> grades = new ArrayList<>();
         boolean graded = OutcomeSchool.GRADED.key().equals(fields.outcome());
         if (graded && fields.grades().isBlank()) {
-            faults.put("grades", Said.of("bench.grades.needed"));
+            faults.put("grades", Sentence.of("bench.grades.needed"));
         }
         for (String one : fields.grades().split(",", -1)) {
             Matcher read = GRADE.matcher(one.strip());
@@ -357,7 +358,8 @@ final class BenchForm {
             } else if (!fields.grades().isBlank()) {
                 faults.put(
                         "grades",
-                        Said.of("bench.grades.fault", Words.quote(fields.grades()), Grade.LONGEST_NAME, Grade.MOST));
+                        Sentence.of(
+                                "bench.grades.fault", Words.quote(fields.grades()), Grade.LONGEST_NAME, Grade.MOST));
                 return List.of();
             }
         }
@@ -383,7 +385,7 @@ final class BenchForm {
         if (read.isEmpty()) {
             faults.put(
                     "band." + name,
-                    Said.of(
+                    Sentence.of(
                             "bench.band." + quantity.key(),
                             Words.quote(text),
                             bandText.narrowest(),
@@ -448,7 +450,7 @@ final class BenchForm {
                 .findFirst()
                 .orElseGet(() -> {
                     if (!text.isEmpty()) {
-                        faults.put(field, Said.of("field.noChoice", Words.quote(text)));
+                        faults.put(field, Sentence.of("field.noChoice", Words.quote(text)));
                     }
                     return all.get(0);
                 });

@@ -28,7 +28,7 @@ import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskFault;
 import app.galdrin.core.task.Work;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.SheetVersion;
@@ -102,7 +102,7 @@ public final class BenchView {
         return form.text(field);
     }
 
-    public @Nullable Said fault(String field) {
+    public @Nullable Sentence fault(String field) {
         return form.faults().get(field);
     }
 
@@ -203,15 +203,15 @@ public final class BenchView {
     }
 
     /** A step that can be put back: what the button says to the form, and its name. */
-    public record Missing(String what, String title) {}
+    public record RemovedStep(String what, String title) {}
 
     /** The steps of a usual practical that this one has none of. */
-    public List<Missing> missing() {
+    public List<RemovedStep> missing() {
         return USUAL.stream()
                 .filter(kind -> !kind.equals(MEASURE) && !kind.equals("handIn"))
                 .filter(kind -> form.practical.steps().stream()
                         .noneMatch(s -> s.id().equals(kind) || s.kind().key().equals(kind)))
-                .map(kind -> new Missing(
+                .map(kind -> new RemovedStep(
                         kind.equals("prepare") || kind.equals("closing")
                                 ? "checklist:" + kind
                                 : kind + ":" + (kind.equals("round") ? "adjust" : kind),

@@ -1,12 +1,12 @@
 package app.galdrin.web.task.internal;
 
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.procedure.Standing;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.task.CanDecide;
 import app.galdrin.core.task.CanDecide.Help;
-import app.galdrin.core.task.Expected;
+import app.galdrin.core.task.ExpectedUncertainty;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.layout.Words;
@@ -26,8 +26,8 @@ final class Decisions {
         this.rule = rule;
     }
 
-    List<DecisionRow> of(Measure measure, Standing standing) {
-        Map<FigureId, Estimate> expected = Expected.asAsked(measure, standing);
+    List<DecisionRow> of(Measure measure, MeasuringContext standing) {
+        Map<FigureId, Estimate> expected = ExpectedUncertainty.asAsked(measure, standing);
         List<DecisionRow> rows = new ArrayList<>();
         for (FigureId figure : measure.figures()) {
             Estimate told = expected.get(figure);
@@ -57,7 +57,7 @@ final class Decisions {
         return new DecisionRow(words.name(figure), null, words.text("bench.promise", doubt), List.of());
     }
 
-    private DecisionRow row(CanDecide can, Measure measure, Standing standing) {
+    private DecisionRow row(CanDecide can, Measure measure, MeasuringContext standing) {
         FigureId figure = can.figure();
         String near = words.doubt(can.expanded(), figure);
         String said = words.text("bench.decides.near", near);
@@ -83,7 +83,8 @@ final class Decisions {
                     words.text("doubt." + other.tool()),
                     then);
         }
-        String way = words.text("procedure." + ((Help.Way) help).procedure().key());
+        String way = words.text(
+                "procedure." + ((CanDecide.Help.Alternative) help).procedure().key());
         return words.text("bench.help.way", way, then);
     }
 

@@ -65,12 +65,12 @@ class PackController {
         if (people.classes(me.centreId()).stream().noneMatch(c -> c.id().equals(classId))) {
             throw new NotThere("class", classId, me);
         }
-        Packs.Taken taken = packs.take(me, text, classId, key);
-        if (taken instanceof Packs.Taken.AsTask set) {
+        Packs.PackImport taken = packs.take(me, text, classId, key);
+        if (taken instanceof Packs.PackImport.AsTask set) {
             return "redirect:/tasks/" + set.task();
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        return page(me, text, ((Packs.Taken.Refused) taken).faults(), key, model);
+        return page(me, text, ((Packs.PackImport.Refusal) taken).faults(), key, model);
     }
 
     private String page(SignedIn me, String text, List<String> faults, UUID key, Model model) {

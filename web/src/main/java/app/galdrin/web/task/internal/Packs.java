@@ -42,23 +42,24 @@ class Packs {
     }
 
     /** What came of a pack: the task it was set as, or everything that is wrong with it, and then nothing was changed. */
-    sealed interface Taken {
-        record AsTask(UUID task) implements Taken {}
+    sealed interface PackImport {
+        record AsTask(UUID task) implements PackImport {}
 
-        record Refused(List<String> faults) implements Taken {}
+        record Refusal(List<String> faults) implements PackImport {}
     }
 
     /** Sets the task of a pack for a class; its vehicle is added where nobody has its registration. */
     @Transactional
-    public Taken take(SignedIn me, String text, UUID classId, UUID id) {
+    public PackImport take(SignedIn me, String text, UUID classId, UUID id) {
         TaskPack.Reading read = TaskPack.read(text);
-        if (read instanceof TaskPack.Reading.Refused refused) {
-            return new Taken.Refused(refused.faults().stream().map(this::said).toList());
+        if (read instanceof TaskPack.Reading.Refusal refused) {
+            return new PackImport.Refusal(
+                    refused.faults().stream().map(this::said).toList());
         }
-        TaskPack pack = ((TaskPack.Reading.Read) read).pack();
+        TaskPack pack = ((TaskPack.Reading.ParsedPack) read).pack();
         Optional<UUID> sheet = sheet(me, pack);
         if (sheet.isEmpty()) {
-            return new Taken.Refused(
+            return new PackImport.Refusal(
                     List.of(words.text("pack.otherSheet", pack.vehicle().registration())));
         }
         tasks.set(
@@ -69,7 +70,7 @@ class Packs {
                 List.of(sheet.get()),
                 classId,
                 Optional.empty());
-        return new Taken.AsTask(id);
+        return new PackImport.AsTask(id);
     }
 
     /** The newest sheet of its vehicle if that is the same one, else a new vehicle's; empty where another sheet stands there. */
@@ -78,7 +79,8 @@ class Packs {
         if (standing.isEmpty()) {
             Optional<UUID> added = library.addVehicle(
                     me.centreId(),
-                    new WrittenSheet.Read(pack.vehicle(), pack.assignment().sheet()),
+                    new WrittenSheet.ParsedSheet(
+                            pack.vehicle(), pack.assignment().sheet()),
                     me.personId());
             if (added.isPresent()) {
                 return added;
@@ -101,7 +103,9 @@ class Packs {
         if (fault instanceof PackFault.OfTask of) {
             return ofTask(of.fault());
         }
-        return fault instanceof PackFault.OfSheet of ? ofSheet(of.fault()) : own(((PackFault.Own) fault).fault());
+        return fault instanceof PackFault.OfSheet of
+                ? ofSheet(of.fault())
+                : own(((PackFault.FaultOfPack) fault).fault());
     }
 
     private String ofTask(TaskFault fault) {

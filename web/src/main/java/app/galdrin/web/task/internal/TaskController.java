@@ -12,7 +12,7 @@ import app.galdrin.web.bay.Bay;
 import app.galdrin.web.bay.Bays;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Said;
+import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.layout.Words;
@@ -107,7 +107,8 @@ class TaskController {
         Optional<TaskVersion> before =
                 before(me, typed, "of").or(() -> before(me, typed, "from")).filter(task -> !typed.containsKey("order"));
         return before.<MultiValueMap<String, String>>map(task -> {
-                    var filled = new LinkedMultiValueMap<>(BenchFilled.with(task, library.newestSheets(me.centreId())));
+                    var filled =
+                            new LinkedMultiValueMap<>(BenchPrefill.with(task, library.newestSheets(me.centreId())));
                     filled.addAll(typed);
                     return filled;
                 })
@@ -322,7 +323,7 @@ class TaskController {
         tasks.task(me.centreId(), id);
         OptionalInt number = WholeNumber.read(bay, 1, Bay.HIGHEST);
         if (number.isEmpty() || !bays.exists(me.centreId(), number.getAsInt())) {
-            flash.addFlashAttribute("refused", Said.of("task.bay.unknown", Words.quote(bay)));
+            flash.addFlashAttribute("refused", Sentence.of("task.bay.unknown", Words.quote(bay)));
             flash.addFlashAttribute("typedBay", bay);
             flash.addFlashAttribute("typedNote", note);
             return "redirect:/tasks/" + id + "#bays-change";

@@ -2,7 +2,6 @@ package app.galdrin.web.task.internal;
 
 import app.galdrin.core.simulated.TryOut;
 import app.galdrin.core.simulated.TryOut.Kind;
-import app.galdrin.core.simulated.TryOut.Tried;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Practical;
 import app.galdrin.web.layout.StepWords;
@@ -34,13 +33,13 @@ class TriedWords {
     }
 
     /** What came of a practical's try-out, so many sheets each. */
-    TriedView of(Practical practical, int sheets, Map<Kind, Tried> all) {
+    TriedView of(Practical practical, int sheets, Map<Kind, TryOut.PersonResult> all) {
         List<TriedView.Row> rows = new ArrayList<>();
         all.forEach((kind, tried) -> rows.add(row(kind, tried)));
         return new TriedView(sheets, rows, lines(practical, all));
     }
 
-    private TriedView.Row row(Kind kind, Tried tried) {
+    private TriedView.Row row(Kind kind, TryOut.PersonResult tried) {
         int[] counts = new int[BINS];
         for (double percent : tried.percents()) {
             counts[Math.min(BINS - 1, (int) (percent * BINS / 100))]++;
@@ -69,9 +68,9 @@ class TriedWords {
                         Math.round(100.0 * tried.competent() / tried.percents().size())));
     }
 
-    private List<String> lines(Practical practical, Map<Kind, Tried> all) {
-        Tried careful = Objects.requireNonNull(all.get(Kind.CAREFUL));
-        Tried slipProne = Objects.requireNonNull(all.get(Kind.SLIP_PRONE));
+    private List<String> lines(Practical practical, Map<Kind, TryOut.PersonResult> all) {
+        TryOut.PersonResult careful = Objects.requireNonNull(all.get(Kind.CAREFUL));
+        TryOut.PersonResult slipProne = Objects.requireNonNull(all.get(Kind.SLIP_PRONE));
         List<String> lines = new ArrayList<>();
         double above = TryOut.above(careful, slipProne);
         lines.add(words.text(above >= TOLD_APART ? "tried.apart" : "tried.together", Math.round(100 * above)));

@@ -1,8 +1,8 @@
 package app.galdrin.web.task.internal;
 
 import app.galdrin.core.Keyed;
+import app.galdrin.core.simulated.TryOut;
 import app.galdrin.core.simulated.TryOut.Kind;
-import app.galdrin.core.simulated.TryOut.Tried;
 import app.galdrin.core.task.Criterion;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -23,27 +23,27 @@ record TryOutResult(Map<String, Person> people) {
      * @param losing by the key of a criterion, on how many sheets marks were lost
      */
     record Person(List<Double> percents, int competent, Map<String, Integer> losing) {
-        private static Person of(Tried tried) {
+        private static Person of(TryOut.PersonResult tried) {
             Map<String, Integer> losing = new LinkedHashMap<>();
             tried.losing().forEach((criterion, sheets) -> losing.put(criterion.key(), sheets));
             return new Person(tried.percents(), tried.competent(), losing);
         }
 
-        private Tried tried() {
+        private TryOut.PersonResult tried() {
             Map<Criterion.Id, Integer> known = new LinkedHashMap<>();
             losing.forEach((key, sheets) -> known.put(Criterion.Id.parse(key).orElseThrow(), sheets));
-            return new Tried(percents, competent, known);
+            return new TryOut.PersonResult(percents, competent, known);
         }
     }
 
-    static String write(Map<Kind, Tried> tried) {
+    static String write(Map<Kind, TryOut.PersonResult> tried) {
         Map<String, Person> people = new LinkedHashMap<>();
         tried.forEach((kind, of) -> people.put(kind.key(), Person.of(of)));
         return JSON.writeValueAsString(new TryOutResult(people));
     }
 
-    static Map<Kind, Tried> read(String json) {
-        Map<Kind, Tried> tried = new EnumMap<>(Kind.class);
+    static Map<Kind, TryOut.PersonResult> read(String json) {
+        Map<Kind, TryOut.PersonResult> tried = new EnumMap<>(Kind.class);
         JSON.readValue(json, TryOutResult.class)
                 .people()
                 .forEach((key, person) ->

@@ -5,8 +5,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.BayFloor;
-import app.galdrin.core.procedure.Standing;
-import app.galdrin.core.procedure.WayTo;
+import app.galdrin.core.procedure.IntermediateSteps;
+import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Band;
@@ -66,7 +66,7 @@ class BenchFilledTest {
     private Practical again(TaskVersion task) {
         var sheets = library.newestSheets(task.centreId());
         return new BenchForm(
-                        BenchFilled.with(task, sheets), sheets, people.classes(task.centreId()), "untitled", validator)
+                        BenchPrefill.with(task, sheets), sheets, people.classes(task.centreId()), "untitled", validator)
                 .practical;
     }
 
@@ -138,7 +138,7 @@ class BenchFilledTest {
                 .findFirst()
                 .orElseThrow();
         var sheets = library.newestSheets(task.centreId());
-        var typed = BenchFilled.with(task, sheets);
+        var typed = BenchPrefill.with(task, sheets);
         String field = "why.prepare.protection";
         typed.set(field, "falls,,rust");
         var form = new BenchForm(typed, sheets, people.classes(task.centreId()), "untitled", validator);
@@ -148,13 +148,13 @@ class BenchFilledTest {
 
     /** Asking for everything on the way to its figures. */
     private static Work asking(TaskVersion task, Work work) {
-        var standing = new Standing(task.sheets().get(0).sheet(), BayFloor.LEVEL);
+        var standing = new MeasuringContext(task.sheets().get(0).sheet(), BayFloor.LEVEL);
         return new Work(
                 work.id(),
                 work.asked().stream()
                         .map(item -> {
                             Measure from = task.practical().measure(item.from()).orElseThrow();
-                            var way = WayTo.any(from.procedure(), item.figure(), standing, from.taught());
+                            var way = IntermediateSteps.any(from.procedure(), item.figure(), standing, from.taught());
                             return new Work.Item(item.figure(), item.from(), item.unit(), way.intermediates());
                         })
                         .toList(),

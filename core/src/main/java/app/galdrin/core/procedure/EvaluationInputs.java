@@ -1,0 +1,124 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.InputForm;
+import app.galdrin.core.uncertainty.Budget;
+import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.core.uncertainty.InputDoubts;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/** What one run of an evaluation works with: readings on a vehicle where it stands, and what of their doubt goes into each figure. */
+final class EvaluationInputs {
+
+    /** Of a move: less is binary rounding. */
+    private static final double LEAST_SLOPE = 1e-6;
+
+    private final EvaluationPlan of;
+    private final Map<String, Double> readings;
+    private final MeasuringContext standing;
+    private final Function<Place, String> ofReading;
+
+    /** Every figure asks for them, from several threads; two who ask at once put together the same. */
+    private volatile @Nullable InputDoubts doubts;
+
+    /**
+     * For one repeat.
+     *
+     * @param readings mm or deg by place, with their signs
+     * @param ofReading the name of a place's reading as a source of doubt
+     */
+    EvaluationInputs(
+            EvaluationPlan of,
+            Map<String, Double> readings,
+            MeasuringContext standing,
+            Function<Place, String> ofReading) {
+        this.of = of;
+        this.readings = readings;
+        this.standing = standing;
+        this.ofReading = ofReading;
+    }
+
+    MeasuringContext standing() {
+        return standing;
+    }
+
+    /** The input of the kind, without doubts. */
+    InputForm form() {
+        InputForm form = of.form();
+        for (EvaluationPlan.InputField field : of.fields()) {
+            valueOf(field).ifPresent(value -> form.put(field.blank(), value));
+        }
+        return form;
+    }
+
+    private Optional<Object> valueOf(EvaluationPlan.InputField field) {
+        return field.source().value(readings, standing);
+    }
+
+    private InputDoubts doubts() {
+        InputDoubts known = doubts;
+        if (known == null) {
+            known = new InputDoubts(
+                    of.fields().size(),
+                    (index, each) -> of.fields().get(index).source().parts(readings, ofReading, standing, each));
+            doubts = known;
+        }
+        return known;
+    }
+
+    /** What is given beside the fields. */
+    Budget doubtOf(Source.KnownBeforehand given) {
+        return new InputDoubts(1, (only, each) -> given.parts(readings, ofReading, standing, each))
+                .through(new double[] {1});
+    }
+
+    /** A figure of a result, rad or mm; {@code value} is in the record's unit. */
+    Estimate estimate(EvaluationPlan.ResultField told, double value, Figures result) {
+        return told.at().in(result.doubts()) instanceof Figures.Doubt known
+                ? Estimate.lazily(
+                        known.estimate().value(),
+                        () -> bySlopes(known.estimate().budget()))
+                : Estimate.lazily(told.unit().toCore(value), () -> byMoving(told, value));
+    }
+
+    /** Where the kind says what one unit of every field's doubt contributes. */
+    private Budget bySlopes(Budget slopes) {
+        double[] byField = new double[of.fields().size()];
+        slopes.forEach(
+                (path, slope) -> of.field(path).ifPresent(field -> byField[field.index()] = slope / field.inCore()));
+        return doubts().through(byField);
+    }
+
+    /** Where the kind lists no uncertainty: every field is moved by its own doubt, both ways. */
+    private Budget byMoving(EvaluationPlan.ResultField told, double now) {
+        double[] byField = new double[of.fields().size()];
+        for (EvaluationPlan.InputField field : of.fields()) {
+            double u = doubts().standardUncertainty(field.index());
+            if (u > 0 && valueOf(field).orElse("") instanceof Double value) {
+                double step = u / field.inCore();
+                Optional<Double> up = moved(told, field, value + step);
+                Optional<Double> down = moved(told, field, value - step);
+                if (up.isPresent() && down.isPresent()) {
+                    byField[field.index()] = told.unit().toCore(slope(down.get(), now, up.get())) / u;
+                }
+            }
+        }
+        return doubts().through(byField);
+    }
+
+    /** Half of what the figure moves by, both ways together; no run-out at all grows as much either way, and is no less in doubt for that. */
+    private static double slope(double down, double now, double up) {
+        boolean growsAlike = Math.abs(up - down) < LEAST_SLOPE * Math.abs(up - now);
+        return growsAlike ? up - now : (up - down) / 2;
+    }
+
+    private Optional<Double> moved(EvaluationPlan.ResultField told, EvaluationPlan.InputField moved, double value) {
+        return form().put(moved.blank(), value)
+                .input()
+                .flatMap(of::work)
+                .flatMap(answer -> told.at().numberIn(answer.figures().values()));
+    }
+}

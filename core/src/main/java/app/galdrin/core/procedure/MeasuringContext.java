@@ -1,0 +1,41 @@
+package app.galdrin.core.procedure;
+
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.Map;
+
+/**
+ * What readings are taken on: a vehicle with its sheet, in a bay with its floor, and what was found of it before.
+ *
+ * @param own figures of the same state that steps before this one came to, rad or mm
+ * @param chosen what was chosen for these readings: an option by the id of its choice
+ */
+public record MeasuringContext(
+        SpecificationSheet sheet, BayFloor floor, Map<FigureId, Estimate> own, Map<String, String> chosen) {
+
+    public MeasuringContext {
+        own = Map.copyOf(own);
+        chosen = Map.copyOf(chosen);
+    }
+
+    /** With nothing found before and nothing chosen. */
+    public MeasuringContext(SpecificationSheet sheet, BayFloor floor) {
+        this(sheet, floor, Map.of(), Map.of());
+    }
+
+    /** With figures found before, rad or mm. */
+    public MeasuringContext with(Map<FigureId, Estimate> found) {
+        return new MeasuringContext(sheet, floor, found, chosen);
+    }
+
+    /** In a bay with another floor. */
+    public MeasuringContext on(BayFloor other) {
+        return new MeasuringContext(sheet, other, own, chosen);
+    }
+
+    /** With an option by the id of its choice. */
+    public MeasuringContext choosing(Map<String, String> options) {
+        return new MeasuringContext(sheet, floor, own, options);
+    }
+}

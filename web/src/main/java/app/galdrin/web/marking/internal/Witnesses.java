@@ -1,0 +1,54 @@
+package app.galdrin.web.marking.internal;
+
+import app.galdrin.core.task.Checklist;
+import app.galdrin.web.account.People;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.sitting.Entry;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.StaffLine;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Who stood by where a checklist asks for somebody to: the items, and whose entry each is. */
+@Component
+class Witnesses {
+
+    private final People people;
+    private final Words words;
+
+    Witnesses(People people, Words words) {
+        this.people = people;
+        this.words = words;
+    }
+
+    /**
+     * An item.
+     *
+     * @param by who stood by, and {@code at} when; empty where nobody has said so
+     */
+    record Item(String step, String item, String name, String by, String at) {}
+
+    List<Item> of(SignedIn me, Sitting sitting, Log log) {
+        return sitting.task()
+                .practical()
+                .of(Checklist.class)
+                .flatMap(list -> list.items().stream()
+                        .filter(Checklist.Item::witnessed)
+                        .map(item -> item(me, list.id(), item.id(), log.at(StaffLine.witness(list.id(), item.id())))))
+                .toList();
+    }
+
+    private Item item(SignedIn me, String step, String item, Optional<Entry> entry) {
+        String name = words.textOr("item." + item, "item.own", item);
+        return entry.map(e -> new Item(
+                        step,
+                        item,
+                        name,
+                        people.person(me.centreId(), e.personId()).displayName(),
+                        words.dayTime(e.writtenAt(), me.zoneId())))
+                .orElseGet(() -> new Item(step, item, name, "", ""));
+    }
+}
