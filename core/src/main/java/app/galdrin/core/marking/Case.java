@@ -13,6 +13,7 @@ import app.galdrin.core.steering.SteerWheelOffset;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -106,30 +107,70 @@ final class Case {
     }
 
     /**
-     * What a figure can as well be, rad or mm, where he did not write all that the task asks: with the doubt of all repeats, and, where he worked
-     * none, rounded to either side. What is missing there is no business of a verdict. Whether he counts the run-out that the task has not taken off
-     * is his to say: both are right. So is what a thrust line can have been that was read in part, within U of it.
+     * Returns what a figure can as well be, rad or mm. Run-out that the task has not taken off may be counted or not. Where the apprentice has not
+     * written all that the task asks, what is missing does not count against the verdict: all repeats may have averaged out, any rounding of a figure
+     * that was not worked is right, and a thrust line that was read in part may lie anywhere within its U.
      */
     List<Estimate> likewise(FigureId figure, String beforeStep, Estimate value) {
-        List<Estimate> all = new ArrayList<>(List.of(value, value.without(Source::isOfVehicle)));
-        if (OwnFigures.isFrontToe(figure) && isThrustLineReadInPart(beforeStep)) {
-            double expanded =
-                    Judgement.K * own.thrustLine(beforeStep).orElseThrow().standardUncertainty();
-            List.of(-expanded, expanded).forEach(off -> all.add(new Estimate(value.value() + off, value.budget())));
-        }
         Optional<Measure> measure = assignment.measuring(figure, beforeStep);
-        measure.filter(m -> own.each(m, 0, figure).size() < m.repeats()
-                        || !own.lacking(m, 0, figure).isEmpty())
-                .flatMap(m -> assignment.asAsked(m, figure))
-                .map(asked -> new Estimate(value.value(), asked.budget()))
-                .ifPresent(asked -> all.addAll(List.of(asked, asked.without(Source::isOfVehicle))));
+        List<Budget> doubts = new ArrayList<>(List.of(value.budget()));
+        double within = 0;
+        if (OwnFigures.isFrontToe(figure) && isThrustLineReadInPart(beforeStep)) {
+            Estimate thrust = own.thrustLine(beforeStep).orElseThrow();
+            within += Judgement.K * thrust.standardUncertainty();
+            doubts.addAll(withAllRepeats(
+                    assignment.measuring(OwnFigures.THRUST, beforeStep).orElseThrow(), OwnFigures.THRUST, value));
+        }
+        if (measure.filter(m -> isReadInPart(m, figure)).isPresent()) {
+            doubts.addAll(withAllRepeats(measure.get(), figure, value));
+        }
         if (own.goesBy(figure, beforeStep).isEmpty()) {
-            double step = step(figure, beforeStep, measure.orElseThrow());
-            List.copyOf(all)
-                    .forEach(e ->
-                            List.of(-step, step).forEach(off -> all.add(new Estimate(e.value() + off, e.budget()))));
+            within += rounding(figure, beforeStep, measure.orElseThrow());
+        }
+        List<Estimate> all = new ArrayList<>();
+        for (double candidate : telling(figure, value.value(), within)) {
+            for (Budget doubt : doubts) {
+                var estimate = new Estimate(candidate, doubt);
+                all.addAll(List.of(estimate, estimate.without(Source::isOfVehicle)));
+            }
         }
         return all;
+    }
+
+    private boolean isReadInPart(Measure measure, FigureId figure) {
+        return own.each(measure, 0, figure).size() < measure.repeats()
+                || !own.lacking(measure, 0, figure).isEmpty();
+    }
+
+    /** The doubts, rad or mm, that a figure may have with every repeat: as the task asks it, and the least, where all of it averages out. */
+    private List<Budget> withAllRepeats(Measure measure, FigureId figure, Estimate value) {
+        List<Budget> doubts = new ArrayList<>();
+        assignment.asAsked(measure, figure).ifPresent(asked -> doubts.add(asked.budget()));
+        double share = (double) own.each(measure, 0, figure).size() / measure.repeats();
+        if (share > 0 && share < 1) {
+            doubts.add(value.times(Math.sqrt(share)).budget());
+        }
+        return doubts;
+    }
+
+    /** Of all values so near one those that are judged otherwise than their neighbours: both ends, each limit, and what is farthest inside; rad or mm. */
+    private List<Double> telling(FigureId figure, double value, double within) {
+        if (within == 0) {
+            return List.of(value);
+        }
+        double least = value - within;
+        double most = value + within;
+        List<Double> telling = new ArrayList<>(List.of(value, least, most));
+        assignment.limits(figure).ifPresent(limits -> {
+            double min = limits.min().orElse(Double.NEGATIVE_INFINITY);
+            double max = limits.max().orElse(Double.POSITIVE_INFINITY);
+            for (double one : new double[] {min, max, (min + max) / 2}) {
+                if (Double.isFinite(one)) {
+                    telling.add(Math.max(least, Math.min(most, one)));
+                }
+            }
+        });
+        return telling;
     }
 
     private boolean isThrustLineReadInPart(String beforeStep) {
@@ -140,19 +181,17 @@ final class Case {
                         .isPresent();
     }
 
-    /** One step of the unit it was asked in, rad or mm; of what follows from others, theirs together. */
-    private double step(FigureId figure, String beforeStep, Measure measure) {
-        List<FigureId> parts = assignment.workStep(figure, beforeStep).isEmpty() ? Derivation.parts(figure) : List.of();
-        if (!parts.isEmpty()) {
-            return parts.stream()
-                    .mapToDouble(part -> step(part, beforeStep, measure))
-                    .sum();
-        }
-        return assignment
-                .workStep(figure, beforeStep)
-                .flatMap(work -> work.item(figure))
-                .map(item -> item.unit().toFigure(item.unit().step(), figure, baseline(measure)))
-                .orElse(0.0);
+    /** How far rounding takes it, rad or mm: a step of the unit it is asked in, and as far as each figure that it follows from. */
+    private double rounding(FigureId figure, String beforeStep, Measure measure) {
+        double parts = Derivation.parts(figure).stream()
+                .mapToDouble(part -> rounding(part, beforeStep, measure))
+                .sum();
+        return parts
+                + assignment
+                        .workStep(figure, beforeStep)
+                        .flatMap(work -> work.item(figure))
+                        .map(item -> item.unit().toFigure(item.unit().step(), figure, baseline(measure)))
+                        .orElse(0.0);
     }
 
     /**

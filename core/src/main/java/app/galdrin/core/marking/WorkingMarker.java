@@ -225,23 +225,45 @@ public final class WorkingMarker implements AspectMarker {
             return most - least <= SELDOM_EXCEEDED * limit + begun * one.tolerance() ? one.supposing(missing) : one;
         }
 
-        /** By the first habit of rounding that gives what was written. */
+        /**
+         * By the first habit of rounding that gives what was written: of the figure itself, else of one of the two that it follows from, where he wrote
+         * the other alone.
+         */
         private WorkedAnswer rounded(WorkedAnswer one) {
+            FigureId figure = one.item().figure();
+            Stream<Double> ofItself = habits(one).of(figure).stream();
+            Stream<Double> ofOnePart = Derivation.of(figure).stream().flatMap(made -> fromOnePart(one, made));
+            return Stream.concat(ofItself, ofOnePart)
+                    .filter(one::isWrittenAs)
+                    .findFirst()
+                    .map(one::rounding)
+                    .orElse(one);
+        }
+
+        /** What it comes to of the part he wrote and of the other as it would have been right, in the answer's unit: a step beside any habit, too. */
+        private Stream<Double> fromOnePart(WorkedAnswer one, Derivation.Combination made) {
+            AnswerUnit unit = one.item().unit();
+            Optional<Double> first = wroteOf(made.parts().get(0), unit);
+            Optional<Double> second = wroteOf(made.parts().get(1), unit);
+            if (first.isPresent() == second.isPresent()) {
+                return Stream.empty();
+            }
+            List<Double> other = habits(one).of(made.parts().get(first.isPresent() ? 1 : 0));
+            return other.stream()
+                    .flatMap(value -> Stream.of(value, value - unit.step(), value + unit.step()))
+                    .map(value -> made.of(first.orElse(value), second.orElse(value)));
+        }
+
+        /** Of the answers of a measurement that are written to the same place. */
+        private RoundingHabits habits(WorkedAnswer one) {
             double place = Math.min(
                     one.item().unit().step(),
                     written(one.item())
                             .flatMap(w -> w.step().stream().boxed().findFirst())
                             .orElse(one.place()));
-            return habits
-                    .computeIfAbsent(
-                            new Habits(one.measure().id(), one.item().unit(), place),
-                            key -> new RoundingHabits(of.own(), one.measure(), key.unit(), key.place()))
-                    .of(one.item().figure())
-                    .stream()
-                    .filter(one::isWrittenAs)
-                    .findFirst()
-                    .map(one::rounding)
-                    .orElse(one);
+            return habits.computeIfAbsent(
+                    new Habits(one.measure().id(), one.item().unit(), place),
+                    key -> new RoundingHabits(of.own(), one.measure(), key.unit(), key.place()));
         }
 
         private Optional<WrittenValue> written(Work.Item item) {

@@ -6,11 +6,17 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Place;
 import app.galdrin.core.sitting.MissingReading;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.task.Judge.Verdict;
+import app.galdrin.core.uncertainty.Estimate;
 import java.math.BigDecimal;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -105,6 +111,86 @@ class MissingTest {
                 assertEquals(whole.get(line), mark, line);
             }
         });
+    }
+
+    /** A step of the total, one of the wheel that is written and one of the wheel that is not: 0.03 in all, and no more. */
+    @ParameterizedTest
+    @CsvSource({"-0.03,1", "0.03,1", "0.06,0", "-0.06,0"})
+    void aTotal_staysRight_whereItFollowsFromTheWheelThatIsLeft(double off, double credit) {
+        Bench bench = flawless().strike("work/toe.front.right/0/0");
+        FigureId left = figure("toe.front.left");
+        FigureId total = figure("totalToe.front");
+        write(bench, left, bench.honest(left) + Math.copySign(0.01, off));
+        write(bench, total, bench.honest(total) + off);
+        var working = bench.evidence("work.working", Evidence.Working.class).stream()
+                .filter(e -> e.figure().equals(total))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(credit, working.credit(), working.toString());
+    }
+
+    private static void write(Bench bench, FigureId figure, double value) {
+        bench.write("work/" + figure.key() + "/0/0", String.format(Locale.ROOT, "%.2f", value));
+    }
+
+    /**
+     * By guarded acceptance a figure is too close to tell within U of its limit, and U is larger where a repeat is missing. Wherever the whole sheet is
+     * right so is the one that lacks a repeat; right beside the limit of 0.1° nothing but "too close to tell" is.
+     */
+    @Test
+    void aMissingRepeat_takesNoVerdictAway() {
+        FigureId figure = figure("camber.front.left");
+        Set<Verdict> more = EnumSet.noneOf(Verdict.class);
+        for (int hundredths = -15; hundredths <= 35; hundredths++) {
+            Set<Verdict> whole = right(guarded(), figure, hundredths / 100.0);
+            Bench lacking = guarded();
+            lacking.strike("camber/" + placeOf(lacking, figure) + "/2/0");
+            Set<Verdict> part = right(lacking, figure, hundredths / 100.0);
+            assertTrue(part.containsAll(whole), hundredths + " " + whole + part);
+            if (!part.equals(whole)) {
+                more.addAll(part);
+            }
+            if (hundredths == 9 || hundredths == 11) {
+                assertEquals(Set.of(Verdict.TOO_CLOSE), part);
+            }
+        }
+        assertEquals(EnumSet.allOf(Verdict.class), more);
+    }
+
+    private static Set<Verdict> right(Bench bench, FigureId figure, double wrote) {
+        write(bench, figure, wrote);
+        bench.write("judge/" + figure.key() + "/0/0", Verdict.INSIDE.key());
+        return bench.evidence("judge.verdict", Evidence.JudgedFigure.class).stream()
+                .filter(e -> e.figure().equals(figure))
+                .findFirst()
+                .orElseThrow()
+                .right();
+    }
+
+    private static Bench guarded() {
+        return Bench.fullFront(DecisionRule.GUARDED).read(MarkerTest.FOUND).workRight();
+    }
+
+    private static String placeOf(Bench bench, FigureId figure) {
+        return bench.practical().measure("camber").orElseThrow().procedure().places(List.of(figure)).stream()
+                .filter(Place::eachRepeat)
+                .findFirst()
+                .orElseThrow()
+                .id();
+    }
+
+    /** Its own rounding and that of both wheels is anybody's. */
+    @Test
+    void aTotalThatIsNotWorked_canBeAllThatRoundingMakesOfIt() {
+        Bench bench = guarded().strike("work/totalToe.front/0/0");
+        FigureId total = figure("totalToe.front");
+        var sat = new Case(new KnownReferences(bench.assignment), bench.answers(), bench.references());
+        Estimate standing = sat.standing(total, "judge").orElseThrow();
+        var values = sat.likewise(total, "judge", standing).stream()
+                .mapToDouble(e -> Math.toDegrees(e.value() - standing.value()))
+                .summaryStatistics();
+        assertEquals(-0.03, values.getMin(), 1e-9);
+        assertEquals(0.03, values.getMax(), 1e-9);
     }
 
     /** What is neither read nor written is missing, and no equal split is made up for it. */

@@ -23,9 +23,6 @@ class ProofTest {
     private static final int SITTINGS = 1300;
     private static final Tally TALLY = new Proof(7, 1).sittings(SITTINGS);
 
-    /** What is not reached; {@code docs/marking-proof.md} says by how much, and why. */
-    private static final Map<ProofMeasure, Double> NOT_REACHED = Map.of(ProofMeasure.MISSING_COSTS_ITSELF, 0.999);
-
     /** So many of so few may come out otherwise by chance: three standard deviations of a count. */
     private static double room(ProofMeasure measured, double reach) {
         return 3 * Math.sqrt(reach * (1 - reach) / TALLY.of(measured).tries());
@@ -36,8 +33,8 @@ class ProofTest {
     void everyMeasure_reachesWhatItIsToReach(ProofMeasure measured) {
         assertTrue(TALLY.of(measured).tries() > 150, "counted");
         double share = TALLY.of(measured).share();
-        double least = measured.least() == 0 ? 0 : NOT_REACHED.getOrDefault(measured, measured.least());
-        double most = measured.least() == 0 ? NOT_REACHED.getOrDefault(measured, measured.most()) : measured.most();
+        double least = measured.least();
+        double most = measured.most();
         String which = measured.key() + " " + share;
         assertTrue(share >= least - room(measured, least), which);
         assertTrue(share <= most + room(measured, most), which);
