@@ -93,19 +93,20 @@ public final class Mark {
     }
 
     private static String words(PackFault fault) {
-        if (fault instanceof PackFault.OfTask of) {
-            return Words.of("task.at", of.fault().at())
+        if (fault instanceof PackFault.OfTask part) {
+            return Words.of("task.at", part.fault().at())
                     + " "
                     + Words.of(
-                            "task." + of.fault().reason().key(),
-                            of.fault().value(),
-                            of.fault().limit());
+                            "task." + part.fault().reason().key(),
+                            part.fault().value(),
+                            part.fault().limit());
         }
-        if (fault instanceof PackFault.OfSheet of) {
-            String cell = of.fault().cell().map(c -> "." + c.key()).orElse("");
-            return Words.of("sheet.at", of.fault().at() + cell)
+        if (fault instanceof PackFault.OfSheet part) {
+            String cell = part.fault().cell().map(c -> "." + c.key()).orElse("");
+            return Words.of("sheet.at", part.fault().at() + cell)
                     + " "
-                    + Words.of("sheet." + of.fault().reason().key(), of.fault().value());
+                    + Words.of(
+                            "sheet." + part.fault().reason().key(), part.fault().value());
         }
         return Words.ofSitting(((PackFault.FaultOfPack) fault).fault());
     }

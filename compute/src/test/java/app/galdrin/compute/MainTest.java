@@ -29,7 +29,7 @@ class MainTest {
             delimiter = '|',
             value = {
                 "{\"id\":\"a\",\"kind\":\"judge\",\"input\":{\"value\":1,\"min\":0}}|0|\"zone\":\"inside\"",
-                "{\"id\":\"a\",\"kind\":\"judge\",\"input\":{\"value\":1}}|1|The field min is needed",
+                "{\"id\":\"a\",\"kind\":\"judge\",\"input\":{\"value\":1}}|1|The field min is missing",
                 "{\"id\":\"a\",\"kind\":\"judge\",\"input\":{\"value\":\"1\",\"min\":0}}|1|must be a finite number",
                 "{\"id\":\"a\",\"kind\":\"juge\",\"input\":{}}|1|no such kind",
                 "not a record|1|cannot be read",

@@ -50,7 +50,7 @@ class MarkTest {
         assertTrue(faulty.out().contains("There is no wrote.toe/none/0/0 on this sheet."), faulty.out());
         var unread = run(Mark.class, "{\"id\":\"a\",\"wrote\":{\"toe/hubGap.fl/1/0\":\"half a thumb\"}}\n", TASK);
         assertTrue(
-                unread.out().contains("“half a thumb” at wrote.toe/hubGap.fl/1/0 cannot be read there."), unread.out());
+                unread.out().contains("“half a thumb” at wrote.toe/hubGap.fl/1/0 cannot be read here."), unread.out());
         var away = run(Mark.class, "", TASK, "nowhere.json");
         assertEquals(2, away.status());
         assertTrue(away.err().contains("There is no file nowhere.json"), away.err());
@@ -59,7 +59,7 @@ class MarkTest {
                 Files.readString(Path.of(TASK)).replace("\"school\":\"A\"", "\"school\":\"C\""));
         var refused = run(Mark.class, "", broken.toString());
         assertEquals(2, refused.status());
-        assertTrue(refused.err().contains("Task, school: “C” is not known there."), refused.err());
+        assertTrue(refused.err().contains("Task, school: “C” is not known here."), refused.err());
     }
 
     @Test

@@ -7,19 +7,30 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
-/** Types are nouns of the field: the sources of all modules are read, and what the glossary names is there. */
+/** Holds the names in the sources of all modules: types are nouns of the field, and the glossary names types that exist. */
 class NamesTest {
 
     private static final Pattern TYPE =
             Pattern.compile("(?m)^ *(?:[a-z-]+ )*(?:class|record|@?interface|enum) ([A-Z]\\w*)");
+
+    private static final Pattern TEXT_OR_COMMENT =
+            Pattern.compile("(?s)\"\"\".*?\"\"\"|\"(?:[^\"\\\\\n]|\\\\.)*\"|'(?:[^'\\\\]|\\\\.)'|/\\*.*?\\*/|//[^\n]*");
+
+    /** A name that is not called and belongs to nothing: a variable, a parameter or a component. */
+    private static final Pattern RIDDLE = Pattern.compile("(?<![\\w.:])(?:this\\.)?(of|by|told)\\b(?!\\s*\\()");
 
     private static final Pattern TERM = Pattern.compile("(?m)^\\| [^|]+ \\| [^|]+ \\| `(\\w+)` \\|");
 
@@ -33,17 +44,60 @@ class NamesTest {
             Written Wrote
             """.strip().split("\\s+"));
 
-    private static Set<String> types() throws IOException {
-        Set<String> types = new TreeSet<>();
+    /** The sources under a folder of every module, by path. */
+    private static Map<Path, String> sources(String folder) throws IOException {
+        Map<Path, String> sources = new TreeMap<>();
         for (String module : List.of("core", "web", "compute")) {
-            try (Stream<Path> files = Files.walk(Path.of("..", module, "src/main/java"))) {
+            try (Stream<Path> files = Files.walk(Path.of("..", module, folder))) {
                 for (Path file :
                         files.filter(f -> f.toString().endsWith(".java")).toList()) {
-                    TYPE.matcher(Files.readString(file)).results().forEach(m -> types.add(m.group(1)));
+                    sources.put(file, Files.readString(file));
                 }
             }
         }
+        return sources;
+    }
+
+    private static Set<String> types() throws IOException {
+        Set<String> types = new TreeSet<>();
+        sources("src/main/java")
+                .values()
+                .forEach(source -> TYPE.matcher(source).results().forEach(m -> types.add(m.group(1))));
         return types;
+    }
+
+    /** Returns the riddles among the names of a source. */
+    private static Set<String> riddles(String source) {
+        String code = TEXT_OR_COMMENT.matcher(source).replaceAll("\"\"");
+        return RIDDLE.matcher(code).results().map(m -> m.group(1)).collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    @Test
+    void variables_sayWhatTheyHold() throws IOException {
+        Map<Path, String> sources = new TreeMap<>(sources("src/main/java"));
+        sources.putAll(sources("src/test/java"));
+        Map<Path, Set<String>> found = new TreeMap<>();
+        sources.forEach((file, source) -> found.put(file, riddles(source)));
+        found.values().removeIf(Set::isEmpty);
+        assertEquals(Map.of(), found);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "int of = 1;|of",
+                "f(by);|by",
+                "this.told = x;|told",
+                "List.of(1);|",
+                "x.by();|",
+                "List::of|",
+                "// the mean of two|",
+                "say(\"of\");|",
+                "static T of(int a)|"
+            })
+    void aRiddle_isFound(String line, @Nullable String name) {
+        assertEquals(name == null ? Set.of() : Set.of(name), riddles(line));
     }
 
     @Test

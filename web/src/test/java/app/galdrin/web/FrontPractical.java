@@ -97,7 +97,7 @@ public final class FrontPractical {
             show(maud, step);
             walk(maud, "#step-" + step + " .measure");
         }
-        maud.waitForText("#status", "all written");
+        maud.waitForText("#status", "all saved");
         maud.waitForText("#panel-toe", "too close to tell");
         assertTrue(maud.text("#panel-toe").contains("out of line"), "the instructor sees how far off the box is");
         check(maud);
@@ -186,7 +186,7 @@ public final class FrontPractical {
             lena.script("arguments[0].scrollIntoView({block: 'center'})", box);
             box.click();
         }
-        lena.waitForText("#status", "all written");
+        lena.waitForText("#status", "all saved");
         check(lena);
         lena.click("#next");
     }
@@ -200,7 +200,7 @@ public final class FrontPractical {
         for (String step : new String[] {"caster", "camber"}) {
             lena.waitFor(() -> lena.find("#step-" + step).isDisplayed());
             walk(lena, "#step-" + step + " .measure");
-            lena.waitForText("#status", "all written");
+            lena.waitForText("#status", "all saved");
             lena.waitForText("#panel-" + step + " .sense", "top leans out");
             check(lena);
             lena.click("#next");
@@ -210,7 +210,7 @@ public final class FrontPractical {
         lena.focusOn("toe/hubGap.fl/1/0");
         lena.enter("75.5");
         walk(lena, "#step-toe .measure");
-        lena.waitForText("#status", "all written");
+        lena.waitForText("#status", "all saved");
         lena.waitForText("#panel-toe s", "75.5");
         assertEquals("78.58 mm", lena.text(".at-wheels-rr-frontGap[data-repeat='2'] .says"));
         assertFalse(lena.text("#panel-toe").contains("out of line"), "assessment is silent about the box");
@@ -240,14 +240,14 @@ public final class FrontPractical {
     private void workAndJudge(Browser lena) {
         lena.waitFor(() -> lena.find("#step-work").isDisplayed());
         lena.waitForText("#from-work-toe", "63");
-        assertEquals(List.of("done", "0 of 7 written"), List.of(heard(lena, "toe"), heard(lena, "work")));
+        assertEquals(List.of("done", "0 of 7 entered"), List.of(heard(lena, "toe"), heard(lena, "work")));
         for (String figure : figures(lena, "work")) {
             lena.focusOn("work/" + figure + "/0/0");
             // the right size with the wrong sign for the total, and nothing right about the rest
             lena.enter(figure.equals("totalToe.front") ? "-0.14" : "0.00");
         }
-        lena.waitForText("#status", "all written");
-        assertFalse(lena.text("main").contains("the wrong way round"), "assessment is silent about slips");
+        lena.waitForText("#status", "all saved");
+        assertFalse(lena.text("main").contains("sign reversed"), "assessment is silent about slips");
         check(lena);
         lena.click("#next");
         lena.waitFor(() -> lena.find("#step-judge").isDisplayed());
@@ -259,7 +259,7 @@ public final class FrontPractical {
                 choose(lena, "judge/" + line + "/0/0", line.startsWith("caster") ? "outside" : "inside");
             }
         }
-        lena.waitForText("#status", "all written");
+        lena.waitForText("#status", "all saved");
         check(lena);
         lena.click("#next");
     }
@@ -283,7 +283,7 @@ public final class FrontPractical {
         lena.focusOn("plan/rod.front.left.amount/0/0");
         lena.enter("1/4");
         choose(lena, "plan/rod.front.right.way/0/0", "leave");
-        lena.waitForText("#status", "all written");
+        lena.waitForText("#status", "all saved");
         check(lena);
         lena.click("#next");
     }
@@ -298,7 +298,7 @@ public final class FrontPractical {
             walk(lena, "#" + measure.getDomAttribute("id"));
         }
         choose(lena, "adjust/next/0/1", "finished");
-        lena.waitForText("#status", "all written");
+        lena.waitForText("#status", "all saved");
         check(lena);
         lena.click("#next");
         lena.waitFor(() -> lena.find("#step-closing").isDisplayed());
@@ -309,13 +309,13 @@ public final class FrontPractical {
         lena.waitFor(() -> lena.find("#step-handIn").isDisplayed());
         check(lena);
         assertTrue(
-                lena.text("#step-handIn").contains("Everything on this sheet is written"), lena.text("#step-handIn"));
+                lena.text("#step-handIn").contains("Everything on this sheet is entered"), lena.text("#step-handIn"));
         lena.click("[data-hand-in]");
         lena.click("[data-ask-yes]");
         lena.waitForText("main", "Handed in. Nothing more");
         String sheet = lena.path().replaceFirst("\\?.*", "");
         lena.go(sheet + "/feedback");
-        assertTrue(lena.text("main").contains("has not been released yet"));
+        assertTrue(lena.text("main").contains("is not released yet"));
         return sheet;
     }
 
@@ -325,19 +325,19 @@ public final class FrontPractical {
         maud.click("#people td:last-child a:not(.to-desk)");
         String desk = maud.path();
         String working = maud.text("#work-working");
-        assertTrue(working.contains("You wrote −0.14°") && working.contains("the sign the wrong way round"), working);
+        assertTrue(working.contains("You wrote −0.14°") && working.contains("sign reversed for this method"), working);
         String said = String.valueOf(maud.script("return document.querySelector('.desk-lines').textContent"));
         assertTrue(said.contains("check ride height, load and fitted parts and read it again"), said);
         assertTrue(
-                maud.text("#adjust-asLeft").contains("The instructor has not read the vehicle as it was left."),
+                maud.text("#adjust-asLeft").contains("The instructor has not read the as-left state."),
                 "what is missing is said");
         readAsLeft(maud, "#as-left");
         maud.go(desk);
-        maud.waitForText("#adjust-asLeft", "too close to tell: the instructor reads it once more");
+        maud.waitForText("#adjust-asLeft", "too close to tell. The instructor reads it again");
         readAsLeft(maud, "#read-again");
         maud.go(desk);
         String asLeft = String.valueOf(maud.script("return document.querySelector('#adjust-asLeft').textContent"));
-        assertTrue(asLeft.contains("twice and taken together"), asLeft);
+        assertTrue(asLeft.contains("The mean of the instructor’s two readings"), asLeft);
         check(maud);
         override(maud);
         maud.find("body").sendKeys("s");
@@ -355,7 +355,7 @@ public final class FrontPractical {
             show(maud, step);
             walk(maud, "#step-" + step + " .measure");
         }
-        maud.waitForText("#status", "all written");
+        maud.waitForText("#status", "all saved");
     }
 
     private void override(Browser maud) {
@@ -367,13 +367,13 @@ public final class FrontPractical {
         assertEquals("explained it at the bay", maud.value("#work-working input[name=reason]"));
         maud.find("#work-working input[name=marks]").sendKeys(Keys.chord(Keys.CONTROL, "a"), "17,5");
         maud.click("#work-working .override .btn");
-        maud.waitForText("#work-working", "Marked 17.5 by the instructor: explained it at the bay");
+        maud.waitForText("#work-working", "The instructor gave 17.5: explained it at the bay");
     }
 
     private void feedback(Browser lena) {
         lena.go("/sittings");
         lena.click(".list a");
-        lena.waitForText("main", "Marked 17.5 by the instructor");
+        lena.waitForText("main", "The instructor gave 17.5");
         String page = lena.text("main");
         assertTrue(page.contains("You wrote −0.14°. Your readings give +0.14°"), page);
         assertTrue(lena.has("figure.tolerance svg"));

@@ -269,7 +269,7 @@ class FuzzTest {
             sent++;
             answers.merge(answer.statusCode(), 1, Integer::sum);
             // entries go to one route: their lines tell their defects apart
-            String of = entry
+            String kind = entry
                     ? LINE.matcher(query)
                             .results()
                             .map(l -> " " + l.group())
@@ -278,7 +278,7 @@ class FuzzTest {
                     : "";
             defect(answer)
                     .forEach(what -> defects.putIfAbsent(
-                            method + " " + route.path() + of + ": " + what, who + " " + where + " " + query));
+                            method + " " + route.path() + kind + ": " + what, who + " " + where + " " + query));
         }
         System.out.println("fuzz: seed " + SEED + ", " + sent + " requests, answers " + answers);
         assertEquals(Map.of(), defects, "seed " + SEED);
@@ -350,8 +350,8 @@ class FuzzTest {
         return defects;
     }
 
-    private <T> T one(List<T> of) {
-        return of.get(random.nextInt(of.size()));
+    private <T> T one(List<T> kind) {
+        return kind.get(random.nextInt(kind.size()));
     }
 
     private String path(Route route) {

@@ -153,8 +153,8 @@ class RemarkLoad {
 
     // ---- copies
 
-    private static String id(String of) {
-        return "md5(" + of + "::text || n)::uuid";
+    private static String id(String text) {
+        return "md5(" + text + "::text || n)::uuid";
     }
 
     /** Everything of a sitting under new ids: the sitting, what was written, its state, the readings of that, its marks. */

@@ -59,7 +59,7 @@ class Screenshots {
         maud.go("/marking/class/" + id).picture(folder.resolve("class.png"));
         maud.size(1280, 800);
         maud.go("/tasks/" + id).click("#try-it");
-        while (!maud.text("#progress").contains("What it says of the marks")) {
+        while (!maud.text("#progress").contains("What this means for the marks")) {
             Thread.sleep(1000); // three hundred sheets take as long as the machine is busy
         }
         maud.picture(folder.resolve("tried.png"));
@@ -115,7 +115,7 @@ class Screenshots {
                 way.sendKeys(one[2]);
                 way.sendKeys(Keys.ENTER);
             }
-            rowan.waitForText("#status", "all written");
+            rowan.waitForText("#status", "all saved");
             rowan.picture(folder.resolve("beam-axle.png"));
         }
     }
@@ -157,7 +157,7 @@ class Screenshots {
             for (String step : new String[] {"caster", "camber", "toe"}) {
                 lena.go(sheet + "?step=" + step);
                 FrontPractical.walk(lena, "#step-" + step + " .measure");
-                lena.waitForText("#status", "all written");
+                lena.waitForText("#status", "all saved");
             }
             lena.go(sheet + "?step=caster").picture(folder.resolve("caster-390.png"));
             lena.size(1280, 800);

@@ -123,11 +123,11 @@ class StartIT {
         }
     }
 
-    private static void await(int seconds, Place of, BooleanSupplier come) throws InterruptedException {
+    private static void await(int seconds, Place place, BooleanSupplier come) throws InterruptedException {
         for (int i = 0; i < 10 * seconds && !come.getAsBoolean(); i++) {
             TimeUnit.MILLISECONDS.sleep(100);
         }
-        assertTrue(come.getAsBoolean(), of::words);
+        assertTrue(come.getAsBoolean(), place::words);
     }
 
     @BeforeAll
@@ -200,7 +200,7 @@ class StartIT {
         assertTrue(one.run("stop").contains("It is not running."));
     }
 
-    /** A restore works beside what is there: killed in the middle it changes nothing, and the next one begins anew. */
+    /** A restore works beside what is there: killed stopped half-way it changes nothing, and the next one begins anew. */
     @Test
     @Order(6)
     void aBackup_goesBackIn_alsoAfterARestoreThatWasKilled() throws Exception {
@@ -216,7 +216,8 @@ class StartIT {
             TimeUnit.MILLISECONDS.sleep(50);
         }
         restore.destroyForcibly().waitFor();
-        assertTrue(Files.exists(home.resolve("ready")) && !Files.exists(beside.resolve("restored")), "in the middle");
+        assertTrue(
+                Files.exists(home.resolve("ready")) && !Files.exists(beside.resolve("restored")), "stopped half-way");
         String words = one.run("restore", backup);
         assertTrue(words.contains("Restored and compared") && words.contains("What was there before lies in"), words);
         assertTrue(Files.exists(home.resolve("ready")) && !Files.exists(beside));

@@ -76,15 +76,15 @@ class TroubleTest {
     @Test
     void wiFiThatDrops_losesNothing_andSendsNothingTwice() {
         write(FRONT, "1904.5");
-        browser.waitForText("#status", "all written");
+        browser.waitForText("#status", "all saved");
         browser.offline(true);
         write(REAR, "1908");
-        browser.waitForText("#status", "1 kept here");
+        browser.waitForText("#status", "1 saved on this device");
         write(FRONT, "1905"); // changed his mind while away
-        browser.waitForText("#status", "2 kept here");
+        browser.waitForText("#status", "2 saved on this device");
         browser.offline(false);
         browser.script("window.dispatchEvent(new Event('online'))");
-        browser.waitForText("#status", "all written");
+        browser.waitForText("#status", "all saved");
         assertEquals(List.of("1904.5", "1908", "1905"), written());
     }
 
@@ -93,9 +93,9 @@ class TroubleTest {
     void aServerThatWasAway_getsWhatWasWritten_andTheSheetSaysSo() {
         browser.unreachable("*/entries");
         write(FRONT, "1904.5");
-        browser.waitForText("#status", "1 kept here");
+        browser.waitForText("#status", "1 saved on this device");
         browser.unreachable();
-        browser.waitForText("#status", "all written");
+        browser.waitForText("#status", "all saved");
         assertEquals(List.of("1904.5"), written());
     }
 
@@ -105,7 +105,7 @@ class TroubleTest {
                 "delete from spring_session where principal_name = ?",
                 centre.apprentice().personId().toString());
         write(FRONT, "1904.5");
-        browser.waitForText("#status", "Your sign-in has run out");
+        browser.waitForText("#status", "Your session ended");
         assertEquals("1904.5", browser.value("input[name='" + FRONT + "']"));
         browser.signIn(centre.apprentice().signIn(), Centre.PASSWORD).go(path("found"));
         browser.waitFor(() -> written().equals(List.of("1904.5")));
@@ -115,7 +115,7 @@ class TroubleTest {
     @Test
     void aTextThatWasNotUnderstood_isStillThere_afterAReload() {
         write(FRONT, "nineteen hundred");
-        browser.waitForText(".at.bad .says", "it is no figure");
+        browser.waitForText(".at.bad .says", "is not a number");
         browser.go(path("found"));
         assertEquals("nineteen hundred", browser.value("input[name='" + FRONT + "']"));
         assertEquals(List.of(), written());
@@ -134,11 +134,11 @@ class TroubleTest {
         browser.size(1280, 800);
         browser.go(path("found"));
         write(FRONT, "1904.5");
-        browser.waitForText("#status", "all written");
+        browser.waitForText("#status", "all saved");
         browser.driver().switchTo().window(first);
         write(FRONT, "1905");
         browser.waitFor(() -> written().size() == 2);
-        browser.waitForText("#status", "Someone else wrote there without seeing yours");
+        browser.waitForText("#status", "Another person wrote here at the same time");
         browser.go(path("found"));
         browser.waitForText("[role=alert]", "Two");
         browser.waitForText("#panel-found .disputed", "1904.5");
@@ -152,7 +152,7 @@ class TroubleTest {
     @Test
     void theBackButton_showsWhatStands() {
         write(FRONT, "1904.5");
-        browser.waitForText("#status", "all written");
+        browser.waitForText("#status", "all saved");
         browser.click("#next");
         browser.waitFor(() -> browser.path().endsWith("?step=work"));
         browser.driver().navigate().back();
@@ -177,7 +177,7 @@ class TroubleTest {
     @Test
     void aDatabaseRestarted_underARunningPage_losesNothing() throws Exception {
         write(FRONT, "1904.5");
-        browser.waitForText("#status", "all written");
+        browser.waitForText("#status", "all saved");
         var restarting = TestDatabase.told("restart");
         write(REAR, "1908");
         assertEquals(0, restarting.waitFor());

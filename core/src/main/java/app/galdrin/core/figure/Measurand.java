@@ -61,14 +61,14 @@ public enum Measurand implements Keyed {
     private final Quantity quantity;
     private final Extent extent;
     private final Form form;
-    private final @Nullable Measurand of;
+    private final @Nullable Measurand base;
 
-    Measurand(String key, Quantity quantity, Extent extent, Form form, @Nullable Measurand of) {
+    Measurand(String key, Quantity quantity, Extent extent, Form form, @Nullable Measurand base) {
         this.key = key;
         this.quantity = quantity;
         this.extent = extent;
         this.form = form;
-        this.of = of;
+        this.base = base;
     }
 
     @Override
@@ -91,7 +91,7 @@ public enum Measurand implements Keyed {
 
     /** What is adjusted: of a sum, a difference or the thrust the measurand it is made of, else itself. */
     public Measurand base() {
-        return of == null ? this : of;
+        return base == null ? this : base;
     }
 
     /** Whether it only shows that something is off, and nothing sets it by itself. */
@@ -102,7 +102,7 @@ public enum Measurand implements Keyed {
     /** The sum or the difference that is made of this one. */
     public List<Measurand> madeOfIt() {
         return List.of(values()).stream()
-                .filter(m -> m.of == this && m.form != Form.OWN)
+                .filter(m -> m.base == this && m.form != Form.OWN)
                 .toList();
     }
 

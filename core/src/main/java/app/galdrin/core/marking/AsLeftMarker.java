@@ -37,45 +37,45 @@ public final class AsLeftMarker implements AspectMarker {
     }
 
     @Override
-    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
+    public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
         var round = (Round) step;
-        int last = new Sheet(of.assignment()).rounds(round, of.answers());
+        int last = new Sheet(sitting.assignment()).rounds(round, sitting.answers());
         boolean anything = round.measures().stream()
-                .anyMatch(m -> !of.left().repeats(m, last).isEmpty());
+                .anyMatch(m -> !sitting.left().repeats(m, last).isEmpty());
         if (!anything) {
             return List.of(new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_REFERENCE, ""));
         }
         List<Evidence> evidence = new ArrayList<>();
         for (Measure measure : round.measures()) {
-            for (FigureId figure : of.assignment().figuresAndDifferences(measure)) {
-                of.assignment()
+            for (FigureId figure : sitting.assignment().figuresAndDifferences(measure)) {
+                sitting.assignment()
                         .limits(figure)
-                        .ifPresent(limits -> evidence.add(evidence(of, round, measure, last, figure, limits)));
+                        .ifPresent(limits -> evidence.add(evidence(sitting, round, measure, last, figure, limits)));
             }
         }
         return evidence.isEmpty() ? List.of(new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_LIMITS, "")) : evidence;
     }
 
     private static Evidence evidence(
-            Case of, Round asked, Measure measure, int round, FigureId figure, Limits ofSheet) {
+            Case sitting, Round asked, Measure measure, int round, FigureId figure, Limits ofSheet) {
         // how alike the sides have to be is the sheet's to say, and what it prefers of that is nought
         boolean aimed = asked.aim() < Round.INSIDE && measure.figures().contains(figure);
         Limits limits = aimed ? ofSheet.within(asked.aim() / (double) Round.INSIDE) : ofSheet;
-        Optional<Estimate> read = mean(of, measure, round, figure);
+        Optional<Estimate> read = mean(sitting, measure, round, figure);
         if (read.isEmpty()) {
             return new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_REFERENCE, figure.key());
         }
-        boolean again = !of.leftAgain().each(measure, round, figure).isEmpty();
-        Estimate all = of.assignment().beside(figure, read.get(), part -> mean(of, measure, round, part));
-        Optional<Estimate> thrust = thrust(of, measure, round);
+        boolean again = !sitting.leftAgain().each(measure, round, figure).isEmpty();
+        Estimate all = sitting.assignment().beside(figure, read.get(), part -> mean(sitting, measure, round, part));
+        Optional<Estimate> thrust = thrust(sitting, measure, round);
         // another reading of the same wheels says nothing of their run-out
         all = OwnFigures.countedFrom(thrust, figure, all).without(Source::isOfVehicle);
-        Judgement judgement = of.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
-        if (judgement.zone().inDoubt() && !again && !of.references().closed()) {
+        Judgement judgement = sitting.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
+        if (judgement.zone().inDoubt() && !again && !sitting.references().closed()) {
             return new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_AGAIN, figure.key());
         }
-        if (nothingMoves(of, figure) && (judgement.zone() == Zone.OUTSIDE || !judgement.accepted())) {
-            return notAdjustable(of, figure, all, limits, judgement.zone());
+        if (nothingMoves(sitting, figure) && (judgement.zone() == Zone.OUTSIDE || !judgement.accepted())) {
+            return notAdjustable(sitting, figure, all, limits, judgement.zone());
         }
         return new Evidence.AsLeft(
                 figure,
@@ -86,67 +86,67 @@ public final class AsLeftMarker implements AspectMarker {
                 again,
                 judgement.zone() != Zone.OUTSIDE && judgement.accepted(),
                 aimed,
-                of.line(figure, thrust, f -> of.left().mean(measure, round, f)));
+                sitting.line(figure, thrust, f -> sitting.left().mean(measure, round, f)));
     }
 
     /** The mean of all readings of the reference, both times together. */
-    private static Optional<Estimate> mean(Case of, Measure measure, int round, FigureId figure) {
-        List<Estimate> anew = of.leftAgain().each(measure, round, figure);
-        Optional<Estimate> first = of.left().mean(measure, round, figure);
+    private static Optional<Estimate> mean(Case sitting, Measure measure, int round, FigureId figure) {
+        List<Estimate> anew = sitting.leftAgain().each(measure, round, figure);
+        Optional<Estimate> first = sitting.left().mean(measure, round, figure);
         if (first.isEmpty() || anew.isEmpty()) {
             return first;
         }
-        List<Estimate> readings = new ArrayList<>(of.left().each(measure, round, figure));
-        anew.forEach(e -> readings.add(e.anew(of::again)));
+        List<Estimate> readings = new ArrayList<>(sitting.left().each(measure, round, figure));
+        anew.forEach(e -> readings.add(e.anew(sitting::again)));
         return Optional.of(Scatter.mean(readings));
     }
 
     /** The thrust as left; as found where nobody has read the rear again, since nothing moves it then. */
-    private static Optional<Estimate> thrust(Case of, Measure measure, int round) {
-        return of.assignment().frontsToThrustLine()
-                ? of.left()
+    private static Optional<Estimate> thrust(Case sitting, Measure measure, int round) {
+        return sitting.assignment().frontsToThrustLine()
+                ? sitting.left()
                         .mean(measure, round, OwnFigures.THRUST)
-                        .or(() -> of.practical()
+                        .or(() -> sitting.practical()
                                 .of(Measure.class)
-                                .flatMap(m -> of.found().mean(m, 0, OwnFigures.THRUST).stream())
+                                .flatMap(m -> sitting.found().mean(m, 0, OwnFigures.THRUST).stream())
                                 .findFirst())
                 : Optional.empty();
     }
 
-    private static boolean nothingMoves(Case of, FigureId figure) {
-        return of.assignment().sheet().adjustable(figure.adjustment()) != Adjustable.NOT_KNOWN
-                && of.assignment().adjusters(figure.adjustment()).isEmpty();
+    private static boolean nothingMoves(Case sitting, FigureId figure) {
+        return sitting.assignment().sheet().adjustable(figure.adjustment()) != Adjustable.NOT_KNOWN
+                && sitting.assignment().adjusters(figure.adjustment()).isEmpty();
     }
 
     /** What nothing on this vehicle moves is judged on having been found, and its cause looked for. */
-    private static Evidence notAdjustable(Case of, FigureId figure, Estimate left, Limits limits, Zone zone) {
+    private static Evidence notAdjustable(Case sitting, FigureId figure, Estimate left, Limits limits, Zone zone) {
         FigureId.Adjustment adjustment = figure.adjustment();
-        boolean found = of.practical()
+        boolean found = sitting.practical()
                 .of(Judge.class)
                 .anyMatch(judge -> judge.figures().stream()
                         .filter(adjustment::contains)
-                        .flatMap(f -> of.answers().text(LineKey.of(judge.id(), f.key())).stream())
+                        .flatMap(f -> sitting.answers().text(LineKey.of(judge.id(), f.key())).stream())
                         .anyMatch(said -> !said.equals(Judge.Verdict.INSIDE.key())));
         return new Evidence.NotAdjustable(
-                figure, ReadingMarker.figureOf(left), limits, zone, found, isReported(of, adjustment));
+                figure, ReadingMarker.figureOf(left), limits, zone, found, isReported(sitting, adjustment));
     }
 
     /** Whether the part was to be looked for; where no plan asks it, whether it was said that nothing moves it. */
-    private static boolean isReported(Case of, FigureId.Adjustment adjustment) {
-        List<Plan> plans = of.practical()
+    private static boolean isReported(Case sitting, FigureId.Adjustment adjustment) {
+        List<Plan> plans = sitting.practical()
                 .of(Plan.class)
                 .filter(plan -> plan.figures().stream().anyMatch(adjustment::contains))
                 .toList();
         if (plans.isEmpty()) {
-            return of.practical()
+            return sitting.practical()
                     .of(Judge.class)
-                    .anyMatch(judge -> of.answers()
+                    .anyMatch(judge -> sitting.answers()
                             .text(LineKey.of(judge.id(), Judge.ADJUSTABLE + adjustment.key()))
                             .filter(Adjustable.NO.key()::equals)
                             .isPresent());
         }
         return plans.stream()
-                .anyMatch(plan -> of.answers()
+                .anyMatch(plan -> sitting.answers()
                         .text(LineKey.of(plan.id(), Plan.PART + adjustment.key()))
                         .flatMap(Plan::instead)
                         .filter(Plan.Instead.LOOK_FOR_THE_PART::equals)

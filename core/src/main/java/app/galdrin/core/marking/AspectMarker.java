@@ -11,5 +11,5 @@ public interface AspectMarker {
     Aspect aspect();
 
     /** What the marks of a criterion rest on; never empty. */
-    List<Evidence> evidence(Case of, Step step, Criterion criterion);
+    List<Evidence> evidence(Case sitting, Step step, Criterion criterion);
 }

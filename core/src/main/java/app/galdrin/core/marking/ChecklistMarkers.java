@@ -14,16 +14,17 @@ import java.util.Optional;
 abstract sealed class ChecklistMarkers implements AspectMarker {
 
     @Override
-    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
+    public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
         var list = (Checklist) step;
         boolean critical = aspect() == Aspect.CRITICAL;
         List<Evidence> evidence = new ArrayList<>();
         for (Checklist.Item item : list.items()) {
             if (item.critical() == critical) {
-                evidence.add(new Evidence.Item(item.id(), isTicked(of, list, item), tooEarly(of, list, item)));
+                evidence.add(
+                        new Evidence.Item(item.id(), isTicked(sitting, list, item), tooEarly(sitting, list, item)));
             }
             if (!critical && !item.why().isEmpty()) {
-                evidence.add(why(of, list, item));
+                evidence.add(why(sitting, list, item));
             }
         }
         return evidence;
@@ -33,21 +34,21 @@ abstract sealed class ChecklistMarkers implements AspectMarker {
         return LineKey.of(list.id(), item.id());
     }
 
-    private static boolean isTicked(Case of, Checklist list, Checklist.Item item) {
-        return of.answers().at(line(list, item)).isPresent();
+    private static boolean isTicked(Case sitting, Checklist list, Checklist.Item item) {
+        return sitting.answers().at(line(list, item)).isPresent();
     }
 
     /** What is listed before an item that has its turn and was ticked after it; what was left out is missed by itself alone. */
-    private static Optional<String> tooEarly(Case of, Checklist list, Checklist.Item item) {
+    private static Optional<String> tooEarly(Case sitting, Checklist list, Checklist.Item item) {
         return list.items().stream()
                 .limit(item.inTurn() ? list.items().indexOf(item) : 0)
-                .filter(earlier -> of.answers().isBefore(line(list, item), line(list, earlier)))
+                .filter(earlier -> sitting.answers().isBefore(line(list, item), line(list, earlier)))
                 .map(Checklist.Item::id)
                 .findFirst();
     }
 
-    private static Evidence why(Case of, Checklist list, Checklist.Item item) {
-        Optional<String> answer = of.answers().text(LineKey.of(list.id(), item.whyLine()));
+    private static Evidence why(Case sitting, Checklist list, Checklist.Item item) {
+        Optional<String> answer = sitting.answers().text(LineKey.of(list.id(), item.whyLine()));
         return new Evidence.GivenReason(
                 item.id(),
                 answer,

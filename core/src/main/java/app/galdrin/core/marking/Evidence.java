@@ -81,20 +81,20 @@ public sealed interface Evidence {
     /**
      * Something needed is not there.
      *
-     * @param of key of the figure, adjustment or part it is missing for; empty where it is missing altogether
+     * @param subject key of the figure, adjustment or part it is missing for; empty where it is missing altogether
      * @param readings the places that were not read, where it is readings that are missing
      */
-    record MissingEntry(Lack what, String of, List<MissingReading> readings) implements Evidence {
+    record MissingEntry(Lack what, String subject, List<MissingReading> readings) implements Evidence {
 
         /** {@code readings}: null in what was stored before they were named. */
-        public MissingEntry(Lack what, String of, @Nullable List<MissingReading> readings) {
+        public MissingEntry(Lack what, String subject, @Nullable List<MissingReading> readings) {
             this.what = what;
-            this.of = of;
+            this.subject = subject;
             this.readings = readings == null ? List.of() : List.copyOf(readings);
         }
 
-        public MissingEntry(Lack what, String of) {
-            this(what, of, List.of());
+        public MissingEntry(Lack what, String subject) {
+            this(what, subject, List.of());
         }
 
         @Override

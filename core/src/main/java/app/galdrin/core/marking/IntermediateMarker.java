@@ -15,7 +15,7 @@ import java.util.Optional;
 /** The intermediate figures of one that was worked: each is right by the readings and by what was written before it, so that one wrong step costs its own share alone. */
 final class IntermediateMarker {
 
-    private final Case of;
+    private final Case sitting;
     private final Work work;
     private final Work.Item item;
     private final Measure measure;
@@ -23,22 +23,22 @@ final class IntermediateMarker {
     private final Map<Intermediate, Double> wrote = new EnumMap<>(Intermediate.class);
     private final List<Evidence.OnTheWay> steps = new ArrayList<>();
 
-    IntermediateMarker(Case of, Work work, Work.Item item) {
-        this.of = of;
+    IntermediateMarker(Case sitting, Work work, Work.Item item) {
+        this.sitting = sitting;
         this.work = work;
         this.item = item;
-        this.measure = of.practical().measure(item.from()).orElseThrow();
+        this.measure = sitting.practical().measure(item.from()).orElseThrow();
         this.way = new IntermediateSteps(
                 measure.procedure(),
                 item.figure(),
-                item.steps().isEmpty() ? List.of() : of.own().repeats(measure, 0),
+                item.steps().isEmpty() ? List.of() : sitting.own().repeats(measure, 0),
                 measure.taught());
         way.intermediates().stream().filter(item.steps()::contains).forEach(this::mark);
     }
 
     private void mark(Intermediate step) {
         double honest = step.unit().toRecord(way.at(step, wrote).orElseThrow());
-        Optional<Double> value = of.answers()
+        Optional<Double> value = sitting.answers()
                 .at(LineKey.of(work.id(), item.line(step)))
                 .flatMap(w -> w.value().stream().boxed().findFirst());
         steps.add(new Evidence.OnTheWay(
@@ -60,9 +60,9 @@ final class IntermediateMarker {
         if (wrote.isEmpty()) {
             return Optional.empty();
         }
-        return of.own().onPaper(measure, 0, item.figure()).stream()
-                .mapToObj(
-                        honest -> item.unit().ofFigure(honest + way.shift(wrote), item.figure(), of.baseline(measure)))
+        return sitting.own().onPaper(measure, 0, item.figure()).stream()
+                .mapToObj(honest ->
+                        item.unit().ofFigure(honest + way.shift(wrote), item.figure(), sitting.baseline(measure)))
                 .findFirst();
     }
 

@@ -23,9 +23,13 @@ interface LimitSlip extends Keyed {
     Optional<Zone> seen(FigureId figure, Estimate value, Limits limits, SheetScale scale);
 
     /** What someone who makes it says of a figure. */
-    default Set<Verdict> said(Case of, Evidence.JudgedFigure judged) {
+    default Set<Verdict> said(Case sitting, Evidence.JudgedFigure judged) {
         var value = new Estimate(judged.own().value(), judged.own().doubt());
-        return seen(judged.figure(), value, judged.limits(), of.assignment().scale(judged.figure()))
+        return seen(
+                        judged.figure(),
+                        value,
+                        judged.limits(),
+                        sitting.assignment().scale(judged.figure()))
                 .map(zone -> VerdictMarker.right(zone, judged.rule()))
                 .orElse(judged.right());
     }

@@ -48,9 +48,10 @@ public final class Marker {
 
     /** The same for one of many sittings, of which some share a reference. */
     public static MarkSheet mark(KnownReferences known, Answers answers, References references) {
-        var of = new Case(known, answers, references);
+        var sitting = new Case(known, answers, references);
         return new MarkSheet(known.asked().stream()
-                .map(asked -> line(asked.criterion(), asked.marker().evidence(of, asked.step(), asked.criterion())))
+                .map(asked ->
+                        line(asked.criterion(), asked.marker().evidence(sitting, asked.step(), asked.criterion())))
                 .toList());
     }
 

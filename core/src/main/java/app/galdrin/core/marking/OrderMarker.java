@@ -38,22 +38,22 @@ public final class OrderMarker implements AspectMarker {
     }
 
     @Override
-    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
-        return new OneRound(of, (Round) step).evidence();
+    public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
+        return new OneRound(sitting, (Round) step).evidence();
     }
 
     private static final class OneRound {
-        private final Case of;
+        private final Case sitting;
         private final Round round;
         private final OrderSchool school;
         private final int last;
         private final List<FigureId> figures;
 
-        OneRound(Case of, Round round) {
-            this.of = of;
+        OneRound(Case sitting, Round round) {
+            this.sitting = sitting;
             this.round = round;
-            this.school = of.practical().school();
-            this.last = new Sheet(of.assignment()).rounds(round, of.answers());
+            this.school = sitting.practical().school();
+            this.last = new Sheet(sitting.assignment()).rounds(round, sitting.answers());
             this.figures = round.measures().stream()
                     .flatMap(m -> m.figures().stream())
                     .distinct()
@@ -85,7 +85,7 @@ public final class OrderMarker implements AspectMarker {
         }
 
         private List<Adjuster> moved(int r) {
-            return of.assignment().sheet().adjusters().stream()
+            return sitting.assignment().sheet().adjusters().stream()
                     .filter(a -> way(a, r)
                             .filter(way -> !way.equals(Direction.LEAVE.key()))
                             .isPresent())
@@ -94,19 +94,19 @@ public final class OrderMarker implements AspectMarker {
 
         /** Whether anything was said of any part, be it that it was left alone. */
         private boolean isWritten(int r) {
-            return of.assignment().sheet().adjusters().stream()
+            return sitting.assignment().sheet().adjusters().stream()
                     .anyMatch(a -> way(a, r).isPresent());
         }
 
         private Optional<String> way(Adjuster part, int r) {
-            return of.answers().text(new LineKey(round.id(), part.id() + Plan.WAY, 0, r));
+            return sitting.answers().text(new LineKey(round.id(), part.id() + Plan.WAY, 0, r));
         }
 
         /** A figure that was found outside, comes before what a part is moved for, and has not been moved yet. */
         private Optional<FigureId> untouchedBefore(Adjuster part, Set<Adjuster> touched, int r) {
             return figures.stream()
                     .filter(f -> comesBefore(f, part))
-                    .filter(f -> of.assignment().sheet().adjustable(f.adjustment()) != Adjustable.NO)
+                    .filter(f -> sitting.assignment().sheet().adjustable(f.adjustment()) != Adjustable.NO)
                     .filter(f -> touched.stream().noneMatch(a -> moves(a, f)))
                     .filter(f -> zoneBefore(f, r).filter(z -> z == Zone.OUTSIDE).isPresent())
                     .findFirst();
@@ -141,14 +141,14 @@ public final class OrderMarker implements AspectMarker {
 
         /** Where a figure lay when a round began, by the last reading before it. */
         private Optional<Zone> zoneBefore(FigureId figure, int r) {
-            Optional<Estimate> value = of.standing(figure, round.id());
+            Optional<Estimate> value = sitting.standing(figure, round.id());
             for (int before = 1; before < r; before++) {
                 for (Measure measure : round.measures()) {
-                    Optional<Estimate> read = of.own().mean(measure, before, figure);
+                    Optional<Estimate> read = sitting.own().mean(measure, before, figure);
                     value = read.isPresent() ? read : value;
                 }
             }
-            return value.flatMap(v -> of.judged(figure, v)).map(j -> j.zone());
+            return value.flatMap(v -> sitting.judged(figure, v)).map(j -> j.zone());
         }
 
         /** What is adjusted last has to be read after the last other move. */
@@ -163,7 +163,7 @@ public final class OrderMarker implements AspectMarker {
             }
             for (int r = lastOther; r <= last; r++) {
                 for (Measure measure : reading) {
-                    if (!of.own().repeats(measure, r).isEmpty()) {
+                    if (!sitting.own().repeats(measure, r).isEmpty()) {
                         return Optional.empty();
                     }
                 }

@@ -38,12 +38,12 @@ public final class PlanMarker implements AspectMarker {
     }
 
     @Override
-    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
-        return new OnePlan(of, (Plan) step).evidence();
+    public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
+        return new OnePlan(sitting, (Plan) step).evidence();
     }
 
     private static final class OnePlan {
-        private final Case of;
+        private final Case sitting;
         private final Plan plan;
 
         /** By adjuster: signed, positive the part's first way; ±1 where only the way is asked. */
@@ -55,18 +55,18 @@ public final class PlanMarker implements AspectMarker {
         private final List<FigureId.Adjustment> adjustments;
         private final Optional<Estimate> thrust;
 
-        OnePlan(Case of, Plan plan) {
-            this.of = of;
+        OnePlan(Case sitting, Plan plan) {
+            this.sitting = sitting;
             this.plan = plan;
-            this.figures = of.assignment().sheet().withDifferences(plan.figures());
+            this.figures = sitting.assignment().sheet().withDifferences(plan.figures());
             this.adjustments = Practical.adjustments(plan.figures());
-            this.thrust = of.own().thrustLine(plan.id());
+            this.thrust = sitting.own().thrustLine(plan.id());
         }
 
         List<Evidence> evidence() {
             List<Evidence> evidence = new ArrayList<>();
             for (FigureId.Adjustment adjustment : adjustments) {
-                List<Adjuster> adjusters = of.assignment().adjusters(adjustment);
+                List<Adjuster> adjusters = sitting.assignment().adjusters(adjustment);
                 if (adjusters.isEmpty()) {
                     evidence.add(instead(adjustment));
                 }
@@ -106,7 +106,7 @@ public final class PlanMarker implements AspectMarker {
         // ---- what can't be adjusted
 
         private Evidence instead(FigureId.Adjustment adjustment) {
-            Optional<Instead> said = of.answers()
+            Optional<Instead> said = sitting.answers()
                     .text(LineKey.of(plan.id(), Plan.PART + adjustment.key()))
                     .flatMap(Plan::instead);
             if (said.isEmpty()) {
@@ -127,7 +127,7 @@ public final class PlanMarker implements AspectMarker {
         private List<Zone> zones(FigureId.Adjustment adjustment) {
             return figures.stream()
                     .filter(adjustment::contains)
-                    .flatMap(f -> standing(f).flatMap(v -> of.judged(f, v)).stream())
+                    .flatMap(f -> standing(f).flatMap(v -> sitting.judged(f, v)).stream())
                     .map(j -> j.zone())
                     .toList();
         }
@@ -146,7 +146,7 @@ public final class PlanMarker implements AspectMarker {
 
         /** Empty where the way, or the amount that has to go with it, was not written. */
         private Optional<Double> planned(Adjuster adjuster) {
-            Optional<Direction> way = of.answers()
+            Optional<Direction> way = sitting.answers()
                     .text(LineKey.of(plan.id(), adjuster.id() + Plan.WAY))
                     .flatMap(text -> Keyed.find(Direction.values(), text));
             if (way.isEmpty()) {
@@ -156,7 +156,7 @@ public final class PlanMarker implements AspectMarker {
             if (sign == 0 || !adjuster.amountKnown()) {
                 return Optional.of(sign);
             }
-            return of.answers()
+            return sitting.answers()
                     .at(LineKey.of(plan.id(), adjuster.id() + Plan.AMOUNT))
                     .map(WrittenValue::value)
                     .filter(v -> v.isPresent())
@@ -165,8 +165,8 @@ public final class PlanMarker implements AspectMarker {
 
         /** What he goes by; where he has worked neither the figure nor a sum that it is in, what his readings give. */
         private Optional<Estimate> standing(FigureId figure) {
-            Optional<Estimate> his = of.own().goesBy(figure, plan.id());
-            return (isInKnownSum(figure) ? his : his.or(() -> of.standing(figure, plan.id())))
+            Optional<Estimate> his = sitting.own().goesBy(figure, plan.id());
+            return (isInKnownSum(figure) ? his : his.or(() -> sitting.standing(figure, plan.id())))
                     .map(v -> OwnFigures.countedFrom(thrust, figure, v));
         }
 
@@ -175,7 +175,7 @@ public final class PlanMarker implements AspectMarker {
                     && plan.figures().stream()
                             .anyMatch(f -> f.measurand().form() == Form.SUM
                                     && f.adjustment().equals(figure.adjustment())
-                                    && of.own().goesBy(f, plan.id()).isPresent());
+                                    && sitting.own().goesBy(f, plan.id()).isPresent());
         }
 
         /**
@@ -185,7 +185,8 @@ public final class PlanMarker implements AspectMarker {
         private List<FigureId> effective() {
             List<FigureId> effective = new ArrayList<>();
             for (FigureId f : figures) {
-                boolean adjusted = !of.assignment().adjusters(f.adjustment()).isEmpty();
+                boolean adjusted =
+                        !sitting.assignment().adjusters(f.adjustment()).isEmpty();
                 if (adjusted && isEffective(f)) {
                     effective.add(f);
                 }
@@ -207,7 +208,7 @@ public final class PlanMarker implements AspectMarker {
                 boolean wheel = f.wheel().isPresent() && f.adjustment().equals(sum.adjustment());
                 if (wheel
                         && standing(f).isPresent()
-                        && of.assignment().limits(f).isPresent()) {
+                        && sitting.assignment().limits(f).isPresent()) {
                     wheels++;
                 }
             }
@@ -223,7 +224,7 @@ public final class PlanMarker implements AspectMarker {
 
         /** Empty where a part that moves the figure is missing, which is said by itself. */
         private Optional<Evidence> effect(FigureId figure) {
-            List<Adjuster> moving = of.assignment().adjusters(figure.adjustment()).stream()
+            List<Adjuster> moving = sitting.assignment().adjusters(figure.adjustment()).stream()
                     .filter(a -> PlanEffect.factor(a, figure) != 0)
                     .toList();
             if (moving.isEmpty() || !planned.keySet().containsAll(moving)) {
@@ -244,22 +245,24 @@ public final class PlanMarker implements AspectMarker {
                     moves.put(adjuster, amount);
                 }
             });
-            return of.judged(figure, now.get())
+            return sitting.judged(figure, now.get())
                     .map(judged -> new PlanEffect(
                                     figure,
                                     now.get(),
-                                    of.assignment().limits(figure).orElseThrow(),
+                                    sitting.assignment().limits(figure).orElseThrow(),
                                     judged.zone(),
                                     moves,
                                     mirrored(moves.keySet()),
                                     toThePreferred())
-                            .evidence(splitAssumed(figure), of.line(figure, thrust, f -> of.standing(f, plan.id()))))
+                            .evidence(
+                                    splitAssumed(figure),
+                                    sitting.line(figure, thrust, f -> sitting.standing(f, plan.id()))))
                     .filter(effect -> figure.measurand().form() != Form.DIFFERENCE || effect.credit() < 1);
         }
 
         /** Whether the adjusting after this plan is to come nearer to what the sheet prefers than its limits. */
         private boolean toThePreferred() {
-            return of.practical()
+            return sitting.practical()
                     .of(Round.class)
                     .findFirst()
                     .filter(round -> round.aim() < Round.INSIDE)
@@ -290,8 +293,8 @@ public final class PlanMarker implements AspectMarker {
         /** Where nobody knows how far a part moves it, the part and the way are all there is to mark. */
         private Evidence wayOnly(FigureId figure, Estimate now, List<Adjuster> moving) {
             Adjuster part = moving.get(0);
-            Zone zone = of.judged(figure, now).map(j -> j.zone()).orElse(Zone.INSIDE);
-            double wanted = of.assignment()
+            Zone zone = sitting.judged(figure, now).map(j -> j.zone()).orElse(Zone.INSIDE);
+            double wanted = sitting.assignment()
                     .limits(figure)
                     .map(l -> l.target().orElse(now.value()) - now.value())
                     .orElse(0.0);

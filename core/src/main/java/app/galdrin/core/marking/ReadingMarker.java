@@ -25,19 +25,19 @@ public final class ReadingMarker implements AspectMarker {
     }
 
     @Override
-    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
+    public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
         var measure = (Measure) step;
-        if (of.own().repeats(measure, 0).isEmpty()) {
-            return List.of(of.unread(measure, "", measure.figures()));
+        if (sitting.own().repeats(measure, 0).isEmpty()) {
+            return List.of(sitting.unread(measure, "", measure.figures()));
         }
-        if (of.found().repeats(measure, 0).isEmpty()) {
+        if (sitting.found().repeats(measure, 0).isEmpty()) {
             return List.of(new Evidence.MissingEntry(Evidence.Lack.REFERENCE, ""));
         }
         List<Evidence> evidence = measure.figures().stream()
-                .map(figure -> evidence(of, measure, figure, criterion))
+                .map(figure -> evidence(sitting, measure, figure, criterion))
                 .toList();
         boolean lost = evidence.stream().anyMatch(e -> e instanceof Evidence.Reading r && r.off());
-        return lost ? explained(evidence, new ReadingSlips(of, measure).found()) : evidence;
+        return lost ? explained(evidence, new ReadingSlips(sitting, measure).found()) : evidence;
     }
 
     /** Where a figure lies off the reference, the slips that moved it. */
@@ -51,17 +51,17 @@ public final class ReadingMarker implements AspectMarker {
                 .toList();
     }
 
-    private static Evidence evidence(Case of, Measure measure, FigureId figure, Criterion criterion) {
-        Optional<Estimate> own = of.own().mean(measure, 0, figure);
-        Optional<Estimate> reference = of.found().mean(measure, 0, figure);
+    private static Evidence evidence(Case sitting, Measure measure, FigureId figure, Criterion criterion) {
+        Optional<Estimate> own = sitting.own().mean(measure, 0, figure);
+        Optional<Estimate> reference = sitting.found().mean(measure, 0, figure);
         if (own.isEmpty() || reference.isEmpty()) {
             return own.isEmpty()
-                    ? of.unread(measure, figure.key(), List.of(figure))
+                    ? sitting.unread(measure, figure.key(), List.of(figure))
                     : new Evidence.MissingEntry(Evidence.Lack.REFERENCE, figure.key());
         }
         Band band = criterion.band(figure).orElseThrow(() -> new IllegalStateException("no band for " + figure));
         Band used = band.against(against(own.get().budget(), reference.get().budget()));
-        int taken = of.own().each(measure, 0, figure).size();
+        int taken = sitting.own().each(measure, 0, figure).size();
         double share = (double) taken / measure.repeats();
         double credit = share * used.credit(own.get().value() - reference.get().value());
         return new Evidence.Reading(
@@ -73,7 +73,7 @@ public final class ReadingMarker implements AspectMarker {
                 taken,
                 measure.repeats(),
                 credit,
-                doubt(of, measure, own.get()),
+                doubt(sitting, measure, own.get()),
                 List.of(),
                 false,
                 List.of());
@@ -96,9 +96,9 @@ public final class ReadingMarker implements AspectMarker {
     }
 
     /** What most of a figure's doubt comes from. */
-    private static Optional<Evidence.DoubtFrom> doubt(Case of, Measure measure, Estimate figure) {
+    private static Optional<Evidence.DoubtFrom> doubt(Case sitting, Measure measure, Estimate figure) {
         return figure.budget()
-                .largestShare(of.assignment().doubtGroups(measure))
+                .largestShare(sitting.assignment().doubtGroups(measure))
                 .map(e -> new Evidence.DoubtFrom(e.getKey(), e.getValue()));
     }
 }

@@ -76,7 +76,7 @@ final class ReadingSlips {
     /** Less than this share of its standard doubt has not moved a figure. */
     private static final double MOVED = 0.1;
 
-    private final Case of;
+    private final Case sitting;
     private final Measure measure;
     private final List<Map<String, Double>> readings;
     private final SlipContext setting;
@@ -91,13 +91,13 @@ final class ReadingSlips {
     private final List<FigureId> figures;
     private final List<Set<String>> sides;
 
-    ReadingSlips(Case of, Measure measure) {
-        this.of = of;
+    ReadingSlips(Case sitting, Measure measure) {
+        this.sitting = sitting;
         this.measure = measure;
-        this.readings = of.own().readings(measure, 0);
+        this.readings = sitting.own().readings(measure, 0);
         this.sides = sides(measure);
-        this.setting = of.own().slipSetting(measure, AnswerUnit.DEGREES);
-        this.own = of.own().worked(measure, 0).stream()
+        this.setting = sitting.own().slipSetting(measure, AnswerUnit.DEGREES);
+        this.own = sitting.own().worked(measure, 0).stream()
                 .map(Procedure.WorkedRepeat::figures)
                 .toList();
         this.asRead = readings.stream().map(this::values).toList();
@@ -106,7 +106,7 @@ final class ReadingSlips {
             if (!measure.steering().leaves(figure)) {
                 continue; // which wheel holds how much of the total is nobody's reading
             }
-            Optional<Estimate> there = of.found().mean(measure, 0, figure);
+            Optional<Estimate> there = sitting.found().mean(measure, 0, figure);
             if (there.isPresent() && own.stream().allMatch(repeat -> repeat.containsKey(figure))) {
                 reference.put(figure, there.get());
                 both.add(figure);
@@ -122,7 +122,7 @@ final class ReadingSlips {
 
     /** What a repeat comes to with these readings. */
     private Map<FigureId, Double> values(Map<String, Double> used) {
-        return of.own().values(measure, 0, used, HandFormula.SOLVED);
+        return sitting.own().values(measure, 0, used, HandFormula.SOLVED);
     }
 
     /**
@@ -198,7 +198,7 @@ final class ReadingSlips {
     /** Slips of an unknown amount fit more than those that leave none to choose, and are asked where none of those fits. */
     private List<Explanation> turned(Distance distance, double[] differences, double now, double fall) {
         List<Explanation> found = new ArrayList<>();
-        for (Slip slip : of.assignment().slips(measure)) {
+        for (Slip slip : sitting.assignment().slips(measure)) {
             Map<FigureId, Integer> turned = slip.turned();
             if (turned.isEmpty() || !figures.containsAll(turned.keySet())) {
                 continue;
@@ -285,11 +285,11 @@ final class ReadingSlips {
         if (was == null) {
             return Map.of();
         }
-        double by = place.amount().quantity() == Quantity.ANGLE
+        double amount = place.amount().quantity() == Quantity.ANGLE
                 ? Math.toDegrees(place.standardUncertainty())
                 : place.standardUncertainty();
         Map<String, Double> more = new HashMap<>(read);
-        more.put(place.id(), was + by);
+        more.put(place.id(), was + amount);
         Map<FigureId, Double> before = values(read);
         Map<FigureId, Double> slope = new HashMap<>();
         values(more).forEach((figure, value) -> {
@@ -323,8 +323,8 @@ final class ReadingSlips {
                 .toArray();
     }
 
-    private static double value(Map<FigureId, Double> of, FigureId figure) {
-        return of.getOrDefault(figure, Double.NaN);
+    private static double value(Map<FigureId, Double> sitting, FigureId figure) {
+        return sitting.getOrDefault(figure, Double.NaN);
     }
 
     private double against(FigureId figure) {
@@ -349,7 +349,7 @@ final class ReadingSlips {
 
     private List<Hypothesis> ways() {
         List<Hypothesis> ways = new ArrayList<>();
-        for (Slip slip : of.assignment().slips(measure)) {
+        for (Slip slip : sitting.assignment().slips(measure)) {
             if (slip.corrected(setting, Map.of()).isPresent()) {
                 List<Map<String, Double>> everywhere = readings.stream()
                         .map(read -> slip.corrected(setting, read).orElse(read))
@@ -457,9 +457,9 @@ final class ReadingSlips {
         return covariance;
     }
 
-    private static Map<String, Double> budget(Map<FigureId, Estimate> of, FigureId figure) {
-        Map<String, Double> parts =
-                new HashMap<>(Objects.requireNonNull(of.get(figure)).budget().parts());
+    private static Map<String, Double> budget(Map<FigureId, Estimate> sitting, FigureId figure) {
+        Map<String, Double> parts = new HashMap<>(
+                Objects.requireNonNull(sitting.get(figure)).budget().parts());
         parts.keySet().removeIf(Source::isCommonToAll);
         return parts;
     }

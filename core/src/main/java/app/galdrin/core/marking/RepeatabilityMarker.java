@@ -22,25 +22,27 @@ public final class RepeatabilityMarker implements AspectMarker {
     }
 
     @Override
-    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
+    public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
         var measure = (Measure) step;
-        if (of.own().repeats(measure, 0).size() < 2) {
-            return List.of(missing(of, measure, "", criterion.bands().keySet()));
+        if (sitting.own().repeats(measure, 0).size() < 2) {
+            return List.of(missing(sitting, measure, "", criterion.bands().keySet()));
         }
         List<Evidence> evidence = new ArrayList<>();
-        criterion.bands().forEach((figure, band) -> evidence.add(evidence(of, measure, figure, band)));
+        criterion.bands().forEach((figure, band) -> evidence.add(evidence(sitting, measure, figure, band)));
         return evidence;
     }
 
-    private static Evidence missing(Case of, Measure measure, String what, Collection<FigureId> figures) {
-        return new Evidence.MissingEntry(Evidence.Lack.REPEATS, what, of.own().missing(measure, 0, figures));
+    private static Evidence missing(Case sitting, Measure measure, String what, Collection<FigureId> figures) {
+        return new Evidence.MissingEntry(
+                Evidence.Lack.REPEATS, what, sitting.own().missing(measure, 0, figures));
     }
 
-    private static Evidence evidence(Case of, Measure measure, FigureId figure, Band band) {
-        List<Double> each =
-                of.own().each(measure, 0, figure).stream().map(Estimate::value).toList();
+    private static Evidence evidence(Case sitting, Measure measure, FigureId figure, Band band) {
+        List<Double> each = sitting.own().each(measure, 0, figure).stream()
+                .map(Estimate::value)
+                .toList();
         if (each.size() < 2) {
-            return missing(of, measure, figure.key(), List.of(figure));
+            return missing(sitting, measure, figure.key(), List.of(figure));
         }
         double range = each.stream().mapToDouble(v -> v).max().orElse(0)
                 - each.stream().mapToDouble(v -> v).min().orElse(0);

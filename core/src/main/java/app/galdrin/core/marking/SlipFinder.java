@@ -39,20 +39,20 @@ final class SlipFinder {
      *
      * @param wrong those that were worked wrong from its readings; a single one is weaker evidence than several
      */
-    SlipFinder(Case of, Measure measure, List<WorkedAnswer> wrong) {
+    SlipFinder(Case sitting, Measure measure, List<WorkedAnswer> wrong) {
         this.wrong = wrong;
         this.byUnit =
                 wrong.stream().collect(Collectors.groupingBy(one -> one.item().unit()));
         this.answers = new SlipAnswers(
-                of.own(),
+                sitting.own(),
                 measure,
                 wrong.stream().map(one -> one.item().figure()).toList());
-        for (int repeat = 0; repeat < of.own().readings(measure, 0).size(); repeat++) {
-            if (!of.own().worked(measure, 0).get(repeat).figures().isEmpty()) {
+        for (int repeat = 0; repeat < sitting.own().readings(measure, 0).size(); repeat++) {
+            if (!sitting.own().worked(measure, 0).get(repeat).figures().isEmpty()) {
                 ofRepeats.add(answers.ofRepeat(repeat));
             }
         }
-        this.slips = of.assignment().slips(measure);
+        this.slips = sitting.assignment().slips(measure);
     }
 
     /**

@@ -21,9 +21,9 @@ public final class TimeMarker implements AspectMarker {
     }
 
     @Override
-    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
-        OptionalDouble taken = of.answers().minutes();
-        int limit = of.practical().minutes().orElse(0);
+    public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
+        OptionalDouble taken = sitting.answers().minutes();
+        int limit = sitting.practical().minutes().orElse(0);
         if (taken.isEmpty() || limit == 0) {
             return List.of(new Evidence.MissingEntry(Evidence.Lack.TIME, ""));
         }

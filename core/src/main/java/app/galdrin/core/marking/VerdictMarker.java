@@ -34,43 +34,45 @@ public final class VerdictMarker implements AspectMarker {
     }
 
     @Override
-    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
+    public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
         var judge = (Judge) step;
         List<Evidence> evidence = new ArrayList<>();
         for (FigureId figure : judge.compared()) {
-            of.practical().comparison(figure, judge.id()).ifPresent(c -> evidence.add(compared(of, judge, c)));
+            sitting.practical()
+                    .comparison(figure, judge.id())
+                    .ifPresent(c -> evidence.add(compared(sitting, judge, c)));
         }
-        List<Evidence> verdicts = of.assignment().sheet().withDifferences(judge.figures()).stream()
-                .filter(figure -> of.assignment().limits(figure).isPresent())
-                .map(figure -> verdict(of, judge, figure))
-                .filter(one -> !isSpared(of, judge, one))
+        List<Evidence> verdicts = sitting.assignment().sheet().withDifferences(judge.figures()).stream()
+                .filter(figure -> sitting.assignment().limits(figure).isPresent())
+                .map(figure -> verdict(sitting, judge, figure))
+                .filter(one -> !isSpared(sitting, judge, one))
                 .toList();
-        evidence.addAll(withSlips(of, verdicts));
+        evidence.addAll(withSlips(sitting, verdicts));
         for (FigureId.Adjustment adjustment : Practical.adjustments(judge.figures())) {
-            if (of.assignment().sheet().adjustable(adjustment) != Adjustable.NOT_KNOWN) {
-                evidence.add(adjustable(of, judge, adjustment));
+            if (sitting.assignment().sheet().adjustable(adjustment) != Adjustable.NOT_KNOWN) {
+                evidence.add(adjustable(sitting, judge, adjustment));
             }
         }
         return evidence;
     }
 
     /** A side difference that the task does not name is missed only where the sides certainly differ too much. */
-    private static boolean isSpared(Case of, Judge judge, Evidence evidence) {
+    private static boolean isSpared(Case sitting, Judge judge, Evidence evidence) {
         return evidence instanceof Evidence.MissingEntry missing
-                && FigureId.parse(missing.of())
+                && FigureId.parse(missing.subject())
                         .filter(figure -> !judge.figures().contains(figure))
-                        .filter(figure -> of.standing(figure, judge.id())
-                                .filter(value -> of.likewise(figure, judge.id(), value).stream()
-                                        .flatMap(e -> of.judged(figure, e).stream())
+                        .filter(figure -> sitting.standing(figure, judge.id())
+                                .filter(value -> sitting.likewise(figure, judge.id(), value).stream()
+                                        .flatMap(e -> sitting.judged(figure, e).stream())
                                         .allMatch(judgement -> judgement.zone() == Zone.OUTSIDE))
                                 .isEmpty())
                         .isPresent();
     }
 
-    private static Evidence compared(Case of, Judge judge, Comparison c) {
-        Optional<Estimate> first = of.own().mean(c.first(), 0, c.figure());
-        Optional<Estimate> second = of.own().mean(c.second(), 0, c.figure());
-        Optional<Judge.Agreement> said = of.answers()
+    private static Evidence compared(Case sitting, Judge judge, Comparison c) {
+        Optional<Estimate> first = sitting.own().mean(c.first(), 0, c.figure());
+        Optional<Estimate> second = sitting.own().mean(c.second(), 0, c.figure());
+        Optional<Judge.Agreement> said = sitting.answers()
                 .text(LineKey.of(judge.id(), Judge.AGREES + c.figure().key()))
                 .flatMap(text -> Keyed.find(Judge.Agreement.values(), text));
         if (first.isEmpty() || second.isEmpty() || said.isEmpty()) {
@@ -90,37 +92,38 @@ public final class VerdictMarker implements AspectMarker {
                 Comparison.agree(difference) ? Judge.Agreement.AGREE : Judge.Agreement.DISAGREE);
     }
 
-    private static Evidence verdict(Case of, Judge judge, FigureId figure) {
-        Optional<Estimate> thrust = of.own().thrustLine(judge.id());
-        Optional<Estimate> value = of.standing(figure, judge.id()).map(v -> OwnFigures.countedFrom(thrust, figure, v));
-        Optional<Verdict> said = of.answers()
+    private static Evidence verdict(Case sitting, Judge judge, FigureId figure) {
+        Optional<Estimate> thrust = sitting.own().thrustLine(judge.id());
+        Optional<Estimate> value =
+                sitting.standing(figure, judge.id()).map(v -> OwnFigures.countedFrom(thrust, figure, v));
+        Optional<Verdict> said = sitting.answers()
                 .text(LineKey.of(judge.id(), figure.key()))
                 .flatMap(text -> Keyed.find(Verdict.values(), text));
         if (value.isEmpty() || said.isEmpty()) {
             return new Evidence.MissingEntry(
                     value.isEmpty() ? Evidence.Lack.WORKING : Evidence.Lack.VERDICT, figure.key());
         }
-        Judgement judgement = of.judged(figure, value.get()).orElseThrow();
-        DecisionRule rule = of.practical().rule();
+        Judgement judgement = sitting.judged(figure, value.get()).orElseThrow();
+        DecisionRule rule = sitting.practical().rule();
         return new Evidence.JudgedFigure(
                 figure,
                 ReadingMarker.figureOf(value.get()),
-                of.assignment().limits(figure).orElseThrow(),
+                sitting.assignment().limits(figure).orElseThrow(),
                 rule,
                 judgement.zone(),
-                Optional.of(of.assignment().scale(figure).shown(figure, value.get())),
+                Optional.of(sitting.assignment().scale(figure).shown(figure, value.get())),
                 said.get(),
-                of.likewise(figure, judge.id(), value.get()).stream()
-                        .flatMap(e -> of.judged(figure, e).stream())
+                sitting.likewise(figure, judge.id(), value.get()).stream()
+                        .flatMap(e -> sitting.judged(figure, e).stream())
                         .flatMap(j -> right(j.zone(), rule).stream())
                         .collect(Collectors.toCollection(() -> EnumSet.noneOf(Verdict.class))),
                 List.of(),
                 false,
-                of.line(figure, thrust, f -> of.standing(f, judge.id())));
+                sitting.line(figure, thrust, f -> sitting.standing(f, judge.id())));
     }
 
     /** A slip in reading limits is made all down the sheet: it has to give every verdict, right ones and wrong ones. */
-    private static List<Evidence> withSlips(Case of, List<Evidence> verdicts) {
+    private static List<Evidence> withSlips(Case sitting, List<Evidence> verdicts) {
         List<Evidence.JudgedFigure> judged = verdicts.stream()
                 .filter(Evidence.JudgedFigure.class::isInstance)
                 .map(Evidence.JudgedFigure.class::cast)
@@ -130,7 +133,8 @@ public final class VerdictMarker implements AspectMarker {
             return verdicts;
         }
         List<Set<String>> slips = LimitSlip.ALL.stream()
-                .filter(slip -> judged.stream().allMatch(j -> slip.said(of, j).contains(j.said())))
+                .filter(slip ->
+                        judged.stream().allMatch(j -> slip.said(sitting, j).contains(j.said())))
                 .map(slip -> Set.of(slip.key()))
                 .toList();
         return verdicts.stream()
@@ -150,9 +154,9 @@ public final class VerdictMarker implements AspectMarker {
         };
     }
 
-    private static Evidence adjustable(Case of, Judge judge, FigureId.Adjustment adjustment) {
-        Adjustable actual = of.assignment().sheet().adjustable(adjustment);
-        return of.answers()
+    private static Evidence adjustable(Case sitting, Judge judge, FigureId.Adjustment adjustment) {
+        Adjustable actual = sitting.assignment().sheet().adjustable(adjustment);
+        return sitting.answers()
                 .text(LineKey.of(judge.id(), Judge.ADJUSTABLE + adjustment.key()))
                 .flatMap(text -> Keyed.find(Adjustable.values(), text))
                 .<Evidence>map(said -> new Evidence.CanBeAdjusted(adjustment.key(), said, actual))

@@ -39,37 +39,37 @@ public final class WorkingMarker implements AspectMarker {
     }
 
     @Override
-    public List<Evidence> evidence(Case of, Step step, Criterion criterion) {
+    public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
         var work = (Work) step;
         Stream<String> from = Stream.concat(
                 work.asked().stream().map(Work.Item::from),
                 work.targets().stream().map(Target::from));
         List<Measure> measures = from.distinct()
-                .map(id -> of.practical().measure(id).orElseThrow())
+                .map(id -> sitting.practical().measure(id).orElseThrow())
                 .toList();
-        if (measures.stream().allMatch(m -> of.own().repeats(m, 0).isEmpty())) {
+        if (measures.stream().allMatch(m -> sitting.own().repeats(m, 0).isEmpty())) {
             return List.of(new Evidence.MissingEntry(
                     Evidence.Lack.READINGS,
                     "",
                     measures.stream()
-                            .flatMap(m -> of.own().missing(m, 0, m.figures()).stream())
+                            .flatMap(m -> sitting.own().missing(m, 0, m.figures()).stream())
                             .toList()));
         }
-        List<Evidence> evidence = new ArrayList<>(new OneWork(of, work).evidence());
-        work.targets().forEach(target -> evidence.addAll(evidence(of, work, target)));
+        List<Evidence> evidence = new ArrayList<>(new OneWork(sitting, work).evidence());
+        work.targets().forEach(target -> evidence.addAll(evidence(sitting, work, target)));
         return evidence;
     }
 
-    private static List<Evidence> evidence(Case of, Work work, Target target) {
-        Measure measure = of.practical().measure(target.from()).orElseThrow();
-        return of.own().targets(target, measure, 0).stream()
-                .map(t -> evidence(of, work, target, t))
+    private static List<Evidence> evidence(Case sitting, Work work, Target target) {
+        Measure measure = sitting.practical().measure(target.from()).orElseThrow();
+        return sitting.own().targets(target, measure, 0).stream()
+                .map(t -> evidence(sitting, work, target, t))
                 .toList();
     }
 
-    private static Evidence evidence(Case of, Work work, Target target, TargetReading honest) {
+    private static Evidence evidence(Case sitting, Work work, Target target, TargetReading honest) {
         Place place = honest.place();
-        var wrote = of.answers()
+        var wrote = sitting.answers()
                 .at(LineKey.of(work.id(), target.line(honest)))
                 .map(WrittenValue::value)
                 .orElse(OptionalDouble.empty());
@@ -93,7 +93,7 @@ public final class WorkingMarker implements AspectMarker {
 
     /** The figures of a step, which are looked at together: a slip explains all that is wrong, or nothing. */
     private static final class OneWork {
-        private final Case of;
+        private final Case sitting;
         private final Work work;
         private final Map<FigureId, WorkedAnswer> answered = new LinkedHashMap<>();
         private final Map<String, SlipFinder.Explanation> found = new HashMap<>();
@@ -101,8 +101,8 @@ public final class WorkingMarker implements AspectMarker {
 
         private record Habits(String measure, AnswerUnit unit, double place) {}
 
-        OneWork(Case of, Work work) {
-            this.of = of;
+        OneWork(Case sitting, Work work) {
+            this.sitting = sitting;
             this.work = work;
             work.asked().forEach(item -> answered(item).ifPresent(a -> answered.put(item.figure(), a)));
         }
@@ -115,8 +115,8 @@ public final class WorkingMarker implements AspectMarker {
             WorkedAnswer one = answered.get(item.figure());
             if (one == null) {
                 return honest(item).isEmpty()
-                        ? of.unread(
-                                of.practical().measure(item.from()).orElseThrow(),
+                        ? sitting.unread(
+                                sitting.practical().measure(item.from()).orElseThrow(),
                                 item.figure().key(),
                                 List.of(item.figure()))
                         : new Evidence.MissingEntry(
@@ -126,8 +126,8 @@ public final class WorkingMarker implements AspectMarker {
             if (one.wrong()) {
                 found = this.found.computeIfAbsent(one.measure().id(), id -> found(one.measure()));
             }
-            var way = new IntermediateMarker(of, work, item);
-            double keeps = found.named() ? of.practical().scheme().slipKeepsPercent() / 100.0 : 0;
+            var way = new IntermediateMarker(sitting, work, item);
+            double keeps = found.named() ? sitting.practical().scheme().slipKeepsPercent() / 100.0 : 0;
             return new Evidence.Working(
                     item.figure(),
                     item.from(),
@@ -156,17 +156,17 @@ public final class WorkingMarker implements AspectMarker {
             List<WorkedAnswer> wrong =
                     together.stream().filter(a -> a.wrong() && !a.coarse()).toList();
             return !wrong.isEmpty() && together.stream().anyMatch(WorkedAnswer::beyondRounding)
-                    ? new SlipFinder(of, measure, wrong).explain()
+                    ? new SlipFinder(sitting, measure, wrong).explain()
                     : SlipFinder.Explanation.NOTHING;
         }
 
         private OptionalDouble honest(Work.Item item) {
-            Measure measure = of.practical().measure(item.from()).orElseThrow();
-            OptionalDouble figure = of.own().onPaper(measure, 0, item.figure());
+            Measure measure = sitting.practical().measure(item.from()).orElseThrow();
+            OptionalDouble figure = sitting.own().onPaper(measure, 0, item.figure());
             return figure.isEmpty()
                     ? figure
                     : OptionalDouble.of(
-                            item.unit().ofFigure(figure.getAsDouble(), item.figure(), of.baseline(measure)));
+                            item.unit().ofFigure(figure.getAsDouble(), item.figure(), sitting.baseline(measure)));
         }
 
         private Optional<WorkedAnswer> answered(Work.Item item) {
@@ -177,7 +177,7 @@ public final class WorkingMarker implements AspectMarker {
             }
             double place = Math.max(
                     item.unit().step(), written.get().step().orElse(item.unit().step()));
-            Measure measure = of.practical().measure(item.from()).orElseThrow();
+            Measure measure = sitting.practical().measure(item.from()).orElseThrow();
             double wrote = written.get().value().orElseThrow();
             var worked = new WorkedAnswer(
                     item,
@@ -203,17 +203,17 @@ public final class WorkingMarker implements AspectMarker {
         private WorkedAnswer withWhatIsUnread(WorkedAnswer one) {
             Measure measure = one.measure();
             FigureId figure = one.item().figure();
-            List<MissingReading> missing = of.own().lacking(measure, 0, figure);
-            List<Procedure.WorkedRepeat> repeats = of.own().worked(measure, 0);
+            List<MissingReading> missing = sitting.own().lacking(measure, 0, figure);
+            List<Procedure.WorkedRepeat> repeats = sitting.own().worked(measure, 0);
             int begun = repeats.size();
             List<Double> each = IntStream.range(0, begun)
                     .filter(i -> missing.stream().noneMatch(m -> m.repeat() == i + 1))
                     .mapToObj(i -> repeats.get(i).honest(figure))
                     .flatMap(Optional::stream)
-                    .map(v -> one.item().unit().ofFigure(v, figure, of.baseline(measure)))
+                    .map(v -> one.item().unit().ofFigure(v, figure, sitting.baseline(measure)))
                     .toList();
             int unread = begun - each.size();
-            OptionalDouble apart = of.assignment().apart(measure, figure);
+            OptionalDouble apart = sitting.assignment().apart(measure, figure);
             if (unread < 1 || each.isEmpty() || apart.isEmpty()) {
                 return one;
             }
@@ -221,7 +221,7 @@ public final class WorkingMarker implements AspectMarker {
             double theirs = (begun * one.wrote() - sum) / unread;
             double least = Math.min(theirs, Collections.min(each));
             double most = Math.max(theirs, Collections.max(each));
-            double limit = Math.abs(one.item().unit().ofFigure(apart.getAsDouble(), figure, of.baseline(measure)));
+            double limit = Math.abs(one.item().unit().ofFigure(apart.getAsDouble(), figure, sitting.baseline(measure)));
             return most - least <= SELDOM_EXCEEDED * limit + begun * one.tolerance() ? one.supposing(missing) : one;
         }
 
@@ -263,11 +263,11 @@ public final class WorkingMarker implements AspectMarker {
                             .orElse(one.place()));
             return habits.computeIfAbsent(
                     new Habits(one.measure().id(), one.item().unit(), place),
-                    key -> new RoundingHabits(of.own(), one.measure(), key.unit(), key.place()));
+                    key -> new RoundingHabits(sitting.own(), one.measure(), key.unit(), key.place()));
         }
 
         private Optional<WrittenValue> written(Work.Item item) {
-            return of.answers()
+            return sitting.answers()
                     .at(LineKey.of(work.id(), item.figure().key()))
                     .filter(w -> w.value().isPresent());
         }
@@ -281,11 +281,11 @@ public final class WorkingMarker implements AspectMarker {
         }
 
         private Optional<Double> wroteOf(FigureId part, AnswerUnit unit) {
-            return of.practical()
+            return sitting.practical()
                     .of(Work.class)
                     .flatMap(step -> step.item(part).stream()
                             .filter(i -> i.unit() == unit)
-                            .flatMap(i -> of
+                            .flatMap(i -> sitting
                                     .answers()
                                     .at(LineKey.of(step.id(), part.key()))
                                     .flatMap(w -> w.value().stream().boxed().findFirst())

@@ -111,29 +111,29 @@ final class SweepFit {
             parts[i] = shift(i, RowSensitivities.CAMBER, unknown) * slope * u.angle();
             parts[n + i] = shift(i, RowSensitivities.STEER, unknown) * slope * u.steer();
             for (int shared = 0; shared < SHARED.length; shared++) {
-                double of = SHARED[shared] == RowSensitivities.KPI ? u.kpi() : u.floor();
-                parts[2 * n + shared] += shift(i, SHARED[shared], unknown) * slope * of;
+                double sensitivity = SHARED[shared] == RowSensitivities.KPI ? u.kpi() : u.floor();
+                parts[2 * n + shared] += shift(i, SHARED[shared], unknown) * slope * sensitivity;
             }
         }
         return Budget.of(parts, i -> name(i, n));
     }
 
     /** How an unknown moves with one row. */
-    private double shift(int i, RowSensitivities by, int unknown) {
-        double camber = camberBy(i, by);
-        double toe = by == RowSensitivities.STEER ? -readings.side().sign() : 0;
+    private double shift(int i, RowSensitivities row, int unknown) {
+        double camber = camberBy(i, row);
+        double toe = row == RowSensitivities.STEER ? -readings.side().sign() : 0;
         double byCaster = cosToe[i] * cos[i] * toe - sinToe[i] * sin[i] * camber;
         double byKpi = -sinToe[i] * cos[i] * toe - cosToe[i] * sin[i] * camber;
         double right = -cos[i] * camber;
         if (!solvesKpi) {
-            right -= byKpi * tanKpi + (by == RowSensitivities.KPI ? cosToe[i] * cos[i] * (1 + tanKpi * tanKpi) : 0);
+            right -= byKpi * tanKpi + (row == RowSensitivities.KPI ? cosToe[i] * cos[i] * (1 + tanKpi * tanKpi) : 0);
         }
         return leastSquares.shift(solution, i, row(byCaster, byKpi, 0), right)[unknown];
     }
 
-    private double camberBy(int i, RowSensitivities by) {
+    private double camberBy(int i, RowSensitivities row) {
         Floor.CorrectedCamber camber = cambers[i];
-        return switch (by) {
+        return switch (row) {
             case CAMBER -> camber.byReading();
             case STEER -> -readings.side().sign() * camber.byToe();
             case PITCH -> camber.byPitch();

@@ -63,10 +63,10 @@ public enum SweepHand {
         };
     }
 
-    private record Formula(SweepHand by, FigureId figure) implements HandFormula {
+    private record Formula(SweepHand hand, FigureId figure) implements HandFormula {
         @Override
         public String taught() {
-            return by.taught;
+            return hand.taught;
         }
 
         @Override
@@ -84,7 +84,7 @@ public enum SweepHand {
             double shortcut = number(result, "shortcut", 0);
             double pitch = input.asWritten(CasterSweep.FLOOR_PITCH, 0);
             double exact = number(result, "factor", 1);
-            return Math.toRadians((shortcut + pitch) / exact * by.factor(exact) - pitch);
+            return Math.toRadians((shortcut + pitch) / exact * hand.factor(exact) - pitch);
         }
 
         private static double number(JsonObject object, String name, double otherwise) {

@@ -327,21 +327,21 @@ public final class Evaluation {
 
     private Optional<Run> ran(
             Map<String, Double> readings, MeasuringContext standing, Function<Place, String> ofReading, String taught) {
-        EvaluationPlan of = prepared();
-        var taken = new EvaluationInputs(of, readings, standing, ofReading);
+        EvaluationPlan plan = prepared();
+        var taken = new EvaluationInputs(plan, readings, standing, ofReading);
         InputForm form = taken.form();
-        of.askForSlopes(form);
+        plan.askForSlopes(form);
         Optional<Input> input = form.input();
-        Optional<Answer> answer = input.flatMap(of::work);
+        Optional<Answer> answer = input.flatMap(plan::work);
         if (answer.isEmpty()) {
             return Optional.empty();
         }
         Figures result = answer.get().figures();
         Map<FigureId, Estimate> worked = new LinkedHashMap<>();
-        for (EvaluationPlan.ResultField told : of.figures()) {
-            told.at()
+        for (EvaluationPlan.ResultField field : plan.figures()) {
+            field.at()
                     .numberIn(result.values())
-                    .ifPresent(value -> worked.put(told.figure(), taken.estimate(told, value, result)));
+                    .ifPresent(value -> worked.put(field.figure(), taken.estimate(field, value, result)));
         }
         List<Step> corrected = new ArrayList<>();
         for (Correction correction : corrections) {
@@ -353,7 +353,7 @@ public final class Evaluation {
             }
         }
         Map<FigureId, Double> byHand = byHand(input.get(), result.values(), taught);
-        return Optional.of(new Run(worked, byHand, noted(of, result.values()), () -> {
+        return Optional.of(new Run(worked, byHand, noted(plan, result.values()), () -> {
             List<Step> steps = new ArrayList<>(answer.get().working().get());
             steps.addAll(corrected);
             return steps;
@@ -376,19 +376,19 @@ public final class Evaluation {
     }
 
     private Values worked(Map<String, Double> readings, MeasuringContext standing, String taught) {
-        EvaluationPlan of = prepared();
+        EvaluationPlan plan = prepared();
         Optional<Input> input =
-                new EvaluationInputs(of, readings, standing, Place::id).form().input();
-        Optional<Answer> answer = input.flatMap(of::work);
+                new EvaluationInputs(plan, readings, standing, Place::id).form().input();
+        Optional<Answer> answer = input.flatMap(plan::work);
         if (answer.isEmpty()) {
             return Values.NONE;
         }
         JsonObject result = answer.get().figures().values();
         Map<FigureId, Double> solved = new LinkedHashMap<>();
-        for (EvaluationPlan.ResultField told : of.figures()) {
-            told.at()
+        for (EvaluationPlan.ResultField field : plan.figures()) {
+            field.at()
                     .numberIn(result)
-                    .ifPresent(value -> solved.put(told.figure(), told.unit().toCore(value)));
+                    .ifPresent(value -> solved.put(field.figure(), field.unit().toCore(value)));
         }
         for (Correction correction : corrections) {
             FigureId figure = figures.get(correction.path());
@@ -397,7 +397,7 @@ public final class Evaluation {
                 solved.put(figure, before + correction.factor() * correction.inCore(standing));
             }
         }
-        return new Values(solved, byHand(input.get(), result, taught), noted(of, result));
+        return new Values(solved, byHand(input.get(), result, taught), noted(plan, result));
     }
 
     private Map<FigureId, Double> byHand(Input input, JsonObject result, String taught) {
@@ -410,9 +410,9 @@ public final class Evaluation {
         return byHand;
     }
 
-    private static Map<String, Double> noted(EvaluationPlan of, JsonObject result) {
+    private static Map<String, Double> noted(EvaluationPlan plan, JsonObject result) {
         Map<String, Double> noted = new LinkedHashMap<>();
-        of.notes().forEach((path, at) -> at.numberIn(result).ifPresent(v -> noted.put(path, v)));
+        plan.notes().forEach((path, at) -> at.numberIn(result).ifPresent(v -> noted.put(path, v)));
         return noted;
     }
 

@@ -16,7 +16,7 @@ final class EvaluationInputs {
     /** Of a move: less is binary rounding. */
     private static final double LEAST_SLOPE = 1e-6;
 
-    private final EvaluationPlan of;
+    private final EvaluationPlan plan;
     private final Map<String, Double> readings;
     private final MeasuringContext standing;
     private final Function<Place, String> ofReading;
@@ -31,11 +31,11 @@ final class EvaluationInputs {
      * @param ofReading the name of a place's reading as a source of doubt
      */
     EvaluationInputs(
-            EvaluationPlan of,
+            EvaluationPlan plan,
             Map<String, Double> readings,
             MeasuringContext standing,
             Function<Place, String> ofReading) {
-        this.of = of;
+        this.plan = plan;
         this.readings = readings;
         this.standing = standing;
         this.ofReading = ofReading;
@@ -47,8 +47,8 @@ final class EvaluationInputs {
 
     /** The input of the kind, without doubts. */
     InputForm form() {
-        InputForm form = of.form();
-        for (EvaluationPlan.InputField field : of.fields()) {
+        InputForm form = plan.form();
+        for (EvaluationPlan.InputField field : plan.fields()) {
             valueOf(field).ifPresent(value -> form.put(field.blank(), value));
         }
         return form;
@@ -62,8 +62,8 @@ final class EvaluationInputs {
         InputDoubts known = doubts;
         if (known == null) {
             known = new InputDoubts(
-                    of.fields().size(),
-                    (index, each) -> of.fields().get(index).source().parts(readings, ofReading, standing, each));
+                    plan.fields().size(),
+                    (index, each) -> plan.fields().get(index).source().parts(readings, ofReading, standing, each));
             doubts = known;
         }
         return known;
@@ -76,33 +76,33 @@ final class EvaluationInputs {
     }
 
     /** A figure of a result, rad or mm; {@code value} is in the record's unit. */
-    Estimate estimate(EvaluationPlan.ResultField told, double value, Figures result) {
-        return told.at().in(result.doubts()) instanceof Figures.Doubt known
+    Estimate estimate(EvaluationPlan.ResultField result, double value, Figures found) {
+        return result.at().in(found.doubts()) instanceof Figures.Doubt known
                 ? Estimate.lazily(
                         known.estimate().value(),
                         () -> bySlopes(known.estimate().budget()))
-                : Estimate.lazily(told.unit().toCore(value), () -> byMoving(told, value));
+                : Estimate.lazily(result.unit().toCore(value), () -> byMoving(result, value));
     }
 
     /** Where the kind says what one unit of every field's doubt contributes. */
     private Budget bySlopes(Budget slopes) {
-        double[] byField = new double[of.fields().size()];
+        double[] byField = new double[plan.fields().size()];
         slopes.forEach(
-                (path, slope) -> of.field(path).ifPresent(field -> byField[field.index()] = slope / field.inCore()));
+                (path, slope) -> plan.field(path).ifPresent(field -> byField[field.index()] = slope / field.inCore()));
         return doubts().through(byField);
     }
 
     /** Where the kind lists no uncertainty: every field is moved by its own doubt, both ways. */
-    private Budget byMoving(EvaluationPlan.ResultField told, double now) {
-        double[] byField = new double[of.fields().size()];
-        for (EvaluationPlan.InputField field : of.fields()) {
+    private Budget byMoving(EvaluationPlan.ResultField result, double now) {
+        double[] byField = new double[plan.fields().size()];
+        for (EvaluationPlan.InputField field : plan.fields()) {
             double u = doubts().standardUncertainty(field.index());
             if (u > 0 && valueOf(field).orElse("") instanceof Double value) {
                 double step = u / field.inCore();
-                Optional<Double> up = moved(told, field, value + step);
-                Optional<Double> down = moved(told, field, value - step);
+                Optional<Double> up = moved(result, field, value + step);
+                Optional<Double> down = moved(result, field, value - step);
                 if (up.isPresent() && down.isPresent()) {
-                    byField[field.index()] = told.unit().toCore(slope(down.get(), now, up.get())) / u;
+                    byField[field.index()] = result.unit().toCore(slope(down.get(), now, up.get())) / u;
                 }
             }
         }
@@ -115,10 +115,10 @@ final class EvaluationInputs {
         return growsAlike ? up - now : (up - down) / 2;
     }
 
-    private Optional<Double> moved(EvaluationPlan.ResultField told, EvaluationPlan.InputField moved, double value) {
+    private Optional<Double> moved(EvaluationPlan.ResultField result, EvaluationPlan.InputField moved, double value) {
         return form().put(moved.blank(), value)
                 .input()
-                .flatMap(of::work)
-                .flatMap(answer -> told.at().numberIn(answer.figures().values()));
+                .flatMap(plan::work)
+                .flatMap(answer -> result.at().numberIn(answer.figures().values()));
     }
 }

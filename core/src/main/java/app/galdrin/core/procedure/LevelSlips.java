@@ -47,8 +47,8 @@ public final class LevelSlips implements SlipList {
     }
 
     /** An angle: what is read at a frame on the rim is none of the frame's slope. */
-    private static boolean isSlope(Place place, String of) {
-        return place.reading().startsWith(of) && place.amount().quantity() == Quantity.ANGLE;
+    private static boolean isSlope(Place place, String slope) {
+        return place.reading().startsWith(slope) && place.amount().quantity() == Quantity.ANGLE;
     }
 
     private static boolean reads(Procedure procedure, Predicate<Place> such) {

@@ -189,9 +189,9 @@ public record Procedure(
 
     /** What its places are read with, by {@link Place#tool()}, in walking order. */
     public Map<String, CatalogueInstrument> instruments() {
-        Map<String, CatalogueInstrument> by = new LinkedHashMap<>();
-        walk.forEach(place -> by.putIfAbsent(place.tool(), place.instrument()));
-        return by;
+        Map<String, CatalogueInstrument> instruments = new LinkedHashMap<>();
+        walk.forEach(place -> instruments.putIfAbsent(place.tool(), place.instrument()));
+        return instruments;
     }
 
     /** What can be taken instead for places of a tool. */

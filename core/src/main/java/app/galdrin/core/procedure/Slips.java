@@ -29,12 +29,12 @@ public final class Slips {
      * axle, and what they are made of.
      */
     public static List<FigureId> mixedUp(Procedure procedure, Collection<FigureId> figures) {
-        Set<FigureId.Adjustment> of = figures.stream()
+        Set<FigureId.Adjustment> adjustments = figures.stream()
                 .flatMap(figure -> Stream.concat(Stream.of(figure), Derivation.parts(figure).stream()))
                 .map(FigureId::adjustment)
                 .collect(Collectors.toSet());
         return procedure.sees().stream()
-                .filter(figure -> of.contains(figure.adjustment()))
+                .filter(figure -> adjustments.contains(figure.adjustment()))
                 .toList();
     }
 

@@ -64,17 +64,17 @@ public final class ToeGaugeProcedures implements ProcedureList {
         all.put("rearRight", RunOut.carried(Wheel.FRONT_RIGHT, read(flags, Wheel.REAR_RIGHT), WHEELBASE / RIM));
         all.put("wheelbase", Data.WHEELBASE);
         FigureId total = FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT);
-        Map<String, FigureId> told = new LinkedHashMap<>();
-        told.put("totalToe", total);
-        told.put("left", FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT));
-        told.put("right", FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT));
+        Map<String, FigureId> figures = new LinkedHashMap<>();
+        figures.put("totalToe", total);
+        figures.put("left", FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT));
+        figures.put("right", FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT));
         return Procedure.of(
                 "flags",
                 Family.TOE,
                 Data.ROUND.stream().map(flags::get).toList(),
                 List.of(
                         Evaluation.of(ToeFlags.NAME, fronts, Map.of("totalToe", total)),
-                        new Evaluation(ToeFlags.NAME, all, told, List.of("setbackAngle"), List.of(), List.of())),
+                        new Evaluation(ToeFlags.NAME, all, figures, List.of("setbackAngle"), List.of(), List.of())),
                 Guide.of(
                         List.of("settled", "steeringStraight", "gaugesHung"),
                         List.of("gaugesLevel", "threeFeet", "rearFlagsEqual"),
@@ -164,14 +164,14 @@ public final class ToeGaugeProcedures implements ProcedureList {
         }
         for (Axle axle : Axle.values()) {
             Map<String, Source> fields = new LinkedHashMap<>();
-            Map<String, FigureId> told = new LinkedHashMap<>();
+            Map<String, FigureId> figures = new LinkedHashMap<>();
             for (Side side : Side.values()) {
                 Wheel wheel = Wheel.of(axle, side);
                 fields.put(side.key(), new Source.ReadingWithSetup(read(toes, wheel), compensated("toe", wheel)));
-                told.put(side.key(), FigureId.of(Measurand.TOE, wheel));
+                figures.put(side.key(), FigureId.of(Measurand.TOE, wheel));
             }
             fields.put("unit", new Source.Constant(Scale.ANGLE.key()));
-            evaluations.add(Evaluation.of(ToeGauges.NAME, fields, told));
+            evaluations.add(Evaluation.of(ToeGauges.NAME, fields, figures));
         }
         return Procedure.of(
                 "wheelHeads",

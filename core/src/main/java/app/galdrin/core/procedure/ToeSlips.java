@@ -52,8 +52,8 @@ public final class ToeSlips implements SlipList {
     private static double skew(SlipContext setting, String note) {
         double sum = 0;
         int repeats = 0;
-        for (Map<String, Double> of : setting.notes()) {
-            Double degrees = of.get(note);
+        for (Map<String, Double> notes : setting.notes()) {
+            Double degrees = notes.get(note);
             if (degrees != null) {
                 sum += Math.toRadians(degrees);
                 repeats++;

@@ -43,15 +43,15 @@ final class ReadingTrial {
     /** One place, in every repeat or one of them. */
     void misread() {
         Place place = trial.one(trial.places());
-        double by = (trial.random().nextBoolean() ? 1 : -1)
+        double shift = (trial.random().nextBoolean() ? 1 : -1)
                 * MISREAD[trial.random().nextInt(MISREAD.length)]
                 * SimulatedSitting.markOf(place.instrument());
         for (int repeat : place.eachRepeat() ? repeats() : List.of(1)) {
             double was = readings.get(repeat - 1).getOrDefault(place.id(), 0.0);
-            if (!canBeWritten(place, Math.abs(was + by))) {
+            if (!canBeWritten(place, Math.abs(was + shift))) {
                 return;
             }
-            sat.write(trial.measure(), place, repeat, was + by);
+            sat.write(trial.measure(), place, repeat, was + shift);
         }
         List<Evidence.Reading> marked = marked();
         if (marked.stream().anyMatch(Evidence.Reading::off)) {

@@ -72,7 +72,7 @@ public final class Tally {
     }
 
     Tally plus(Tally other) {
-        other.counts.forEach((measured, by) -> by.forEach((apart, share) -> add(measured, apart, share)));
+        other.counts.forEach((measured, shares) -> shares.forEach((apart, share) -> add(measured, apart, share)));
         return this;
     }
 

@@ -45,31 +45,31 @@ final class WorkingTrial {
     /** In all figures, and in one of them. */
     void slip() {
         PaperSlip slip = trial.one(slips);
-        var told = new SlipTrial(slip, trial.one(List.of(1.0, 1.0, 5.0, 10.0)));
+        var tried = new SlipTrial(slip, trial.one(List.of(1.0, 1.0, 5.0, 10.0)));
         FigureId alone = trial.one(List.copyOf(honest.keySet()));
-        told.count(ProofMeasure.SLIP_NAMED, slip.key() + " all", List.of(this::everywhere));
-        told.count(ProofMeasure.SLIP_NAMED, slip.key() + " one", List.of(s -> only(alone, everywhere(s))));
+        tried.count(ProofMeasure.SLIP_NAMED, slip.key() + " all", List.of(this::everywhere));
+        tried.count(ProofMeasure.SLIP_NAMED, slip.key() + " one", List.of(s -> only(alone, everywhere(s))));
     }
 
     /** At one wheel, what is put together of it following; or in one repeat of several. */
     void partialSlip() {
         PaperSlip slip = trial.one(
                 slips.stream().filter(s -> s != PaperSlip.FIRST_REPEAT_ONLY).toList());
-        var told = new SlipTrial(slip, 1);
+        var tried = new SlipTrial(slip, 1);
         if (trial.random().nextBoolean()) {
             List<Function<PaperSlip, Map<FigureId, Double>>> ways = new ArrayList<>();
             sat.answers().readings(trial.measure(), 0).forEach(repeat -> ways.add(s -> inRepeat(s, repeat)));
             ways.add(this::everywhere);
-            if (told.moved(ways.get(0).apply(slip))
+            if (tried.moved(ways.get(0).apply(slip))
                     > 1) { // one figure can't say in which repeat: any number is some repeat's
-                told.count(ProofMeasure.PARTIAL_SLIP_NAMED, slip.key() + " repeat", ways);
+                tried.count(ProofMeasure.PARTIAL_SLIP_NAMED, slip.key() + " repeat", ways);
             }
         } else {
             List<FigureId> wheels =
                     honest.keySet().stream().filter(f -> f.wheel().isPresent()).toList();
             if (!wheels.isEmpty()) {
                 FigureId wheel = trial.one(wheels);
-                told.count(
+                tried.count(
                         ProofMeasure.PARTIAL_SLIP_NAMED,
                         slip.key() + " wheel",
                         List.of(s -> atWheel(wheel, everywhere(s)), this::everywhere));

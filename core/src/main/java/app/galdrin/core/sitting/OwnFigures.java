@@ -56,7 +56,7 @@ public final class OwnFigures {
     private final Map<State, Works> worked = new ConcurrentHashMap<>();
     private final Map<State, MeasuringContext> standings = new ConcurrentHashMap<>();
     private final Map<State, List<Map<String, Double>>> readings = new ConcurrentHashMap<>();
-    private final Map<FigureKey, RepeatedFigure> told = new ConcurrentHashMap<>();
+    private final Map<FigureKey, RepeatedFigure> repeated = new ConcurrentHashMap<>();
 
     private final Map<GoneBy, Optional<Estimate>> goneBy = new ConcurrentHashMap<>();
 
@@ -291,11 +291,11 @@ public final class OwnFigures {
     }
 
     private RepeatedFigure told(Measure measure, int round, FigureId figure) {
-        var of = new FigureKey(measure.id(), round, figure);
-        RepeatedFigure known = told.get(of);
+        var key = new FigureKey(measure.id(), round, figure);
+        RepeatedFigure known = repeated.get(key);
         if (known == null) {
             known = tell(repeats(measure, round), figure);
-            told.put(of, known);
+            repeated.put(key, known);
         }
         return known;
     }
@@ -394,11 +394,11 @@ public final class OwnFigures {
      * with what the formula on paper misses; the solved figure where the task gives it. Empty where there is neither.
      */
     public Optional<Estimate> goesBy(FigureId figure, String beforeStep) {
-        var of = new GoneBy(figure, beforeStep);
-        Optional<Estimate> known = goneBy.get(of);
+        var key = new GoneBy(figure, beforeStep);
+        Optional<Estimate> known = goneBy.get(key);
         if (known == null) {
             known = stands(figure, beforeStep);
-            goneBy.put(of, known);
+            goneBy.put(key, known);
         }
         return known;
     }

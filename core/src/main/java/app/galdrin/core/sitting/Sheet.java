@@ -27,10 +27,10 @@ public final class Sheet {
         this.assignment = assignment;
     }
 
-    /** How far a step is: {@code done} of {@code of} lines are written. */
-    public record Progress(int done, int of) {
+    /** How far a step is: {@code done} of {@code total} lines are written. */
+    public record Progress(int done, int total) {
         public boolean complete() {
-            return done >= of;
+            return done >= total;
         }
     }
 
@@ -106,15 +106,15 @@ public final class Sheet {
     /** One rule for every kind of step: each line is written, or needless by what stands on another. */
     public Progress progress(Step step, Answers answers) {
         int done = 0;
-        int of = 0;
+        int total = 0;
         int last = step instanceof Round round ? rounds(round, answers) : 0;
         for (int round = step instanceof Round ? 1 : 0; round <= last; round++) {
             for (LineKey key : keys(step, round)) {
-                of++;
+                total++;
                 done += isFilled(key, answers) ? 1 : 0;
             }
         }
-        return new Progress(done, of);
+        return new Progress(done, total);
     }
 
     /** Whether it is written, or needs no more to be. */

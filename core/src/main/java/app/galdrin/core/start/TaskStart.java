@@ -51,11 +51,11 @@ public enum TaskStart implements Keyed {
         static final MeasureStart BEAM_TOE = new MeasureStart("longBars", List.of(Measurand.TOE));
 
         Measure measure() {
-            Procedure by = Procedures.of(procedure).withRunOutTakenOff();
+            Procedure measured = Procedures.of(procedure).withRunOutTakenOff();
             List<FigureId> figures = measurands.stream()
-                    .flatMap(m -> usualFigures(by, m).stream())
+                    .flatMap(m -> usualFigures(measured, m).stream())
                     .toList();
-            return Measure.of(measurands.get(0).key(), by, figures, REPEATS);
+            return Measure.of(measurands.get(0).key(), measured, figures, REPEATS);
         }
     }
 

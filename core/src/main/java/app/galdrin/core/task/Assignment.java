@@ -88,9 +88,9 @@ public final class Assignment {
     }
 
     /** What is known of something, found out when it is asked for the first time; a map takes a lock where it has to look. */
-    private static <K, V> V once(Map<K, V> known, K of, Function<? super K, ? extends V> found) {
-        V there = known.get(of);
-        return there == null ? known.computeIfAbsent(of, found) : there;
+    private static <K, V> V once(Map<K, V> known, K key, Function<? super K, ? extends V> found) {
+        V there = known.get(key);
+        return there == null ? known.computeIfAbsent(key, found) : there;
     }
 
     /**
@@ -123,9 +123,9 @@ public final class Assignment {
 
     /** {@link Procedure.Repeat#source}, each name put together once. */
     public Function<Place, String> sources(Procedure.Repeat repeat) {
-        return once(sources, repeat, of -> {
+        return once(sources, repeat, key -> {
             Map<String, String> names = new ConcurrentHashMap<>();
-            return place -> once(names, place.id(), id -> of.source(place));
+            return place -> once(names, place.id(), id -> key.source(place));
         });
     }
 
@@ -147,7 +147,7 @@ public final class Assignment {
         Double limit = once(
                 apart,
                 new VerdictKey(figure, measure.id()),
-                of -> ExpectedUncertainty.apart(measure, standing, List.of(figure), 1)
+                key -> ExpectedUncertainty.apart(measure, standing, List.of(figure), 1)
                         .getOrDefault(figure, Double.NaN));
         return Double.isNaN(limit) ? OptionalDouble.empty() : OptionalDouble.of(limit);
     }

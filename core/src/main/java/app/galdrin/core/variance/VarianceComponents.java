@@ -90,8 +90,8 @@ public record VarianceComponents(
                 : new Outcome.Split(split(readings, people, states, cells));
     }
 
-    private static List<String> distinct(List<Reading> readings, Function<Reading, String> of) {
-        return readings.stream().map(of).distinct().sorted().toList();
+    private static List<String> distinct(List<Reading> readings, Function<Reading, String> group) {
+        return readings.stream().map(group).distinct().sorted().toList();
     }
 
     private static String cell(Reading reading) {
@@ -176,10 +176,10 @@ public record VarianceComponents(
         }
     }
 
-    private static RealMatrix indicators(List<Reading> readings, List<String> groups, Function<Reading, String> of) {
+    private static RealMatrix indicators(List<Reading> readings, List<String> groups, Function<Reading, String> group) {
         RealMatrix matrix = new Array2DRowRealMatrix(readings.size(), groups.size());
         for (int i = 0; i < readings.size(); i++) {
-            matrix.setEntry(i, groups.indexOf(of.apply(readings.get(i))), 1);
+            matrix.setEntry(i, groups.indexOf(group.apply(readings.get(i))), 1);
         }
         return matrix;
     }

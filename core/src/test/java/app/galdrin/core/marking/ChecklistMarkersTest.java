@@ -120,9 +120,9 @@ class ChecklistMarkersTest {
             })
     void reasons_areFoundByTheirWords(@Nullable String why, double credit) {
         MarkLine line = line("prepare.done", "boots rock clamp", why);
-        Evidence.GivenReason told = (Evidence.GivenReason) line.evidence().get(1);
-        assertEquals(credit, told.credit());
-        assertEquals(Optional.ofNullable(why), told.answer());
+        Evidence.GivenReason given = (Evidence.GivenReason) line.evidence().get(1);
+        assertEquals(credit, given.credit());
+        assertEquals(Optional.ofNullable(why), given.answer());
         assertEquals((3 + credit) / 4, line.credit(), 1e-12);
     }
 

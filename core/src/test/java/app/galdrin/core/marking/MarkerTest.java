@@ -65,7 +65,7 @@ class MarkerTest {
         Map.of("caster.front", "no", "camber.front", "yes", "toe.front", "yes")
                 .forEach((a, said) -> bench.write("judge/adjustable." + a + "/0/0", said));
         bench.evidence("judge.verdict", Evidence.MissingEntry.class).stream()
-                .map(Evidence.MissingEntry::of)
+                .map(Evidence.MissingEntry::subject)
                 .forEach(f -> bench.write("judge/" + f + "/0/0", "tooClose"));
         bench.evidence("judge.verdict", Evidence.JudgedFigure.class)
                 .forEach(j -> bench.write(

@@ -208,7 +208,7 @@ class PlanMarkerTest {
                 .map(e -> e instanceof Evidence.Effect effect
                         ? effect.figure().key()
                         : e instanceof Evidence.MissingEntry missing
-                                ? missing.what().key() + ":" + missing.of()
+                                ? missing.what().key() + ":" + missing.subject()
                                 : e instanceof Evidence.Move move
                                         ? move.adjuster()
                                         : ((Evidence.NoMove) e).adjustment())

@@ -96,12 +96,12 @@ class ReadingSlipsTest {
     /** It is one only where it happens to be the mirror image of what is right, which the smaller it is the more vans make likely. */
     @ParameterizedTest
     @CsvSource({"wheels.fl.frontGap,10,0.07", "wheels.fr.rearGap,-10,0.07", "wheels.fl.rearGap,5,0.15"})
-    void oneGapMisread_isNoKnownSlip(String place, double by, double most) {
+    void oneGapMisread_isNoKnownSlip(String place, double amount, double most) {
         var random = new SplittableRandom(2);
         int accused = 0;
         for (int i = 0; i < VANS; i++) {
             Bench bench = read(random);
-            change(bench, "toe", (id, mm) -> id.equals(place) ? mm + by : mm);
+            change(bench, "toe", (id, mm) -> id.equals(place) ? mm + amount : mm);
             accused += named(bench, "toe").isEmpty() ? 0 : 1;
         }
         assertTrue(accused <= most * VANS, accused + " of " + VANS);
@@ -111,7 +111,7 @@ class ReadingSlipsTest {
     @Test
     void endsTakenForOneAnother_areNamed() {
         var random = new SplittableRandom(3);
-        int told = 0;
+        int count = 0;
         int moved = 0;
         for (int i = 0; i < VANS; i++) {
             Bench bench = read(random);
@@ -129,9 +129,9 @@ class ReadingSlipsTest {
                                     * 2
                                     * Math.hypot(e.own().doubt(), e.reference().doubt()));
             moved += far ? 1 : 0;
-            told += far && named(bench, "toe").contains("frontRearSwapped") ? 1 : 0;
+            count += far && named(bench, "toe").contains("frontRearSwapped") ? 1 : 0;
         }
-        assertTrue(moved > VANS / 4 && told >= 0.94 * moved, told + " of " + moved + " of " + VANS);
+        assertTrue(moved > VANS / 4 && count >= 0.94 * moved, count + " of " + moved + " of " + VANS);
     }
 
     private static Truth steered(Truth truth, double degrees) {
@@ -146,7 +146,7 @@ class ReadingSlipsTest {
     @ValueSource(doubles = {0.5, -0.5})
     void aTurnedSteering_isNamed_onTheWheels_andNotOnTheTotal(double degrees) {
         var random = new SplittableRandom(4);
-        int told = 0;
+        int count = 0;
         for (int i = 0; i < VANS; i++) {
             Truth truth = van(random);
             Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
@@ -154,7 +154,7 @@ class ReadingSlipsTest {
                     .readByHand(steered(truth, degrees), random);
             Set<String> named = named(bench, "toe");
             if (named.equals(Set.of("steeringNotStraight"))) {
-                told++;
+                count++;
                 assertEquals(
                         List.of(
                                 List.of(),
@@ -166,7 +166,7 @@ class ReadingSlipsTest {
             }
         }
         // of the rest the other wheel's toe happens to be what is read here, or the same the other way
-        assertTrue(told >= 0.75 * VANS, told + " of " + VANS);
+        assertTrue(count >= 0.75 * VANS, count + " of " + VANS);
     }
 
     /** Where one wheel is squared by hand nobody reads how the total is shared out, and no slip is looked for in it. */

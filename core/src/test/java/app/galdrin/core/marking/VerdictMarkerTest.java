@@ -179,7 +179,7 @@ class VerdictMarkerTest {
         bench.write("judge/camber.front.left/0/0", "outside").write("judge/camber.front.right/0/0", "inside");
         assertTrue(
                 bench.evidence("judge.verdict", Evidence.MissingEntry.class).stream()
-                        .anyMatch(m -> m.of().equals(difference.key())),
+                        .anyMatch(m -> m.subject().equals(difference.key())),
                 "it is certainly too much, and not a word was said of it");
         bench.write("judge/camberDifference.front/0/0", "inside");
         assertEquals(0, judged(bench, "camberDifference.front").credit());
@@ -189,7 +189,8 @@ class VerdictMarkerTest {
         bench.write("work/camber.front.left/0/0", "-0.70");
         assertTrue(
                 bench.evidence("judge.verdict", Evidence.class).stream()
-                        .noneMatch(e -> e instanceof Evidence.MissingEntry m && m.of().equals(difference.key())
+                        .noneMatch(e -> e instanceof Evidence.MissingEntry m
+                                        && m.subject().equals(difference.key())
                                 || e instanceof Evidence.JudgedFigure j
                                         && j.figure().equals(difference)),
                 "and where it is inside, a sheet from before loses nothing");

@@ -144,9 +144,9 @@ class ProceduresTest {
     }
 
     private static Map<FigureId, Estimate> moved(
-            Procedure procedure, Map<String, Double> readings, Place place, double by, MeasuringContext standing) {
+            Procedure procedure, Map<String, Double> readings, Place place, double amount, MeasuringContext standing) {
         Map<String, Double> changed = new HashMap<>(readings);
-        changed.merge(place.id(), by, Double::sum);
+        changed.merge(place.id(), amount, Double::sum);
         return procedure.work(changed, standing, ONCE, HandFormula.SOLVED).figures();
     }
 
@@ -174,11 +174,11 @@ class ProceduresTest {
             List<Place> places = procedure.places(List.of(figure));
             Map<String, Double> readings = new HashMap<>();
             places.forEach(p -> readings.put(p.id(), all.get(p.id())));
-            Estimate told = procedure
+            Estimate solved = procedure
                     .work(readings, standing, ONCE, HandFormula.SOLVED)
                     .figures()
                     .get(figure);
-            assertNotNull(told, figure.key());
+            assertNotNull(solved, figure.key());
             Place last = places.get(places.size() - 1);
             readings.remove(last.id());
             Estimate without = procedure
@@ -187,7 +187,7 @@ class ProceduresTest {
                     .get(figure);
             // a pair of heads is read together, and each tells its own wheel
             assertTrue(
-                    without == null || Math.abs(without.value() - told.value()) < 1e-9,
+                    without == null || Math.abs(without.value() - solved.value()) < 1e-9,
                     figure + " without " + last.id());
         }
     }

@@ -39,14 +39,14 @@ class SlipsTest {
 
     private static SlipContext setting(String procedure, AnswerUnit unit, List<Map<String, Double>> readings) {
         var floor = new BayFloor(1, Math.toRadians(0.2), 0, 0);
-        Procedure of = Procedures.of(procedure);
+        Procedure used = Procedures.of(procedure);
         var standing = new MeasuringContext(Vehicles.van(), floor);
         List<Map<String, Double>> notes = readings.stream()
                 .map(read ->
-                        of.work(read, standing, Place::id, HandFormula.SOLVED).notes())
+                        used.work(read, standing, Place::id, HandFormula.SOLVED).notes())
                 .toList();
         return new SlipContext(
-                of, standing, unit, 500, readings, notes, of.taught().get(0));
+                used, standing, unit, 500, readings, notes, used.taught().get(0));
     }
 
     private static SlipContext setting(String procedure) {

@@ -46,9 +46,9 @@ class WayToTest {
         "setback,setback.front,solved,",
         "turnOut,turnOut.front.leftLock,solved,",
     })
-    void aPersonWritesDown_whatHeGoesOnFrom(String procedure, String of, String taught, @Nullable String expected) {
+    void aPersonWritesDown_whatHeGoesOnFrom(String procedure, String figure, String taught, @Nullable String expected) {
         var standing = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
-        List<Intermediate> found = IntermediateSteps.any(fresh(procedure), figure(of), standing, taught)
+        List<Intermediate> found = IntermediateSteps.any(fresh(procedure), figure(figure), standing, taught)
                 .intermediates();
         assertEquals(
                 expected == null ? "" : expected,

@@ -57,10 +57,10 @@ class JsonSchemaTest {
     void schemaOfResults_describesEveryExpectedResult(String line) {
         JsonNode record = JSON.readTree(line);
         Optional<JsonNode> result = Optional.ofNullable(record.get("expect").get("result"));
-        var of = ((ObjectNode) SCHEMA.deepCopy())
+        var schema = ((ObjectNode) SCHEMA.deepCopy())
                 .retain(List.of("$schema", "$defs"))
                 .put("$ref", "#/$defs/" + record.get("kind").stringValue() + ".result");
-        Schema results = REGISTRY.getSchema(of);
+        Schema results = REGISTRY.getSchema(schema);
         result.ifPresent(r -> {
             assertEquals(List.of(), results.validate(r), line);
             assertEquals(

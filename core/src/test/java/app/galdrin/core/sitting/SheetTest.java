@@ -103,9 +103,9 @@ class SheetTest {
         assertEquals(new Sheet.Progress(0, 6), SHEET.progress(step("prepare"), Answers.none()));
         assertEquals(
                 new Sheet.Progress(1, 6), SHEET.progress(step("prepare"), answers("prepare/condition/0/0", "done")));
-        assertEquals(29, SHEET.progress(step("toe"), Answers.none()).of(), "14 places twice, the stations once");
+        assertEquals(29, SHEET.progress(step("toe"), Answers.none()).total(), "14 places twice, the stations once");
         Step plan = step("plan");
-        int all = SHEET.progress(plan, Answers.none()).of();
+        int all = SHEET.progress(plan, Answers.none()).total();
         assertEquals(
                 new Sheet.Progress(1, all), SHEET.progress(plan, answers("plan/rod.front.left.way/0/0", "lengthen")));
         assertEquals(
@@ -124,10 +124,10 @@ class SheetTest {
         assertEquals(1, SHEET.rounds(round, answers("adjust/next/0/1", "finished")));
         assertEquals(2, SHEET.rounds(round, answers("adjust/next/0/1", "again")));
         assertEquals(2, SHEET.rounds(round, answers("adjust/next/0/1", "again", "adjust/next/0/2", "again")));
-        int one = SHEET.progress(round, Answers.none()).of();
+        int one = SHEET.progress(round, Answers.none()).total();
         assertEquals(
                 2 * one,
-                SHEET.progress(round, answers("adjust/next/0/1", "again")).of());
+                SHEET.progress(round, answers("adjust/next/0/1", "again")).total());
         assertEquals(List.of(1, 2), SHEET.roundsOf(step("toeAgain")));
         assertEquals(List.of(0), SHEET.roundsOf(step("toe")));
         assertEquals(round, SHEET.shownIn((Measure) step("toeAgain")));

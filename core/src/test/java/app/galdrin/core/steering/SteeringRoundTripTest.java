@@ -149,10 +149,10 @@ class SteeringRoundTripTest {
         }
     }
 
-    private static double slope(BumpLaser.Readings r, int moved, double by) {
+    private static double slope(BumpLaser.Readings r, int moved, double amount) {
         List<BumpLaser.Reading> readings = new ArrayList<>(r.readings());
         var reading = readings.get(moved);
-        readings.set(moved, new BumpLaser.Reading(reading.travel(), reading.spot() + by));
+        readings.set(moved, new BumpLaser.Reading(reading.travel(), reading.spot() + amount));
         return BumpLaser.evaluate(new BumpLaser.Readings(r.mirrorDistance(), readings, r.wheelRadius()), 0)
                 .orElseThrow()
                 .slope()

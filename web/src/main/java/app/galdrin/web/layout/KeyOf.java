@@ -31,8 +31,8 @@ public @interface KeyOf {
         private Keyed[] constants = {};
 
         @Override
-        public void initialize(KeyOf of) {
-            constants = of.value().getEnumConstants();
+        public void initialize(KeyOf annotation) {
+            constants = annotation.value().getEnumConstants();
         }
 
         @Override

@@ -88,9 +88,11 @@ public class WorkingWords {
 
     /** The words of a source, or of what it is one of: {@code setUp.parallel.fl} is one {@code setUp.parallel}. */
     public String source(String group) {
-        for (String of = group; !of.isEmpty(); of = of.substring(0, Math.max(0, of.lastIndexOf('.')))) {
-            if (words.has("doubt." + of)) {
-                return words.text("doubt." + of);
+        for (String prefix = group;
+                !prefix.isEmpty();
+                prefix = prefix.substring(0, Math.max(0, prefix.lastIndexOf('.')))) {
+            if (words.has("doubt." + prefix)) {
+                return words.text("doubt." + prefix);
             }
         }
         return words.text("doubt.other");

@@ -69,15 +69,15 @@ public class Library {
     /**
      * Adds a vehicle and the first version of its sheet.
      *
-     * @param by who wrote it; null where the program did
+     * @param author who wrote it; null where the program did
      * @return the sheet; empty where another vehicle of the centre has the registration
      */
     @Transactional
-    public Optional<UUID> addVehicle(UUID centreId, WrittenSheet.ParsedSheet written, @Nullable UUID by) {
+    public Optional<UUID> addVehicle(UUID centreId, WrittenSheet.ParsedSheet written, @Nullable UUID author) {
         UUID vehicleId = Ids.next();
         return mapper.insertVehicle(vehicleId, centreId, written.vehicle()) == 0
                 ? Optional.empty()
-                : addSheet(centreId, vehicleId, 1, written.sheet(), by, "");
+                : addSheet(centreId, vehicleId, 1, written.sheet(), author, "");
     }
 
     /**
@@ -87,12 +87,17 @@ public class Library {
      */
     @Transactional
     public Optional<UUID> addVersion(
-            UUID centreId, SheetVersion after, SpecificationSheet sheet, UUID by, String reason) {
-        return addSheet(centreId, after.vehicleId(), after.version() + 1, sheet, by, reason);
+            UUID centreId, SheetVersion after, SpecificationSheet sheet, UUID author, String reason) {
+        return addSheet(centreId, after.vehicleId(), after.version() + 1, sheet, author, reason);
     }
 
     private Optional<UUID> addSheet(
-            UUID centreId, UUID vehicleId, int version, SpecificationSheet sheet, @Nullable UUID by, String reason) {
+            UUID centreId,
+            UUID vehicleId,
+            int version,
+            SpecificationSheet sheet,
+            @Nullable UUID author,
+            String reason) {
         UUID id = Ids.next();
         VehicleGeometry g = sheet.geometry();
         int written = mapper.insertSheet(
@@ -101,7 +106,7 @@ public class Library {
                 vehicleId,
                 version,
                 g,
-                by,
+                author,
                 reason,
                 g.frontSuspension().orElse(null),
                 g.rearSuspension().orElse(null));

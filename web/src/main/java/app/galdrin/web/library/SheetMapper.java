@@ -40,7 +40,7 @@ interface SheetMapper {
             UUID vehicleId,
             int version,
             @Param("g") VehicleGeometry geometry,
-            @Nullable UUID by,
+            @Nullable UUID author,
             String reason,
             @Nullable Suspension front,
             @Nullable Suspension rear);

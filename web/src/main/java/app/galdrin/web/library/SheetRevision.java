@@ -5,7 +5,7 @@ import java.time.Instant;
 /**
  * How a version of a sheet came about.
  *
- * @param by display name of who wrote it; empty where the program did
+ * @param author display name of who wrote it; empty where the program did
  * @param reason why there is a new one; empty for the first
  */
-public record SheetRevision(Instant at, String by, String reason) {}
+public record SheetRevision(Instant at, String author, String reason) {}

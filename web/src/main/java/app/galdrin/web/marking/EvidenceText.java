@@ -85,9 +85,9 @@ public record EvidenceText(
     static List<EvidenceText> explainedOnce(List<EvidenceText> all) {
         Set<SlipText> explained = new HashSet<>();
         List<EvidenceText> once = new ArrayList<>();
-        for (EvidenceText told : all) {
-            boolean again = told.slips.size() == 1 && !explained.add(told.slips.get(0));
-            once.add(again ? told.slipped(List.of(told.slips.get(0).named())) : told);
+        for (EvidenceText text : all) {
+            boolean again = text.slips.size() == 1 && !explained.add(text.slips.get(0));
+            once.add(again ? text.slipped(List.of(text.slips.get(0).named())) : text);
         }
         return once;
     }

@@ -72,24 +72,24 @@ public class EvidenceWords {
                     if (e instanceof Evidence.JudgedFigure j) {
                         return judged(j, inHisUnit(assignment, line.criterion().step(), j));
                     }
-                    EvidenceText told = tell(e, printed);
+                    EvidenceText text = tell(e, printed);
                     return e instanceof Evidence.Working w
-                            ? withMean(told, assignment, own, w).calculated(through(assignment, own, w, figures))
-                            : told;
+                            ? withMean(text, assignment, own, w).calculated(through(assignment, own, w, figures))
+                            : text;
                 })
                 .toList());
     }
 
     /** What the repeats of a figure give that was worked wrong: the mean of them is what was right. */
-    private EvidenceText withMean(EvidenceText told, Assignment assignment, OwnFigures own, Evidence.Working e) {
+    private EvidenceText withMean(EvidenceText text, Assignment assignment, OwnFigures own, Evidence.Working e) {
         Measure measure = assignment.practical().measure(e.from()).orElseThrow();
         List<String> each = own.repeats(measure, 0).stream()
                 .flatMap(repeat -> repeat.honest(e.figure()).stream())
                 .map(v -> words.answer(e.unit().ofFigure(v, e.figure(), own.baseline(measure)), e.unit()))
                 .toList();
         return e.credit() == 1 || each.size() < 2
-                ? told
-                : told.also(say("evidence.working.mean", String.join(", ", each), words.answer(e.honest(), e.unit())));
+                ? text
+                : text.also(say("evidence.working.mean", String.join(", ", each), words.answer(e.honest(), e.unit())));
     }
 
     /** The steps to a figure, repeat by repeat; of a sum that stands beside its two wheels nothing but itself is shown. */
@@ -126,10 +126,10 @@ public class EvidenceWords {
 
     private EvidenceText tell(Evidence evidence, PrintedTotals printed) {
         if (evidence instanceof Evidence.MissingEntry e) {
-            String of = e.of().isEmpty() ? "" : plans.name(e.of());
-            String line = of.isEmpty()
+            String subject = e.subject().isEmpty() ? "" : plans.name(e.subject());
+            String line = subject.isEmpty()
                     ? say("lack." + e.what().key())
-                    : say("lack.of", say("lack." + e.what().key()), of);
+                    : say("lack.of", say("lack." + e.what().key()), subject);
             return EvidenceText.missing(
                     say("missing"), e.readings().isEmpty() ? line : line + " " + unread(e.readings()));
         }
@@ -219,9 +219,9 @@ public class EvidenceWords {
     }
 
     private EvidenceText item(Evidence.Item e) {
-        EvidenceText told =
+        EvidenceText text =
                 EvidenceText.of(item(e.item()), e.credit() == 1, say(e.done() ? "item.done" : "item.notDone"));
-        return e.before().map(id -> told.also(say("item.tooEarly", item(id)))).orElse(told);
+        return e.before().map(id -> text.also(say("item.tooEarly", item(id)))).orElse(text);
     }
 
     /** Where the answer is his own, the words looked for are said with it: a person sees what a list of words can't. */
@@ -443,7 +443,7 @@ public class EvidenceWords {
         // what the sheet allows and the task does not is no matter of the sheet
         boolean said = e.accepted() || e.aimed();
         String key = "evidence.asLeft." + (e.again() ? "again." : "") + (said ? "accepted" : "refused");
-        EvidenceText told = EvidenceText.of(
+        EvidenceText text = EvidenceText.of(
                         words.name(e.figure()),
                         e.accepted(),
                         say(
@@ -453,7 +453,7 @@ public class EvidenceWords {
                 .with(ToleranceRule.of(
                         e.figure(), e.reference().value(), e.reference().doubt(), e.limits(), e.zone()));
         EvidenceText counted =
-                e.line().map(line -> told.also(plans.thrustLine(line))).orElse(told);
+                e.line().map(line -> text.also(plans.thrustLine(line))).orElse(text);
         EvidenceText ruled = e.accepted() ? counted : counted.also(say("evidence.asLeft.rule"));
         return e.aimed() ? ruled.also(say("evidence.asLeft.aimed." + (e.accepted() ? "met" : "missed"))) : ruled;
     }

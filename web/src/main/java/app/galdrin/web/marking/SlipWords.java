@@ -53,21 +53,21 @@ final class SlipWords {
         return all(slips, "");
     }
 
-    private List<EvidenceText.SlipText> all(List<Set<String>> slips, String of) {
-        return slips.stream().map(together -> together(together, of)).toList();
+    private List<EvidenceText.SlipText> all(List<Set<String>> slips, String figure) {
+        return slips.stream().map(together -> together(together, figure)).toList();
     }
 
     /** Why it is one, said of the measurand where that has words of its own. */
-    private String why(String slip, String of) {
+    private String why(String slip, String figure) {
         String why = "slip." + slip + ".why";
-        return words.textOr(why + of, why);
+        return words.textOr(why + figure, why);
     }
 
-    private EvidenceText.SlipText together(Set<String> slips, String of) {
+    private EvidenceText.SlipText together(Set<String> slips, String figure) {
         List<String> keys = slips.stream().sorted().toList();
         return new EvidenceText.SlipText(
                 keys.stream().map(this::name).collect(Collectors.joining(" " + words.text("and") + " ")),
-                keys.stream().map(key -> why(key, of)).toList(),
+                keys.stream().map(key -> why(key, figure)).toList(),
                 keys.stream()
                         .flatMap(key -> Drills.against(key).stream())
                         .map(drill -> words.text("drill." + drill.key()))

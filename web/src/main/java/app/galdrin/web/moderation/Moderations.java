@@ -129,10 +129,10 @@ public class Moderations {
         }
         List<ModerationMapper.SampledSheetRow> sheets = new ArrayList<>();
         for (Sample.SampledSheet one : drawn) {
-            ModerationMapper.SignedSheetRow of =
+            ModerationMapper.SignedSheetRow row =
                     Objects.requireNonNull(signed.get(one.sheet().id()));
             sheets.add(new ModerationMapper.SampledSheetRow(
-                    sheets.size() + 1, of.sittingId(), of.personId(), of.number(), one.why()));
+                    sheets.size() + 1, row.sittingId(), row.personId(), row.number(), one.why()));
         }
         mapper.insertSheets(me.centreId(), id, sheets);
         return Optional.of(id);

@@ -235,7 +235,8 @@ public class MarkSheets {
         return true;
     }
 
-    private void store(UUID by, Sitting sitting, int entrySeq, Works.ReferenceReadings references, MarkSheet sheet) {
+    private void store(
+            UUID author, Sitting sitting, int entrySeq, Works.ReferenceReadings references, MarkSheet sheet) {
         for (Sitting.PersonName person : sitting.people()) {
             int number = mapper.lastNumber(sitting.centreId(), sitting.id(), person.id()) + 1;
             mapper.insert(new MarkSheetRow(
@@ -251,7 +252,7 @@ public class MarkSheets {
                     sheet.percent(),
                     sheet.competent(),
                     sheet.complete(),
-                    by));
+                    author));
             List<MarkSheetRow.LineRow> lines = new ArrayList<>();
             for (MarkLine line : sheet.lines()) {
                 lines.add(json.toRow(line, lines.size() + 1));

@@ -120,9 +120,9 @@ class RemarkJob {
 
     // ---- working it out
 
-    void work(UUID id, Concerned which, TaskVersion by, Optional<SheetVersion> on) {
+    void work(UUID id, Concerned which, TaskVersion version, Optional<SheetVersion> on) {
         worker.execute(() -> guarded(which.centreId(), id, State.WORKING, () -> {
-            transaction.executeWithoutResult(tx -> patiently(connection -> read(id, which, by, on)));
+            transaction.executeWithoutResult(tx -> patiently(connection -> read(id, which, version, on)));
             mapper.to(which.centreId(), id, State.WORKING, State.READY);
         }));
     }
@@ -180,8 +180,8 @@ class RemarkJob {
             References references,
             Map<UUID, Integer> seqs) {}
 
-    private void read(UUID id, Concerned which, TaskVersion by, Optional<SheetVersion> on) {
-        var setting = new SharedData(which.centreId(), by, on);
+    private void read(UUID id, Concerned which, TaskVersion version, Optional<SheetVersion> on) {
+        var setting = new SharedData(which.centreId(), version, on);
         try (Cursor<RemarkMapper.StoredSheetRow> stored = mapper.stored(which);
                 Cursor<RemarkMapper.EntryValue> entries = mapper.entries(which);
                 Cursor<RemarkMapper.EntryValue> left = mapper.left(which)) {
@@ -296,7 +296,7 @@ class RemarkJob {
     /** What sittings share: their assignments and the references of the vehicles as found, each looked up once. */
     private final class SharedData {
         private final UUID centre;
-        private final TaskVersion by;
+        private final TaskVersion version;
         private final Optional<SheetVersion> on;
         private final Map<SharedData.AssignmentKey, KnownReferences> assignments = new HashMap<>();
         private final Map<UUID, Sheet> sheets = new HashMap<>();
@@ -306,9 +306,9 @@ class RemarkJob {
 
         private record Reference(UUID id, int lastSeq, Answers answers) {}
 
-        SharedData(UUID centre, TaskVersion by, Optional<SheetVersion> on) {
+        SharedData(UUID centre, TaskVersion version, Optional<SheetVersion> on) {
             this.centre = centre;
-            this.by = by;
+            this.version = version;
             this.on = on;
         }
 
@@ -328,12 +328,17 @@ class RemarkJob {
             Answers asLeft = asLeft(left, round, 1, seqs);
             Answers again = asLeft(left, round, 2, seqs);
             return new RemarkItem(
-                    people, known, by.practical(), log, new References(asFound, asLeft, again, first.released()), seqs);
+                    people,
+                    known,
+                    version.practical(),
+                    log,
+                    new References(asFound, asLeft, again, first.released()),
+                    seqs);
         }
 
         private Assignment assignment(SharedData.AssignmentKey where) {
             SheetVersion sheet = on.orElseGet(() -> library.sheet(centre, where.sheetId()));
-            return new Assignment(by.practical(), sheet.sheet(), where.floor());
+            return new Assignment(version.practical(), sheet.sheet(), where.floor());
         }
 
         private int lastRound(Assignment assignment, Sheet sheet, Log log) {

@@ -120,22 +120,22 @@ public class Remarks {
             Criterion.Id criterion, Optional<BigDecimal> before, Optional<BigDecimal> after, int available) {}
 
     /** The versions of a practical whose sittings can be marked by one of them: those with the same steps. */
-    public List<Tasks.Version> alike(TaskVersion by) {
-        return tasks.versions(by).stream()
-                .filter(v -> by.practical()
-                        .hasTheStepsOf(tasks.task(by.centreId(), v.id()).practical()))
+    public List<Tasks.Version> alike(TaskVersion version) {
+        return tasks.versions(version).stream()
+                .filter(v -> version.practical()
+                        .hasTheStepsOf(tasks.task(version.centreId(), v.id()).practical()))
                 .toList();
     }
 
     /** How many sittings would be looked at. */
-    public int concerned(TaskVersion by, Optional<SheetVersion> on) {
-        return mapper.count(which(by, on));
+    public int concerned(TaskVersion version, Optional<SheetVersion> on) {
+        return mapper.count(which(version, on));
     }
 
-    private Concerned which(TaskVersion by, Optional<SheetVersion> on) {
+    private Concerned which(TaskVersion version, Optional<SheetVersion> on) {
         return new Concerned(
-                by.centreId(),
-                alike(by).stream().map(Tasks.Version::id).toList(),
+                version.centreId(),
+                alike(version).stream().map(Tasks.Version::id).toList(),
                 on.map(SheetVersion::vehicleId).orElse(null));
     }
 
@@ -147,8 +147,8 @@ public class Remarks {
     public record Begun(UUID id, boolean already) {}
 
     /** Begins to mark anew by the scheme of a version; empty where the reason can't stand or there is nothing to mark. */
-    public Optional<Begun> begin(SignedIn me, TaskVersion by, Optional<SheetVersion> on, String reason) {
-        Concerned which = which(by, on);
+    public Optional<Begun> begin(SignedIn me, TaskVersion version, Optional<SheetVersion> on, String reason) {
+        Concerned which = which(version, on);
         int total = mapper.count(which);
         if (reason.isBlank() || reason.length() > LONGEST_REASON || total == 0) {
             return Optional.empty();
@@ -156,12 +156,12 @@ public class Remarks {
         UUID id = Ids.next();
         UUID sheet = on.map(SheetVersion::id).orElse(null);
         mapper.failStopped(me.centreId(), STOPPED_SECONDS);
-        if (mapper.insert(id, me.centreId(), by.id(), sheet, reason.strip(), total, me.personId()) == 0) {
+        if (mapper.insert(id, me.centreId(), version.id(), sheet, reason.strip(), total, me.personId()) == 0) {
             return mapper.atWork(me.centreId())
                     .map(other -> new Begun(other, true))
-                    .or(() -> begin(me, by, on, reason)); // that one has ended in this moment
+                    .or(() -> begin(me, version, on, reason)); // that one has ended in this moment
         }
-        run.work(id, which, by, on);
+        run.work(id, which, version, on);
         return Optional.of(new Begun(id, false));
     }
 
@@ -173,8 +173,8 @@ public class Remarks {
     }
 
     /** Those that marked by a version, the newest first. */
-    public List<Remark> ofTask(TaskVersion by) {
-        return mapper.ofTask(by.centreId(), by.id(), MOST);
+    public List<Remark> ofTask(TaskVersion version) {
+        return mapper.ofTask(version.centreId(), version.id(), MOST);
     }
 
     /** Stops it and throws away what came of it; what was applied stays. */
@@ -205,14 +205,14 @@ public class Remarks {
     }
 
     /** The criteria that change, by sitting and person. */
-    public Map<String, List<LineBefore>> lines(Remark remark, List<MarkChange> of) {
-        return of.isEmpty()
+    public Map<String, List<LineBefore>> lines(Remark remark, List<MarkChange> changes) {
+        return changes.isEmpty()
                 ? Map.of()
                 : mapper
                         .changedLines(
                                 remark.centreId(),
                                 remark.id(),
-                                of.stream().map(MarkChange::sittingId).toList())
+                                changes.stream().map(MarkChange::sittingId).toList())
                         .stream()
                         .collect(Collectors.groupingBy(
                                 l -> l.sittingId() + "/" + l.personId(),

@@ -45,9 +45,9 @@ public class Works {
     /** The lines of a sitting's sheet. They follow from its task and its vehicle's sheet, which never change, and every entry asks for them. */
     public static Sheet sheet(Sitting sitting) {
         boolean floorKnown = sitting.floor().isKnown();
-        var of = new TaskOnSheet(sitting.task().id(), sitting.sheet().id(), floorKnown);
+        var key = new TaskOnSheet(sitting.task().id(), sitting.sheet().id(), floorKnown);
         return SHEETS.get(
-                of,
+                key,
                 ids -> new Sheet(new Assignment(
                         sitting.task().practical(),
                         sitting.sheet().sheet(),

@@ -228,7 +228,7 @@ class SessionsTest {
         tasks.close(centre.id(), centre.taskId());
         assertEquals("/sign-in?ended", location(visitor.get("/sittings")));
         var teacher = signedIn(centre.instructor());
-        assertTrue(teacher.get("/tasks/" + centre.taskId()).body().contains("Take the closing back"));
+        assertTrue(teacher.get("/tasks/" + centre.taskId()).body().contains("Reopen"));
         teacher.post("/tasks/" + centre.taskId() + "/reopen", Map.of());
         assertEquals(200, visitor.get("/sittings").statusCode());
         assertEquals(
@@ -384,7 +384,7 @@ class SessionsTest {
             for (var answer : hands.invokeAll(Collections.nCopies(6, ask))) {
                 HttpResponse<String> said = answer.get();
                 assertTrue(
-                        said.statusCode() == 302 || said.body().contains("Someone has this sign-in name already"),
+                        said.statusCode() == 302 || said.body().contains("Someone already has this sign-in name"),
                         () -> said.statusCode() + said.body());
             }
         }

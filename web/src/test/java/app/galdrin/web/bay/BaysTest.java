@@ -67,7 +67,7 @@ class BaysTest {
         Sitting there = whole(centre, sittings.begin(opening, centre.neighbour().personId(), 2));
         assertTrue(here.floor().isKnown());
         assertFalse(there.floor().isKnown());
-        String asks = "Nobody has surveyed the floor of this bay";
+        String asks = "This bay’s floor has not been surveyed";
         var one = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
         assertFalse(one.get("/sittings/" + here.id() + "?step=camber").body().contains(asks));
         var other = new Visitor(port).signIn(centre.neighbour().signIn(), Centre.PASSWORD);

@@ -83,27 +83,27 @@ class BadInputTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "toe/hubGap.rl/2/0|abc|it is no figure",
-                "toe/hubGap.rl/2/0|NaN|it is no figure",
-                "toe/hubGap.rl/2/0|''|Nothing is written",
-                "toe/hubGap.rl/2/0|3 m|something is left over",
-                "toe/hubGap.rl/2/0|12 deg|a unit that does not belong",
+                "toe/hubGap.rl/2/0|abc|is not a number",
+                "toe/hubGap.rl/2/0|NaN|is not a number",
+                "toe/hubGap.rl/2/0|''|This field is empty",
+                "toe/hubGap.rl/2/0|3 m|has something after the number",
+                "toe/hubGap.rl/2/0|12 deg|a unit that does not fit",
                 "toe/hubGap.rl/2/0|1,417|a thousand or a decimal",
-                "toe/hubGap.rl/2/0|-4|Less than nothing",
-                "toe/hubGap.rl/2/0|3000|More than 1000 mm can't be here",
-                "toe/stringSpacingRear/2/0|63.5|Less than 500 mm can't be here",
-                "toe/hubGap.rl/2/0|1/0|a fraction over nothing",
-                "camber/fl.gauge/1/0|0.75|Choose which way it is meant",
-                "camber/fl.gauge/1/0|0.75, turned|something is left over",
+                "toe/hubGap.rl/2/0|-4|cannot be negative",
+                "toe/hubGap.rl/2/0|3000|The most possible here is 1000 mm",
+                "toe/stringSpacingRear/2/0|63.5|The least possible here is 500 mm",
+                "toe/hubGap.rl/2/0|1/0|divides by 0",
+                "camber/fl.gauge/1/0|0.75|Choose the direction as well",
+                "camber/fl.gauge/1/0|0.75, turned|has something after the number",
                 "camber/fl.gauge/1/0|-0.75, topIn|“-0.75” was read",
-                "camber/fl.gauge/1/0|-0.75, topIn|Leave the sign away",
+                "camber/fl.gauge/1/0|-0.75, topIn|Leave out the sign",
                 "camber/fl.gauge/1/0|steep, topIn|“steep” was read",
-                "work/totalToe.front/0/0|3 mm|a unit that does not belong",
+                "work/totalToe.front/0/0|3 mm|a unit that does not fit",
                 "work/totalToe.front/0/0|0°75'|stay below 60",
-                "work/toe.front.left/0/0|45|More than 30 degrees",
-                "plan/rod.front.left.amount/0/0|-1|Less than nothing",
-                "plan/rod.front.left.amount/0/0|99|More than 20 turns",
-                "plan/topSlot.front.left.amount/0/0|99|More than 12 mm can't be here",
+                "work/toe.front.left/0/0|45|The most possible here is 30 degrees",
+                "plan/rod.front.left.amount/0/0|-1|cannot be negative",
+                "plan/rod.front.left.amount/0/0|99|The most possible here is 20 turns",
+                "plan/topSlot.front.left.amount/0/0|99|The most possible here is 12 mm",
                 "judge/totalToe.front/0/0|perhaps|not one of the choices",
                 "prepare/clearFloor/0/0|perhaps|not one of the choices",
             })
@@ -163,7 +163,7 @@ class BadInputTest {
         assertEquals(422, page.statusCode());
         assertTrue(page.body().contains("value=\"seventy &lt;b&gt;eight&lt;/b&gt;\""), "kept, and harmless");
         assertTrue(page.body().contains("value=\"78.5\""));
-        assertTrue(page.body().contains("it is no figure"));
+        assertTrue(page.body().contains("is not a number"));
         form.remove("toe/wheels.rr.rearGap/2/0");
         assertEquals(302, apprentice.post(path(), form).statusCode());
         assertEquals(List.of("78.5"), written(), "the same form again writes nothing twice");
@@ -176,7 +176,7 @@ class BadInputTest {
         assertEquals(422, sentForm("first", 0, "57.5"), "shown again with the sentence that its key is used");
         assertEquals(302, sentForm("second", 0, "58"));
         assertEquals(List.of("57", "58"), written());
-        assertTrue(apprentice.get(path()).body().contains("57 · 58"), "both stand");
+        assertTrue(apprentice.get(path()).body().contains("57 · 58"), "two entries");
         assertEquals(302, sentForm("third", 2, "59"));
         assertFalse(apprentice.get(path()).body().contains("57 · 58"));
     }

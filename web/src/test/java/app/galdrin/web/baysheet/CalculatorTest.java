@@ -98,7 +98,7 @@ class CalculatorTest {
         bo.click("[data-put]");
         assertEquals("0.21", bo.value(".worked:last-child input.at-box"));
         bo.offline(false);
-        bo.waitForText("#status", "all written");
+        bo.waitForText("#status", "all saved");
         var log = sittings.log(centre.id(), sitting.id());
         assertEquals(
                 List.of("2 × asin(1.5/(2 × 400)) 0.214859299"),

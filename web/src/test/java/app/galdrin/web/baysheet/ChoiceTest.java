@@ -106,14 +106,15 @@ class ChoiceTest {
 
         var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
         String work = apprentice.get("/sittings/" + sitting.id() + "?part=work").body();
-        assertTrue(work.contains("Where the beam runs: " + own), work);
+        assertTrue(work.contains("Position of the beam: " + own), work);
         assertTrue(work.contains("chose-lineSide-" + own), "drawn on that side");
         String desk = new Visitor(port)
                 .signIn(maud.signIn(), Centre.PASSWORD)
                 .get("/marking/" + sitting.id())
                 .body();
         assertTrue(desk.contains("chose-lineSide-" + own), desk);
-        assertTrue(desk.matches("(?s).*Where the beam runs: " + own + "[^.]*; for the reference: " + reference + ".*"));
+        assertTrue(
+                desk.matches("(?s).*Position of the beam: " + own + "[^.]*. For the reference: " + reference + ".*"));
     }
 
     /** Both beams faintly until one is chosen, then that one alone; where he works, the one that he wrote. */
@@ -128,7 +129,7 @@ class ChoiceTest {
                 browser.click("#step-toe input[value=" + side + "]");
                 String shown = side.equals("outboard") ? "1 none" : "none 1";
                 browser.waitFor(() -> drawn(browser, "#step-toe").equals(shown));
-                browser.waitForText("#status", "all written");
+                browser.waitForText("#status", "all saved");
                 browser.script("document.querySelector('[data-step-link=work]').click()");
                 browser.waitFor(() -> drawn(browser, "#step-work").equals(shown));
                 browser.script("document.querySelector('[data-step-link=toe]').click()");

@@ -331,7 +331,7 @@ class JoinTest {
         for (String bay : List.of("", "B4", "7")) {
             var refused = atTheDoor().post("/join", form(me, bay));
             assertEquals(422, refused.statusCode(), bay);
-            assertTrue(refused.body().contains("Choose the bay where your vehicle stands."), bay);
+            assertTrue(refused.body().contains("Choose the bay of your vehicle."), bay);
             assertTrue(refused.body().contains("value=\"" + me + "\" checked"), bay);
         }
         assertEquals(302, atTheDoor().post("/join", form(me, "2")).statusCode());

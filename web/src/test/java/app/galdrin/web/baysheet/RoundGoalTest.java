@@ -29,7 +29,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 @GaldrinTest
 class RoundGoalTest {
 
-    private static final String GOAL = "With the instruments where they stand";
+    private static final String GOAL = "Target readings, with the instruments where they are";
 
     @LocalServerPort
     private int port;
@@ -71,7 +71,7 @@ class RoundGoalTest {
         var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
         String page =
                 apprentice.get("/sittings/" + sitting.id() + "?step=adjust").body();
-        assertTrue(page.contains("To reach:"), page);
+        assertTrue(page.contains("Target figures:"), page);
         assertEquals(said, page.contains(GOAL), page);
         String inTheField = "placeholder=\"→ 0.40°\"";
         assertEquals(said, page.contains(inTheField) && page.contains("→ top leans in"), page);

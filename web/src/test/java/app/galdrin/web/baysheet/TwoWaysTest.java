@@ -83,8 +83,8 @@ class TwoWaysTest {
         assertTrue(judge.contains("Long bars clamped to the wheels: +0.23°") && judge.contains("Below the line."));
         assertTrue(judge.split("rule-bracket", -1).length > 3, "a bracket each, and that of the figure that is judged");
         Centre.write(sittings, entries, centre.apprentice(), sitting, "judge/agrees.totalToe.front/0/0", "agree");
-        String told = visitor.get(path).body();
-        assertTrue(told.contains("they do not agree"), told);
+        String body = visitor.get(path).body();
+        assertTrue(body.contains("they do not agree"), body);
         String whole = visitor.get("/sittings/" + sitting.id() + "?step=judge").body();
         assertTrue(whole.contains("do Plates with two tapes and Long bars clamped to the wheels agree?"));
         assertTrue(whole.contains("same height"), "why they might not");
@@ -105,7 +105,7 @@ class TwoWaysTest {
                     browser.keys(reading[1]);
                     browser.enter("");
                 }
-                browser.waitForText("#status", "all written");
+                browser.waitForText("#status", "all saved");
                 if (mode == Mode.ASSESSMENT) {
                     assertEquals("", turned(browser));
                     assertFalse(browser.text("#step-plates").contains("As you write"));

@@ -145,7 +145,7 @@ class PastBlockTest {
                 breaches.addAll(browser.go(page).breaches());
             }
             browser.go("/tasks/" + quick).click("#try-it");
-            browser.waitForText("#progress", "What it says of the marks");
+            browser.waitForText("#progress", "What this means for the marks");
             breaches.addAll(browser.breaches());
         }
         try (Browser browser = new Browser(port, 1280, 800)) {
@@ -166,7 +166,7 @@ class PastBlockTest {
     @Test
     void onPaper_theTolerancesAreDrawn_andTheSlipWhereItStands() throws IOException {
         assertTrue(colours("k.marsh").containsAll(Set.of(OCHRE, PETROL)), "ends of the strings swapped");
-        assertTrue(colours("m.osei").containsAll(Set.of(OCHRE, PETROL)), "inches left in the gaps");
+        assertTrue(colours("m.osei").containsAll(Set.of(OCHRE, PETROL)), "gaps left in inches");
     }
 
     private Set<Integer> colours(String signIn) throws IOException {

@@ -79,7 +79,7 @@ class GateTest {
                             "5", response.headers().firstValue("Retry-After").orElseThrow());
                     String id = response.headers().firstValue("X-Request-Id").orElseThrow();
                     boolean page = !response.body().isEmpty();
-                    assertTrue(!page || response.body().contains("The records are out of reach"));
+                    assertTrue(!page || response.body().contains("The database is not available"));
                     assertTrue(!page || response.body().contains(id));
                 }
             }

@@ -132,10 +132,10 @@ class ApprenticeJourneyTest {
         write(bo, FRONT, "1905");
         bo.press("Call instructor");
         bo.press("My sheets");
-        bo.waitForText("#status", "this page stays open");
+        bo.waitForText("#status", "Stay on this page");
         assertTrue(bo.path().startsWith("/sittings/" + sitting.id()));
         bo.find("body").sendKeys(Keys.F5);
-        bo.waitForText("#status", "this page stays open");
+        bo.waitForText("#status", "Stay on this page");
         write(bo, "found/rearDistance/1/0", "1908");
         bo.offline(false);
         bo.waitFor(() -> state(sitting).flagged() && state(sitting).lastSeq() == 3);
@@ -153,7 +153,7 @@ class ApprenticeJourneyTest {
             phone.waitFor(() -> Boolean.TRUE.equals(phone.script("return !!navigator.serviceWorker.controller")));
             wire.cut();
             write(phone, FRONT, "1905");
-            phone.waitForText("#status", "kept here");
+            phone.waitForText("#status", "saved on this device");
             phone.driver().navigate().refresh();
             phone.waitForText("main h1", "No connection");
             assertEquals(List.of(), phone.breaches());
@@ -184,18 +184,18 @@ class ApprenticeJourneyTest {
     void aTabletThatDied_theSameSheetOnAnotherOne() {
         Sitting sitting = begun(bo);
         write(bo, FRONT, "1905");
-        bo.waitForText("#status", "all written");
+        bo.waitForText("#status", "all saved");
         try (var other = new Browser(port, 390, 844);
                 var maud =
                         new Browser(port, 1280, 800).signIn(centre.instructor().signIn(), Centre.PASSWORD)) {
             maud.go("/tasks/" + centre.taskId());
-            maud.press("Let back in by code");
-            maud.waitForText("[role=status]", "can join again by the code");
+            maud.press("Let back in with the code");
+            maud.waitForText("[role=status]", "can join again with the code");
             other.go("/join");
             other.fill("Code", centre.code());
             other.press("Next");
             other.press(sitting.names());
-            other.press("Begin");
+            other.press("Start");
             other.waitFor(() -> other.path().startsWith("/sittings/" + sitting.id()));
             other.go("/sittings/" + sitting.id() + "?step=found");
             assertEquals("1905", other.value("input[name='" + FRONT + "']"));
@@ -212,7 +212,8 @@ class ApprenticeJourneyTest {
                         .isEmpty());
         bo.signIn("Eve." + centre.id(), Centre.PASSWORD).go("/sittings/" + sitting.id() + "/feedback");
         bo.waitForText("#slip", "You wrote −0.34°. Your readings give +0.34°");
-        assertTrue(bo.text("#redo").contains("Do again") && bo.text("#well").contains("Well done"));
+        assertTrue(
+                bo.text("#redo").contains("Practise again") && bo.text("#well").contains("Well done"));
         assertTrue(bo.find("#slip").getLocation().getY() < 844, "on the first screen");
     }
 
@@ -220,7 +221,7 @@ class ApprenticeJourneyTest {
     @Test
     void aQuestion_isAnsweredWhereItIsAsked() {
         begun(bo);
-        bo.press("How it is set up, and what to check first");
+        bo.press("How to set it up, and what to check first");
         bo.waitForText(".step.shown .guide", "Before you trust it");
     }
 }

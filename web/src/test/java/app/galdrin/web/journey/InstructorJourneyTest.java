@@ -67,20 +67,20 @@ class InstructorJourneyTest {
                 ada.go(page);
                 assertFalse(ada.text("main").contains("give this number"), page + " is an error page");
             }
-            ada.go("/help/style").waitForText("main", "Nothing here");
+            ada.go("/help/style").waitForText("main", "This page does not exist");
             ada.go("/first-run").waitFor(() -> !ada.path().startsWith("/first-run"));
             ada.press("Classes");
-            ada.waitForText("main", "no classes yet");
+            ada.waitForText("main", "classes will be listed here");
             ada.fill("Name of the class", "1A");
-            ada.fill("Names, one a line", String.join("\n", names) + "\nPerson B");
-            ada.press("Make a class");
-            ada.waitForText("[role=alert]", "stands in the list twice");
-            ada.fill("Names, one a line", String.join("\n", names));
-            ada.press("Make a class");
+            ada.fill("Names, one per line", String.join("\n", names) + "\nPerson B");
+            ada.press("Create a class");
+            ada.waitForText("[role=alert]", "is in the list twice");
+            ada.fill("Names, one per line", String.join("\n", names));
+            ada.press("Create a class");
             ada.waitForText("#hand-out", "One-time passwords");
             assertEquals(16, ada.all("#hand-out tbody tr").size());
             assertEquals(List.of(), ada.breaches());
-            ada.press("Take Person B out of the class");
+            ada.press("Remove Person B from the class");
             ada.waitForText("[role=status]", "Person B is no longer in this class");
         }
     }
@@ -96,8 +96,8 @@ class InstructorJourneyTest {
         ada.fill("Name", "Ada Fern");
         ada.fill("Sign-in name", "a fern");
         ada.fill("Password", "short");
-        ada.press("Make them");
-        for (String wrong : List.of("no spaces", "10 to 200 characters", "not the code on the console")) {
+        ada.press("Create college and instructor");
+        for (String wrong : List.of("without spaces", "10 to 200 characters", "not the code on the console")) {
             ada.waitForText("main", wrong);
         }
         assertEquals("North Works", ada.value("#centre"));
@@ -105,8 +105,8 @@ class InstructorJourneyTest {
         ada.fill("Time zone", "Europe/London");
         ada.fill("Sign-in name", "a.fern");
         ada.fill("Password", "a long enough one");
-        ada.press("Make them");
-        ada.waitForText("main", "You are the only one here");
+        ada.press("Create college and instructor");
+        ada.waitForText("main", "You are the only person here");
     }
 
     /** Journey 2: what the maker prints, as he prints it; what he does not print stays unknown, and the next issue is held against this one. */
@@ -121,32 +121,32 @@ class InstructorJourneyTest {
             maud.fill("Vehicle: Body", "small car");
             maud.fill("Vehicle: Registration", "JN 204 F");
             maud.fill("Vehicle: Driven axle", "front");
-            maud.fill("Vehicle: Driver sits on the", "right");
+            maud.fill("Vehicle: Driver’s side", "right");
             maud.fill("Dimensions: Wheelbase", "2510");
             maud.fill("Dimensions: Front track", "1460");
             maud.fill("Dimensions: Rear track", "1452");
-            maud.fill("Dimensions: Linkage lies", "behind");
+            maud.fill("Dimensions: Linkage position", "behind");
             maud.fill("Wheels, row 1: Rim, edge to edge", "392");
             maud.fill("Wheels, row 1: Tyre radius, unloaded", "298");
-            maud.fill("Figures, row 5: Least", "0°02'");
+            maud.fill("Figures, row 5: Minimum", "0°02'");
             maud.fill("Figures, row 5: Preferred", "0°10'");
-            maud.fill("Figures, row 5: Greatest", "0°18'");
+            maud.fill("Figures, row 5: Maximum", "0°18'");
             maud.fill("Figures, row 5: Adjustable", "yes");
-            maud.fill("Figures, row 2: Greatest", "-0°10'");
-            maud.press("Write issue A down");
-            maud.waitForText("main", "Issue A is written");
+            maud.fill("Figures, row 2: Maximum", "-0°10'");
+            maud.press("Save issue A");
+            maud.waitForText("main", "Issue A is saved");
             String sheet = maud.text("main");
             assertTrue(sheet.contains("As printed: From 0°02' to 0°18', preferred 0°10'"), sheet);
-            assertTrue(sheet.contains("Not known whether it can be adjusted"), "nobody was asked to say so");
+            assertTrue(sheet.contains("It is not known whether it can be adjusted"), "nobody was asked to say so");
             assertFalse(sheet.contains("Caster, front axle"), "an untouched row is no row");
             maud.press("Write the next issue");
-            maud.fill("Figures, row 2: Greatest", "0°16'");
-            maud.fill("Why there is a new issue", "the maker's bulletin 4");
-            maud.press("Check it");
-            maud.waitForText("main", "Issue B against issue A");
+            maud.fill("Figures, row 2: Maximum", "0°16'");
+            maud.fill("Reason for the new issue", "the maker's bulletin 4");
+            maud.press("Check entries");
+            maud.waitForText("main", "Issue B compared with issue A");
             assertTrue(maud.text("main").contains("As printed: From 0°02' to 0°16'"));
-            maud.press("Write issue B down");
-            maud.waitForText("main", "Issue B is written");
+            maud.press("Save issue B");
+            maud.waitForText("main", "Issue B is saved");
         }
     }
 
@@ -178,8 +178,8 @@ class InstructorJourneyTest {
             maud.press("Set a task");
             maud.press("Camber");
             maud.press("Move up: " + camber);
-            maud.press("Take out: Prepare");
-            maud.press("Take out: Plan");
+            maud.press("Remove: Prepare");
+            maud.press("Remove: Plan");
             maud.waitFor(() -> !steps(maud).contains("Plan")); // a criterion has that name too
             maud.press("Plan");
             maud.press("Prepare");
@@ -200,7 +200,7 @@ class InstructorJourneyTest {
             }
             maud.slow(Duration.ZERO);
             maud.press("Set the task");
-            maud.waitForText("[data-bench-step=toe]", "No figure is chosen");
+            maud.waitForText("[data-bench-step=toe]", "No figure is selected");
             maud.press("Total toe, front");
             maud.press("Set the task");
             maud.waitFor(() -> maud.path().matches("/tasks/[0-9a-f-]{36}"));
@@ -220,7 +220,7 @@ class InstructorJourneyTest {
         try (var maud = instructor(centre)) {
             maud.press("Bays");
             maud.press("Add a bay");
-            maud.waitForText("main", "Nobody has surveyed this floor yet");
+            maud.waitForText("main", "This floor has not been surveyed");
             maud.fill("Slope along the bay, in degrees", "0.2");
             maud.fill("Slope across the bay, in degrees", "up a bit");
             maud.press("Save survey");
@@ -230,9 +230,9 @@ class InstructorJourneyTest {
             maud.press("Save survey");
             maud.waitForText("table", "0.20° higher at the far end");
             maud.go("/tasks/" + centre.taskId());
-            maud.press("Another bay, or a vehicle put back");
+            maud.press("Another bay, or a vehicle that was put back");
             maud.fill("Bay", "2");
-            maud.press("It stands there now");
+            maud.press("Save vehicle in bay");
             maud.waitForText("main", "Bay 2");
             assertEquals(2, tasks.bays(centre.id(), centre.taskId()).size());
         }
@@ -257,7 +257,7 @@ class InstructorJourneyTest {
             maud.waitForText("#people tbody tr:first-child", "needs you");
             assertTrue(maud.text("#people tbody tr:first-child").contains("Second"), "callers rise to the top");
             assertTrue(maud.driver().getTitle().startsWith("(1)"), maud.driver().getTitle());
-            maud.press("Seen to");
+            maud.press("Done");
             maud.waitFor(() -> !maud.text("#people").contains("needs you"));
             maud.click("#people tbody tr:first-child td:first-child a");
             maud.waitFor(() -> maud.path().startsWith("/sittings/"));
@@ -265,7 +265,7 @@ class InstructorJourneyTest {
             maud.go("/marking/" + first.id());
             maud.find("#belongs select").sendKeys("Second");
             maud.find("#belongs input[name=reason]").sendKeys("took the wrong name");
-            maud.press("Change the name");
+            maud.press("Change name");
             maud.waitForText("[role=status]", "The name is changed.");
             maud.waitForText(".bay-head", "Second");
             maud.find("#stop input[name=reason]").sendKeys("no stands under it");
@@ -295,7 +295,7 @@ class InstructorJourneyTest {
             bo.waitForText("#waits", "First");
             maud.go("/tasks/" + centre.taskId());
             maud.waitForText(".moved", "has adjusted this vehicle");
-            maud.press("It is put back");
+            maud.press("It was put back");
             maud.waitFor(() -> !maud.has(".moved"));
             bo.go(next + "?step=found");
             assertFalse(bo.has("#waits"));
@@ -321,11 +321,11 @@ class InstructorJourneyTest {
             maud.waitForText("[role=status]", "Ada is signed and released");
             assertEquals(true, maud.script("return window.stays"), "the page is not loaded anew");
             maud.press("Marking");
-            maud.press("Release what is signed (1)");
+            maud.press("Release signed sheets (1)");
             maud.press("Release 1");
             maud.waitForText("#soon", "1 sheet");
             assertFalse(sittings.sitting(centre.instructor(), last.id()).state().shown());
-            maud.press("Take it back");
+            maud.press("Take back");
             maud.waitForText("[role=status]", "1 taken back");
         }
         assertTrue(sittings.sitting(centre.instructor(), last.id()).state().signed());
@@ -342,7 +342,7 @@ class InstructorJourneyTest {
         try (var maud = instructor(centre);
                 var her = new Browser(port, 390, 844).signIn("Ada." + centre.id(), Centre.PASSWORD)) {
             her.press("My sheets");
-            assertFalse(her.text("main").contains("marked again"));
+            assertFalse(her.text("main").contains("re-marked"));
             maud.go("/tasks/" + centre.taskId());
             maud.press("Take readings");
             for (String repeat : List.of("First", "Second")) {
@@ -350,18 +350,18 @@ class InstructorJourneyTest {
                 maud.focusOn("found/frontDistance/" + (repeat.equals("First") ? 1 : 2) + "/0");
                 maud.script("document.activeElement.select()");
                 maud.enter("1899");
-                maud.waitForText("#status", "all written");
+                maud.waitForText("#status", "all saved");
             }
             maud.go("/tasks/" + centre.taskId());
-            maud.press("Mark anew what was signed");
-            maud.fill("Why it is marked anew", "the tape lay on the tread's edge");
-            maud.press("Work out what would change");
+            maud.press("Re-mark signed sheets");
+            maud.fill("Why you re-mark", "the tape lay on the tread's edge");
+            maud.press("Work out the changes");
             maud.waitFor(() -> !maud.go(maud.path()).all(".anew-table").isEmpty());
             assertTrue(maud.text(".anew-table").contains("Ada"));
             maud.click("#apply");
             maud.waitForText("#progress", "Applied");
             her.press("My sheets");
-            her.waitForText("main", "marked again: see what changed");
+            her.waitForText("main", "re-marked: see what changed");
             her.press("Plates · " + ada.sheet().vehicleName());
             her.waitForText("#remarked", "the tape lay on the tread's edge");
         }

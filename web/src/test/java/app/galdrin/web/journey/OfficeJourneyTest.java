@@ -48,7 +48,7 @@ class OfficeJourneyTest {
         try (var olive = new Browser(port, 1280, 800).signIn("o." + centre.id(), Centre.PASSWORD)) {
             olive.press("Classes");
             olive.press("Class");
-            olive.fill("Names, one a line", "Wim Tannre");
+            olive.fill("Names, one per line", "Wim Tannre");
             olive.press("Add to the class");
             olive.waitForText("#hand-out", "Wim Tannre");
             olive.press("Wim Tannre");

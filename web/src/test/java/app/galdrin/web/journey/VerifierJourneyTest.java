@@ -51,14 +51,14 @@ class VerifierJourneyTest {
         people.add(centre.id(), Role.VERIFIER, "Vera", "v." + centre.id(), Centre.PASSWORD);
         try (var vera = new Browser(port, 1280, 800).signIn("v." + centre.id(), Centre.PASSWORD)) {
             vera.press("Moderation");
-            vera.press("Draw");
+            vera.press("Draw the sample");
             vera.waitForText("main", "0 of 2 sheets decided");
             vera.press("Ada");
             vera.waitForText("#sampled", "0 of 2");
             vera.find("body").sendKeys("a");
             vera.waitForText("main h1", "Ben");
             vera.press("Return");
-            vera.waitForText("[role=alert]", "needs its reason");
+            vera.waitForText("[role=alert]", "needs a reason");
             vera.fill("Reason", "the plan was never read");
             vera.press("Return");
             vera.waitForText("main", "2 of 2 sheets decided, 1 returned");

@@ -119,33 +119,33 @@ class SheetPagesTest {
         var typed = typed();
         HttpResponse<String> same = press("check", typed);
         assertEquals(422, same.statusCode());
-        assertTrue(same.body().contains("Nothing is different from issue A"));
+        assertTrue(same.body().contains("This is the same as issue A"));
         typed.put("figures.0.min", "2°30'");
         typed.put("geometry.armLength", "");
         typed.put("wheels.1.rimDiameter", "441");
         String checked = press("check", typed).body();
-        assertTrue(checked.contains("Issue B against issue A") && checked.contains("From +2.50°"), checked);
+        assertTrue(checked.contains("Issue B compared with issue A") && checked.contains("From +2.50°"), checked);
         assertTrue(checked.contains("416\u00a0mm in front, 441\u00a0mm at the rear"));
         HttpResponse<String> without = press("write", typed);
-        assertTrue(without.statusCode() == 422 && without.body().contains("Say why there is a new issue"));
+        assertTrue(without.statusCode() == 422 && without.body().contains("Give a reason for the new issue"));
         typed.put("reason", "<b>Bulletin</b> 7");
         HttpResponse<String> written = press("write", typed);
         assertEquals(302, written.statusCode(), written.body());
         SheetVersion second = newest();
         assertEquals(2, second.version());
-        assertEquals(centre.instructor().displayName(), second.written().by());
+        assertEquals(centre.instructor().displayName(), second.written().author());
         assertEquals(2.5, least(second, "caster.front.left"), 1e-9);
         assertEquals(2.9, least(first, "caster.front.left"), 1e-9);
         assertTrue(second.sheet().geometry().armLength().isEmpty());
         String page = teacher.get("/vehicles/" + second.id()).body();
-        assertTrue(page.contains("&lt;b&gt;Bulletin&lt;/b&gt; 7") && page.contains("Against issue A"));
-        assertTrue(page.contains("how much is not known"), page);
+        assertTrue(page.contains("&lt;b&gt;Bulletin&lt;/b&gt; 7") && page.contains("Changes from issue A"));
+        assertTrue(page.contains("the amount is not known"), page);
         assertTrue(tasks.bays(centre.id(), centre.taskId()).stream()
                 .allMatch(b -> b.sheet().id().equals(first.id())));
         assertEquals(200, teacher.get("/vehicles/" + second.id() + "/edit").statusCode());
         assertTrue(teacher.get(edit())
                 .body()
-                .contains("These are the figures of issue A. Written down, they come after issue B."));
+                .contains("These are the figures of issue A. If you save them, they follow issue B."));
         assertEquals(second.id(), library.newestSheets(centre.id()).get(0).id());
     }
 
@@ -162,9 +162,9 @@ class SheetPagesTest {
         assertEquals(422, refused.statusCode());
         String page = refused.body();
         for (String sentence : List.of(
-                "Figures, row 1, Least: “4,5,6”",
-                "Dimensions, Wheelbase: “27.6” can’t be here: between 500 and 15000 mm",
-                "is not among the fasteners below",
+                "Figures, row 1, Minimum: “4,5,6”",
+                "Dimensions, Wheelbase: “27.6” cannot be right. It must be between 500 and 15000 mm",
+                "is not in the list below",
                 "is only for figures in millimetres")) {
             assertTrue(page.contains(sentence), sentence);
         }
@@ -229,13 +229,13 @@ class SheetPagesTest {
         assertEquals(
                 List.of(302, 422),
                 answers.stream().map(HttpResponse::statusCode).sorted().toList());
-        String told = answers.stream()
+        String body = answers.stream()
                 .filter(a -> a.statusCode() == 422)
                 .findFirst()
                 .orElseThrow()
                 .body();
-        assertTrue(told.contains("Issue B was written meanwhile"), told);
-        assertTrue(told.contains("/vehicles/" + newest().id() + "/edit"), "the next press comes after the other's");
+        assertTrue(body.contains("has saved issue B meanwhile"), body);
+        assertTrue(body.contains("/vehicles/" + newest().id() + "/edit"), "the next press comes after the other's");
         assertEquals(2, newest().version());
     }
 
@@ -248,7 +248,7 @@ class SheetPagesTest {
                 file.headers().firstValue("Content-Disposition").orElseThrow().contains(form));
         String changed = file.body().replace("2.9", "2.75");
         String page = teacher.post("/vehicles/import", Map.of("text", changed)).body();
-        assertTrue(page.contains("This was read from the file. Nothing is written yet"), page);
+        assertTrue(page.contains("This was read from the file and is not saved yet"), page);
         var typed = fields(page);
         typed.put("reason", "from the file");
         assertEquals(302, press("write", typed).statusCode());
@@ -262,12 +262,12 @@ class SheetPagesTest {
     @CsvSource(
             quoteCharacter = '`',
             value = {
-                "`{}`, begins with",
-                "`{`, could not be read as JSON",
-                "hello, could not be read as a table",
-                "``, could not be read as a table",
-                "`row,make\nwing,x`, “wing” is no kind of row",
-                "`row,make\nvehicle,x`, “Dimensions” is missing altogether",
+                "`{}`, must start with",
+                "`{`, cannot be read as JSON",
+                "hello, cannot be read as a table",
+                "``, cannot be read as a table",
+                "`row,make\nwing,x`, “wing” is not a kind of row",
+                "`row,make\nvehicle,x`, “Dimensions” is missing",
             })
     void aWrongFile_isNamedLineByLine_andStaysThere(String text, String sentence) {
         HttpResponse<String> refused = teacher.post("/vehicles/import", Map.of("text", text));
@@ -285,15 +285,15 @@ class SheetPagesTest {
         assertTrue(taken.contains("belongs to a Quendle Parcel 9 here"), taken);
         String page = teacher.post("/vehicles/import", Map.of("text", file.replace(first.registration(), "N 1")))
                 .body();
-        assertTrue(page.contains("A new vehicle and its sheet"), page);
+        assertTrue(page.contains("New vehicle and specification"), page);
         var typed = fields(page);
         typed.put("vehicle.registration", first.registration());
         HttpResponse<String> twice = press(teacher, "/vehicles/new", "write", typed);
-        assertTrue(twice.statusCode() == 422 && twice.body().contains("is there already"), twice.body());
+        assertTrue(twice.statusCode() == 422 && twice.body().contains("is there twice"), twice.body());
         typed.put("vehicle.registration", "N 1");
         assertEquals(302, press(teacher, "/vehicles/new", "write", typed).statusCode());
         assertEquals(2, library.newestSheets(centre.id()).size());
-        assertTrue(teacher.get("/vehicles/new").body().contains("Which vehicle it is"));
+        assertTrue(teacher.get("/vehicles/new").body().contains("The vehicle itself"));
     }
 
     @Test
@@ -332,18 +332,18 @@ class SheetPagesTest {
             browser.waitFor(() -> browser.value("#text").startsWith("row,"));
             breaches.addAll(browser.breaches());
             browser.click("main form .btn-ink");
-            browser.waitForText(".notice", "Nothing is written yet");
+            browser.waitForText(".notice", "is not saved yet");
             browser.type("[id='geometry.steeringRatio']", "x");
             browser.script("document.getElementById('geometry.wheelbase').focus()");
             browser.enter("1");
-            browser.waitForText(".caution", "One thing is in the way");
+            browser.waitForText(".caution", "1 entry needs correcting");
             assertEquals("12760", browser.value("[id='geometry.wheelbase']"));
             breaches.addAll(browser.breaches());
             browser.script("document.getElementById('geometry.wheelbase').value = '2760';"
                     + "document.getElementById('geometry.steeringRatio').value = ''");
             browser.type("#reason", "the ratio is not known");
             browser.click(".written-end .btn-ink");
-            browser.waitForText(".notice", "Issue B is written");
+            browser.waitForText(".notice", "Issue B is saved");
             breaches.addAll(browser.breaches());
             for (String page : List.of("/vehicles", "/vehicles/new", "/procedures", "/procedures/sweep")) {
                 breaches.addAll(browser.go(page).breaches());

@@ -126,13 +126,13 @@ class MarkingDeskTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "21|because|The mark is a figure from 0 to 20",
+                "21|because|A mark is a number from 0 to 20",
                 "-1|because|“-1” was read",
                 "abc|because|“abc” was read",
                 "1.55|because|“1.55” was read",
-                "''|because|The mark is a figure",
-                "12|''|needs its reason",
-                "12|'  '|needs its reason"
+                "''|because|A mark is a number",
+                "12|''|needs a reason",
+                "12|'  '|needs a reason"
             })
     void anOverride_thatCanNotStand_isAnsweredBesideItsLine(String marks, String reason, String sentence) {
         post("override", "criterion", "work.working", "marks", marks, "reason", reason);
@@ -152,7 +152,7 @@ class MarkingDeskTest {
     @Test
     void anOverride_standsWithItsReason_andCanBeStruckOut() {
         post("override", "criterion", "work.working", "marks", "12,5", "reason", "worked with help");
-        assertTrue(desk().contains("Marked 12.5 by the instructor: worked with help"));
+        assertTrue(desk().contains("The instructor gave 12.5: worked with help"));
         assertEquals("12.5", workingMarks());
         post("override/strike", "criterion", "work.working");
         assertFalse(desk().contains("worked with help"));
@@ -162,14 +162,14 @@ class MarkingDeskTest {
     @Test
     void release_needsASignature_ofTheMarksAsTheyStand() {
         post("release");
-        assertTrue(feedback().contains("has not been released yet"), "never without a signature");
+        assertTrue(feedback().contains("is not released yet"), "never without a signature");
         post("sign");
         post("override", "criterion", "plan.plan", "marks", "5", "reason", "said it aloud");
         post("release");
-        assertTrue(feedback().contains("has not been released yet"), "the marks changed after they were signed");
+        assertTrue(feedback().contains("is not released yet"), "the marks changed after they were signed");
         post("sign");
         post("release");
-        assertTrue(feedback().contains("Marked 5 by the instructor: said it aloud"));
+        assertTrue(feedback().contains("The instructor gave 5: said it aloud"));
     }
 
     @Test
@@ -215,11 +215,11 @@ class MarkingDeskTest {
     @Test
     void givenBack_withAReason_theSheetIsOpenAgain() {
         post("give-back", "reason", " ");
-        assertTrue(desk().contains("This needs its reason"));
+        assertTrue(desk().contains("Give a reason"));
         post("give-back", "reason", "second repeat missing");
         assertFalse(sittings.sitting(centre.instructor(), sitting.id()).state().handedIn());
         post("extra-time", "number", "0", "reason", "late");
-        assertTrue(desk().contains("Between 1 and 600 minutes"));
+        assertTrue(desk().contains("Enter 1 to 600 minutes"));
         post("extra-time", "number", "ten", "reason", "late");
         assertTrue(desk().contains("“ten” was read"));
         post("extra-time", "number", "10", "reason", "the lift was taken");
@@ -227,7 +227,7 @@ class MarkingDeskTest {
         assertEquals(
                 given.begunAt().plus(Duration.ofMinutes(45 + 10)), given.ends().orElseThrow());
         post("move", "number", "B4");
-        assertTrue(desk().contains("There is no bay B4 in this task"));
+        assertTrue(desk().contains("This task has no bay B4"));
         post("move", "number", "1");
         assertEquals(
                 1, sittings.sitting(centre.instructor(), sitting.id()).bay().orElseThrow());
@@ -240,11 +240,11 @@ class MarkingDeskTest {
     }
 
     private void read(UUID reference, String measure, int round, String front, String rear) {
-        Sitting of = sittings.sitting(centre.instructor(), reference);
+        Sitting marked = sittings.sitting(centre.instructor(), reference);
         for (int repeat = 1; repeat <= 2; repeat++) {
             String at = "/" + repeat + "/" + round;
-            Centre.write(sittings, entries, centre.instructor(), of, measure + "/frontDistance" + at, front);
-            Centre.write(sittings, entries, centre.instructor(), of, measure + "/rearDistance" + at, rear);
+            Centre.write(sittings, entries, centre.instructor(), marked, measure + "/frontDistance" + at, front);
+            Centre.write(sittings, entries, centre.instructor(), marked, measure + "/rearDistance" + at, rear);
         }
     }
 
@@ -263,21 +263,21 @@ class MarkingDeskTest {
         assertTrue(sheet().lines().stream().anyMatch(MarkLine::asksForAnotherReading));
         post("sign");
         post("release");
-        assertTrue(desk().contains("too close to tell. Read it once more"));
+        assertTrue(desk().contains("too close to tell. Take another reading"));
         assertFalse(sittings.sitting(centre.instructor(), sitting.id()).state().released());
         post("reference-again");
         String queue = teacher.get("/marking").body();
-        assertTrue(queue.contains("To read once more at the bay") && queue.contains("as left by " + sitting.names()));
+        assertTrue(queue.contains("Readings to repeat at the bay") && queue.contains("as left by " + sitting.names()));
         post("reference-again");
         UUID again = sittings.findReferenceAgain(sitting, 1).orElseThrow();
         read(again, "left", 1, "1905", "1904.5");
-        assertFalse(teacher.get("/marking").body().contains("To read once more"));
+        assertFalse(teacher.get("/marking").body().contains("Readings to repeat"));
         MarkLine asLeft = sheet().lines().stream()
                 .filter(l -> l.criterion().key().equals("adjust.asLeft"))
                 .findFirst()
                 .orElseThrow();
         assertTrue(asLeft.met(), "both together are 0.75 mm toe-out");
-        assertTrue(desk().contains("twice and taken together"));
+        assertTrue(desk().contains("The mean of the instructor’s two readings"));
         post("sign");
         post("release");
         assertTrue(sittings.sitting(centre.instructor(), sitting.id()).state().released());
@@ -287,12 +287,12 @@ class MarkingDeskTest {
     @Test
     void asLeftInDoubt_canBeAccepted_withAReason() {
         post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", "too early");
-        assertTrue(desk().contains("not in doubt any more"), "nothing was read yet");
+        assertTrue(desk().contains("no longer too close to tell"), "nothing was read yet");
         read(sittings.referenceAsLeft(centre.instructor(), sitting), "left", 1, "1905", "1904");
         post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", " ");
-        assertTrue(desk().contains("needs its reason"));
+        assertTrue(desk().contains("needs a reason"));
         post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", "the edge of the rod's thread");
-        assertTrue(desk().contains("Accepted in doubt: the edge of the rod"));
+        assertTrue(desk().contains("Accepted as too close to tell: the edge of the rod"));
         post("sign");
         post("release");
         assertTrue(sittings.sitting(centre.instructor(), sitting.id()).state().released());
@@ -345,12 +345,12 @@ class MarkingDeskTest {
         read(reference, "found", 0, "1906", "1906");
         post("sign");
         post("release");
-        assertTrue(desk().contains("5 sittings lie off your reference the same way"));
+        assertTrue(desk().contains("5 sittings differ from your reference in the same direction"));
         assertFalse(sittings.sitting(centre.instructor(), sitting.id()).state().released());
         post("reference-stands", "reason", "read with the class watching");
-        assertFalse(desk().contains("lie off your reference"));
+        assertFalse(desk().contains("differ from your reference"));
         read(reference, "found", 0, "1906", "1906.5");
-        assertTrue(desk().contains("lie off your reference"), "what was read since has not been looked at");
+        assertTrue(desk().contains("differ from your reference"), "what was read since has not been looked at");
         post("reference-stands", "reason", "and again");
         post("sign");
         theTaskIsReleased_shownTenMinutesLater_andTakenBackUntilThen();
@@ -358,17 +358,17 @@ class MarkingDeskTest {
 
     private void theTaskIsReleased_shownTenMinutesLater_andTakenBackUntilThen() {
         String ofTask = "/marking/class/" + centre.taskId();
-        assertTrue(teacher.get("/marking").body().contains("1 of the 5 that wait are signed"));
+        assertTrue(teacher.get("/marking").body().contains("1 of the 5 waiting sheets are signed"));
         assertFalse(
                 teacher.get("/marking?name=nobody-like-that").body().contains("/marking/" + sitting.id()), "searched");
         assertEquals(302, teacher.post(ofTask + "/release", Map.of()).statusCode());
         var state = sittings.sitting(centre.instructor(), sitting.id()).state();
         assertTrue(state.released() && !state.shown());
         String page = teacher.get("/marking").body();
-        assertTrue(page.contains("1 released: shown in 10 minutes.") && page.contains("Take it back"), page);
+        assertTrue(page.contains("1 released. They are shown in 10 minutes.") && page.contains("Take back"), page);
         var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
         String feedback = "/sittings/" + sitting.id() + "/feedback";
-        assertTrue(apprentice.get(feedback).body().contains("has not been released yet"));
+        assertTrue(apprentice.get(feedback).body().contains("is not released yet"));
         assertEquals(302, teacher.post(ofTask + "/take-back", Map.of()).statusCode());
         state = sittings.sitting(centre.instructor(), sitting.id()).state();
         assertTrue(state.signed() && !state.released(), "signed as it was");
@@ -376,7 +376,7 @@ class MarkingDeskTest {
         String shift =
                 "update sitting_state set released_at = released_at %s interval '11 minutes' where sitting_id = ?";
         jdbc.update(shift.formatted("-"), sitting.id());
-        assertFalse(apprentice.get(feedback).body().contains("has not been released yet"));
+        assertFalse(apprentice.get(feedback).body().contains("is not released yet"));
         teacher.post(ofTask + "/take-back", Map.of());
         assertTrue(
                 sittings.sitting(centre.instructor(), sitting.id()).state().released(), "what was seen stays released");

@@ -110,12 +110,12 @@ class RemarkTest {
         return tasks.task(centre.id(), id);
     }
 
-    private Remark workedOut(TaskVersion by) throws InterruptedException {
-        return until(begin(by).id(), State.READY);
+    private Remark workedOut(TaskVersion version) throws InterruptedException {
+        return until(begin(version).id(), State.READY);
     }
 
-    private Remarks.Begun begin(TaskVersion by) {
-        return remarks.begin(centre.instructor(), by, Optional.empty(), "the working counts for more")
+    private Remarks.Begun begin(TaskVersion version) {
+        return remarks.begin(centre.instructor(), version, Optional.empty(), "the working counts for more")
                 .orElseThrow();
     }
 
@@ -187,7 +187,7 @@ class RemarkTest {
         assertEquals(0, laidDown());
         assertEquals(Optional.empty(), sheets.release(centre.instructor(), now, key()), "signed as it stands now");
         var teacher = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
-        assertTrue(teacher.get("/marking/" + right.id()).body().contains("marked anew: the working counts for more"));
+        assertTrue(teacher.get("/marking/" + right.id()).body().contains("re-marked: the working counts for more"));
         assertTrue(teacher.get("/marking/" + right.id() + "/stored/1").body().contains("signed"));
     }
 
@@ -259,28 +259,28 @@ class RemarkTest {
     /** The marks are held by another connection, so that the first is at work when the second is asked for. */
     @Test
     void pressedTwice_itIsTheOneThatIsAtWork() throws Exception {
-        TaskVersion by = worth(40);
+        TaskVersion version = worth(40);
         Remarks.Begun first;
         try (Connection other = database.getConnection()) {
             other.setAutoCommit(false);
             try (var lock = other.createStatement()) {
                 lock.execute("lock table remark_sheet in share mode");
             }
-            first = begin(by);
+            first = begin(version);
             assertFalse(first.already());
-            assertEquals(new Remarks.Begun(first.id(), true), begin(by));
+            assertEquals(new Remarks.Begun(first.id(), true), begin(version));
             TaskVersion before = tasks.task(centre.id(), centre.taskId());
             assertEquals(new Remarks.Begun(first.id(), true), begin(before), "one of a centre at a time");
             other.rollback();
         }
         until(first.id(), State.READY);
-        assertFalse(begin(by).already());
+        assertFalse(begin(version).already());
     }
 
     /** As after a server was killed: what it left does not stand in the way. */
     @Test
     void whatAStoppedServerLeft_isGivenUpForTheNext() throws Exception {
-        TaskVersion by = worth(40);
+        TaskVersion version = worth(40);
         Remarks.Begun left;
         Remarks.Begun next;
         try (Connection other = database.getConnection()) {
@@ -288,9 +288,9 @@ class RemarkTest {
             try (var lock = other.createStatement()) {
                 lock.execute("lock table remark_sheet in share mode");
             }
-            left = begin(by);
+            left = begin(version);
             jdbc.update("update remark set beat_at = beat_at - interval '3 minutes' where id = ?", left.id());
-            next = begin(by);
+            next = begin(version);
             other.rollback();
         }
         assertFalse(next.already());

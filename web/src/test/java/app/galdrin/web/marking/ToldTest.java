@@ -12,14 +12,14 @@ class ToldTest {
     private static final EvidenceText.SlipText UNIT =
             new EvidenceText.SlipText("unit", List.of("An inch is 25.4 mm."), "units");
 
-    private static EvidenceText wrong(String wheel, EvidenceText.SlipText... by) {
-        return EvidenceText.of(wheel, false, "wrong").slipped(List.of(by));
+    private static EvidenceText wrong(String wheel, EvidenceText.SlipText... slips) {
+        return EvidenceText.of(wheel, false, "wrong").slipped(List.of(slips));
     }
 
     @Test
     void aSlip_isExplainedWhereItStandsFirst_andNamedAfterThat() {
         var named = new EvidenceText.SlipText("sign", List.of(), "");
-        List<EvidenceText> told = EvidenceText.explainedOnce(List.of(
+        List<EvidenceText> texts = EvidenceText.explainedOnce(List.of(
                 wrong("left", SIGN),
                 EvidenceText.missing("rear", "not written"),
                 wrong("right", SIGN),
@@ -27,7 +27,7 @@ class ToldTest {
                 wrong("camber", UNIT)));
         assertEquals(
                 List.of(List.of(SIGN), List.of(), List.of(named), List.of(SIGN, UNIT), List.of(UNIT)),
-                told.stream().map(EvidenceText::slips).toList());
-        assertEquals("right", told.get(2).head());
+                texts.stream().map(EvidenceText::slips).toList());
+        assertEquals("right", texts.get(2).head());
     }
 }

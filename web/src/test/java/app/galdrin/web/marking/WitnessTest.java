@@ -94,16 +94,16 @@ class WitnessTest {
         Sitting sitting = centre.sitting(tasks, sittings);
         Visitor apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
         String sheet = apprentice.get("/sittings/" + sitting.id()).body();
-        assertTrue(sheet.contains("Why: Protective equipment on") && sheet.contains("after what is above"), sheet);
-        assertFalse(sheet.contains("Boots for what falls"), "the reason is not told where it is asked");
+        assertTrue(sheet.contains("Why: Protective equipment on") && sheet.contains("after the items above"), sheet);
+        assertFalse(sheet.contains("Boots against falling parts"), "the reason is not told where it is asked");
         write(centre, sitting, "condition", "done");
         write(centre, sitting, "protection", "done");
         write(centre, sitting, "protection.why", "What falls on a foot".repeat(9));
         Visitor teacher = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
         String desk = teacher.get("/marking/" + sitting.id()).body();
         assertTrue(desk.contains("Ticked before “Protective equipment on”"), desk);
-        assertTrue(desk.contains("the words fall or drop: it is there."), desk);
-        assertTrue(desk.contains("the words rust: it is not there in these words."), desk);
+        assertTrue(desk.contains("Key words looked for: fall or drop. They are there."), desk);
+        assertTrue(desk.contains("Key words looked for: rust. They are not there."), desk);
     }
 
     private void write(Centre centre, Sitting sitting, String line, String text) {

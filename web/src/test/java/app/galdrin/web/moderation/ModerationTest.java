@@ -116,16 +116,16 @@ class ModerationTest {
         assertEquals(
                 page.split("/stored/", -1).length,
                 verifier.get(draw("34")).body().split("/stored/", -1).length);
-        assertTrue(page.contains("34 % at random by seed 42") && page.contains("a mark by hand"), page);
+        assertTrue(page.contains("Random share 34 % with seed 42") && page.contains("mark given by hand"), page);
         String byHand = sat.get(2).id().toString();
         assertEquals(
                 302,
                 verifier.post(path + "/" + byHand, Map.of("decision", "return")).statusCode());
-        assertTrue(verifier.get(path).body().contains("Returning a sheet needs its reason"));
+        assertTrue(verifier.get(path).body().contains("A return needs a reason"));
         verifier.post(path + "/" + byHand, Map.of("decision", "return", "reason", "seven of twenty for what?"));
         assertTrue(verifier.get(path).body().contains("1 returned"));
         verifier.post(path + "/" + byHand, Map.of("decision", "agree"));
-        assertTrue(verifier.get(path).body().contains("decided already"));
+        assertTrue(verifier.get(path).body().contains("already decided"));
         Sitting back = sittings.sitting(centre.instructor(), sat.get(2).id());
         assertFalse(back.state().released() || back.state().signed());
         var queue = teacher.get("/marking");
@@ -135,8 +135,8 @@ class ModerationTest {
         assertEquals(
                 Optional.empty(),
                 sheets.release(centre.instructor(), back, Ids.next().toString()));
-        assertFalse(teacher.get("/marking/" + byHand).body().contains("seven of twenty"), "signed anew since");
-        assertTrue(verifier.get(path).body().contains("signed anew since"));
+        assertFalse(teacher.get("/marking/" + byHand).body().contains("seven of twenty"), "signed again since");
+        assertTrue(verifier.get(path).body().contains("signed again since"));
         byte[] pdf = verifier.bytes(path + "/report.pdf");
         try (var document = Loader.loadPDF(pdf)) {
             String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");

@@ -52,22 +52,22 @@ class PackTest {
         pack = teacher(from).get("/tasks/" + from.taskId() + "/pack.json").body();
     }
 
-    private Visitor teacher(Centre of) {
-        return new Visitor(port).signIn(of.instructor().signIn(), Centre.PASSWORD);
+    private Visitor teacher(Centre centre) {
+        return new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
     }
 
-    private HttpResponse<String> take(Centre by, String text, UUID key) {
-        return take(teacher(by), by, text, key);
+    private HttpResponse<String> take(Centre centre, String text, UUID key) {
+        return take(teacher(centre), centre, text, key);
     }
 
-    private HttpResponse<String> take(Visitor teacher, Centre by, String text, UUID key) {
+    private HttpResponse<String> take(Visitor teacher, Centre centre, String text, UUID key) {
         return teacher.post(
                 "/tasks/import",
                 Map.of(
                         "text",
                         text,
                         "class",
-                        people.classes(by.id()).get(0).id().toString(),
+                        people.classes(centre.id()).get(0).id().toString(),
                         "key",
                         key.toString()));
     }
@@ -116,7 +116,7 @@ class PackTest {
         assertTrue(refused.body().contains("In the task, at school."), refused.body());
         assertTrue(refused.body().contains("In the task, at rule."), "both");
         String noSheet = "{\"format\":\"galdrin.pack\",\"version\":1,\"task\":{},\"sheet\":{}}";
-        assertTrue(take(to, noSheet, Ids.next()).body().contains("is no specification sheet"));
+        assertTrue(take(to, noSheet, Ids.next()).body().contains("is not a specification"));
         assertTrue(refused.body().contains("&quot;strict&quot;"), "what was typed is still there");
         for (String text :
                 new String[] {"", "[]", "{\"format\":\"galdrin.pack\",\"version\":1}", "x".repeat(600_000)}) {
@@ -133,7 +133,7 @@ class PackTest {
         assertTrue(!other.equals(pack), "the wheelbase stands in it");
         var refused = take(from, other, Ids.next());
         assertEquals(422, refused.statusCode());
-        assertTrue(refused.body().contains("whose newest sheet is another"));
+        assertTrue(refused.body().contains("its newest specification differs"));
     }
 
     @Test

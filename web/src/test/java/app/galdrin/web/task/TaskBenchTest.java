@@ -221,9 +221,9 @@ class TaskBenchTest {
         form.put("procedure.toe", "strings");
         form.put("kind.adjust", "round");
         form.put("kind.handIn", "handIn");
-        assertFalse(bench(form).contains("Inside is not enough here"));
+        assertFalse(bench(form).contains("Inside the limits is not enough here"));
         form.put("aim.adjust", "60");
-        assertTrue(bench(form).contains("no more than 60 % of the way to the limit"));
+        assertTrue(bench(form).contains("within 60 % of the way from the preferred value"));
         form.put("title", "Near the middle");
         assertEquals(60, set(form).of(Round.class).findFirst().orElseThrow().aim());
     }
@@ -291,7 +291,7 @@ class TaskBenchTest {
         Map<String, String> form = camber("inclinometer", "simple");
         String usual = bench(form);
         assertTrue(usual.contains("of a limit it is too close to tell"), usual);
-        assertTrue(usual.contains("in 100 come out so") && usual.contains("rule-wave"));
+        assertTrue(usual.contains("in 100 are too close to tell") && usual.contains("rule-wave"));
         form.put("tool.camber.gauge", "phoneLevel");
         String phone = bench(form);
         assertTrue(phone.contains("Digital inclinometer for the gauge on the rim: "), phone);
@@ -308,7 +308,7 @@ class TaskBenchTest {
     }
 
     private static int share(String page) {
-        return Integer.parseInt(page.replaceFirst("(?s).*?tolerance, ([0-9]+) in 100 come out so.*", "$1"));
+        return Integer.parseInt(page.replaceFirst("(?s).*?tolerance, ([0-9]+) in 100 are too close to tell.*", "$1"));
     }
 
     @Test
@@ -316,7 +316,7 @@ class TaskBenchTest {
         Map<String, String> form = camber("inclinometer", "guarded");
         form.put("tool.camber.gauge", "phoneLevel");
         String page = bench(form);
-        assertTrue(page.contains("By the guarded rule no vehicle could ever be called inside"), page);
+        assertTrue(page.contains("With guarded acceptance no vehicle could be judged inside"), page);
         assertEquals(422, teacher.post("/tasks/new", form).statusCode(), "not set, and what was typed is kept");
         form.put("rule", "simple");
         assertEquals(302, teacher.post("/tasks/new", form).statusCode());
@@ -331,7 +331,8 @@ class TaskBenchTest {
         form.put("procedure.toe", "strings");
         form.put("steering.toe", "squared");
         form.put("kind.handIn", "handIn");
-        assertTrue(bench(form).contains("One front wheel is squared to the line"), "the usual figures ask each wheel");
+        assertTrue(
+                bench(form).contains("With one front wheel squared to the line"), "the usual figures ask each wheel");
         form.put("figures.toe", "totalToe.front");
         assertEquals(Steering.SQUARED, set(form).measure("toe").orElseThrow().steering());
         form.put("steering.toe", "anyhow");
@@ -364,10 +365,10 @@ class TaskBenchTest {
     @CsvSource({
         "1.5,",
         "1/8\",",
-        "0.5°,“0.5°” was read. A band begins with a length",
-        "0,“0” was read. A band begins with a length",
+        "0.5°,“0.5°” was read. A band starts with a length",
+        "0,“0” was read. A band starts with a length",
         "101,from 0.01 to 100 mm",
-        "1e-50,“1e-50” was read. A band begins with a length",
+        "1e-50,“1e-50” was read. A band starts with a length",
         "0.009,from 0.01 to 100 mm",
         "1.5; 3 60%; 4.5 30 %,",
         "0.01,"
@@ -380,7 +381,7 @@ class TaskBenchTest {
         form.put("kind.handIn", "handIn");
         form.put("band.axle.reading.setback.front", typed);
         String page = bench(form);
-        assertEquals(said == null, !page.contains("A band begins"), page);
+        assertEquals(said == null, !page.contains("A band starts"), page);
         assertTrue(said == null || page.contains(said), typed);
     }
 
@@ -416,10 +417,10 @@ class TaskBenchTest {
         String preview = teacher.get("/tasks/new?part=preview&" + plates + "toe.front.left")
                 .body();
         assertTrue(preview.startsWith("<aside"), preview);
-        assertTrue(preview.contains("Plates see the total alone"), preview);
+        assertTrue(preview.contains("Plates measure only the total"), preview);
         assertFalse(teacher.get("/tasks/new?part=preview&" + plates + "totalToe.front")
                 .body()
-                .contains("Plates see"));
+                .contains("Plates measure"));
     }
 
     @Test
@@ -458,7 +459,7 @@ class TaskBenchTest {
             var form = Map.of("bay", bay, "sheet", sheet, "note", "slots out");
             assertEquals(302, teacher.post(path + "/bays", form).statusCode());
             String page = teacher.get(path).body();
-            assertTrue(page.contains("“" + bay + "” was read. Your workshop has no bay of that number."), bay);
+            assertTrue(page.contains("“" + bay + "” was read. Your workshop has no bay with this number."), bay);
             assertTrue(page.contains("value=\"slots out\""));
         }
         assertEquals(

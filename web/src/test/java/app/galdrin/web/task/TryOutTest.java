@@ -55,7 +55,7 @@ class TryOutTest {
         String page = begun(teacher.post("/tasks/try", form));
         assertTrue(teacher.get(page).body().contains("Tried out: Plates, tried"));
         String tried = ready(page);
-        assertTrue(tried.contains("The scheme tells them apart"), tried);
+        assertTrue(tried.contains("The scheme separates good work from poor work"), tried);
         assertEquals(3, tried.split("class=\"mean\"", -1).length - 1);
         form.put("repeats.toe", "none");
         assertEquals(422, teacher.post("/tasks/try", form).statusCode());
@@ -84,7 +84,7 @@ class TryOutTest {
                 "update try_out set state = 'working', result = null, beat_at = clock_timestamp() where id = ?",
                 id(first));
         String third = begun(teacher.post("/tasks/" + centre.taskId() + "/try", nothing));
-        assertTrue(teacher.get(third).body().contains("Other try-outs of your centre come first: 1."));
+        assertTrue(teacher.get(third).body().contains("Your centre has started 1 other try-out before this one."));
         String fourth = begun(teacher.post("/tasks/" + centre.taskId() + "/try", nothing));
         assertEquals(404, teacher.get(third).statusCode(), "he tries one thing out at a time");
         jdbc.update("update try_out set beat_at = clock_timestamp() - interval '1 hour' where id = ?", id(first));

@@ -27,7 +27,7 @@ final class EvidenceWriter {
     /** The members of one piece of evidence, within an object that is open. */
     void members(Evidence evidence) {
         if (evidence instanceof Evidence.MissingEntry e) {
-            is("missing").text("what", e.what().key()).text("of", e.of());
+            is("missing").text("what", e.what().key()).text("of", e.subject());
             if (!e.readings().isEmpty()) {
                 missing(e.readings());
             }

@@ -195,8 +195,8 @@ final class LineReader {
         if (!c.has(Cell.OF) && measurand.base() == Measurand.TOE) {
             c.fault(Cell.OF, Reason.NEEDS_OF);
         }
-        c.word(Cell.OF, Share.values()).ifPresent(of -> {
-            if ((of == Share.TOTAL) != total) {
+        c.word(Cell.OF, Share.values()).ifPresent(share -> {
+            if ((share == Share.TOTAL) != total) {
                 c.fault(Cell.OF, total ? Reason.BELONGS_TO_EACH : Reason.BELONGS_TO_TOTAL);
             }
         });

@@ -89,13 +89,13 @@ final class PartsReader {
             c.fault(Cell.PART, Reason.COMPUTED);
             return;
         }
-        Map<FigureId, Effect> of = effects.get(id(part.get(), where.get()));
-        if (of == null) {
+        Map<FigureId, Effect> ofPart = effects.get(id(part.get(), where.get()));
+        if (ofPart == null) {
             c.fault(Cell.PART, Reason.NO_SUCH_PART);
             return;
         }
         amount(c, figure.get()).ifPresent(effect -> {
-            if (of.put(figure.get(), effect) != null) {
+            if (ofPart.put(figure.get(), effect) != null) {
                 c.fault(Cell.FIGURE, Reason.TWICE);
             }
         });

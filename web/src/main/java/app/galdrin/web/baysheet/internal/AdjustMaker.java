@@ -46,12 +46,13 @@ final class AdjustMaker {
     private final MeasureMaker measures;
     private final boolean speaks;
 
-    AdjustMaker(SheetMaker.OfSheet of, MeasureMaker measures, SheetMaker.Speech speech, Facts facts, boolean speaks) {
-        this.assignment = of.assignment();
-        this.answers = of.log().answers();
-        this.sheet = of.sheet();
-        this.fields = of.fields();
-        this.own = of.own();
+    AdjustMaker(
+            SheetMaker.OfSheet written, MeasureMaker measures, SheetMaker.Speech speech, Facts facts, boolean speaks) {
+        this.assignment = written.assignment();
+        this.answers = written.log().answers();
+        this.sheet = written.sheet();
+        this.fields = written.fields();
+        this.own = written.own();
         this.words = speech.words();
         this.names = speech.names();
         this.targets = speech.targets();

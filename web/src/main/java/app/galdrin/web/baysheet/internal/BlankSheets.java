@@ -27,7 +27,7 @@ final class BlankSheets {
     record BlankSheetKey(
             UUID taskId, UUID sheetId, BayFloor floor, boolean reference, int ofRound, Words.Displays displays) {}
 
-    List<StepView> steps(BlankSheetKey of, Supplier<List<StepView>> made) {
-        return kept.get(of, blank -> made.get());
+    List<StepView> steps(BlankSheetKey key, Supplier<List<StepView>> made) {
+        return kept.get(key, blank -> made.get());
     }
 }

@@ -41,14 +41,14 @@ final class MeasureMaker {
     private final Words words;
     private final boolean speaks;
 
-    MeasureMaker(Sitting sitting, SheetMaker.OfSheet of, Words words, boolean speaks) {
+    MeasureMaker(Sitting sitting, SheetMaker.OfSheet written, Words words, boolean speaks) {
         this.sitting = sitting;
-        this.assignment = of.assignment();
-        this.log = of.log();
-        this.answers = of.log().answers();
-        this.sheet = of.sheet();
-        this.fields = of.fields();
-        this.own = of.own();
+        this.assignment = written.assignment();
+        this.log = written.log();
+        this.answers = written.log().answers();
+        this.sheet = written.sheet();
+        this.fields = written.fields();
+        this.own = written.own();
         this.words = words;
         this.speaks = speaks;
     }

@@ -82,9 +82,9 @@ final class SheetMaker {
         this.fields = new Fields(sheet, log, words, refused);
         this.own = new OwnFigures(assignment, answers);
         this.speaks = sitting.isReference() || assignment.practical().mode() == Mode.PRACTICE;
-        var of = new OfSheet(assignment, log, sheet, fields, own);
-        this.measures = new MeasureMaker(sitting, of, words, speaks);
-        this.adjusting = new AdjustMaker(of, measures, speech, facts, speaks);
+        var written = new OfSheet(assignment, log, sheet, fields, own);
+        this.measures = new MeasureMaker(sitting, written, words, speaks);
+        this.adjusting = new AdjustMaker(written, measures, speech, facts, speaks);
     }
 
     /** The steps of this sitting: all of the task, or of a reference the measurements of its state. */
@@ -305,13 +305,13 @@ final class SheetMaker {
                         b -> PairRule.of(figure, a, b, assignment.sheet().limits(figure)))));
     }
 
-    private String own(String by, Optional<Estimate> value, FigureId figure) {
+    private String own(String key, Optional<Estimate> value, FigureId figure) {
         return value.map(v -> words.text(
                         "judge.by",
-                        by,
+                        key,
                         words.figure(v.value(), figure),
                         words.doubt(Judgement.K * v.standardUncertainty(), figure)))
-                .orElseGet(() -> words.text("judge.by.none", by));
+                .orElseGet(() -> words.text("judge.by.none", key));
     }
 
     private JudgeView.Item judged(Judge judge, FigureId figure, Optional<Estimate> value) {
@@ -343,7 +343,9 @@ final class SheetMaker {
         List<HandInView.OpenStep> steps = assignment.practical().steps().stream()
                 .filter(s -> !s.equals(step))
                 .map(s -> new HandInView.OpenStep(
-                        s.id(), names.title(s), progress(s).of() - progress(s).done()))
+                        s.id(),
+                        names.title(s),
+                        progress(s).total() - progress(s).done()))
                 .toList();
         return new HandInView(head, fields.at(LineKey.of(step.id(), HandIn.DONE)), steps);
     }

@@ -16,7 +16,7 @@ public sealed interface StepView
      * What every step has.
      *
      * @param number its turn on the sheet, from 1
-     * @param told what practice mode says of it at once
+     * @param texts what practice mode says of it at once
      */
     record Head(
             Step step,
@@ -25,7 +25,7 @@ public sealed interface StepView
             Sheet.Progress progress,
             boolean critical,
             boolean witnessed,
-            List<EvidenceText> told,
+            List<EvidenceText> texts,
             List<String> struck) {
 
         public String id() {

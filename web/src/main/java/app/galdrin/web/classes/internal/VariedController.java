@@ -53,9 +53,9 @@ class VariedController {
                 .toList();
         Map<MeasuredFigure, List<Reading>> readings = readings(me, sat, measures);
         List<VariedView> views = new ArrayList<>();
-        readings.forEach((of, all) -> views.add(words.view(
-                of.measure(),
-                of.figure(),
+        readings.forEach((key, all) -> views.add(words.view(
+                key.measure(),
+                key.figure(),
                 VarianceComponents.of(all),
                 task.firstSheet().sheet())));
         model.addAttribute("task", task);
@@ -75,7 +75,7 @@ class VariedController {
             var own = new OwnFigures(
                     works.assignment(sitting), sittings.log(sitting).answers());
             String person = sitting.people().get(0).id().toString();
-            readings.forEach((of, all) -> own.each(of.measure(), 0, of.figure())
+            readings.forEach((key, all) -> own.each(key.measure(), 0, key.figure())
                     .forEach(e -> all.add(new Reading(person, sitting.stateId().toString(), e.value()))));
         }
         return readings;

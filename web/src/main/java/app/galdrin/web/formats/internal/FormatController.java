@@ -60,8 +60,8 @@ class FormatController {
     }
 
     @GetMapping("/formats/{of:sitting|marks}.schema.json")
-    ResponseEntity<Resource> markingSchema(@PathVariable String of) {
-        return schema(of + ".schema.json", MarksWriter.class);
+    ResponseEntity<Resource> markingSchema(@PathVariable String document) {
+        return schema(document + ".schema.json", MarksWriter.class);
     }
 
     private static ResponseEntity<Resource> schema(String name, Class<?> beside) {

@@ -34,11 +34,11 @@ class SlowBodies {
      * @throws TooMany where so many of its address wait already
      */
     Leave leave(HttpServletRequest request) throws TooMany {
-        Semaphore of = waiting.get(request.getRemoteAddr());
-        if (!of.tryAcquire()) {
+        Semaphore waiters = waiting.get(request.getRemoteAddr());
+        if (!waiters.tryAcquire()) {
             throw new TooMany();
         }
-        return of::release;
+        return waiters::release;
     }
 
     /** Too many bodies of one address are on their way. */

@@ -131,7 +131,7 @@ class SheetController {
         return words.text(
                 "sheet.form.overtaken",
                 newest.issue(),
-                newest.written().by(),
+                newest.written().author(),
                 newest.written().reason(),
                 SheetVersion.issue(newest.version() + 1));
     }

@@ -176,9 +176,9 @@ final class SheetViewMaker {
                         typed.getOrDefault("min", "–"),
                         typed.getOrDefault("preferred", "–"),
                         typed.getOrDefault("max", "–"));
-        String of = typed.containsKey("of") ? words.text("sheet.printed." + typed.get("of")) : "";
+        String whose = typed.containsKey("of") ? words.text("sheet.printed." + typed.get("of")) : "";
         String over = typed.containsKey("over") ? words.text("sheet.printed.over", typed.get("over")) : "";
-        return words.text("sheet.printed", String.join(", ", there(figures, over, of)));
+        return words.text("sheet.printed", String.join(", ", there(figures, over, whose)));
     }
 
     private String difference(SheetLine line, FigureId figure) {
@@ -200,11 +200,11 @@ final class SheetViewMaker {
         if (line.adjustable() == Adjustable.NO) {
             return words.text("sheet.notAdjustable");
         }
-        List<String> by = sheet.adjusters(figure.adjustment()).stream()
+        List<String> names = sheet.adjusters(figure.adjustment()).stream()
                 .map(a -> words.text("part." + a.part().key()))
                 .distinct()
                 .toList();
-        String parts = by.isEmpty() ? words.text("sheet.partUnknown") : String.join(", ", by);
+        String parts = names.isEmpty() ? words.text("sheet.partUnknown") : String.join(", ", names);
         return words.text("sheet.adjustable." + line.adjustable().key(), parts);
     }
 
@@ -237,9 +237,9 @@ final class SheetViewMaker {
     }
 
     /** One length where both axles have the same, else both. */
-    private String ofBoth(VehicleGeometry g, ToDoubleFunction<WheelSize> of) {
-        String ahead = words.length(of.applyAsDouble(g.front()));
-        String behind = words.length(of.applyAsDouble(g.rear()));
+    private String ofBoth(VehicleGeometry g, ToDoubleFunction<WheelSize> whose) {
+        String ahead = words.length(whose.applyAsDouble(g.front()));
+        String behind = words.length(whose.applyAsDouble(g.rear()));
         return ahead.equals(behind) ? ahead : words.text("geometry.bothAxles", ahead, behind);
     }
 

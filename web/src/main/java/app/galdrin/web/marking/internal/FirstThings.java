@@ -28,19 +28,19 @@ record FirstThings(
     static FirstThings of(List<LineView> lines, List<Places> places) {
         Predicate<LineView> isRight = l -> l.line().status() == MarkLine.Status.FULL;
         List<LineView> wrong = lines.stream().filter(isRight.negate()).toList();
-        List<EvidenceText> told = wrong.stream()
-                .flatMap(l -> l.told().stream())
+        List<EvidenceText> texts = wrong.stream()
+                .flatMap(l -> l.texts().stream())
                 .filter(t -> t.right().isPresent() && !t.right().get())
                 .toList();
         Set<String> steps = wrong.stream().map(l -> l.line().criterion().step()).collect(Collectors.toSet());
         List<LineView> right = lines.stream().filter(isRight).toList();
         return new FirstThings(
-                told.stream()
+                texts.stream()
                         .filter(t -> !t.slips().isEmpty())
                         .findFirst()
                         .or(() ->
-                                told.stream().filter(t -> t.lines().size() > 1).findFirst())
-                        .or(() -> told.stream().findFirst()),
+                                texts.stream().filter(t -> t.lines().size() > 1).findFirst())
+                        .or(() -> texts.stream().findFirst()),
                 right.stream().map(LineView::name).toList(),
                 wrong,
                 right,

@@ -10,7 +10,7 @@ import java.util.List;
  *
  * @param tape what was calculated beside the figures that it is about
  */
-record LineView(MarkLine line, String name, List<EvidenceText> told, List<Tape.Line> tape) {
+record LineView(MarkLine line, String name, List<EvidenceText> texts, List<Tape.Line> tape) {
 
     public String key() {
         return line.criterion().key();

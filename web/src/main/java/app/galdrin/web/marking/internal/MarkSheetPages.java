@@ -86,12 +86,12 @@ class MarkSheetPages {
     }
 
     /** A line with what is said of it, and the tape of its step in the log. */
-    LineView line(Sitting sitting, MarkLine line, Log log, List<EvidenceText> told) {
+    LineView line(Sitting sitting, MarkLine line, Log log, List<EvidenceText> texts) {
         Criterion.Id criterion = line.criterion();
         return new LineView(
                 line,
                 steps.criterion(sitting.markedBy().practical(), criterion),
-                told,
+                texts,
                 criterion.aspect() == Aspect.WORKING ? Tape.of(log, criterion.step()) : List.of());
     }
 }

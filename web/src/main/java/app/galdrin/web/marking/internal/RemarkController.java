@@ -45,13 +45,13 @@ class RemarkController {
     /** By the scheme of a version of a practical, for all versions with the same steps. */
     @GetMapping("/marking/anew/{taskId}")
     String ask(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, Model model) {
-        TaskVersion by = tasks.task(me.centreId(), taskId);
-        model.addAttribute("task", by);
-        model.addAttribute("versions", remarks.alike(by));
-        model.addAttribute("all", tasks.versions(by).size());
-        model.addAttribute("concerned", remarks.concerned(by, Optional.empty()));
-        model.addAttribute("sheets", sheets(me, by));
-        model.addAttribute("before", remarks.ofTask(by));
+        TaskVersion version = tasks.task(me.centreId(), taskId);
+        model.addAttribute("task", version);
+        model.addAttribute("versions", remarks.alike(version));
+        model.addAttribute("all", tasks.versions(version).size());
+        model.addAttribute("concerned", remarks.concerned(version, Optional.empty()));
+        model.addAttribute("sheets", sheets(me, version));
+        model.addAttribute("before", remarks.ofTask(version));
         model.addAttribute("mayMark", me.is(Role.INSTRUCTOR));
         return "marking/anew";
     }
@@ -72,13 +72,13 @@ class RemarkController {
             @RequestParam(required = false) @Nullable UUID sheet,
             @RequestParam(defaultValue = "") String reason,
             RedirectAttributes flash) {
-        TaskVersion by = tasks.task(me.centreId(), taskId);
+        TaskVersion version = tasks.task(me.centreId(), taskId);
         Optional<SheetVersion> on = Optional.ofNullable(sheet)
-                .map(id -> sheets(me, by).stream()
+                .map(id -> sheets(me, version).stream()
                         .filter(s -> s.id().equals(id))
                         .findFirst()
                         .orElseThrow(() -> new NotThere("sheet of the task", id, me)));
-        Optional<Remarks.Begun> begun = remarks.begin(me, by, on, reason);
+        Optional<Remarks.Begun> begun = remarks.begin(me, version, on, reason);
         begun.filter(Remarks.Begun::already)
                 .ifPresent(b -> flash.addFlashAttribute("refused", Sentence.of("remark.atWork")));
         if (begun.isEmpty()) {
@@ -102,26 +102,26 @@ class RemarkController {
             @RequestParam(required = false) @Nullable String part,
             Model model) {
         Remark remark = remarks.remark(me, id);
-        TaskVersion by = tasks.task(me.centreId(), remark.taskId());
+        TaskVersion version = tasks.task(me.centreId(), remark.taskId());
         List<Remarks.MarkChange> changed =
                 remark.state() == Remarks.State.READY ? remarks.changed(remark, Math.max(0, from)) : List.of();
         model.addAttribute("remark", remark);
-        model.addAttribute("task", by);
+        model.addAttribute("task", version);
         model.addAttribute("onSheet", remarks.sheet(remark).orElse(null));
         model.addAttribute("from", from);
         model.addAttribute("page", Remarks.page());
-        model.addAttribute("changed", views(by, changed, remarks.lines(remark, changed)));
+        model.addAttribute("changed", views(version, changed, remarks.lines(remark, changed)));
         model.addAttribute("mayMark", me.is(Role.INSTRUCTOR));
         return part == null ? "marking/anew-run" : "marking/anew-run :: progress";
     }
 
     private List<ChangedView> views(
-            TaskVersion by, List<Remarks.MarkChange> changed, Map<String, List<LineBefore>> lines) {
+            TaskVersion version, List<Remarks.MarkChange> changed, Map<String, List<LineBefore>> lines) {
         return changed.stream()
                 .map(c -> new ChangedView(
                         c,
                         lines.getOrDefault(c.sittingId() + "/" + c.personId(), List.of()).stream()
-                                .map(l -> new CriterionView(steps.criterion(by.practical(), l.criterion()), l))
+                                .map(l -> new CriterionView(steps.criterion(version.practical(), l.criterion()), l))
                                 .toList()))
                 .toList();
     }

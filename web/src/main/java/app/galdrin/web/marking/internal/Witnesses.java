@@ -29,7 +29,7 @@ class Witnesses {
      *
      * @param by who stood by, and {@code at} when; empty where nobody has said so
      */
-    record Item(String step, String item, String name, String by, String at) {}
+    record Item(String step, String item, String name, String witness, String at) {}
 
     List<Item> of(SignedIn me, Sitting sitting, Log log) {
         return sitting.task()

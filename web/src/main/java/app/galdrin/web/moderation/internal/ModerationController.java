@@ -67,7 +67,7 @@ class ModerationController {
             @RequestParam String percent,
             @RequestParam String borderline,
             RedirectAttributes flash) {
-        TaskVersion of = tasks.task(me.centreId(), task);
+        TaskVersion version = tasks.task(me.centreId(), task);
         OptionalInt share = WholeNumber.read(percent, 0, 100);
         OptionalInt near = WholeNumber.read(borderline, 0, MOST_BORDERLINE);
         OptionalInt from = WholeNumber.read(seed, 0, HIGHEST_SEED);
@@ -76,7 +76,8 @@ class ModerationController {
                 .or(() -> wrong(from, seed, HIGHEST_SEED));
         Optional<UUID> drawn = refused.isPresent()
                 ? Optional.empty()
-                : moderations.draw(me, of, key, from.getAsInt(), share.getAsInt(), BigDecimal.valueOf(near.getAsInt()));
+                : moderations.draw(
+                        me, version, key, from.getAsInt(), share.getAsInt(), BigDecimal.valueOf(near.getAsInt()));
         if (drawn.isEmpty()) {
             flash.addFlashAttribute("refused", refused.orElseGet(() -> Sentence.of("moderation.nothing")));
             flash.addFlashAttribute(

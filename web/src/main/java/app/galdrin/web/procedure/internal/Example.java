@@ -181,7 +181,7 @@ final class Example {
     private List<ExampleView.ExampleFigure> told(Map<String, Double> readings) {
         String taught = procedure.taught().get(0);
         var worked = procedure.work(readings, standing, new Procedure.Repeat("try", 0, 1), taught);
-        List<ExampleView.ExampleFigure> told = new ArrayList<>();
+        List<ExampleView.ExampleFigure> shown = new ArrayList<>();
         for (FigureId figure : figures) {
             Estimate estimate = worked.figures().get(figure);
             if (estimate != null) {
@@ -189,11 +189,11 @@ final class Example {
                         .stepsTo(figure, worked, taught)
                         .map(all -> all.stream().map(working::step).toList())
                         .orElse(List.of());
-                told.add(new ExampleView.ExampleFigure(
+                shown.add(new ExampleView.ExampleFigure(
                         words.name(figure), value(figure, estimate), steps, sources(estimate, figure)));
             }
         }
-        return told;
+        return shown;
     }
 
     private String value(FigureId figure, Estimate estimate) {

@@ -17,7 +17,7 @@ public record ExampleView(
         List<ExampleChoice> chosen,
         List<Field> fields,
         List<String> given,
-        List<ExampleFigure> told,
+        List<ExampleFigure> figures,
         boolean typed) {
 
     /** What is chosen before anything is read. */

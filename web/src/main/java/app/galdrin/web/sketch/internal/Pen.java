@@ -62,9 +62,9 @@ final class Pen {
     }
 
     /** What is drawn by this follows the hand, by whichever of these goes with what is chosen; all have one id. */
-    void following(List<Follow> by, Runnable drawing) {
-        follows.addAll(by);
-        following = by.isEmpty() ? null : by.get(0).id();
+    void following(List<Follow> follow, Runnable drawing) {
+        follows.addAll(follow);
+        following = follow.isEmpty() ? null : follow.get(0).id();
         drawing.run();
         following = null;
     }
@@ -100,9 +100,9 @@ final class Pen {
         List<Shape> all() {
             List<Shape> labels = new ArrayList<>();
             for (WordRequest words : wanted) {
-                double[] by = nearestClear(words);
-                set.put(words.roomAt(by[0], by[1]), words);
-                labels.add(words.at(by[0], by[1]));
+                double[] spot = nearestClear(words);
+                set.put(words.roomAt(spot[0], spot[1]), words);
+                labels.add(words.at(spot[0], spot[1]));
             }
             return labels;
         }
@@ -110,9 +110,9 @@ final class Pen {
         /** Ring by ring about where they are wanted, up and down before aside; where it is nowhere clear, there. */
         private double[] nearestClear(WordRequest words) {
             for (double ring = 0; ring <= FARTHEST; ring += STEP) {
-                for (double[] by : ring(ring)) {
-                    if (isClear(words, words.roomAt(by[0], by[1]))) {
-                        return by;
+                for (double[] spot : ring(ring)) {
+                    if (isClear(words, words.roomAt(spot[0], spot[1]))) {
+                        return spot;
                     }
                 }
             }

@@ -398,10 +398,10 @@ final class BenchForm {
     // ---- moving steps
 
     /** The order of the steps with two neighbours changed, if the practical can be done so and the school allows it. */
-    Optional<String> moved(String id, int by) {
+    Optional<String> moved(String id, int places) {
         List<Step> steps = new ArrayList<>(practical.steps());
         int here = steps.stream().map(Step::id).toList().indexOf(id);
-        int there = here + by;
+        int there = here + places;
         if (here < 0 || there < 0 || there >= steps.size() || isAgainstSchool(steps, Math.min(here, there))) {
             return Optional.empty();
         }

@@ -30,12 +30,12 @@ final class Decisions {
         Map<FigureId, Estimate> expected = ExpectedUncertainty.asAsked(measure, standing);
         List<DecisionRow> rows = new ArrayList<>();
         for (FigureId figure : measure.figures()) {
-            Estimate told = expected.get(figure);
+            Estimate estimate = expected.get(figure);
             boolean said = measure.figures().contains(figure.otherSide()) && figure.compareTo(figure.otherSide()) > 0;
-            if (told != null && !said) {
+            if (estimate != null && !said) {
                 rows.add(CanDecide.of(measure, figure, standing)
                         .map(can -> row(can, measure, standing))
-                        .orElseGet(() -> without(figure, told)));
+                        .orElseGet(() -> without(figure, estimate)));
             }
         }
         return rows;
@@ -52,8 +52,8 @@ final class Decisions {
                 : words.name(figure);
     }
 
-    private DecisionRow without(FigureId figure, Estimate told) {
-        String doubt = words.doubt(Judgement.K * told.standardUncertainty(), figure);
+    private DecisionRow without(FigureId figure, Estimate estimate) {
+        String doubt = words.doubt(Judgement.K * estimate.standardUncertainty(), figure);
         return new DecisionRow(words.name(figure), null, words.text("bench.promise", doubt), List.of());
     }
 

@@ -100,11 +100,11 @@ class Packs {
     }
 
     private String said(PackFault fault) {
-        if (fault instanceof PackFault.OfTask of) {
-            return ofTask(of.fault());
+        if (fault instanceof PackFault.OfTask part) {
+            return ofTask(part.fault());
         }
-        return fault instanceof PackFault.OfSheet of
-                ? ofSheet(of.fault())
+        return fault instanceof PackFault.OfSheet part
+                ? ofSheet(part.fault())
                 : own(((PackFault.FaultOfPack) fault).fault());
     }
 

@@ -38,7 +38,7 @@ record TryOutResult(Map<String, Person> people) {
 
     static String write(Map<Kind, TryOut.PersonResult> tried) {
         Map<String, Person> people = new LinkedHashMap<>();
-        tried.forEach((kind, of) -> people.put(kind.key(), Person.of(of)));
+        tried.forEach((kind, credits) -> people.put(kind.key(), Person.of(credits)));
         return JSON.writeValueAsString(new TryOutResult(people));
     }
 
