@@ -57,7 +57,7 @@ class BoundedForm extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getDispatcherType() == DispatcherType.ERROR) {
+        if (request.getDispatcherType() != DispatcherType.REQUEST) {
             chain.doFilter(
                     new BoundedRequest(request, Map.of()),
                     response); // an error page asks nothing of a body that may be half there

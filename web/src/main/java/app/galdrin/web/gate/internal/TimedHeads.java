@@ -8,6 +8,7 @@ import org.apache.coyote.http11.Http11NioProtocol;
 import org.apache.coyote.http11.Http11Processor;
 import org.apache.tomcat.util.net.AbstractEndpoint.Handler.SocketState;
 import org.apache.tomcat.util.net.SocketWrapperBase;
+import org.jspecify.annotations.Nullable;
 
 /**
  * HTTP as the server speaks it, but the head of a request has its time as a whole. The server's own timeout begins anew with every letter, so
@@ -24,6 +25,7 @@ public final class TimedHeads extends Http11NioProtocol {
 
     private static final class TimedProcessor extends Http11Processor {
         private long until;
+        private @Nullable SocketWrapperBase<?> held;
 
         TimedProcessor(TimedHeads protocol, Adapter adapter) {
             super(protocol, adapter);
@@ -31,6 +33,10 @@ public final class TimedHeads extends Http11NioProtocol {
 
         @Override
         public SocketState service(SocketWrapperBase<?> socket) throws IOException {
+            if (socket != held) {
+                until = 0; // processors are used again, and the last one's head may have stopped half way
+                held = socket;
+            }
             SocketState state = super.service(socket);
             boolean unfinished = state == SocketState.LONG && !isAsync();
             if (unfinished && until == 0) {
@@ -40,7 +46,8 @@ public final class TimedHeads extends Http11NioProtocol {
                 unfinished = false;
             }
             if (!unfinished) {
-                until = 0; // whoever comes next has a time of his own: processors are used again
+                until = 0;
+                held = null;
             }
             return state;
         }

@@ -59,7 +59,8 @@ class TurnedAway {
         var context = new Context(Locale.ENGLISH, Map.of("why", why, "requestId", id, "styles", styles()));
         byte[] page = pages.process("layout/turned-away", context).getBytes(StandardCharsets.UTF_8);
         response.setContentType("text/html;charset=UTF-8");
-        response.setContentLength(page.length);
+        // without its length: the server closes a request whose answer is whole, and a body on its way would be cut off
+        // before this page is read
         response.getOutputStream().write(page);
     }
 
