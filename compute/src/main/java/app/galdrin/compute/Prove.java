@@ -5,8 +5,10 @@ import app.galdrin.core.proof.ProofMeasure;
 import app.galdrin.core.proof.Tally;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import picocli.CommandLine.Model.CommandSpec;
@@ -19,6 +21,7 @@ public final class Prove {
     private static final String SITTINGS = "--sittings";
     private static final String SEED = "--seed";
     private static final String CLUMSY = "--clumsy";
+    private static final String ONLY = "--only";
     private static final String JSON = "--json";
     private static final int USUAL_SITTINGS = 30000;
     private static final int MOST_SITTINGS = 10_000_000;
@@ -34,6 +37,13 @@ public final class Prove {
         spec.addOption(number(SITTINGS, "N", Integer.class, String.valueOf(USUAL_SITTINGS)));
         spec.addOption(number(SEED, "S", Long.class, "1"));
         spec.addOption(number(CLUMSY, "F", Double.class, "1"));
+        spec.addOption(OptionSpec.builder(ONLY)
+                .paramLabel("NAME")
+                .type(List.class)
+                .auxiliaryTypes(String.class)
+                .splitRegex(",")
+                .descriptionKey("only")
+                .build());
         spec.addOption(OptionSpec.builder(JSON).descriptionKey("json").build());
         return spec;
     }
@@ -54,7 +64,13 @@ public final class Prove {
             System.err.println(Words.of("proveRange", MOST_SITTINGS));
             return Command.COULD_NOT_RUN;
         }
-        Tally tally = new Proof(given.matchedOptionValue(SEED, 1L), clumsy).sittings(sittings);
+        Set<String> only = Set.copyOf(given.matchedOptionValue(ONLY, List.of()));
+        if (!Proof.names().containsAll(only)) {
+            System.err.println(Words.of("proveOnly", String.join(", ", Proof.names())));
+            return Command.COULD_NOT_RUN;
+        }
+        var proof = new Proof(given.matchedOptionValue(SEED, 1L), clumsy);
+        Tally tally = (only.isEmpty() ? proof : proof.only(only)).sittings(sittings);
         System.out.print(given.hasMatchedOption(JSON) ? json(tally) : table(tally));
         return 0;
     }

@@ -84,5 +84,11 @@ class MarkTest {
                         .out());
         assertTrue(run(Prove.class, "", "--sittings", "5").out().contains("| honest sittings accused of a slip |"));
         assertEquals(2, run(Prove.class, "", "--sittings", "0").status());
+        String flags =
+                run(Prove.class, "", "--sittings", "4", "--only", "flags").out();
+        assertTrue(flags.contains("flags 0.00") && !flags.contains("battens"), flags);
+        var unknown = run(Prove.class, "", "--only", "flags,rods");
+        assertEquals(2, unknown.status());
+        assertTrue(unknown.err().contains("rearString"), unknown.err());
     }
 }

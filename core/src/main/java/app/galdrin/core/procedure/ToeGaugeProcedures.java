@@ -40,7 +40,7 @@ public final class ToeGaugeProcedures implements ProcedureList {
     }
 
     /** How level the gauges hang and how true their feet sit, 0.02°, and what their coarse marks keep from averaging out; our own working value, rad. */
-    private static final SetUp HUNG = new SetUp("flagsHung", Math.toRadians(0.025));
+    private static final SetUp HUNG = new SetUp("flagsHung", Math.toRadians(0.022));
 
     /** The front flags are enough for the total; the rear ones divide it. */
     private static Procedure flags() {

@@ -11,7 +11,10 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Many simulated sittings, and what the marking does to them. The same seed gives the same table. */
@@ -25,14 +28,43 @@ public final class Proof {
     /** Of rims and tyres, mm. */
     private static final double RUN_OUT = 0.5;
 
-    private final List<Subject> subjects = Subject.all();
+    private final List<Subject> subjects;
     private final double clumsiness;
     private final long seed;
 
-    /** {@code clumsiness} of the honest apprentices is a factor on the habits of their hands, without unit. */
+    /**
+     * Of every task.
+     *
+     * @param clumsiness of the honest apprentices: a factor on the habits of their hands, above 0, without unit
+     */
     public Proof(long seed, double clumsiness) {
+        this(seed, clumsiness, Subject.all());
+    }
+
+    private Proof(long seed, double clumsiness, List<Subject> subjects) {
         this.seed = seed;
         this.clumsiness = clumsiness;
+        this.subjects = subjects;
+    }
+
+    /** What tasks are counted under: the key of their procedure, or that they have several. */
+    public static Set<String> names() {
+        return Subject.all().stream().map(Subject::name).collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /**
+     * The same, of the tasks with these names alone.
+     *
+     * @throws IllegalArgumentException where a name is none of {@link #names()}, or there is none
+     */
+    public Proof only(Set<String> names) {
+        if (names.isEmpty() || !names().containsAll(names)) {
+            throw new IllegalArgumentException("not among the tasks: " + names);
+        }
+        return new Proof(
+                seed,
+                clumsiness,
+                Subject.all().stream().filter(s -> names.contains(s.name())).toList());
     }
 
     /** So many sittings, spread evenly over all tasks; on as many processors as there are. */
