@@ -119,14 +119,20 @@ public final class LoadRun {
             members.append("&members=").append(box.group(1));
         }
         instructor.post("/people/classes", members.toString());
-        String bench = instructor.get("/tasks/new");
+        String draft = URI.create(instructor
+                        .post("/tasks/drafts", "start=toe")
+                        .headers()
+                        .firstValue("Location")
+                        .orElseThrow())
+                .getPath();
+        String bench = instructor.get(draft);
         Matcher group =
                 Pattern.compile("value=\"([0-9a-f-]{36})\"[^>]*>Load" + tag).matcher(bench);
         if (!group.find()) {
             throw new IllegalStateException("the class was not made");
         }
         String task = instructor
-                .post("/tasks/new", "class=" + group.group(1) + "&title=Load")
+                .post(draft + "/set", "class=" + group.group(1) + "&title=Load")
                 .headers()
                 .firstValue("Location")
                 .orElseThrow();

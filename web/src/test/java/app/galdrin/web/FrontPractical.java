@@ -70,7 +70,7 @@ public final class FrontPractical {
 
     private String setTask(Browser maud) {
         maud.signIn("m.aldous", "follow the string").go("/tasks/new");
-        maud.click("button[name=begin][value=fullFront]");
+        maud.click("button[name=start][value=fullFront]");
         maud.waitFor(() -> maud.has("[data-bench-step=caster]"));
         maud.type("#title", "All of the front");
         maud.find("#sheet").sendKeys("Quendle");

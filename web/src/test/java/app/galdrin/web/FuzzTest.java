@@ -192,8 +192,13 @@ class FuzzTest {
         ids.put("people", List.of(neighbour, centre.instructor().personId().toString()));
         ids.put("vehicles", List.of(vehicle, sheet));
         var teacher = visitors.get("instructor");
-        for (String page :
-                List.of("/tasks/new", "/vehicles/new", "/people", "/sittings/" + sitting, "/marking/" + sitting)) {
+        String draft = teacher.post("/tasks/drafts", Map.of("start", "toe"))
+                .headers()
+                .firstValue("Location")
+                .orElseThrow()
+                .replaceFirst("^.*(?=/tasks/)", "");
+        ids.put("drafts", List.of(draft.substring(draft.lastIndexOf('/') + 1)));
+        for (String page : List.of(draft, "/vehicles/new", "/people", "/sittings/" + sitting, "/marking/" + sitting)) {
             Matcher name = NAMES.matcher(teacher.get(page).body());
             while (name.find()) {
                 fields.add(name.group(1));

@@ -28,7 +28,9 @@ class Screenshots {
 
     private String instructor() throws Exception {
         try (var maud = new Browser(port, 1280, 800).signIn("m.aldous", PASSWORD)) {
-            maud.go("/tasks/new?begin=fullFront").picture(folder.resolve("task-bench.png"));
+            maud.go("/tasks/new").click("button[name=start][value=fullFront]");
+            maud.waitFor(() -> maud.has("#bench"));
+            maud.picture(folder.resolve("task-bench.png"));
             maud.go(taskPath(maud, "full front")).picture(folder.resolve("task.png"));
             maud.go("/marking");
             var rhea = maud.all("td a").stream()
@@ -65,7 +67,8 @@ class Screenshots {
         maud.picture(folder.resolve("tried.png"));
         String study = taskPath(maud, "Who varies");
         maud.go(study.replaceFirst(".*/tasks/", "/marking/class/") + "/varied").picture(folder.resolve("varied.png"));
-        maud.go("/tasks/new?of=" + id);
+        maud.go("/tasks/" + id).click("#next-version");
+        maud.waitFor(() -> maud.has("#bench"));
         WebElement working = maud.find("#marks-work-working");
         working.clear();
         working.sendKeys("35");

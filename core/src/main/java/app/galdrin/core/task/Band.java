@@ -73,6 +73,13 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
         return new Band(full, steps.get(steps.size() - 1).within(), false, steps);
     }
 
+    /** Whether it earns what another earns, but for what is lost where a band is written down. */
+    public boolean isAlike(Band other) {
+        return Tolerance.ROUNDING.equal(full, other.full)
+                && Tolerance.ROUNDING.equal(none, other.none)
+                && steps.equals(other.steps);
+    }
+
     /** Whether these can be the steps of a band; {@code full} in their unit, mm or rad. */
     public static boolean canStep(double full, List<Step> steps) {
         return !steps.isEmpty() && steps.size() <= MOST_STEPS && fall(full, steps);

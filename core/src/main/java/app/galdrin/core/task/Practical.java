@@ -78,6 +78,15 @@ public record Practical(
         return new Practical(title, school, rule, mode, outcome, minutes, steps, other, frontsTo);
     }
 
+    public Practical with(OutcomeSchool other) {
+        return new Practical(title, school, rule, mode, other, minutes, steps, scheme, frontsTo);
+    }
+
+    /** The same with another limit of time, in minutes, or none. */
+    public Practical withMinutes(Optional<Integer> limit) {
+        return new Practical(title, school, rule, mode, outcome, limit, steps, scheme, frontsTo);
+    }
+
     /** The same, its front wheels judged against this; empty where that follows from the vehicle. */
     public Practical with(Optional<FrontDatum> datum) {
         return new Practical(title, school, rule, mode, outcome, minutes, steps, scheme, datum);

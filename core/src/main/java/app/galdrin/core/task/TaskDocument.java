@@ -74,9 +74,29 @@ public final class TaskDocument {
         throw new IllegalStateException("a stored task document: " + read(text));
     }
 
+    /**
+     * Reads as much of a task as a document says, whatever is wrong with it: that of a task while it is composed.
+     *
+     * @throws IllegalStateException where it is no JSON
+     */
+    public static Practical asFarAsItReads(String text) {
+        return JsonLines.object(text.getBytes(StandardCharsets.UTF_8))
+                .map(json -> practical(json, new TaskFaults()))
+                .orElseThrow(() -> new IllegalStateException("a stored draft: no JSON"));
+    }
+
     /** One that stands within another document. */
     public static Reading read(JsonObject json) {
         var faults = new TaskFaults();
+        Practical practical = practical(json, faults);
+        List<TaskFault> all = new ArrayList<>(faults.found());
+        if (all.isEmpty()) {
+            all.addAll(practical.faults());
+        }
+        return all.isEmpty() ? new TaskDocument.Reading.ParsedTask(practical) : new TaskDocument.Reading.Refusal(all);
+    }
+
+    private static Practical practical(JsonObject json, TaskFaults faults) {
         faults.only(
                 json,
                 Set.of(
@@ -108,7 +128,7 @@ public final class TaskDocument {
         faults.at("");
         int keeps = faults.whole(json, "slipKeepsPercent", 0, 100, 0);
         List<Grade> grades = json.has("grades") ? grades(json, faults) : List.of();
-        var practical = new Practical(
+        return new Practical(
                 title,
                 school,
                 rule,
@@ -120,11 +140,6 @@ public final class TaskDocument {
                 json.has(FRONTS_TO)
                         ? Optional.of(faults.word(json, FRONTS_TO, FrontDatum.values(), FrontDatum.THRUST_LINE))
                         : Optional.empty());
-        List<TaskFault> all = new ArrayList<>(faults.found());
-        if (all.isEmpty()) {
-            all.addAll(practical.faults());
-        }
-        return all.isEmpty() ? new TaskDocument.Reading.ParsedTask(practical) : new TaskDocument.Reading.Refusal(all);
     }
 
     private static List<Step> lifted(List<Step> steps, int version) {

@@ -53,6 +53,11 @@ public class Tasks {
                 .toList());
     }
 
+    /** Whether this centre has a task of this id. */
+    public boolean exists(UUID centreId, UUID taskId) {
+        return mapper.task(centreId, taskId) != null;
+    }
+
     /** The newest version of each practical that is set, or of each that is retired; those made last first. */
     public List<TaskSummary> list(UUID centreId, boolean retired) {
         return mapper.list(centreId, retired, MOST, TaskSummary.MOST_COUNTED);

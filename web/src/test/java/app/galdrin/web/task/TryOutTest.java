@@ -7,8 +7,8 @@ import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
+import java.net.URI;
 import java.net.http.HttpResponse;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -42,23 +42,22 @@ class TryOutTest {
     /** Before it is set, with nothing of the form lost; and what can't be set can't be tried. */
     @Test
     void aPractical_isTriedOut_asTheFormStands() {
-        Map<String, String> form = new LinkedHashMap<>();
-        form.put("start", "toe");
-        form.put("order", "prepare,toe,work,judge,handIn");
-        form.put("kind.prepare", "checklist");
-        form.put("kind.toe", "measure");
-        form.put("procedure.toe", "plates");
-        form.put("kind.work", "work");
-        form.put("kind.judge", "judge");
-        form.put("kind.handIn", "handIn");
-        form.put("title", "Plates, tried");
-        String page = begun(teacher.post("/tasks/try", form));
+        String draft = URI.create(teacher.post("/tasks/drafts", Map.of("start", "toe"))
+                        .headers()
+                        .firstValue("Location")
+                        .orElseThrow())
+                .getPath();
+        teacher.post(draft, Map.of("remove", "adjust"));
+        teacher.post(draft, Map.of("remove", "plan"));
+        String page = begun(teacher.post(draft + "/try", Map.of("title", "Plates, tried")));
         assertTrue(teacher.get(page).body().contains("Tried out: Plates, tried"));
         String tried = ready(page);
         assertTrue(tried.contains("The scheme separates good work from poor work"), tried);
         assertEquals(3, tried.split("class=\"mean\"", -1).length - 1);
-        form.put("repeats.toe", "none");
-        assertEquals(422, teacher.post("/tasks/try", form).statusCode());
+        assertEquals(
+                422,
+                teacher.post(draft + "/try", Map.of("steps.toe.repeats", "none"))
+                        .statusCode());
         Visitor stranger =
                 new Visitor(port).signIn(centres.plates().instructor().signIn(), Centre.PASSWORD);
         assertEquals(404, stranger.get(page).statusCode());

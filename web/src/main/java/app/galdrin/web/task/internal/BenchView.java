@@ -1,10 +1,20 @@
 package app.galdrin.web.task.internal;
 
+import app.galdrin.core.draft.BandText;
+import app.galdrin.core.draft.ChecklistEditor;
+import app.galdrin.core.draft.FieldRefusal;
+import app.galdrin.core.draft.GradesText;
+import app.galdrin.core.draft.JudgeEditor;
+import app.galdrin.core.draft.Mend;
+import app.galdrin.core.draft.PlanEditor;
+import app.galdrin.core.draft.ReasonsText;
+import app.galdrin.core.draft.RoundEditor;
+import app.galdrin.core.draft.TaskEditor;
+import app.galdrin.core.draft.WorkEditor;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.measure.CatalogueInstrument;
-import app.galdrin.core.procedure.Family;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
@@ -24,6 +34,8 @@ import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
+import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.SchemeDefaults;
 import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskFault;
@@ -34,10 +46,13 @@ import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.Sketches;
+import app.galdrin.web.task.internal.Drafts.DraftContent;
+import app.galdrin.web.task.internal.Drafts.DraftRow;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -45,23 +60,52 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** What the bench shows: the form as it stands, and the sheet and the marks it makes. */
+/** What the bench shows: the draft as it stands, and the sheet and the marks it makes. */
 public final class BenchView {
 
-    static final String MEASURE = "measure";
+    private static final String STEPS = "steps.";
 
-    /** The order of the work: kinds of steps, and the two ready-made checklists by their names. */
-    static final List<String> USUAL =
-            List.of("prepare", MEASURE, "work", "judge", "plan", "round", "closing", "handIn");
-
-    private final BenchForm form;
+    private final DraftRow row;
+    private final DraftContent content;
+    private final SheetVersion sheet;
+    private final TaskEditor editor;
     private final Words words;
     private final StepWords names;
+    private final Map<String, FieldRefusal> refusals;
+    private final List<TaskFault> faults;
+    private final Scheme usual;
 
-    BenchView(BenchForm form, Words words, StepWords names) {
-        this.form = form;
+    BenchView(DraftRow row, DraftContent content, SheetVersion sheet, Words words, StepWords names) {
+        this.row = row;
+        this.content = content;
+        this.sheet = sheet;
+        this.editor = new TaskEditor(sheet.sheet());
         this.words = words;
         this.names = names;
+        this.refusals = editor.refusals(content.task());
+        this.faults = editor.faults(content.task());
+        this.usual = SchemeDefaults.of(practical(), sheet.sheet());
+    }
+
+    public UUID draftId() {
+        return row.id();
+    }
+
+    /** The number of the state that is shown. */
+    public int seen() {
+        return row.number();
+    }
+
+    public boolean canUndo() {
+        return row.undo() != null;
+    }
+
+    public boolean canRedo() {
+        return row.redo() != null;
+    }
+
+    public Practical practical() {
+        return content.task().practical();
     }
 
     /** A step as the left side shows it. */
@@ -75,18 +119,23 @@ public final class BenchView {
         }
     }
 
-    /** A figure that is measured, with what is asked of it. */
+    /**
+     * A figure that a step can ask about.
+     *
+     * @param unit key of the unit it is answered in, where it is worked and asked
+     * @param chosen whether the step asks about it
+     * @param adjustable whether something on the vehicle adjusts it
+     */
     public record FigureRow(
-            FigureId figure,
-            String name,
-            String from,
-            boolean worked,
-            @Nullable String unit,
-            boolean limited,
-            boolean judged,
-            boolean planned,
-            boolean canBePlanned,
-            boolean adjustable) {}
+            FigureId figure, String name, @Nullable String unit, boolean chosen, boolean adjustable) {
+        public String key() {
+            return figure.key();
+        }
+    }
+
+    /** A fault with the press that mends it. */
+    public record FaultRow(
+            String said, @Nullable Mend mend, @Nullable String mends) {}
 
     /** A criterion with its marks as they stand. */
     public record CriterionRow(Criterion criterion, String name, List<BandRow> bands) {
@@ -98,83 +147,112 @@ public final class BenchView {
     /** A band as typed, and as it would be. */
     public record BandRow(String field, String name, String typed, String usual) {}
 
-    public String typed(String field) {
-        return form.text(field);
+    /** What a field shows: what was typed and refused, else what stands. */
+    public String value(String field, Object stands) {
+        return content.task().refused(field).orElse(String.valueOf(stands));
     }
 
+    /** Whether a box is ticked: as it was pressed where that was refused, else as it stands. */
+    public boolean ticked(String field, boolean stands) {
+        return content.task().refused(field).map("on"::equals).orElse(stands);
+    }
+
+    /** Why a field cannot hold what was typed. */
     public @Nullable Sentence fault(String field) {
-        return form.faults().get(field);
+        FieldRefusal refusal = refusals.get(field);
+        return refusal == null ? null : sentence(refusal);
     }
 
-    /** Whether something is wrong in a field of a step: its fold has to be open, or nobody sees what. */
+    /** Why one of several fields cannot hold what was typed: those whose names begin so. */
+    public @Nullable Sentence faultWithin(String fields) {
+        return refusals.entrySet().stream()
+                .filter(e -> e.getKey().startsWith(fields))
+                .findFirst()
+                .map(e -> sentence(e.getValue()))
+                .orElse(null);
+    }
+
+    private static Sentence sentence(FieldRefusal refusal) {
+        List<Object> args = new ArrayList<>(List.of(Words.quote(refusal.typed())));
+        args.addAll(refusal.limits());
+        return new Sentence(refusal.key(), args);
+    }
+
+    /** Whether something is wrong in a step: its fold has to be open, or nobody sees what. */
     public boolean isFaultyStep(String id) {
-        return form.faults().keySet().stream()
-                .anyMatch(field -> field.endsWith("." + id) || field.startsWith("why." + id + "."));
+        return faultWithin(STEPS + id + ".") != null || !stepFaults(id).isEmpty();
     }
 
     /** Whether something is wrong in the bands of a criterion. */
     public boolean isFaultyBand(String criterion) {
-        return form.faults().keySet().stream().anyMatch(field -> field.startsWith("band." + criterion + "."));
+        return faultWithin("band." + criterion + ".") != null;
     }
 
     public boolean wrong() {
-        return form.wrong();
+        return !refusals.isEmpty() || !faults.isEmpty();
     }
 
-    /** What can't be right about the steps, said. */
-    public List<String> stepFaults() {
-        return form.taskFaults().stream().map(this::said).distinct().toList();
+    /** What is wrong with a step. */
+    public List<FaultRow> stepFaults(String id) {
+        return faults.stream()
+                .filter(f -> TaskEditor.step(practical(), f)
+                        .filter(s -> s.id().equals(id))
+                        .isPresent())
+                .map(this::row)
+                .distinct()
+                .toList();
+    }
+
+    /** What is wrong with the task and with no step of it. */
+    public List<FaultRow> taskFaults() {
+        return faults.stream()
+                .filter(f -> TaskEditor.step(practical(), f).isEmpty())
+                .map(this::row)
+                .distinct()
+                .toList();
+    }
+
+    private FaultRow row(TaskFault fault) {
+        Optional<Mend> mend = editor.mend(content.task(), fault);
+        String mends = mend.map(m -> words.text(m.label(), m.about().isEmpty() ? "" : words.text(m.about())))
+                .orElse(null);
+        return new FaultRow(said(fault), mend.orElse(null), mends);
     }
 
     private String said(TaskFault fault) {
-        String step = step(fault.at()).map(names::title).orElse("");
+        Optional<Step> at = TaskEditor.step(practical(), fault);
+        String step = at.map(names::title).orElse("");
+        if (fault.reason() == TaskFault.Reason.MISSING && fault.at().endsWith(".figures")) {
+            return words.text("fault.noFigures", step);
+        }
         String what = FigureId.parse(fault.value()).map(words::name).orElse(fault.value());
-        String own = step(fault.at())
-                .filter(Measure.class::isInstance)
+        String own = at.filter(Measure.class::isInstance)
                 .map(s -> "procedure." + ((Measure) s).procedure().key() + ".blind")
                 .orElse("fault.notSeen.why");
         String why = fault.reason() == TaskFault.Reason.NOT_SEEN ? words.text(own) : "";
         return words.text("fault." + fault.reason().key(), step, what, fault.limit(), why);
     }
 
-    private Optional<Step> step(String at) {
-        String[] path = at.split("\\.", -1);
-        if (path.length < 2 || !path[1].matches("[0-9]{1,2}")) {
-            return Optional.empty();
-        }
-        int index = Integer.parseInt(path[1]);
-        List<Step> steps = form.practical.steps();
-        return index < steps.size() ? Optional.of(steps.get(index)) : Optional.empty();
-    }
-
-    public Practical practical() {
-        return form.practical;
-    }
-
-    public String order() {
-        return form.order();
-    }
-
     public SheetVersion sheet() {
-        return form.sheet;
+        return sheet;
     }
 
     public UUID classId() {
-        return form.classGroup.id();
-    }
-
-    public TaskStart start() {
-        return form.start;
+        return content.classId();
     }
 
     public AnswerUnit unit() {
-        return form.unit();
+        return content.task().unit();
     }
 
-    /** What fits the vehicle, and what it was begun from. */
+    public String grades() {
+        return GradesText.write(practical().scheme().grades());
+    }
+
+    /** Ready-made tasks that fit the vehicle. */
     public List<TaskStart> starts() {
         return Arrays.stream(TaskStart.values())
-                .filter(start -> start == form.start || start.fits(form.sheet.sheet()))
+                .filter(start -> start.fits(sheet.sheet()))
                 .toList();
     }
 
@@ -202,35 +280,23 @@ public final class BenchView {
         return AnswerUnit.values();
     }
 
-    /** A step that can be put back: what the button says to the form, and its name. */
-    public record RemovedStep(String what, String title) {}
-
-    /** The steps of a usual practical that this one has none of. */
-    public List<RemovedStep> missing() {
-        return USUAL.stream()
-                .filter(kind -> !kind.equals(MEASURE) && !kind.equals("handIn"))
-                .filter(kind -> form.practical.steps().stream()
-                        .noneMatch(s -> s.id().equals(kind) || s.kind().key().equals(kind)))
-                .map(kind -> new RemovedStep(
-                        kind.equals("prepare") || kind.equals("closing")
-                                ? "checklist:" + kind
-                                : kind + ":" + (kind.equals("round") ? "adjust" : kind),
-                        words.text("step." + (kind.equals("round") ? "adjust" : kind) + ".title")))
+    /** All that can be added, with its name, in the usual order of the work. */
+    public List<AdditionRow> additions() {
+        return editor.additions().stream()
+                .map(a -> new AdditionRow(a.key(), words.text(a.label())))
                 .toList();
     }
 
-    /** The families of procedures that can be added. */
-    public List<Family> families() {
-        return Procedures.all().stream().map(Procedure::family).distinct().toList();
-    }
+    /** What can be added. */
+    public record AdditionRow(String key, String name) {}
 
     public List<StepRow> steps() {
-        return form.practical.steps().stream()
+        return practical().steps().stream()
                 .map(s -> new StepRow(
                         s,
                         names.title(s),
-                        form.moved(s.id(), -1).isPresent(),
-                        form.moved(s.id(), 1).isPresent()))
+                        editor.moved(content.task(), s.id(), -1).isPresent(),
+                        editor.moved(content.task(), s.id(), 1).isPresent()))
                 .toList();
     }
 
@@ -238,12 +304,12 @@ public final class BenchView {
     public List<Procedure> procedures(Measure measure) {
         return Procedures.all().stream()
                 .filter(p -> p.family() == measure.procedure().family())
-                .filter(p -> p.fits(form.sheet.sheet())
+                .filter(p -> p.fits(sheet.sheet())
                         || p.key().equals(measure.procedure().key()))
                 .toList();
     }
 
-    /** The figures that a measurement's procedure can tell or is asked for; or the others, which another of the family can tell. */
+    /** The figures that a measurement's procedure can tell or is asked for, or the others, which another of the family can tell. */
     public List<FigureId> figures(Measure measure, boolean itsOwn) {
         return procedures(measure).stream()
                 .flatMap(p -> p.sees().stream())
@@ -277,7 +343,7 @@ public final class BenchView {
 
     /** Those that can be taken, and its own. */
     public List<ItemRow> items(Checklist list) {
-        List<Checklist.Item> ready = list.isClosing() ? Checklist.CLOSING : Checklist.PREPARATION;
+        List<Checklist.Item> ready = ChecklistEditor.ready(list);
         Stream<Checklist.Item> own =
                 list.items().stream().filter(i -> ready.stream().noneMatch(r -> r.id().equals(i.id())));
         return Stream.concat(ready.stream(), own)
@@ -285,29 +351,72 @@ public final class BenchView {
                     Optional<Checklist.Item> taken = list.items().stream()
                             .filter(i -> i.id().equals(item.id()))
                             .findFirst();
-                    String field = "why." + list.id() + "." + item.id();
+                    String field = STEPS + list.id() + ".why." + item.id();
                     return new ItemRow(
                             taken.orElse(item),
                             taken.isPresent(),
                             item.critical() && ready.contains(item),
                             field,
-                            form.text(field));
+                            value(field, ReasonsText.write(taken.orElse(item).why())));
                 })
                 .toList();
     }
 
-    /** Whether what is written on the way to its figures is asked for too. */
-    public boolean asksForSteps(Work work) {
-        return work.asked().stream().anyMatch(item -> !item.steps().isEmpty());
+    /** Whether intermediate figures are asked for too. */
+    public boolean asksForWays(Work work) {
+        return WorkEditor.asksForWays(work);
+    }
+
+    /** The figures that a working can ask. */
+    public List<FigureRow> figures(Work work) {
+        return WorkEditor.figures(practical(), work).stream()
+                .map(f -> new FigureRow(
+                        f,
+                        words.name(f),
+                        work.item(f).map(i -> i.unit().key()).orElse(WorkEditor.NOT_ASKED),
+                        work.item(f).isPresent(),
+                        true))
+                .toList();
+    }
+
+    /** The figures that can be judged. */
+    public List<FigureRow> figures(Judge judge) {
+        return rows(JudgeEditor.figures(practical(), sheet.sheet(), judge), judge.figures());
+    }
+
+    /** The figures that can be planned. */
+    public List<FigureRow> figures(Plan plan) {
+        return rows(PlanEditor.figures(practical(), sheet.sheet(), plan), plan.figures());
+    }
+
+    private List<FigureRow> rows(List<FigureId> possible, List<FigureId> chosen) {
+        return possible.stream()
+                .map(f -> new FigureRow(
+                        f,
+                        words.name(f),
+                        null,
+                        chosen.contains(f),
+                        sheet.sheet().adjustable(f.adjustment()) != Adjustable.NO))
+                .toList();
+    }
+
+    /** The measurements a round can read again. */
+    public List<TargetRow> again(Round round) {
+        return practical().steps().stream()
+                .takeWhile(s -> !s.equals(round))
+                .filter(Measure.class::isInstance)
+                .map(Measure.class::cast)
+                .map(m -> new TargetRow(m.id(), names.title(m), RoundEditor.readsAgain(round, m)))
+                .toList();
     }
 
     /** The measures before the working whose figures can be turned back into readings. */
     public List<TargetRow> targets(Work work) {
-        return form.practical.steps().stream()
+        return practical().steps().stream()
                 .takeWhile(s -> !s.equals(work))
                 .filter(Measure.class::isInstance)
                 .map(Measure.class::cast)
-                .filter(m -> !m.target().on(form.sheet.sheet()).isEmpty())
+                .filter(m -> !m.target().on(sheet.sheet()).isEmpty())
                 .map(m -> new TargetRow(
                         m.id(),
                         names.title(m),
@@ -318,67 +427,21 @@ public final class BenchView {
     /** A measure, and whether what must be read is asked of it. */
     public record TargetRow(String id, String name, boolean asked) {}
 
-    /** Whether a measurement is taken again in the rounds. */
-    public boolean again(Measure measure) {
-        return form.practical
-                .of(Round.class)
-                .flatMap(r -> r.measures().stream())
-                .anyMatch(m -> m.id().equals(measure.id() + "Again"));
-    }
-
-    public boolean hasRound() {
-        return form.practical.of(Round.class).findFirst().isPresent();
-    }
-
-    /** Every figure that is measured as found. */
-    public List<FigureRow> asked() {
-        List<FigureRow> rows = new ArrayList<>();
-        Practical p = form.practical;
-        for (Step step : p.steps()) {
-            if (step instanceof Measure measure) {
-                measure.figuresAndDifferences().stream()
-                        .filter(f -> measure.figures().contains(f)
-                                || form.sheet.sheet().limits(f).isPresent())
-                        .forEach(figure -> rows.add(row(p, measure, figure)));
-            }
-        }
-        return rows;
-    }
-
-    private FigureRow row(Practical p, Measure measure, FigureId figure) {
-        Optional<String> unit = p.of(Work.class)
-                .flatMap(w -> w.item(figure).stream())
-                .map(i -> i.unit().key())
-                .findFirst();
-        boolean judged = p.of(Judge.class).anyMatch(j -> j.figures().contains(figure));
-        boolean planned = p.of(Plan.class).anyMatch(j -> j.figures().contains(figure));
-        return new FigureRow(
-                figure,
-                words.name(figure),
-                names.title(measure),
-                measure.figures().contains(figure) && measure.procedure().isWorkedOnPaper(figure),
-                unit.orElse(null),
-                form.sheet.sheet().limits(figure).isPresent(),
-                judged,
-                planned,
-                measure.figures().contains(figure),
-                form.sheet.sheet().adjustable(figure.adjustment()) != Adjustable.NO);
-    }
-
     public List<CriterionRow> criteria() {
-        return form.practical.scheme().criteria().stream()
-                .map(c -> new CriterionRow(c, names.criterion(form.practical, c.id()), bands(c)))
+        return practical().scheme().criteria().stream()
+                .map(c -> new CriterionRow(c, names.criterion(practical(), c.id()), bands(c)))
                 .toList();
     }
 
     private List<BandRow> bands(Criterion criterion) {
         List<BandRow> rows = new ArrayList<>();
-        form.defaults
-                .criterion(criterion.id())
-                .ifPresent(usual -> usual.bands().forEach((figure, band) -> {
-                    String field = "band." + criterion.id().key() + "." + figure.key();
-                    rows.add(new BandRow(field, words.name(figure), form.text(field), shown(band, figure)));
-                }));
+        criterion.bands().forEach((figure, band) -> {
+            String field = "band." + criterion.id().key() + "." + figure.key();
+            Optional<Band> other = usual.criterion(criterion.id()).flatMap(c -> c.band(figure));
+            boolean chosen = other.filter(band::isAlike).isEmpty();
+            String stands = chosen ? new BandText(figure.measurand().quantity()).write(band) : "";
+            rows.add(new BandRow(field, words.name(figure), value(field, stands), shown(other.orElse(band), figure)));
+        });
         return rows;
     }
 
@@ -388,14 +451,14 @@ public final class BenchView {
     }
 
     public int totalMarks() {
-        return form.practical.scheme().available();
+        return practical().scheme().available();
     }
 
     // ---- what the apprentice gets
 
     public Sketch sketch(Measure measure) {
-        Sketch sketch = Sketches.of(form.sheet.id(), form.sheet.sheet(), measure.procedure(), measure.figures());
-        return form.practical.mode() == Mode.PRACTICE ? sketch : sketch.silent(); // as the apprentice gets it
+        Sketch sketch = Sketches.of(sheet.id(), sheet.sheet(), measure.procedure(), measure.figures());
+        return practical().mode() == Mode.PRACTICE ? sketch : sketch.silent(); // as the apprentice gets it
     }
 
     /** The tools of a measurement that can be chosen. */
@@ -430,8 +493,8 @@ public final class BenchView {
 
     /** Whether each figure of a measurement can be decided when it is read as asked. */
     public List<DecisionRow> decisions(Measure measure) {
-        var standing = Assignment.of(form.practical, form.sheet.sheet()).standing();
-        return new Decisions(words, form.practical.rule()).of(measure, standing);
+        var standing = Assignment.of(practical(), sheet.sheet()).standing();
+        return new Decisions(words, practical().rule()).of(measure, standing);
     }
 
     public int places(Measure measure) {

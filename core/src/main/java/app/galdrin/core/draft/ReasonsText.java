@@ -1,4 +1,4 @@
-package app.galdrin.web.task.internal;
+package app.galdrin.core.draft;
 
 import app.galdrin.core.task.Reason;
 import java.util.ArrayList;
@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** Reasons as an instructor types them: parted by commas, the words that give one away by {@code or}. */
-final class ReasonsText {
+public final class ReasonsText {
 
     private static final String OR = " or ";
     private static final Pattern PARTED = Pattern.compile("(?:^|\\s+)or(?:\\s+|$)");
@@ -16,7 +16,7 @@ final class ReasonsText {
     private ReasonsText() {}
 
     /** None of an empty text; empty where they can't be read. */
-    static Optional<List<Reason>> read(String text) {
+    public static Optional<List<Reason>> read(String text) {
         List<Reason> reasons = new ArrayList<>();
         if (text.isBlank()) {
             return Optional.of(reasons);
@@ -33,7 +33,7 @@ final class ReasonsText {
     }
 
     /** As they would be typed. */
-    static String write(List<Reason> reasons) {
+    public static String write(List<Reason> reasons) {
         return reasons.stream().map(reason -> String.join(OR, reason.words())).collect(Collectors.joining(", "));
     }
 }

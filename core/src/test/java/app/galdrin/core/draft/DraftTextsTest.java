@@ -1,4 +1,4 @@
-package app.galdrin.web.task.internal;
+package app.galdrin.core.draft;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What an instructor types in one field of the bench and means more than one number by. */
-class BenchTextsTest {
+class DraftTextsTest {
 
     private static final BandText LENGTH = new BandText(Quantity.LENGTH);
     private static final BandText ANGLE = new BandText(Quantity.ANGLE);

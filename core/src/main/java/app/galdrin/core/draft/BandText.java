@@ -1,4 +1,4 @@
-package app.galdrin.web.task.internal;
+package app.galdrin.core.draft;
 
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
@@ -19,7 +19,7 @@ import java.util.stream.Stream;
  * A band as an instructor types it, in degrees or mm: {@code 0.05} for full marks up to there and the usual room beyond; {@code 0.05; 0.2}
  * for a straight line to none; {@code 0.05; 0.1 60 %; 0.2 30 %} for steps.
  */
-final class BandText {
+public final class BandText {
 
     /** A limit and, where it is a step's, its percent. */
     private static final Pattern PART = Pattern.compile("(\\S.{0,19}?)(?:\\s+([1-9][0-9]?)\\s*%)?");
@@ -28,7 +28,7 @@ final class BandText {
 
     private final Quantity quantity;
 
-    BandText(Quantity quantity) {
+    public BandText(Quantity quantity) {
         this.quantity = quantity;
     }
 
@@ -36,16 +36,18 @@ final class BandText {
         return quantity == Quantity.ANGLE;
     }
 
-    double narrowest() {
+    /** Returns the narrowest full band, in degrees or mm. */
+    public double narrowest() {
         return angle() ? Band.NARROWEST_ANGLE : Band.NARROWEST_LENGTH;
     }
 
-    double widest() {
+    /** Returns the widest full band, in degrees or mm. */
+    public double widest() {
         return angle() ? Band.WIDEST_ANGLE : Band.WIDEST_LENGTH;
     }
 
     /** Empty where it can't be a band. */
-    Optional<Band> read(String text) {
+    public Optional<Band> read(String text) {
         List<Band.Step> parts = new ArrayList<>();
         for (String one : text.split(";", -1)) {
             Matcher part = PART.matcher(one.strip());
@@ -88,7 +90,7 @@ final class BandText {
     }
 
     /** As it would be typed. */
-    String write(Band band) {
+    public String write(Band band) {
         String full = limit(band.full());
         if (!band.steps().isEmpty()) {
             return Stream.concat(
@@ -100,7 +102,8 @@ final class BandText {
         return usualRoom ? full : full + "; " + limit(band.none());
     }
 
-    String limit(double inCore) {
+    /** Writes a limit, rad or mm, as it is typed: degrees or mm. */
+    public String limit(double inCore) {
         return QuantityFormat.decimal(angle() ? Math.toDegrees(inCore) : inCore, PLACES, false);
     }
 }

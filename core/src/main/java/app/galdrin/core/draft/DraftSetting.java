@@ -1,0 +1,15 @@
+package app.galdrin.core.draft;
+
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.spec.SpecificationSheet;
+import java.util.Optional;
+
+/**
+ * What an edit of a step looks at.
+ *
+ * @param sheet of the vehicle
+ * @param unit in which figures are usually answered
+ * @param now the steps before it
+ * @param then the steps before it ahead of this edit; empty where the step is new
+ */
+record DraftSetting(SpecificationSheet sheet, AnswerUnit unit, StepsBefore now, Optional<StepsBefore> then) {}

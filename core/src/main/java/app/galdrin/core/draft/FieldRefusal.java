@@ -1,0 +1,39 @@
+package app.galdrin.core.draft;
+
+import java.util.List;
+
+/** What was typed into a field cannot stand there. */
+public final class FieldRefusal extends Exception {
+
+    private static final long serialVersionUID = 1L;
+
+    private final String key;
+    private final String typed;
+    private final transient List<Object> limits;
+
+    /**
+     * A refusal with its sentence.
+     *
+     * @param key of the sentence
+     * @param typed what was read
+     * @param limits what is allowed, in the order of the sentence
+     */
+    FieldRefusal(String key, String typed, Object... limits) {
+        super(key);
+        this.key = key;
+        this.typed = typed;
+        this.limits = List.of(limits);
+    }
+
+    public String key() {
+        return key;
+    }
+
+    public String typed() {
+        return typed;
+    }
+
+    public List<Object> limits() {
+        return limits;
+    }
+}
