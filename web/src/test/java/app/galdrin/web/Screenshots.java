@@ -65,7 +65,7 @@ class Screenshots {
             Thread.sleep(1000); // three hundred sheets take as long as the machine is busy
         }
         maud.picture(folder.resolve("tried.png"));
-        String study = taskPath(maud, "Who varies");
+        String study = taskPath(maud, "Repeatability study");
         maud.go(study.replaceFirst(".*/tasks/", "/marking/class/") + "/varied").picture(folder.resolve("varied.png"));
         maud.go("/tasks/" + id).click("#next-version");
         maud.waitFor(() -> maud.has("#bench"));

@@ -124,7 +124,7 @@ class PastBlockTest {
     void itsPages_canBeReadByEverybody() {
         UUID block =
                 all(UUID.class, "select t.id from task_version t where {block}").get(0);
-        UUID study = all(UUID.class, "select t.id from task_version t where t.title like 'Who varies%'")
+        UUID study = all(UUID.class, "select t.id from task_version t where t.title like 'Repeatability study%'")
                 .get(0);
         UUID quick = all(UUID.class, "select t.id from task_version t where t.title = 'Front toe by plates'")
                 .get(0);

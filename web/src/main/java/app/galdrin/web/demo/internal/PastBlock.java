@@ -170,7 +170,10 @@ class PastBlock {
     private void study(SignedIn instructor, UUID van, UUID group, List<UUID> people) {
         UUID centre = instructor.centreId();
         Practical start = TaskStart.TOE.on(
-                DemoVehicles.PARCEL_VAN.sheet(), "Who varies: toe by plates", OrderSchool.A, AnswerUnit.DEGREES);
+                DemoVehicles.PARCEL_VAN.sheet(),
+                "Repeatability study: toe by plates",
+                OrderSchool.A,
+                AnswerUnit.DEGREES);
         var plates = Procedures.of("plates").withRunOutTakenOff();
         Practical study = TaskStart.withDefaults(
                 start.with(Mode.PRACTICE)
