@@ -180,7 +180,7 @@ public final class LoadRun {
                         throw new IllegalStateException(answer.statusCode() + " " + answer.body());
                     }
                 }
-                default -> client.part("/webjars/bootstrap/css/bootstrap.min.css", size);
+                default -> client.part("/assets/webjars/bootstrap/css/bootstrap.min.css", size);
             }
         }
     }

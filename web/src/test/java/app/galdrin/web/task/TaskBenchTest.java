@@ -475,6 +475,9 @@ class TaskBenchTest {
                 body.contains("name=\"" + field + "\" value=\"" + typed + "\"")
                         || body.contains("value=\"" + typed + "\""),
                 "kept");
+        assertTrue(
+                body.matches("(?s).*<input[^>]*name=\"" + Pattern.quote(field) + "\"[^>]*aria-invalid=\"true\".*"),
+                "heard by whoever does not see it");
         assertFalse(
                 body.matches("(?s).*<details(?![^>]* open)[^>]*>(?:(?!</details>).)*“" + Pattern.quote(typed) + "”.*"),
                 "folded away");
