@@ -32,7 +32,9 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class TaskEditorTest {
 
@@ -267,6 +269,62 @@ class TaskEditorTest {
                 EDITOR.added(draft, "measure:camber").refused().keySet());
         assertEquals(Map.of(), EDITOR.removed(draft, "toe").refused());
         assertEquals(2, draft.practical().measure("toe").orElseThrow().repeats());
+    }
+
+    /** A step goes where it is moved to and the others stay in their order; two measurements that stand as the school has them are not parted by a step up or down. */
+    @ParameterizedTest
+    @CsvSource({
+        "toe,1,'prepare,caster,camber,work,toe'",
+        "toe,-1,''",
+        "caster,1,''",
+        "camber,1,''",
+        "caster,2,'prepare,camber,toe,caster,work'",
+        "caster,-1,'caster,prepare,camber,toe,work'",
+        "prepare,-1,''",
+        "handIn,1,''",
+        "handIn,0,'prepare,caster,camber,toe,work'",
+        "none,1,''"
+    })
+    void aStep_isMoved(String step, int places, String first) {
+        TaskDraft full = EDITOR.started(TaskStart.FULL_FRONT, "Full", AnswerUnit.DEGREES);
+        String ids = EDITOR.moved(full, step, places)
+                .map(d -> String.join(",", ids(d).subList(0, 5)))
+                .orElse("");
+        assertEquals(first, ids);
+    }
+
+    /** Out of the school's order two measurements change places again. */
+    @Test
+    void measurementsInAnotherOrder_areMovedBack() {
+        TaskDraft full = EDITOR.started(TaskStart.FULL_FRONT, "Full", AnswerUnit.DEGREES);
+        TaskDraft other = EDITOR.moved(full, "caster", 2).orElseThrow();
+        assertEquals(
+                List.of("prepare", "camber", "caster", "toe"),
+                ids(EDITOR.moved(other, "caster", -1).orElseThrow()).subList(0, 4));
+    }
+
+    /** Begun from another start, a step of the same name stays as it was set where that is asked, and marks do where it is not. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void anotherStart_keepsWhatWasSet_whereItIsAskedTo(boolean keeps) {
+        TaskDraft set = write(toe(), "steps.toe.repeats", "5");
+        TaskDraft full = EDITOR.restarted(set, TaskStart.FULL_FRONT, keeps);
+        assertTrue(ids(full).containsAll(List.of("caster", "camber", "toe")));
+        assertEquals(
+                keeps ? 5 : 2, full.practical().measure("toe").orElseThrow().repeats());
+        assertEquals("Toe", full.practical().title());
+    }
+
+    /** The longest title that stands, a grade where grades are given, a hand-in: without one the task is not whole. */
+    @Test
+    void aTask_isWhole_orIsNot() {
+        assertTrue(EDITOR.isWhole(write(toe(), "title", "x".repeat(Practical.LONGEST_TITLE))));
+        assertFalse(EDITOR.isWhole(write(toe(), "title", "x".repeat(Practical.LONGEST_TITLE + 1))));
+        assertFalse(EDITOR.isWhole(EDITOR.removed(toe(), "handIn")));
+        assertEquals(
+                Set.of(TaskEditor.GRADES),
+                EDITOR.refusals(write(write(toe(), "grades", ""), "outcome", "graded"))
+                        .keySet());
     }
 
     @Test

@@ -12,6 +12,7 @@ import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Judge.Verdict;
 import app.galdrin.core.uncertainty.Estimate;
 import java.math.BigDecimal;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -155,6 +156,62 @@ class MissingTest {
             }
         }
         assertEquals(EnumSet.allOf(Verdict.class), more);
+    }
+
+    /** With both repeats its doubt is its own; with one of two it can as well have averaged out, or be as the task asks for it. */
+    @Test
+    void aMissingRepeat_canHaveAveragedOut() {
+        FigureId figure = figure("camber.front.left");
+        Bench lacking = guarded();
+        lacking.strike("camber/" + placeOf(lacking, figure) + "/2/0");
+        double own = standing(lacking, figure).standardUncertainty();
+        double asked = lacking.assignment
+                .asAsked(lacking.practical().measure("camber").orElseThrow(), figure)
+                .orElseThrow()
+                .standardUncertainty();
+        List<Double> doubts = doubts(lacking, figure);
+        for (double doubt : List.of(own, asked, own * Math.sqrt(0.5))) {
+            assertTrue(doubts.stream().anyMatch(u -> Math.abs(u - doubt) < 1e-9), doubt + " in " + doubts);
+        }
+        double whole = standing(guarded(), figure).standardUncertainty();
+        assertEquals(
+                List.of(whole), doubts(guarded(), figure).stream().distinct().toList());
+    }
+
+    /** A rear gap that a repeat lacks leaves the thrust line open within its U, and a front wheel with it; of the values between, the limits are tried. */
+    @Test
+    void aThrustLineReadInPart_leavesAFrontWheelOpenWithinItsU() {
+        FigureId figure = figure("toe.front.left");
+        Bench lacking = guarded().strike("toe/wheels.rl.rearGap/2/0");
+        var sat = new Case(new KnownReferences(lacking.assignment), lacking.answers(), lacking.references());
+        double reach = 2 * sat.own().thrustLine("judge").orElseThrow().standardUncertainty();
+        Estimate standing = standing(lacking, figure);
+        List<Double> values = sat.likewise(figure, "judge", standing).stream()
+                .map(Estimate::value)
+                .distinct()
+                .toList();
+        assertEquals(standing.value() - reach, Collections.min(values), 1e-12);
+        assertEquals(standing.value() + reach, Collections.max(values), 1e-12);
+        var limits = lacking.assignment.limits(figure).orElseThrow();
+        for (double limit :
+                new double[] {limits.min().orElseThrow(), limits.max().orElseThrow()}) {
+            if (Math.abs(limit - standing.value()) < reach) {
+                assertTrue(values.contains(limit), limit + " in " + values);
+            }
+        }
+    }
+
+    private static Estimate standing(Bench bench, FigureId figure) {
+        return new Case(new KnownReferences(bench.assignment), bench.answers(), bench.references())
+                .standing(figure, "judge")
+                .orElseThrow();
+    }
+
+    private static List<Double> doubts(Bench bench, FigureId figure) {
+        return new Case(new KnownReferences(bench.assignment), bench.answers(), bench.references())
+                .likewise(figure, "judge", standing(bench, figure)).stream()
+                        .map(Estimate::standardUncertainty)
+                        .toList();
     }
 
     private static Set<Verdict> right(Bench bench, FigureId figure, double wrote) {
