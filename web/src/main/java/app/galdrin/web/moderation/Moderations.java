@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -142,6 +143,11 @@ public class Moderations {
         if (!me.is(Role.VERIFIER)) {
             throw new NotThere("moderation", me.role(), me);
         }
+    }
+
+    /** The tasks of a centre that a sample can be drawn from: a sheet of theirs is signed. */
+    public Set<UUID> drawable(UUID centreId) {
+        return Set.copyOf(mapper.tasksWithSigned(centreId, MOST));
     }
 
     /** The samples of a centre, the newest first. */

@@ -162,6 +162,22 @@ class ModerationTest {
     }
 
     /** Instructors see it and decide nothing; a stranger and an apprentice see nothing. */
+    /** The first choice of the page is one that a sample comes of. */
+    @Test
+    void aTask_isOffered_onceASheetIsSigned() {
+        assertTrue(verifier.get("/marking/moderation").body().contains("<option value=\"" + centre.taskId() + "\""));
+        Centre unsigned = centres.plates();
+        centres.reference(unsigned);
+        centres.sat(unsigned, "Person", "0.34", false);
+        String name = "v." + unsigned.id();
+        people.add(unsigned.id(), Role.VERIFIER, "Vito", name, Centre.PASSWORD);
+        String page = new Visitor(port)
+                .signIn(name, Centre.PASSWORD)
+                .get("/marking/moderation")
+                .body();
+        assertTrue(page.contains("No task has a signed sheet yet.") && !page.contains("id=\"draw\""), page);
+    }
+
     @Test
     void onlyTheVerifier_drawsAndDecides() {
         String path = draw("100");

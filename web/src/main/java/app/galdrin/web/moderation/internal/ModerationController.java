@@ -19,6 +19,7 @@ import java.security.SecureRandom;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -51,7 +52,12 @@ class ModerationController {
     @GetMapping("/marking/moderation")
     String list(@AuthenticationPrincipal SignedIn me, Model model) {
         model.addAttribute("moderations", moderations.list(me.centreId()));
-        model.addAttribute("tasks", tasks.list(me.centreId(), false));
+        Set<UUID> drawable = moderations.drawable(me.centreId());
+        model.addAttribute(
+                "tasks",
+                tasks.list(me.centreId(), false).stream()
+                        .filter(t -> drawable.contains(t.id()))
+                        .toList());
         model.addAttribute("mayDraw", me.is(Role.VERIFIER));
         model.addAttribute("key", Ids.next());
         model.addAttribute("seed", random.nextInt(HIGHEST_SEED) + 1);

@@ -21,6 +21,9 @@ public interface ModerationMapper {
 
     List<SignedSheetRow> signed(UUID centreId, UUID taskId, int most);
 
+    /** The newest tasks that have a signed sheet. */
+    List<UUID> tasksWithSigned(UUID centreId, int most);
+
     /** 0 where it was drawn already. */
     int insert(UUID id, UUID centreId, UUID taskId, long seed, int percent, BigDecimal borderline, UUID personId);
 
