@@ -456,7 +456,9 @@ export const sheet = () => ({
     const field = this.field(entry.line);
     const text = document.createElement(field ? 'button' : 'span');
     if (field) { text.type = 'button'; text.className = 'btn btn-link'; text.dataset.asideGo = entry.line; }
-    text.textContent = [this.step()?.querySelector('h1').textContent, field?.name, `${entry.text || '–'}: ${entry.sentence}`].filter((part, at) => part && (at > 0 || field)).join(' · ');
+    // most sentences say what was read
+    const said = entry.text && entry.sentence.includes(entry.text) ? entry.sentence : `${entry.text || '–'}: ${entry.sentence}`;
+    text.textContent = field ? `${field.name} · ${said}` : said;
     const done = document.createElement('button');
     done.type = 'button'; done.className = 'quiet'; done.dataset.asideDone = entry.key; done.textContent = '×';
     done.setAttribute('aria-label', this.say_.sayForget.replace('{0}', entry.text || '–'));
