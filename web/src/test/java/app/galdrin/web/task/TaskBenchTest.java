@@ -39,11 +39,14 @@ import app.galdrin.web.Visitor;
 import app.galdrin.web.library.Library;
 import java.net.URI;
 import java.net.http.HttpResponse;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
@@ -260,6 +263,21 @@ class TaskBenchTest {
         assertEquals(4, practical.measure("toe").orElseThrow().repeats());
         assertEquals(404, teacher.get(draft).statusCode(), "the draft has become the task");
         assertEquals("/tasks/" + id(draft), location(teacher.post(draft + "/set", Map.of())), "sent twice, set once");
+    }
+
+    /** Pressed on several connections in one instant, one task is set and each press is led to it. */
+    @Test
+    void setInTheSameInstant_oneTaskIsSet() throws Exception {
+        String draft = begun("toe");
+        var pool = Executors.newFixedThreadPool(8);
+        try {
+            Callable<String> press = () -> location(teacher.post(draft + "/set", Map.of("minutes", "45")));
+            for (var led : pool.invokeAll(Collections.nCopies(8, press))) {
+                assertEquals("/tasks/" + id(draft), led.get());
+            }
+        } finally {
+            pool.shutdown();
+        }
     }
 
     /** A press counts once however often it arrives, one of another tab is told, and nobody else sees a draft. */

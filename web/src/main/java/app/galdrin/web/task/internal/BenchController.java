@@ -10,6 +10,7 @@ import app.galdrin.web.account.ClassGroup;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.Library;
@@ -321,7 +322,15 @@ class BenchController {
         if (tasks.exists(me.centreId(), id)) {
             return "redirect:/tasks/" + id;
         }
-        DraftRow row = pressed(me, id, form);
+        DraftRow row;
+        try {
+            row = pressed(me, id, form);
+        } catch (NotThere gone) {
+            if (tasks.exists(me.centreId(), id)) {
+                return "redirect:/tasks/" + id; // the same press on another connection was a moment faster
+            }
+            throw gone;
+        }
         BenchView view = show(me, row, model);
         if (view.wrong()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
