@@ -7,8 +7,6 @@ import { Connection } from './connection.js';
 import { Calculator, shown } from './calculator.js';
 import { work } from './calculation.js';
 
-const CALL = '_staff/needsYou/0/0'; // the line of the flag that calls the instructor
-const TAPE = '_tape/'; // what the lines of the calculators' tapes begin with
 const LOOK_MS = 5000;
 
 export const sheet = () => ({
@@ -31,7 +29,7 @@ export const sheet = () => ({
     this.shown = this.root.querySelector('.step.shown')?.dataset.step;
     this.root.querySelectorAll('.measure').forEach(move);
     this.calculators = [...this.root.querySelectorAll('[data-calculator]')].map(holder => new Calculator(holder, { keep: (line, text) => this.calculated(line, text), put: (line, text) => this.putIn(line, text) }));
-    this.queue.entries().filter(entry => entry.line.startsWith(TAPE)).forEach(entry => this.showOnTape(entry.line, entry.text));
+    this.queue.entries().filter(entry => entry.line.startsWith(this.root.dataset.tapeLines)).forEach(entry => this.showOnTape(entry.line, entry.text));
     this.showAside();
     this.flush();
     this.looking = setInterval(() => this.lookUp(), LOOK_MS);
@@ -66,7 +64,7 @@ export const sheet = () => ({
   // ---- what was typed here and never reached the server comes back into its field
   restore() {
     for (const entry of this.queue.entries()) {
-      if (entry.line === CALL) this.showCall(entry.text);
+      if (entry.line === this.root.dataset.callLine) this.showCall(entry.text);
       const field = this.field(entry.line);
       if (!field) continue;
       if (entry.strike) field.empty();
@@ -296,7 +294,7 @@ export const sheet = () => ({
   // calling the instructor is an entry like any other: it waits here until the server has it
   call(form) {
     const text = form.elements.text.value;
-    this.queue.add({ line: CALL, text, strike: false, saw: [] });
+    this.queue.add({ line: this.root.dataset.callLine, text, strike: false, saw: [] });
     this.showCall(text);
     this.flush();
   },

@@ -2,6 +2,9 @@ package app.galdrin.web;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -12,6 +15,8 @@ import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.modulith.core.ApplicationModules;
 
 /** What must hold of the tree as a whole. */
@@ -20,6 +25,20 @@ class ModulesTest {
     @Test
     void featuresUseOneAnother_onlyThroughTheirPublicTypes_andInOneDirection() {
         ApplicationModules.of(GaldrinApplication.class).verify();
+    }
+
+    /** Nothing comes round to itself: what a package uses never uses it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"app.galdrin.core", "app.galdrin.web"})
+    void packages_haveNoCircles(String root) {
+        var classes = new ClassFileImporter()
+                .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+                .importPackages(root);
+        SlicesRuleDefinition.slices()
+                .matching(root + ".(**)")
+                .should()
+                .beFreeOfCycles()
+                .check(classes);
     }
 
     /** A content security policy without 'unsafe-inline' drops these silently. */

@@ -38,7 +38,7 @@ public sealed interface AnswerType {
      *
      * @param defaultUnit of a figure without a unit
      * @param least smallest that can be real there, in mm, degrees or a count
-     * @param most largest, likewise
+     * @param most largest that can be real there, in mm, degrees or a count
      */
     record Amount(Quantity quantity, Unit defaultUnit, double least, double most) implements AnswerType {
         /** The same, a figure without a unit counting as one of this. */

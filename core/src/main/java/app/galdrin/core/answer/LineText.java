@@ -31,7 +31,11 @@ public sealed interface LineText {
         }
     }
 
-    /** A text that was not; the reason says why, the type what would have done; a figure that was read is in mm, degrees or a count. */
+    /**
+     * A text that was not; the reason says why, the type what would have done; a figure that was read is in mm, degrees or a count.
+     *
+     * @param read what was read, mm, deg or a count; empty where it is no number
+     */
     record Refusal(String typed, Reason reason, OptionalDouble read, AnswerType type) implements LineText {}
 
     /** Why a text was not understood; each has a sentence of its own on the pages. */

@@ -42,7 +42,11 @@ public enum Sense implements Keyed {
         return key;
     }
 
-    /** Which of these a value with a sign (mm or deg) is; the first of them for 0. */
+    /**
+     * Which of these a value with a sign (mm or deg) is; the first of them for 0.
+     *
+     * @param value mm or deg, with its sign
+     */
     public static Sense of(double value, List<Sense> senses, Side side) {
         return senses.stream().filter(s -> s.sign(side) * value > 0).findFirst().orElse(senses.get(0));
     }

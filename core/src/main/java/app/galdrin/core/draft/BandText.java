@@ -102,7 +102,11 @@ public final class BandText {
         return usualRoom ? full : full + "; " + limit(band.none());
     }
 
-    /** Writes a limit, rad or mm, as it is typed: degrees or mm. */
+    /**
+     * Writes a limit, rad or mm, as it is typed: degrees or mm.
+     *
+     * @param inCore mm or rad
+     */
     public String limit(double inCore) {
         return QuantityFormat.decimal(angle() ? Math.toDegrees(inCore) : inCore, PLACES, false);
     }

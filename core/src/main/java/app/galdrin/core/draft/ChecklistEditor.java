@@ -5,7 +5,6 @@ import app.galdrin.core.task.Checklist.Item;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Reason;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.StepKind;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,8 +21,8 @@ public final class ChecklistEditor implements StepEditor {
     private static final int NEARLY_LAST = 60;
 
     @Override
-    public StepKind kind() {
-        return StepKind.CHECKLIST;
+    public String kind() {
+        return Checklist.KIND;
     }
 
     @Override

@@ -12,4 +12,4 @@ import java.util.Optional;
  * @param now the steps before it
  * @param then the steps before it ahead of this edit; empty where the step is new
  */
-record DraftSetting(SpecificationSheet sheet, AnswerUnit unit, StepsBefore now, Optional<StepsBefore> then) {}
+public record DraftSetting(SpecificationSheet sheet, AnswerUnit unit, StepsBefore now, Optional<StepsBefore> then) {}

@@ -18,21 +18,24 @@ public final class FieldRefusal extends Exception {
      * @param typed what was read
      * @param limits what is allowed, in the order of the sentence
      */
-    FieldRefusal(String key, String typed, Object... limits) {
+    public FieldRefusal(String key, String typed, Object... limits) {
         super(key);
         this.key = key;
         this.typed = typed;
         this.limits = List.of(limits);
     }
 
+    /** Returns the key of its sentence. */
     public String key() {
         return key;
     }
 
+    /** Returns what was read. */
     public String typed() {
         return typed;
     }
 
+    /** Returns what is allowed, in the order of the sentence. */
     public List<Object> limits() {
         return limits;
     }

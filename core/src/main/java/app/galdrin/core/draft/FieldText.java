@@ -3,14 +3,15 @@ package app.galdrin.core.draft;
 import app.galdrin.core.Keyed;
 
 /** Reads the texts of fields. */
-final class FieldText {
+public final class FieldText {
 
     /** What a ticked field sends; any other text is no tick. */
     static final String TICKED = "on";
 
     private FieldText() {}
 
-    static boolean isTicked(String typed) {
+    /** Returns whether a field is ticked. */
+    public static boolean isTicked(String typed) {
         return typed.equals(TICKED);
     }
 
@@ -20,7 +21,7 @@ final class FieldText {
      * @param least smallest number allowed, 0 or more
      * @param most largest number allowed
      */
-    static int whole(String typed, int least, int most) throws FieldRefusal {
+    public static int whole(String typed, int least, int most) throws FieldRefusal {
         if (typed.matches("[0-9]{1,9}")) {
             int number = Integer.parseInt(typed);
             if (number >= least && number <= most) {
@@ -31,7 +32,7 @@ final class FieldText {
     }
 
     /** Reads one of these words. */
-    static <T extends Keyed> T word(T[] words, String typed) throws FieldRefusal {
+    public static <T extends Keyed> T word(T[] words, String typed) throws FieldRefusal {
         return Keyed.find(words, typed).orElseThrow(() -> new FieldRefusal("field.noChoice", typed));
     }
 }

@@ -1,10 +1,12 @@
 package app.galdrin.core.draft;
 
+import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.StepKind;
+import app.galdrin.core.task.TaskFault;
 import com.google.auto.service.AutoService;
 import java.util.List;
+import java.util.Optional;
 
 /** The hand-in has nothing to edit. */
 @AutoService(StepEditor.class)
@@ -13,8 +15,8 @@ public final class HandInEditor implements StepEditor {
     private static final int LAST = 70;
 
     @Override
-    public StepKind kind() {
-        return StepKind.HAND_IN;
+    public String kind() {
+        return HandIn.KIND;
     }
 
     @Override
@@ -30,6 +32,13 @@ public final class HandInEditor implements StepEditor {
     @Override
     public int turn(Step step) {
         return LAST;
+    }
+
+    @Override
+    public Optional<Mend> mend(Step step, TaskFault fault, SpecificationSheet sheet) {
+        return fault.reason() == TaskFault.Reason.AFTER_HAND_IN
+                ? Optional.of(new Mend("last", step.id(), "mend.handInLast", ""))
+                : Optional.empty();
     }
 
     @Override

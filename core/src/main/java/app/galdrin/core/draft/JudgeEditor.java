@@ -6,7 +6,6 @@ import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.StepKind;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,8 +18,8 @@ public final class JudgeEditor implements StepEditor {
     private static final int TURN = 30;
 
     @Override
-    public StepKind kind() {
-        return StepKind.JUDGE;
+    public String kind() {
+        return Judge.KIND;
     }
 
     @Override

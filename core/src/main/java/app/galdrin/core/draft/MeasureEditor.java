@@ -1,6 +1,7 @@
 package app.galdrin.core.draft;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Family;
 import app.galdrin.core.procedure.Procedure;
@@ -11,7 +12,7 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.StepKind;
+import app.galdrin.core.task.TaskFault;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -27,8 +28,8 @@ public final class MeasureEditor implements StepEditor {
     private static final int REPEATS = 2;
 
     @Override
-    public StepKind kind() {
-        return StepKind.MEASURE;
+    public String kind() {
+        return Measure.KIND;
     }
 
     @Override
@@ -61,6 +62,36 @@ public final class MeasureEditor implements StepEditor {
     @Override
     public int turn(Step step) {
         return TURN;
+    }
+
+    @Override
+    public Optional<Integer> turn(Step step, OrderSchool school) {
+        return ((Measure) step)
+                .figures().stream()
+                        .flatMap(f -> school.turn(f.measurand()).stream())
+                        .min(Integer::compare);
+    }
+
+    @Override
+    public Optional<Mend> mend(Step step, TaskFault fault, SpecificationSheet sheet) {
+        var measure = (Measure) step;
+        String fields = TaskEditor.STEPS + measure.id();
+        return switch (fault.reason()) {
+            case ONE_WHEEL_SQUARED ->
+                Optional.of(new Mend(fields + ".steering", Steering.CLAMPED.key(), "mend.clamp", ""));
+            case NOT_SEEN, DOES_NOT_FIT ->
+                byAnother(measure, sheet)
+                        .map(key -> new Mend(fields + ".procedure", key, "mend.procedure", "procedure." + key));
+            default -> Optional.empty();
+        };
+    }
+
+    /** The key of another procedure of the family that tells all that is wanted on this vehicle. */
+    private static Optional<String> byAnother(Measure measure, SpecificationSheet sheet) {
+        return procedures(measure.procedure().family(), sheet).stream()
+                .filter(p -> p.sees().containsAll(measure.figures()))
+                .map(Procedure::key)
+                .findFirst();
     }
 
     /** Returns the procedures of a family that a vehicle has what they need for. */

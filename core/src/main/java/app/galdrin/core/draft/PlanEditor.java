@@ -6,7 +6,6 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.StepKind;
 import com.google.auto.service.AutoService;
 import java.util.List;
 
@@ -17,8 +16,8 @@ public final class PlanEditor implements StepEditor {
     private static final int TURN = 40;
 
     @Override
-    public StepKind kind() {
-        return StepKind.PLAN;
+    public String kind() {
+        return Plan.KIND;
     }
 
     @Override

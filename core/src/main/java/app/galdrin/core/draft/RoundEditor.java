@@ -5,7 +5,6 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.StepKind;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,8 +22,8 @@ public final class RoundEditor implements StepEditor {
     private static final String AGAIN = "Again";
 
     @Override
-    public StepKind kind() {
-        return StepKind.ROUND;
+    public String kind() {
+        return Round.KIND;
     }
 
     @Override

@@ -1,13 +1,18 @@
 package app.galdrin.core.draft;
 
+import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.StepKind;
+import app.galdrin.core.task.TaskFault;
 import java.util.List;
+import java.util.Optional;
 
 /** How a kind of step is edited. There is one for every kind, registered as a service. */
 public interface StepEditor {
 
-    StepKind kind();
+    /** Returns the key of its kind. */
+    String kind();
 
     /**
      * A ready-made step of the kind.
@@ -36,6 +41,21 @@ public interface StepEditor {
      * @throws FieldRefusal where it cannot stand there
      */
     Step written(Step step, String field, String part, String typed, DraftSetting setting) throws FieldRefusal;
+
+    /** Returns the step with what was answered in the usual unit answered in another. */
+    default Step answeredIn(Step step, AnswerUnit before, AnswerUnit unit) {
+        return step;
+    }
+
+    /** Returns the turn that a school gives a step among others of its kind; empty where it says nothing. */
+    default Optional<Integer> turn(Step step, OrderSchool school) {
+        return Optional.empty();
+    }
+
+    /** Returns the press that mends a fault of a step, where the kind knows one. */
+    default Optional<Mend> mend(Step step, TaskFault fault, SpecificationSheet sheet) {
+        return Optional.empty();
+    }
 
     /** Returns the step as it follows from those before it: what they do not give any more is dropped, what is new is taken in. */
     default Step following(Step step, DraftSetting setting) {

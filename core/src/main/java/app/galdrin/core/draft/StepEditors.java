@@ -1,37 +1,29 @@
 package app.galdrin.core.draft;
 
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.StepKind;
+import app.galdrin.core.task.StepKinds;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.ServiceLoader;
 
 /** The editors of all kinds of step. */
 final class StepEditors {
 
-    private static final Map<StepKind, StepEditor> BY_KIND = new EnumMap<>(StepKind.class);
-
-    static {
-        ServiceLoader.load(StepEditor.class).forEach(editor -> BY_KIND.put(editor.kind(), editor));
-    }
+    private static final Map<String, StepEditor> BY_KIND = StepKinds.oneEach(
+            "editors",
+            ServiceLoader.load(StepEditor.class, StepEditor.class.getClassLoader()).stream()
+                    .map(ServiceLoader.Provider::get)
+                    .toList(),
+            StepEditor::kind);
 
     private StepEditors() {}
 
-    /**
-     * Returns the editor of a step's kind.
-     *
-     * @throws IllegalStateException where the kind has none
-     */
+    /** Returns the editor of a step's kind. */
     static StepEditor of(Step step) {
-        StepEditor editor = BY_KIND.get(step.kind());
-        if (editor == null) {
-            throw new IllegalStateException(
-                    "no editor for steps of kind " + step.kind().key());
-        }
-        return editor;
+        return Objects.requireNonNull(BY_KIND.get(step.kind()));
     }
 
     /** Returns all that can be added, in the usual order of the work. */

@@ -10,31 +10,34 @@ import java.util.Optional;
 import java.util.function.Function;
 
 /** The steps that stand before one: what it can ask about follows from them. */
-record StepsBefore(List<Step> steps) {
+public record StepsBefore(List<Step> steps) {
 
-    StepsBefore {
+    public StepsBefore {
         steps = List.copyOf(steps);
     }
 
     /** Those of a task that stand before one of its steps. */
-    static StepsBefore of(Practical practical, Step step) {
+    public static StepsBefore of(Practical practical, Step step) {
         return new StepsBefore(practical.steps().stream()
                 .takeWhile(s -> !s.id().equals(step.id()))
                 .toList());
     }
 
-    List<Measure> measures() {
+    /** Returns the measurements among them. */
+    public List<Measure> measures() {
         return steps.stream()
                 .filter(Measure.class::isInstance)
                 .map(Measure.class::cast)
                 .toList();
     }
 
-    Optional<Measure> measure(String id) {
+    /** Returns a measurement among them. */
+    public Optional<Measure> measure(String id) {
         return measures().stream().filter(m -> m.id().equals(id)).findFirst();
     }
 
-    List<Work> works() {
+    /** Returns the steps among them in which figures are worked. */
+    public List<Work> works() {
         return steps.stream()
                 .filter(Work.class::isInstance)
                 .map(Work.class::cast)
@@ -42,7 +45,7 @@ record StepsBefore(List<Step> steps) {
     }
 
     /** The figures that all measurements ask for and tell, each once, in their order. */
-    List<FigureId> figures(Function<Measure, List<FigureId>> asked) {
+    public List<FigureId> figures(Function<Measure, List<FigureId>> asked) {
         return measures().stream()
                 .flatMap(m -> asked.apply(m).stream().filter(m::tells))
                 .distinct()

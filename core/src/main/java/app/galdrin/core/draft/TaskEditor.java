@@ -1,16 +1,12 @@
 package app.galdrin.core.draft;
 
 import app.galdrin.core.figure.AnswerUnit;
-import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
-import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.FrontDatum;
 import app.galdrin.core.task.Grade;
-import app.galdrin.core.task.HandIn;
-import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Practical;
@@ -19,7 +15,6 @@ import app.galdrin.core.task.SchemeDefaults;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskDocument;
 import app.galdrin.core.task.TaskFault;
-import app.galdrin.core.task.Work;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -39,7 +34,7 @@ public final class TaskEditor {
     /** The field of the grades. */
     public static final String GRADES = "grades";
 
-    private static final String STEPS = "steps.";
+    static final String STEPS = "steps.";
 
     private final SpecificationSheet sheet;
 
@@ -71,7 +66,7 @@ public final class TaskEditor {
         }
         List<Step> steps = fresh.steps().stream()
                 .map(step -> now.steps().stream()
-                        .filter(s -> s.id().equals(step.id()) && s.kind() == step.kind())
+                        .filter(s -> s.id().equals(step.id()) && s.kind().equals(step.kind()))
                         .findFirst()
                         .orElse(step))
                 .toList();
@@ -172,20 +167,9 @@ public final class TaskEditor {
     /** What was answered in the usual unit is answered in the new one. */
     private static TaskDraft answeredIn(TaskDraft draft, AnswerUnit unit) {
         List<Step> steps = draft.practical().steps().stream()
-                .map(step -> step instanceof Work work ? answeredIn(work, draft.unit(), unit) : step)
+                .map(step -> StepEditors.of(step).answeredIn(step, draft.unit(), unit))
                 .toList();
         return draft.with(draft.practical().with(steps)).with(unit);
-    }
-
-    private static Work answeredIn(Work work, AnswerUnit before, AnswerUnit unit) {
-        return new Work(
-                work.id(),
-                work.asked().stream()
-                        .map(i -> i.unit() == before.orFitting(i.figure())
-                                ? new Work.Item(i.figure(), i.from(), unit.orFitting(i.figure()), i.steps())
-                                : i)
-                        .toList(),
-                work.targets());
     }
 
     /** {@code name} is the id of the step, the field, and what of the field, parted by dots. */
@@ -277,18 +261,13 @@ public final class TaskEditor {
     }
 
     private static boolean isAsTheSchoolHasIt(OrderSchool school, List<Step> steps, int first) {
-        if (!(steps.get(first) instanceof Measure a) || !(steps.get(first + 1) instanceof Measure b)) {
-            return false;
-        }
-        Optional<Integer> turnOfA = turn(school, a);
-        Optional<Integer> turnOfB = turn(school, b);
-        return turnOfA.isPresent() && turnOfB.isPresent() && turnOfA.get() < turnOfB.get();
+        Optional<Integer> one = turn(school, steps.get(first));
+        Optional<Integer> next = turn(school, steps.get(first + 1));
+        return one.isPresent() && next.isPresent() && one.get() < next.get();
     }
 
-    private static Optional<Integer> turn(OrderSchool school, Measure measure) {
-        return measure.figures().stream()
-                .flatMap(f -> school.turn(f.measurand()).stream())
-                .min(Integer::compare);
+    private static Optional<Integer> turn(OrderSchool school, Step step) {
+        return StepEditors.of(step).turn(step, school);
     }
 
     // ---- what follows
@@ -392,15 +371,9 @@ public final class TaskEditor {
         Optional<Step> step = step(draft.practical(), fault);
         return switch (fault.reason()) {
             case NO_STEPS, NO_HAND_IN -> Optional.of(new Mend("add", "handIn", "mend.addHandIn", ""));
-            case AFTER_HAND_IN ->
-                step.filter(HandIn.class::isInstance).map(s -> new Mend("last", s.id(), "mend.handInLast", ""));
             case NEVER_INSIDE -> Optional.of(new Mend("rule", DecisionRule.SIMPLE.key(), "mend.simple", ""));
             case NOTHING_ADJUSTABLE, MISSING -> step.map(s -> new Mend("remove", s.id(), "mend.remove", ""));
-            case ONE_WHEEL_SQUARED ->
-                step.map(s -> new Mend(STEPS + s.id() + ".steering", "clamped", "mend.clamp", ""));
-            case NOT_SEEN, DOES_NOT_FIT ->
-                step.filter(Measure.class::isInstance).flatMap(s -> bySomeOther((Measure) s));
-            default -> Optional.empty();
+            default -> step.flatMap(own -> StepEditors.of(own).mend(own, fault, sheet));
         };
     }
 
@@ -414,15 +387,5 @@ public final class TaskEditor {
         String index = dot < 0 ? rest : rest.substring(0, dot);
         int at = index.matches("[0-9]{1,2}") ? Integer.parseInt(index) : Integer.MAX_VALUE;
         return at < practical.steps().size() ? Optional.of(practical.steps().get(at)) : Optional.empty();
-    }
-
-    /** Another procedure of the family that tells all that is wanted on this vehicle. */
-    private Optional<Mend> bySomeOther(Measure measure) {
-        List<FigureId> wanted = measure.figures();
-        return MeasureEditor.procedures(measure.procedure().family(), sheet).stream()
-                .filter(p -> p.sees().containsAll(wanted))
-                .map(Procedure::key)
-                .findFirst()
-                .map(key -> new Mend(STEPS + measure.id() + ".procedure", key, "mend.procedure", "procedure." + key));
     }
 }

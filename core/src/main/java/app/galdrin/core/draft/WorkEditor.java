@@ -2,11 +2,10 @@ package app.galdrin.core.draft;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.procedure.Intermediate;
+import app.galdrin.core.procedure.paper.Intermediate;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.StepKind;
 import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
 import com.google.auto.service.AutoService;
@@ -28,8 +27,8 @@ public final class WorkEditor implements StepEditor {
     private static final int MOST_TARGETS = 6;
 
     @Override
-    public StepKind kind() {
-        return StepKind.WORK;
+    public String kind() {
+        return Work.KIND;
     }
 
     @Override
@@ -157,6 +156,19 @@ public final class WorkEditor implements StepEditor {
         return items.stream()
                 .sorted(Comparator.comparingInt(item -> order.indexOf(item.figure())))
                 .toList();
+    }
+
+    @Override
+    public Step answeredIn(Step step, AnswerUnit before, AnswerUnit unit) {
+        var work = (Work) step;
+        return new Work(
+                work.id(),
+                work.asked().stream()
+                        .map(i -> i.unit() == before.orFitting(i.figure())
+                                ? new Work.Item(i.figure(), i.from(), unit.orFitting(i.figure()), i.steps())
+                                : i)
+                        .toList(),
+                work.targets());
     }
 
     @Override

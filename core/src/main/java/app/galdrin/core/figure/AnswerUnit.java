@@ -31,6 +31,7 @@ public enum AnswerUnit implements Keyed {
         return key;
     }
 
+    /** Returns whether it is a length or an angle. */
     public Quantity quantity() {
         return quantity;
     }
@@ -58,6 +59,7 @@ public enum AnswerUnit implements Keyed {
     /**
      * A figure (rad or mm) as the number an answer in this unit has (deg or mm).
      *
+     * @param figure rad or mm
      * @param baseline mm, positive; used for an angle answered in millimetres
      */
     public double ofFigure(double figure, FigureId id, double baseline) {
@@ -73,6 +75,9 @@ public enum AnswerUnit implements Keyed {
     /**
      * The figure (rad or mm) that an answer (deg or mm) stands for. A length longer than the baseline reaches is no angle: it
      * comes back as the nearest that is.
+     *
+     * @param answer in this unit
+     * @param baseline mm, positive; used for an angle answered in millimetres
      */
     public double toFigure(double answer, FigureId id, double baseline) {
         if (id.measurand().quantity() == Quantity.LENGTH) {

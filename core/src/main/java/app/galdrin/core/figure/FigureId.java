@@ -35,14 +35,17 @@ public record FigureId(Measurand measurand, Location where, FigurePosition at) i
         return (measurand.ordinal() * 31 + where.ordinal()) * 31 + at.kind().ordinal() * 7 + at.amount();
     }
 
+    /** Returns the figure of a measurand at a place of the vehicle, straight ahead. */
     public static FigureId of(Measurand measurand, Location where) {
         return new FigureId(measurand, where, FigurePosition.AHEAD);
     }
 
+    /** Returns the figure of a measurand at a wheel, straight ahead. */
     public static FigureId of(Measurand measurand, Wheel wheel) {
         return of(measurand, Location.of(wheel));
     }
 
+    /** Returns the figure of a measurand on an axle, straight ahead. */
     public static FigureId of(Measurand measurand, Axle axle) {
         return of(measurand, Location.of(axle));
     }
@@ -96,10 +99,12 @@ public record FigureId(Measurand measurand, Location where, FigurePosition at) i
         return new FigureId(measurand, where.otherSide(), at);
     }
 
+    /** Returns its axle; empty where it is the vehicle's. */
     public Optional<Axle> axle() {
         return where.axle();
     }
 
+    /** Returns its wheel; empty where it is an axle's or the vehicle's. */
     public Optional<Wheel> wheel() {
         return where.wheel();
     }

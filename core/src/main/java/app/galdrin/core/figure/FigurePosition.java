@@ -61,6 +61,7 @@ public record FigurePosition(Kind kind, int amount) {
         };
     }
 
+    /** Reads the key of a position. */
     public static Optional<FigurePosition> parse(String key) {
         Matcher matcher = FORM.matcher(key);
         if (!matcher.matches()) {

@@ -39,14 +39,17 @@ public enum Location implements Keyed {
         return key;
     }
 
+    /** Returns the axle; empty for the vehicle. */
     public Optional<Axle> axle() {
         return Optional.ofNullable(axle);
     }
 
+    /** Returns the side; empty for an axle and the vehicle. */
     public Optional<Side> side() {
         return Optional.ofNullable(side);
     }
 
+    /** Returns the wheel; empty for an axle and the vehicle. */
     public Optional<Wheel> wheel() {
         return axle == null || side == null ? Optional.empty() : Optional.of(Wheel.of(axle, side));
     }
@@ -63,10 +66,12 @@ public enum Location implements Keyed {
         return axle == null || side == null ? this : of(Wheel.of(axle, side.other()));
     }
 
+    /** Returns the place of an axle. */
     public static Location of(Axle axle) {
         return axle == Axle.FRONT ? FRONT : REAR;
     }
 
+    /** Returns the place of a wheel. */
     public static Location of(Wheel wheel) {
         return switch (wheel) {
             case FRONT_LEFT -> FRONT_LEFT;

@@ -81,10 +81,12 @@ public enum Measurand implements Keyed {
         return quantity;
     }
 
+    /** Returns whether it is a wheel's, an axle's or the vehicle's. */
     public Extent extent() {
         return extent;
     }
 
+    /** Returns how it follows from the wheels of an axle. */
     public Form form() {
         return form;
     }

@@ -16,17 +16,32 @@ public record Tolerance(double size) {
         }
     }
 
-    /** Both in the unit of the size. */
+    /**
+     * Both in the unit of the size.
+     *
+     * @param a in the unit of the size
+     * @param b in the unit of the size
+     */
     public boolean equal(double a, double b) {
         return Math.abs(a - b) <= size;
     }
 
-    /** Whether {@code a} is at most {@code b}, both in the unit of the size. */
+    /**
+     * Whether {@code a} is at most {@code b}, both in the unit of the size.
+     *
+     * @param a in the unit of the size
+     * @param b in the unit of the size
+     */
     public boolean atMost(double a, double b) {
         return a <= b + size;
     }
 
-    /** Whether {@code a} is at least {@code b}, both in the unit of the size. */
+    /**
+     * Whether {@code a} is at least {@code b}, both in the unit of the size.
+     *
+     * @param a in the unit of the size
+     * @param b in the unit of the size
+     */
     public boolean atLeast(double a, double b) {
         return a >= b - size;
     }

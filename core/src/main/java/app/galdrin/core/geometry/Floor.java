@@ -18,7 +18,10 @@ public record Floor(double pitch, double roll) {
      * A camber freed from the floor.
      *
      * @param camber γ, rad
-     * @param byReading ∂γ/∂γ_read, and likewise by toe, pitch and roll
+     * @param byReading ∂γ/∂γ_read, without unit
+     * @param byToe ∂γ/∂t, without unit
+     * @param byPitch ∂γ/∂p, without unit
+     * @param byRoll ∂γ/∂r, without unit
      */
     public record CorrectedCamber(double camber, double byReading, double byToe, double byPitch, double byRoll) {}
 
@@ -33,7 +36,7 @@ public record Floor(double pitch, double roll) {
      * </pre>
      *
      * @param reading γ_read, top outward positive, −20° to 20°
-     * @param toe t of the wheel as it stands, −steer on the left and steer on the right
+     * @param toe t of the wheel as it stands, rad: −steer on the left and steer on the right
      */
     public CorrectedCamber camber(double reading, double toe, Side side) {
         int s = side.sign();
@@ -62,6 +65,9 @@ public record Floor(double pitch, double roll) {
     /**
      * What an inclinometer on a wheel of known camber and toe (rad) reads on this floor, rad, top outward positive: γ_read =
      * −asin(a·u), a the spin axis pointing outboard.
+     *
+     * @param camber γ, rad, top outward positive
+     * @param toe t of the wheel as it stands, rad
      */
     public double inclinometerReading(double camber, double toe, Side side) {
         double lean = Math.sin(pitch) * Math.sin(toe) + side.sign() * Math.sin(roll) * Math.cos(toe);

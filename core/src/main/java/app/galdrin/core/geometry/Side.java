@@ -25,6 +25,7 @@ public enum Side implements Keyed {
         return sign;
     }
 
+    /** Returns the side across. */
     public Side other() {
         return this == LEFT ? RIGHT : LEFT;
     }

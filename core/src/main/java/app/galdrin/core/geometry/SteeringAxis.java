@@ -11,7 +11,11 @@ package app.galdrin.core.geometry;
  */
 public record SteeringAxis(double caster, double kpi) {
 
-    /** The toe of a wheel steered by ψ (rad, to the left positive): t = −s ψ. */
+    /**
+     * The toe of a wheel steered by ψ (rad, to the left positive): t = −s ψ.
+     *
+     * @param steer rad, to the left positive
+     */
     public static double toe(double steer, Side side) {
         return -side.sign() * steer;
     }

@@ -33,10 +33,12 @@ public enum Wheel implements Keyed {
         return side;
     }
 
+    /** Returns whether it is a front wheel. */
     public boolean front() {
         return axle == Axle.FRONT;
     }
 
+    /** Returns whether it is a left wheel. */
     public boolean left() {
         return side == Side.LEFT;
     }
@@ -46,6 +48,7 @@ public enum Wheel implements Keyed {
         return of(axle, side.other());
     }
 
+    /** Returns the wheel of an axle on a side. */
     public static Wheel of(Axle axle, Side side) {
         if (axle == Axle.FRONT) {
             return side == Side.LEFT ? FRONT_LEFT : FRONT_RIGHT;

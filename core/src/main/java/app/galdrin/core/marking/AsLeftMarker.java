@@ -32,6 +32,11 @@ import java.util.Optional;
 public final class AsLeftMarker implements AspectMarker {
 
     @Override
+    public String kind() {
+        return Round.KIND;
+    }
+
+    @Override
     public Aspect aspect() {
         return Aspect.AS_LEFT;
     }

@@ -23,7 +23,7 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 
 /** One sitting while it is marked: the assignment, what was written, the references, and the figures all of these come to. */
-final class Case {
+public final class Case {
 
     private final KnownReferences known;
     private final Assignment assignment;
@@ -45,24 +45,28 @@ final class Case {
         this.leftAgain = OwnFigures.ofReference(assignment, references.asLeftAgain());
     }
 
-    Assignment assignment() {
+    /** The task on its vehicle and in its bay. */
+    public Assignment assignment() {
         return assignment;
     }
 
-    Practical practical() {
+    /** The task. */
+    public Practical practical() {
         return assignment.practical();
     }
 
-    Answers answers() {
+    /** What the apprentice wrote. */
+    public Answers answers() {
         return answers;
     }
 
-    References references() {
+    /** What the instructor read. */
+    public References references() {
         return references;
     }
 
     /** The apprentice's own. */
-    OwnFigures own() {
+    public OwnFigures own() {
         return own;
     }
 

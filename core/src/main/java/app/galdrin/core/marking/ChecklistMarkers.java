@@ -14,6 +14,11 @@ import java.util.Optional;
 abstract sealed class ChecklistMarkers implements AspectMarker {
 
     @Override
+    public final String kind() {
+        return Checklist.KIND;
+    }
+
+    @Override
     public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
         var list = (Checklist) step;
         boolean critical = aspect() == Aspect.CRITICAL;

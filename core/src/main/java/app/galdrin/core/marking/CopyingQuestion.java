@@ -5,7 +5,6 @@ import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.task.Assignment;
-import app.galdrin.core.task.Measure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -52,9 +51,7 @@ public final class CopyingQuestion {
 
     private static List<Reading> readings(Assignment assignment) {
         List<Reading> readings = new ArrayList<>();
-        assignment.practical().steps().stream()
-                .filter(Measure.class::isInstance)
-                .map(Measure.class::cast)
+        assignment.practical().measures(0).stream()
                 .forEach(measure -> assignment.places(measure).forEach(place -> {
                     for (int repeat = 1; repeat <= (place.eachRepeat() ? measure.repeats() : 1); repeat++) {
                         var key = new LineKey(measure.id(), place.id(), place.eachRepeat() ? repeat : 0, 0);

@@ -1,8 +1,8 @@
 package app.galdrin.core.marking;
 
-import app.galdrin.core.procedure.Drill;
-import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.Slips;
+import app.galdrin.core.procedure.slip.Drill;
+import app.galdrin.core.procedure.slip.Slip;
+import app.galdrin.core.procedure.slip.Slips;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;

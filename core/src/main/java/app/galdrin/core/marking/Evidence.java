@@ -3,7 +3,7 @@ package app.galdrin.core.marking;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.procedure.Intermediate;
+import app.galdrin.core.procedure.paper.Intermediate;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
@@ -37,7 +37,12 @@ public sealed interface Evidence {
         return false;
     }
 
-    /** A figure and its standard uncertainty, rad or mm. */
+    /**
+     * A figure and its standard uncertainty, rad or mm.
+     *
+     * @param value rad or mm, with the sign of its measurand
+     * @param doubt standard uncertainty, rad or mm, 0 or more
+     */
     record Figure(double value, double doubt) {}
 
     /**
@@ -145,6 +150,7 @@ public sealed interface Evidence {
      * @param band that counts: wider than the task's where the reference is poorer than it promised
      * @param promised full marks up to here by the task, rad or mm; 0 on lines from before that was told apart
      * @param taken repeats that tell it, of {@code asked}; what is missing costs its share
+     * @param credit share of the marks, 0 to 1
      * @param doubtFrom what most of the doubt comes from, by key, with its share of the variance
      * @param slips that explain it, each a set of one
      * @param possible whether something else explains it as well
@@ -205,21 +211,34 @@ public sealed interface Evidence {
         }
     }
 
-    /** What most of a doubt comes from; its share of the variance is 0 to 1. */
+    /**
+     * What most of a doubt comes from; its share of the variance is 0 to 1.
+     *
+     * @param share share of the variance, 0 to 1
+     */
     record DoubtFrom(String group, double share) {}
 
-    /** The apprentice's own repeats of a figure, rad or mm; the range is highest less lowest. */
+    /**
+     * The apprentice's own repeats of a figure, rad or mm; the range is highest less lowest.
+     *
+     * @param each rad or mm, an element a repeat
+     * @param range rad or mm, 0 or more
+     * @param credit share of the marks, 0 to 1
+     */
     record Repeats(FigureId figure, List<Double> each, double range, Band band, double credit) implements Evidence {}
 
     /**
      * A worked figure against what the taught working gives from the same readings, both in the answer's unit.
      *
      * @param taught key of the working
-     * @param tolerance how far it may be off
+     * @param honest what his readings give, in the unit of the answer
+     * @param written what he wrote, in the unit of the answer
+     * @param tolerance how far it may be off, in the unit of the answer, 0 or more
+     * @param credit share of the marks, 0 to 1
      * @param slips that give what was written, each with all it takes
      * @param possible whether so many slips could give so much that this one may be chance
      * @param way what was asked for on the way to it; the marks are theirs and the figure's alike
-     * @param follows what follows from what he wrote on the way, where that is not what his readings give
+     * @param follows what follows from what he wrote on the way, in the unit of the answer; empty where that is what his readings give
      * @param rounded what a usual habit of rounding on the way gives, where marks were earned by that
      * @param unread readings that are missing, where the figure is right for what they can have been
      */
@@ -274,6 +293,7 @@ public sealed interface Evidence {
                     List.of());
         }
 
+        /** Returns whether it is right. */
         public boolean right() {
             return slips.isEmpty() && credit == 1;
         }
@@ -304,9 +324,10 @@ public sealed interface Evidence {
     /**
      * An intermediate figure: mm, deg or a number.
      *
-     * @param honest what his readings give, or what he had written before it
-     * @param wrote empty where nothing is written
-     * @param tolerance how far it may be off
+     * @param honest what his readings give, or what he had written before it, in its own unit
+     * @param wrote in its own unit; empty where nothing is written
+     * @param tolerance how far it may be off, in its own unit, 0 or more
+     * @param credit share of the marks, 0 to 1
      */
     record OnTheWay(Intermediate what, double honest, Optional<Double> wrote, double tolerance, double credit) {}
 
@@ -317,7 +338,9 @@ public sealed interface Evidence {
      * @param procedure key of its procedure, which has the places
      * @param place of two that are compared the first
      * @param against the other place, if two are compared
-     * @param tolerance how far it may be off: a step of the instrument
+     * @param honest mm or deg, as it is read
+     * @param written mm or deg, as it is read
+     * @param tolerance how far it may be off: a step of the instrument, mm or deg
      */
     record Target(
             String from,
@@ -425,7 +448,11 @@ public sealed interface Evidence {
         }
     }
 
-    /** What was planned for one part, 0 or more in its unit. */
+    /**
+     * What was planned for one part, 0 or more in its unit.
+     *
+     * @param amount in the unit of the part, 0 or more
+     */
     record PlannedMove(String adjuster, String unit, Direction way, double amount) {}
 
     /**
@@ -435,6 +462,7 @@ public sealed interface Evidence {
      * @param after what the moves make of it, rad or mm
      * @param moves of every part that moves it
      * @param splitAssumed whether only a total is known, so that an equal split was assumed
+     * @param credit share of the marks, 0 to 1
      * @param slips any of which, undone, would have made it right
      * @param line what the wheel is counted from, where that is the thrust line
      */
@@ -468,10 +496,11 @@ public sealed interface Evidence {
     /**
      * The plan for one part, in its unit: where only its way is known, and on mark sheets from before plans were marked by their effect.
      *
-     * @param planned amount, 0 or more
-     * @param needed what the apprentice's own figures ask for; empty where only the way is known
-     * @param allowance how far the amount may be off
+     * @param planned in the unit of the part, 0 or more
+     * @param needed what the apprentice's own figures ask for, in the unit of the part; empty where only the way is known
+     * @param allowance how far the amount may be off, in the unit of the part, 0 or more
      * @param splitAssumed whether only a total is known, so that an equal split was assumed
+     * @param credit share of the marks, 0 to 1
      */
     record Move(
             String adjuster,

@@ -1,8 +1,8 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.Tolerance;
-import app.galdrin.core.procedure.Intermediate;
-import app.galdrin.core.procedure.IntermediateSteps;
+import app.galdrin.core.procedure.paper.Intermediate;
+import app.galdrin.core.procedure.paper.IntermediateSteps;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Work;

@@ -28,8 +28,12 @@ public final class KnownReferences {
         this.assignment = assignment;
         Practical practical = assignment.practical();
         this.asked = Marker.criteria(practical)
-                .map(c -> new ReferenceKey(c, practical.step(c.id().step()).orElseThrow(), Marker.of(c.id().aspect())))
+                .map(c -> asked(c, practical.step(c.id().step()).orElseThrow()))
                 .toList();
+    }
+
+    private static ReferenceKey asked(Criterion criterion, Step step) {
+        return new ReferenceKey(criterion, step, Marker.of(step, criterion.id().aspect()));
     }
 
     /** A line of every sheet: what is marked, where it is done, and by whom. */
@@ -40,6 +44,7 @@ public final class KnownReferences {
         return asked;
     }
 
+    /** Returns the assignment whose sittings are marked. */
     public Assignment assignment() {
         return assignment;
     }

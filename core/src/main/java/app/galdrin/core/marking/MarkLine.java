@@ -47,6 +47,7 @@ public record MarkLine(
         }
     }
 
+    /** Returns the marks that count: those by hand where there are any. */
     public BigDecimal marks() {
         return override.map(Override::marks).orElse(computed);
     }

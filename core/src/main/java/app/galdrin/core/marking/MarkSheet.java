@@ -20,10 +20,12 @@ public record MarkSheet(List<MarkLine> lines) {
         lines = List.copyOf(lines);
     }
 
+    /** Returns the marks of all lines together. */
     public BigDecimal total() {
         return lines.stream().map(MarkLine::marks).reduce(BigDecimal.ZERO, BigDecimal::add);
     }
 
+    /** Returns the marks there were to earn. */
     public int available() {
         return lines.stream().mapToInt(MarkLine::available).sum();
     }

@@ -6,13 +6,13 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Scheme;
+import app.galdrin.core.task.Step;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.DoubleSummaryStatistics;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.ServiceLoader;
 import java.util.stream.Stream;
@@ -30,14 +30,16 @@ public final class Marker {
     /** What the minor pieces of a line's evidence are worth together. */
     private static final double MINOR = 0.1;
 
-    private static final Map<Aspect, AspectMarker> BY_ASPECT = load();
+    private static final Map<MarkerKey, AspectMarker> MARKERS = load();
 
     private Marker() {}
 
-    private static Map<Aspect, AspectMarker> load() {
-        Map<Aspect, AspectMarker> markers = new EnumMap<>(Aspect.class);
+    private record MarkerKey(String kind, Aspect aspect) {}
+
+    private static Map<MarkerKey, AspectMarker> load() {
+        Map<MarkerKey, AspectMarker> markers = new HashMap<>();
         ServiceLoader.load(AspectMarker.class, AspectMarker.class.getClassLoader())
-                .forEach(marker -> markers.put(marker.aspect(), marker));
+                .forEach(marker -> markers.put(new MarkerKey(marker.kind(), marker.aspect()), marker));
         return markers;
     }
 
@@ -55,8 +57,17 @@ public final class Marker {
                 .toList());
     }
 
-    static AspectMarker of(Aspect aspect) {
-        return Objects.requireNonNull(BY_ASPECT.get(aspect));
+    /**
+     * Returns what marks an aspect of a step.
+     *
+     * @throws IllegalStateException where nothing is registered for it
+     */
+    static AspectMarker of(Step step, Aspect aspect) {
+        AspectMarker marker = MARKERS.get(new MarkerKey(step.kind(), aspect));
+        if (marker == null) {
+            throw new IllegalStateException("nothing marks " + aspect.key() + " of steps of kind " + step.kind());
+        }
+        return marker;
     }
 
     /** Those of the scheme, and before them whatever keeps people whole and was given no marks: nobody is competent without it. */

@@ -33,6 +33,11 @@ import java.util.Set;
 public final class OrderMarker implements AspectMarker {
 
     @Override
+    public String kind() {
+        return Round.KIND;
+    }
+
+    @Override
     public Aspect aspect() {
         return Aspect.ORDER;
     }

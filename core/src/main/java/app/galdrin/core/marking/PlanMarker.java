@@ -33,6 +33,11 @@ import java.util.Set;
 public final class PlanMarker implements AspectMarker {
 
     @Override
+    public String kind() {
+        return Plan.KIND;
+    }
+
+    @Override
     public Aspect aspect() {
         return Aspect.PLAN;
     }

@@ -1,7 +1,7 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.Keyed;
-import app.galdrin.core.procedure.Drill;
+import app.galdrin.core.procedure.slip.Drill;
 
 /** A mistake in planning an adjustment. */
 enum PlanSlip implements Keyed {

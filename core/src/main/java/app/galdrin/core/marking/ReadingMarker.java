@@ -20,6 +20,11 @@ import java.util.Set;
 public final class ReadingMarker implements AspectMarker {
 
     @Override
+    public String kind() {
+        return Measure.KIND;
+    }
+
+    @Override
     public Aspect aspect() {
         return Aspect.READING;
     }

@@ -39,9 +39,7 @@ public final class ReferenceQuestion {
         List<OwnFigures> own =
                 sittings.stream().map(s -> new OwnFigures(assignment, s)).toList();
         List<DisagreeingFigure> off = new ArrayList<>();
-        assignment.practical().steps().stream()
-                .filter(Measure.class::isInstance)
-                .map(Measure.class::cast)
+        assignment.practical().measures(0).stream()
                 .forEach(measure -> measure.figures()
                         .forEach(figure -> theirs.mean(measure, 0, figure)
                                 .ifPresent(

@@ -27,6 +27,7 @@ public record References(Answers asFound, Answers asLeft, Answers asLeftAgain, b
         return new References(asFound, asLeft, asLeftAgain, true);
     }
 
+    /** Returns that nothing was read. */
     public static References none() {
         return new References(Answers.none(), Answers.none());
     }

@@ -17,6 +17,11 @@ import java.util.List;
 public final class RepeatabilityMarker implements AspectMarker {
 
     @Override
+    public String kind() {
+        return Measure.KIND;
+    }
+
+    @Override
     public Aspect aspect() {
         return Aspect.REPEATABILITY;
     }

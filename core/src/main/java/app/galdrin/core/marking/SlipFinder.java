@@ -4,7 +4,7 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Derivation;
-import app.galdrin.core.procedure.Slip;
+import app.galdrin.core.procedure.slip.Slip;
 import app.galdrin.core.task.Measure;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -1,9 +1,9 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.AnswerUnit;
-import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.SlipContext;
-import app.galdrin.core.procedure.Slips;
+import app.galdrin.core.procedure.slip.Slip;
+import app.galdrin.core.procedure.slip.SlipContext;
+import app.galdrin.core.procedure.slip.Slips;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;

@@ -3,6 +3,7 @@ package app.galdrin.core.marking;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Criterion;
+import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Step;
 import com.google.auto.service.AutoService;
 import java.util.List;
@@ -14,6 +15,11 @@ public final class TimeMarker implements AspectMarker {
 
     /** Share of the limit by which it is overrun when nothing is left. */
     private static final double NONE_BEYOND = 0.5;
+
+    @Override
+    public String kind() {
+        return HandIn.KIND;
+    }
 
     @Override
     public Aspect aspect() {

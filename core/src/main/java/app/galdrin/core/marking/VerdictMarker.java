@@ -29,6 +29,11 @@ import java.util.stream.Collectors;
 public final class VerdictMarker implements AspectMarker {
 
     @Override
+    public String kind() {
+        return Judge.KIND;
+    }
+
+    @Override
     public Aspect aspect() {
         return Aspect.VERDICT;
     }

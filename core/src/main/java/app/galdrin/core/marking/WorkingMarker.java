@@ -34,6 +34,11 @@ import java.util.stream.Stream;
 public final class WorkingMarker implements AspectMarker {
 
     @Override
+    public String kind() {
+        return Work.KIND;
+    }
+
+    @Override
     public Aspect aspect() {
         return Aspect.WORKING;
     }

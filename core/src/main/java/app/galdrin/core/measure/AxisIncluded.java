@@ -33,12 +33,22 @@ public final class AxisIncluded implements RecordKind {
     private static final Contract CONTRACT =
             new Contract("axis.included", Shape.of(CAMBER, KPI), Shape.of(INCLUDED_ANGLE));
 
-    /** The included angle of a wheel with this camber and KPI, all rad. */
+    /**
+     * The included angle of a wheel with this camber and KPI, all rad.
+     *
+     * @param camber rad, top outward positive
+     * @param kpi rad, leaning inward positive
+     */
     public static double evaluate(double camber, double kpi) {
         return camber + kpi;
     }
 
-    /** The forward model: the camber of a wheel with this included angle on an axis of this KPI, all rad. */
+    /**
+     * The forward model: the camber of a wheel with this included angle on an axis of this KPI, all rad.
+     *
+     * @param includedAngle rad
+     * @param kpi rad, leaning inward positive
+     */
     public static double forward(double includedAngle, double kpi) {
         return includedAngle - kpi;
     }

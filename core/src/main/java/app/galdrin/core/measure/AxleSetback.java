@@ -41,10 +41,21 @@ public final class AxleSetback implements MeasuringMethod {
             new Contract(NAME, Shape.of(WHEELBASE_LEFT, WHEELBASE_RIGHT, TRACK), Shape.of(SETBACK, ANGLE));
     private static final Sight SIGHT = Sight.of(Observables.SETBACK);
 
-    /** All mm, positive. */
+    /**
+     * All mm, positive.
+     *
+     * @param wheelbaseLeft mm, positive
+     * @param wheelbaseRight mm, positive
+     * @param track mm, positive
+     */
     public record Readings(double wheelbaseLeft, double wheelbaseRight, double track) {}
 
-    /** {@code setback} mm, {@code angle} rad. */
+    /**
+     * {@code setback} mm, {@code angle} rad.
+     *
+     * @param setback mm, the right wheel standing back positive
+     * @param angle rad, likewise
+     */
     public record Result(double setback, double angle) {}
 
     public static Result evaluate(Readings r) {
@@ -57,6 +68,7 @@ public final class AxleSetback implements MeasuringMethod {
      *
      * @param angle of the front axle, rad, positive where the right wheel stands back
      * @param wheelbase at the middle, mm
+     * @param track mm, positive
      */
     public static Readings forward(
             double angle, double wheelbase, double track, Instrument tape, RandomGenerator noise) {

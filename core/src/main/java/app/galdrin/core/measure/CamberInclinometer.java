@@ -11,6 +11,8 @@ import app.galdrin.core.geometry.SteeringAxis;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
@@ -122,8 +124,10 @@ public final class CamberInclinometer implements MeasuringMethod {
     /**
      * One reading, all angles rad.
      *
+     * @param reading rad, as the gauge shows it
      * @param lean needed for {@link Reference#PLUMB_90}, else without use
      * @param floor its roll is 0 for {@link Reference#FLOOR}
+     * @param steer rad, to the left positive
      */
     public record Readings(
             Side side, double reading, Reference reference, Optional<Lean> lean, Floor floor, double steer) {}
@@ -166,12 +170,16 @@ public final class CamberInclinometer implements MeasuringMethod {
     public static List<Step> working(Readings r, Result result) {
         List<Step> steps = new ArrayList<>();
         if (r.reference() == Reference.PLUMB_90) {
-            steps.add(Step.of("camber.inclinometer.plumb90."
-                            + r.lean().orElseThrow().key())
+            steps.add(Step.of(Formula.of(
+                            "camber.inclinometer.plumb90."
+                                    + r.lean().orElseThrow().key(),
+                            Operation.DIFFERENCE,
+                            Operation.PLUMB))
                     .with(READING, r.reading())
                     .gives("againstPlumb", READING.unit(), againstPlumb(r)));
         }
-        steps.add(Step.of("camber.inclinometer.camber")
+        steps.add(Step.of(Formula.of("camber.inclinometer.camber", Operation.FLOOR)
+                        .movingWithFirst())
                 .with("againstPlumb", READING.unit(), againstPlumb(r))
                 .with(FLOOR_ROLL, r.floor().roll())
                 .with(STEER, r.steer())
@@ -183,7 +191,9 @@ public final class CamberInclinometer implements MeasuringMethod {
     /**
      * The forward model: what the gauge shows on a wheel of the given camber (rad).
      *
+     * @param camber rad, top outward positive
      * @param reference for {@link Reference#FLOOR} the floor is taken as level across
+     * @param steer rad, to the left positive
      */
     public static Readings forward(
             double camber,

@@ -44,7 +44,13 @@ public final class CamberOffset implements MeasuringMethod {
     private static final Sight SIGHT =
             Sight.of(Observables.CAMBER).assuming(Assumption.FLOOR_SLOPE_KNOWN, Assumption.RUN_OUT_REMOVED);
 
-    /** From the line to the rim at the top and the bottom, and between those two points, mm. */
+    /**
+     * From the line to the rim at the top and the bottom, and between those two points, mm.
+     *
+     * @param topGap mm, 0 or more
+     * @param bottomGap mm, 0 or more
+     * @param length between the two gaps, mm, positive
+     */
     public record Readings(double topGap, double bottomGap, double length) {}
 
     /** The camber, rad. */
@@ -67,7 +73,13 @@ public final class CamberOffset implements MeasuringMethod {
                 new Result(propagation.estimate(difference.divide(r.length()).asin())));
     }
 
-    /** The forward model: the gaps of a wheel with the given camber (rad), {@code gapAtHub} mm from the line at its middle. */
+    /**
+     * The forward model: the gaps of a wheel with the given camber (rad), {@code gapAtHub} mm from the line at its middle.
+     *
+     * @param camber rad, top outward positive
+     * @param gapAtHub mm, large enough that both gaps are 0 or more
+     * @param length between the two gaps, mm, positive
+     */
     public static Readings forward(
             double camber, double gapAtHub, double length, Instrument rule, RandomGenerator noise) {
         double half = length / 2 * Math.sin(camber);

@@ -5,6 +5,8 @@ import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
@@ -58,7 +60,13 @@ public final class CasterProtractor implements MeasuringMethod {
             Shape.of(CASTER_PAD, CASTER_KNUCKLE, DISAGREEMENT));
     private static final Sight SIGHT = Sight.of(Observables.CASTER);
 
-    /** All rad; at least one of pad and knuckle. */
+    /**
+     * All rad; at least one of pad and knuckle.
+     *
+     * @param pad rad
+     * @param knuckle rad
+     * @param frameAngle rad, dropping toward the rear positive
+     */
     public record Readings(OptionalDouble pad, OptionalDouble knuckle, double frameAngle) {}
 
     /** All rad; each where its reading is given. */
@@ -95,12 +103,12 @@ public final class CasterProtractor implements MeasuringMethod {
     public static List<Step> working(Readings r, Result result) {
         List<Step> steps = new ArrayList<>();
         result.casterPad()
-                .ifPresent(caster -> steps.add(Step.of("caster.protractor.caster")
+                .ifPresent(caster -> steps.add(Step.of(Formula.of("caster.protractor.caster", Operation.FRAME))
                         .with(PAD, r.pad().orElseThrow())
                         .with(FRAME_ANGLE, r.frameAngle())
                         .gives(CASTER_PAD, caster.value())));
         result.casterKnuckle()
-                .ifPresent(caster -> steps.add(Step.of("caster.protractor.caster")
+                .ifPresent(caster -> steps.add(Step.of(Formula.of("caster.protractor.caster", Operation.FRAME))
                         .with(KNUCKLE, r.knuckle().orElseThrow())
                         .with(FRAME_ANGLE, r.frameAngle())
                         .gives(CASTER_KNUCKLE, caster.value())));
@@ -112,7 +120,13 @@ public final class CasterProtractor implements MeasuringMethod {
         return steps;
     }
 
-    /** The forward model: what the protractor shows on an axle of the given caster, the knuckle twisted against the pad, rad. */
+    /**
+     * The forward model: what the protractor shows on an axle of the given caster, the knuckle twisted against the pad, rad.
+     *
+     * @param caster rad, leaning rearward positive
+     * @param twist what the knuckle shows more than the pad, rad
+     * @param frameAngle rad, dropping toward the rear positive
+     */
     public static Readings forward(
             double caster, double twist, double frameAngle, Instrument protractor, RandomGenerator noise) {
         return new Readings(

@@ -10,6 +10,8 @@ import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Figures;
 import app.galdrin.core.record.FlagField;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.ListField;
 import app.galdrin.core.record.NumberField;
@@ -44,6 +46,10 @@ import java.util.stream.IntStream;
  */
 @AutoService(RecordKind.class)
 public final class CasterSweep implements MeasuringMethod {
+
+    private static final Formula SHORTCUT_FORMULA = Formula.of(
+                    "caster.sweep.shortcut", Operation.FLOOR, Operation.PLUMB, Operation.CAMBERS)
+            .worked(in -> (in[0] - in[1]) * in[2] - in[3]);
 
     public static final String NAME = "caster.sweep";
 
@@ -99,15 +105,26 @@ public final class CasterSweep implements MeasuringMethod {
     /**
      * One reading of a steered wheel, rad.
      *
-     * @param steer ψ, to the left positive
-     * @param camber as the inclinometer shows it
+     * @param steer ψ, rad, to the left positive
+     * @param camber as the inclinometer shows it, rad, top outward positive
      */
     public record Reading(double steer, double camber) {}
 
-    /** The readings of one wheel; {@code kpi} (rad) is assumed where fewer than three steer angles are distinct. */
+    /**
+     * The readings of one wheel; {@code kpi} (rad) is assumed where fewer than three steer angles are distinct.
+     *
+     * @param kpi rad, leaning inward positive
+     */
     public record Readings(Side side, List<Reading> readings, Floor floor, double kpi) {}
 
-    /** Standard uncertainties of every camber, every steer, of pitch and roll each, and of an assumed KPI, rad. */
+    /**
+     * Standard uncertainties of every camber, every steer, of pitch and roll each, and of an assumed KPI, rad.
+     *
+     * @param angle rad, 0 or more
+     * @param steer rad, 0 or more
+     * @param floor rad, 0 or more
+     * @param kpi rad, 0 or more
+     */
     public record ReadingUncertainty(double angle, double steer, double floor, double kpi) {
 
         /** Readings taken as exact. */
@@ -132,8 +149,9 @@ public final class CasterSweep implements MeasuringMethod {
      * The workshop's way.
      *
      * @param out camber as read with the front of the wheel farthest out, rad
-     * @param in likewise farthest in
+     * @param in camber with the wheel steered farthest in, rad
      * @param halfSpan θ, half the steer between the two, rad
+     * @param factor 1 / (2 sin θ), without unit
      * @param caster (out − in) · factor − pitch, rad
      */
     public record Shortcut(double out, double in, double halfSpan, double factor, double caster) {}
@@ -215,10 +233,10 @@ public final class CasterSweep implements MeasuringMethod {
                 .gives(CASTER, result.caster().value()));
         result.kpi().ifPresent(kpi -> steps.add(rows(r, cambers, true).gives(SOLVED_KPI, kpi.value())));
         Shortcut shortcut = result.shortcut();
-        steps.add(Step.of("caster.sweep.factor")
+        steps.add(Step.of(Formula.of("caster.sweep.factor", Operation.FACTOR))
                 .with("theta", FieldUnit.ANGLE, shortcut.halfSpan())
                 .gives(FACTOR, shortcut.factor()));
-        steps.add(Step.of("caster.sweep.shortcut")
+        steps.add(Step.of(SHORTCUT_FORMULA)
                 .with("camberOut", FieldUnit.ANGLE, shortcut.out())
                 .with("camberIn", FieldUnit.ANGLE, shortcut.in())
                 .with(FACTOR, shortcut.factor())

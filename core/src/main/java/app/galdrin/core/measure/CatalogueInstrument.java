@@ -118,6 +118,8 @@ public enum CatalogueInstrument implements Keyed {
     /**
      * For a forward model: trained hands on a surface with so many times their usual scatter (0 or more), in mm or rad, which round as
      * they read; 0 reads without scatter and rounds nothing.
+     *
+     * @param handlingFactor factor on the scatter of trained hands, 0 or more
      */
     public Instrument inHands(double handlingFactor, Surface surface) {
         return handlingFactor == 0 ? Instrument.PERFECT : new Instrument(resolution, handlingFactor * scatter(surface));

@@ -23,6 +23,8 @@ public record Instrument(double resolution, double scatter) {
     /**
      * The figure read off, in the unit of the instrument, mm or rad; the generator is asked once a reading, so a seed gives the
      * same readings again.
+     *
+     * @param trueValue in the unit of the instrument, mm or rad
      */
     public double read(double trueValue, RandomGenerator noise) {
         double scattered = trueValue + scatter * noise.nextGaussian();

@@ -5,6 +5,8 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
@@ -52,7 +54,12 @@ public final class KpiProtractor implements MeasuringMethod {
             new Contract(NAME, Shape.of(SIDE, READING, CROSS_SLOPE).withU(U_ANGLE, U_FLOOR), Shape.of(KPI));
     private static final Sight SIGHT = Sight.of(Observables.KPI);
 
-    /** {@code reading} rad, top inward positive; {@code crossSlope} rad, left side higher positive. */
+    /**
+     * {@code reading} rad, top inward positive; {@code crossSlope} rad, left side higher positive.
+     *
+     * @param reading rad
+     * @param crossSlope rad, the left side of the bay higher positive
+     */
     public record Readings(Side side, double reading, double crossSlope) {}
 
     /**
@@ -70,13 +77,18 @@ public final class KpiProtractor implements MeasuringMethod {
 
     /** The step from the reading to KPI, rad. */
     public static List<Step> working(Readings r, Estimate kpi) {
-        return List.of(Step.of("kpi.protractor.kpi." + r.side().key())
+        return List.of(Step.of(Formula.of("kpi.protractor.kpi." + r.side().key(), Operation.FRAME))
                 .with(READING, r.reading())
                 .with(CROSS_SLOPE, r.crossSlope())
                 .gives(KPI, kpi.value()));
     }
 
-    /** The forward model: what a protractor shows of an axis of this KPI on a frame of this cross slope, both rad. */
+    /**
+     * The forward model: what a protractor shows of an axis of this KPI on a frame of this cross slope, both rad.
+     *
+     * @param kpi rad, leaning inward positive
+     * @param crossSlope rad, the left side of the bay higher positive
+     */
     public static Readings forward(
             double kpi, Side side, double crossSlope, Instrument protractor, Instrument level, RandomGenerator noise) {
         return new Readings(

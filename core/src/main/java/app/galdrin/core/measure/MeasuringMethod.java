@@ -8,5 +8,6 @@ import app.galdrin.core.record.RecordKind;
  */
 public interface MeasuringMethod extends RecordKind {
 
+    /** Returns what it sees of a vehicle. */
     Sight sight();
 }

@@ -3,7 +3,14 @@ package app.galdrin.core.measure;
 import app.galdrin.core.geometry.Wheel;
 import java.util.function.ToDoubleFunction;
 
-/** One figure for each of the four wheels, rad or mm, all in one unit. */
+/**
+ * One figure for each of the four wheels, rad or mm, all in one unit.
+ *
+ * @param frontLeft in any one unit
+ * @param frontRight in any one unit
+ * @param rearLeft in any one unit
+ * @param rearRight in any one unit
+ */
 public record PerWheel(double frontLeft, double frontRight, double rearLeft, double rearRight) {
 
     /** Asks for the wheels in record order; rad or mm. */

@@ -44,7 +44,7 @@ public enum SweepHand {
     /**
      * By what the difference of the two cambers is multiplied in the working that is taught, without unit.
      *
-     * @param exact 1 / (2 sin θ), which any other working takes too
+     * @param exact 1 / (2 sin θ), without unit, which any other working takes too
      */
     public static double factor(String taught, double exact) {
         return Arrays.stream(values())
@@ -54,7 +54,11 @@ public enum SweepHand {
                 .factor(exact);
     }
 
-    /** By what the difference of the two cambers is multiplied, without unit; {@code exact} is 1 / (2 sin θ). */
+    /**
+     * By what the difference of the two cambers is multiplied, without unit; {@code exact} is 1 / (2 sin θ).
+     *
+     * @param exact 1 / (2 sin θ), without unit, which any other working takes too
+     */
     private double factor(double exact) {
         return switch (this) {
             case FACTOR -> exact;

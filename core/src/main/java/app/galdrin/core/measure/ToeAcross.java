@@ -8,6 +8,8 @@ import app.galdrin.core.Outcome.Failure;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
@@ -40,6 +42,10 @@ import java.util.random.RandomGenerator;
  */
 @AutoService(RecordKind.class)
 public final class ToeAcross implements MeasuringMethod {
+
+    private static final Formula TOTAL_FORMULA = Formula.of(
+                    "toe.across.total", Operation.TOTAL, Operation.OVER_LENGTH, Operation.DOUBLED)
+            .worked(in -> 2 * Math.asin(in[0] / (2 * in[1])));
 
     public static final String NAME = "toe.across";
 
@@ -93,11 +99,11 @@ public final class ToeAcross implements MeasuringMethod {
     /**
      * The readings of one measurement, mm.
      *
-     * @param frontDistance 0 or more; a span is more than 0
-     * @param rearDistance as the front distance
-     * @param baseline between the front and rear point on one wheel, at hub height
-     * @param tyreRadius instead of a baseline, for points on a tyre
-     * @param heightOffset of those points above (positive) or below the hub
+     * @param frontDistance mm, 0 or more; a span is more than 0
+     * @param rearDistance mm, 0 or more; a span is more than 0
+     * @param baseline between the front and rear point on one wheel, at hub height, mm, positive
+     * @param tyreRadius instead of a baseline, for points on a tyre, mm, positive
+     * @param heightOffset of those points above (positive) or below the hub, mm
      */
     public record Readings(
             double frontDistance,
@@ -107,7 +113,13 @@ public final class ToeAcross implements MeasuringMethod {
             OptionalDouble heightOffset,
             Reading reading) {
 
-        /** Spans between points a known distance apart on each wheel, mm. */
+        /**
+         * Spans between points a known distance apart on each wheel, mm.
+         *
+         * @param frontDistance mm, above 0
+         * @param rearDistance mm, above 0
+         * @param baseline mm, positive
+         */
         public static Readings spans(double frontDistance, double rearDistance, double baseline) {
             return new Readings(
                     frontDistance,
@@ -191,11 +203,11 @@ public final class ToeAcross implements MeasuringMethod {
                         .with(TYRE_RADIUS, radius)
                         .with(HEIGHT_OFFSET, r.heightOffset().orElse(0))
                         .gives(USED_BASELINE, result.baseline())));
-        steps.add(Step.of("toe.across.difference." + r.reading().key())
+        steps.add(Step.of(Formula.of("toe.across.difference." + r.reading().key(), Operation.DIFFERENCE))
                 .with(FRONT_DISTANCE, r.frontDistance())
                 .with(REAR_DISTANCE, r.rearDistance())
                 .gives(LENGTH_DIFFERENCE, result.lengthDifference()));
-        steps.add(Step.of("toe.across.total")
+        steps.add(Step.of(TOTAL_FORMULA)
                 .with(LENGTH_DIFFERENCE, result.lengthDifference())
                 .with(USED_BASELINE, result.baseline())
                 .gives(TOTAL_TOE, result.totalToe().value()));
@@ -208,6 +220,7 @@ public final class ToeAcross implements MeasuringMethod {
      *
      * @param totalToe rad
      * @param distanceAtHubs mm between the wheels at the middle of the baseline; for a jig the gap there
+     * @param baseline mm, positive
      */
     public static Readings forward(
             double totalToe,

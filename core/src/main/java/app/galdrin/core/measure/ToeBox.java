@@ -8,6 +8,8 @@ import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Field;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.record.GroupField;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.NumberField;
@@ -44,6 +46,11 @@ import java.util.function.Function;
  */
 @AutoService(RecordKind.class)
 public final class ToeBox implements MeasuringMethod {
+
+    private static final Formula TOTAL_FORMULA = Formula.of("toe.total", Operation.TOTAL);
+    private static final Formula TOE_FORMULA = Formula.of(
+                    "toe.box.toe", Operation.DIFFERENCE, Operation.OVER_LENGTH, Operation.SKEW)
+            .worked(in -> Math.asin((in[0] - in[1]) / in[2]) - in[3]);
 
     public static final String NAME = "toe.box";
 
@@ -130,13 +137,13 @@ public final class ToeBox implements MeasuringMethod {
     /**
      * The readings of one box, mm.
      *
-     * @param spacingFront between the strings at the front station, positive
-     * @param spacingRear between the strings at the rear station, positive
-     * @param stationDistance from the rear station to the front one, along the vehicle, positive
-     * @param wheelbase positive
+     * @param spacingFront between the strings at the front station, mm, positive
+     * @param spacingRear between the strings at the rear station, mm, positive
+     * @param stationDistance from the rear station to the front one, along the vehicle, mm, positive
+     * @param wheelbase mm, positive
      * @param hubGaps string to hub face, all four
      * @param wheels string to rim, of the wheels that were read
-     * @param frontAxleToFrontStation how far the front station lies ahead of the front axle
+     * @param frontAxleToFrontStation how far the front station lies ahead of the front axle, mm
      */
     public record Readings(
             double spacingFront,
@@ -147,7 +154,13 @@ public final class ToeBox implements MeasuringMethod {
             Map<Wheel, RimGaps> wheels,
             OptionalDouble frontAxleToFrontStation) {}
 
-    /** Standard uncertainties of each spacing, hub gap and rim gap, mm. */
+    /**
+     * Standard uncertainties of each spacing, hub gap and rim gap, mm.
+     *
+     * @param spacing mm, 0 or more
+     * @param hubGap mm, 0 or more
+     * @param gap mm, 0 or more
+     */
     public record ReadingUncertainty(double spacing, double hubGap, double gap) {
 
         /** Readings taken as exact. */
@@ -157,13 +170,13 @@ public final class ToeBox implements MeasuringMethod {
     /**
      * What follows from the box; angles rad, lengths mm.
      *
-     * @param skewLeft front end of the left string farther outboard: positive
-     * @param skewRight likewise
+     * @param skewLeft rad, the front end of the left string farther outboard positive
+     * @param skewRight rad, the front end of the right string farther outboard positive
      * @param toes of the wheels that were read, toe-in positive
      * @param totalFront where both front wheels were read; likewise rear
      * @param thrustAngle rear wheels together pointing right: positive
      * @param steerAhead front wheels together pointing right of the thrust line: positive
-     * @param trackDifference front track − rear track at the hub faces
+     * @param trackDifference front track less rear track at the hub faces, mm
      * @param tracks front and rear track at the hub faces, where the front station is placed
      */
     public record Result(
@@ -177,7 +190,12 @@ public final class ToeBox implements MeasuringMethod {
             double trackDifference,
             Optional<Tracks> tracks) {}
 
-    /** Tracks at the hub faces, mm. */
+    /**
+     * Tracks at the hub faces, mm.
+     *
+     * @param front mm, positive
+     * @param rear mm, positive
+     */
     public record Tracks(double front, double rear) {}
 
     /** Works the readings. */
@@ -222,16 +240,16 @@ public final class ToeBox implements MeasuringMethod {
         steps.add(skew(r, "toe.box.skewRight").gives("skew.right", FieldUnit.ANGLE, result.skewRight()));
         result.toes().forEach((wheel, toe) -> steps.add(toe(r, result, wheel, toe)));
         result.totalFront()
-                .ifPresent(total -> steps.add(both(result, "toe.total", Wheel.FRONT_LEFT)
+                .ifPresent(total -> steps.add(both(result, TOTAL_FORMULA, Wheel.FRONT_LEFT)
                         .gives("totalToe.front", FieldUnit.ANGLE, total.value())));
         result.totalRear()
-                .ifPresent(total -> steps.add(both(result, "toe.total", Wheel.REAR_LEFT)
+                .ifPresent(total -> steps.add(both(result, TOTAL_FORMULA, Wheel.REAR_LEFT)
                         .gives("totalToe.rear", FieldUnit.ANGLE, total.value())));
         result.thrustAngle()
-                .ifPresent(thrust -> steps.add(
-                        both(result, "toe.box.thrust", Wheel.REAR_LEFT).gives(THRUST_ANGLE, thrust.value())));
+                .ifPresent(thrust -> steps.add(both(result, Formula.of("toe.box.thrust"), Wheel.REAR_LEFT)
+                        .gives(THRUST_ANGLE, thrust.value())));
         result.steerAhead()
-                .ifPresent(ahead -> steps.add(both(result, "toe.box.steerAhead", Wheel.FRONT_LEFT)
+                .ifPresent(ahead -> steps.add(both(result, Formula.of("toe.box.steerAhead"), Wheel.FRONT_LEFT)
                         .with(
                                 THRUST_ANGLE,
                                 result.thrustAngle().map(Estimate::value).orElse(0.0))
@@ -261,7 +279,7 @@ public final class ToeBox implements MeasuringMethod {
 
     private static Step toe(Readings r, Result result, Wheel wheel, Estimate toe) {
         RimGaps gaps = Objects.requireNonNull(r.wheels().get(wheel));
-        return Step.of("toe.box.toe")
+        return Step.of(TOE_FORMULA)
                 .with(frontGap(wheel), FieldUnit.LENGTH, gaps.frontGap())
                 .with(rearGap(wheel), FieldUnit.LENGTH, gaps.rearGap())
                 .with(ToeLine.BASELINE, gaps.baseline())
@@ -273,7 +291,7 @@ public final class ToeBox implements MeasuringMethod {
     }
 
     /** A step from the toes of both wheels of an axle. */
-    private static Step.Builder both(Result result, String formula, Wheel left) {
+    private static Step.Builder both(Result result, Formula formula, Wheel left) {
         var step = Step.of(formula);
         for (Wheel wheel : List.of(left, left.opposite())) {
             step.with(

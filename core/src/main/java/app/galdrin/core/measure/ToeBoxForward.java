@@ -17,8 +17,12 @@ public final class ToeBoxForward {
     /**
      * How a box was set up round a vehicle, mm.
      *
-     * @param frontAxleToFrontStation how far the front station lies ahead of the front axle
-     * @param leftOffsetFront from the centreline to the left string at the front station; the others likewise
+     * @param frontAxleToFrontStation how far the front station lies ahead of the front axle, mm
+     * @param stationDistance mm, positive
+     * @param leftOffsetFront from the centreline to the left string at the front station, mm
+     * @param leftOffsetRear from the centreline to the left string at the rear station, mm
+     * @param rightOffsetFront from the centreline to the right string at the front station, mm
+     * @param rightOffsetRear from the centreline to the right string at the rear station, mm
      */
     public record SetUp(
             double frontAxleToFrontStation,
@@ -43,12 +47,18 @@ public final class ToeBoxForward {
     /**
      * The true state of a vehicle in plan.
      *
-     * @param toes rad, of the wheels that are to be read
+     * @param wheelbase mm, positive
      * @param tracks at the hub faces, mm
+     * @param toes rad, of the wheels that are to be read
      */
     public record Truth(double wheelbase, ToeBox.Tracks tracks, Rims rims, Map<Wheel, Double> toes) {}
 
-    /** Between the rims' edges of the wheels of an axle, mm. */
+    /**
+     * Between the rims' edges of the wheels of an axle, mm.
+     *
+     * @param front mm, positive
+     * @param rear mm, positive
+     */
     public record Rims(double front, double rear) {
         double of(Wheel wheel) {
             return wheel.front() ? front : rear;

@@ -9,6 +9,8 @@ import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
@@ -46,6 +48,9 @@ import java.util.random.RandomGenerator;
  */
 @AutoService(RecordKind.class)
 public final class ToeFlags implements MeasuringMethod {
+
+    private static final Formula LEFT_FORMULA = Formula.of("toe.flags.left").worked(in -> (in[0] + in[1]) / 2);
+    private static final Formula RIGHT_FORMULA = Formula.of("toe.flags.right").worked(in -> (in[0] - in[1]) / 2);
 
     public static final String NAME = "toe.flags";
 
@@ -93,11 +98,18 @@ public final class ToeFlags implements MeasuringMethod {
      * The front flags.
      *
      * @param left at the flag on the left side: toe-in of the right wheel and what the axle stands askew; rad, or mm with the baseline
+     * @param right rad or mm, as the scale has it, toe-in positive
      * @param baseline mm; needed for a scale in mm
      */
     public record Front(double left, double right, Scale scale, OptionalDouble baseline) {}
 
-    /** The rear flags, mm, outward positive; {@code wheelbase} from the front wheels to the flags, mm. */
+    /**
+     * The rear flags, mm, outward positive; {@code wheelbase} from the front wheels to the flags, mm.
+     *
+     * @param left mm, outward positive
+     * @param right mm, outward positive
+     * @param wheelbase from the front wheels to the flags, mm, positive
+     */
     public record Rear(double left, double right, double wheelbase) {}
 
     /** What is read; without rear flags the total alone is told. */
@@ -156,7 +168,7 @@ public final class ToeFlags implements MeasuringMethod {
         double left = toAngle(front, FRONT_LEFT, front.left(), A_LEFT, steps);
         double right = toAngle(front, FRONT_RIGHT, front.right(), A_RIGHT, steps);
         double total = result.totalToe().value();
-        steps.add(Step.of("toe.flags.total")
+        steps.add(Step.of(Formula.of("toe.flags.total", Operation.TOTAL))
                 .with(A_LEFT, FieldUnit.ANGLE, left)
                 .with(A_RIGHT, FieldUnit.ANGLE, right)
                 .gives(TOTAL_TOE, total));
@@ -169,9 +181,9 @@ public final class ToeFlags implements MeasuringMethod {
                     .with(WHEELBASE, rear.wheelbase())
                     .with(TOTAL_TOE, total)
                     .gives(DIFFERENCE, difference));
-            steps.add(half("toe.flags.left", total, difference)
+            steps.add(half(LEFT_FORMULA, total, difference)
                     .gives(LEFT, split.left().value()));
-            steps.add(half("toe.flags.right", total, difference)
+            steps.add(half(RIGHT_FORMULA, total, difference)
                     .gives(RIGHT, split.right().value()));
             steps.add(Step.of("toe.flags.setback")
                     .with(DIFFERENCE, difference)
@@ -200,11 +212,17 @@ public final class ToeFlags implements MeasuringMethod {
         return angle;
     }
 
-    private static Step.Builder half(String formula, double total, double difference) {
+    private static Step.Builder half(Formula formula, double total, double difference) {
         return Step.of(formula).with(TOTAL_TOE, total).with(DIFFERENCE, difference);
     }
 
-    /** The state of a front axle: toes (rad, toe-in positive) and how far the right wheel stands back as an angle of the axle (rad). */
+    /**
+     * The state of a front axle: toes (rad, toe-in positive) and how far the right wheel stands back as an angle of the axle (rad).
+     *
+     * @param left toe, rad, toe-in positive
+     * @param right toe, rad, toe-in positive
+     * @param setbackAngle rad, the right wheel standing back positive
+     */
     public record Truth(double left, double right, double setbackAngle) {}
 
     /**

@@ -9,6 +9,8 @@ import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
@@ -110,10 +112,21 @@ public final class ToeGauges implements MeasuringMethod {
         }
     }
 
-    /** Readings toe-in positive: rad, or mm with the baseline in mm. */
+    /**
+     * Readings toe-in positive: rad, or mm with the baseline in mm.
+     *
+     * @param left rad or mm, as the scale has it, toe-in positive
+     * @param right rad or mm, as the scale has it, toe-in positive
+     * @param baseline mm, positive
+     */
     public record Readings(double left, double right, Scale scale, OptionalDouble baseline) {}
 
-    /** All rad, toe-in positive; imbalance = left − right. */
+    /**
+     * All rad, toe-in positive; imbalance = left − right.
+     *
+     * @param left rad, toe-in positive
+     * @param right rad, toe-in positive
+     */
     public record Result(double left, double right, Estimate totalToe, Estimate imbalance) {}
 
     /**
@@ -144,24 +157,31 @@ public final class ToeGauges implements MeasuringMethod {
             steps.add(ofLength(LEFT, r.left(), baseline, LEFT_TOE, result.left()));
             steps.add(ofLength(RIGHT, r.right(), baseline, RIGHT_TOE, result.right()));
         }
-        steps.add(ofBoth("toe.total", result).gives(TOTAL_TOE, result.totalToe().value()));
-        steps.add(ofBoth("toe.gauges.imbalance", result)
+        steps.add(ofBoth(Formula.of("toe.total", Operation.TOTAL), result)
+                .gives(TOTAL_TOE, result.totalToe().value()));
+        steps.add(ofBoth(Formula.of("toe.gauges.imbalance"), result)
                 .gives(IMBALANCE, result.imbalance().value()));
         return steps;
     }
 
     private static Step ofLength(NumberField shown, double reading, double baseline, NumberField toe, double value) {
-        return Step.of("toe.gauges.toe")
+        return Step.of(Formula.of("toe.gauges.toe", Operation.OVER_LENGTH))
                 .with(shown.name(), FieldUnit.LENGTH, reading)
                 .with(BASELINE, baseline)
                 .gives(toe, value);
     }
 
-    private static Step.Builder ofBoth(String formula, Result result) {
+    private static Step.Builder ofBoth(Formula formula, Result result) {
         return Step.of(formula).with(LEFT_TOE, result.left()).with(RIGHT_TOE, result.right());
     }
 
-    /** The forward model: what gauges with the given scale show on wheels with these toes (rad). */
+    /**
+     * The forward model: what gauges with the given scale show on wheels with these toes (rad).
+     *
+     * @param left rad, toe-in positive
+     * @param right rad, toe-in positive
+     * @param baseline mm, positive
+     */
     public static Readings forward(
             double left, double right, Scale scale, double baseline, Instrument gauge, RandomGenerator noise) {
         double shownLeft = scale == Scale.ANGLE ? left : baseline * Math.sin(left);

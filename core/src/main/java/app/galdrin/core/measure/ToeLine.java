@@ -6,6 +6,8 @@ import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
@@ -33,6 +35,14 @@ import java.util.random.RandomGenerator;
  */
 @AutoService(RecordKind.class)
 public final class ToeLine implements MeasuringMethod {
+
+    private static final Formula TOE_FORMULA =
+            Formula.of("toe.line.toe", Operation.OVER_LENGTH).worked(in -> Math.asin(in[0] / in[1]) - in[2]);
+
+    /** How the difference of the gaps is taken on a side of the line. */
+    static Formula difference(LineSide side) {
+        return Formula.of("toe.line.difference." + side.key(), Operation.DIFFERENCE);
+    }
 
     public static final String NAME = "toe.line";
 
@@ -78,10 +88,19 @@ public final class ToeLine implements MeasuringMethod {
         }
     }
 
-    /** Readings of one wheel; {@code lineSkew} in rad, positive where the line's front end stands farther outboard. */
+    /**
+     * Readings of one wheel; {@code lineSkew} in rad, positive where the line's front end stands farther outboard.
+     *
+     * @param lineSkew rad, the front end of the line farther outboard positive
+     */
     public record Readings(RimGaps gaps, LineSide side, double lineSkew) {}
 
-    /** {@code lengthDifference} mm and {@code toe} rad, toe-in positive; {@code baseline} mm. */
+    /**
+     * {@code lengthDifference} mm and {@code toe} rad, toe-in positive; {@code baseline} mm.
+     *
+     * @param lengthDifference mm, toe-in positive
+     * @param baseline mm, positive
+     */
     public record Result(double lengthDifference, Estimate toe, double baseline) {}
 
     /**
@@ -107,11 +126,11 @@ public final class ToeLine implements MeasuringMethod {
     /** The steps from the gaps to the toe. */
     public static List<Step> working(Readings r, Result result) {
         return List.of(
-                Step.of("toe.line.difference." + r.side().key())
+                Step.of(difference(r.side()))
                         .with(FRONT_GAP, r.gaps().frontGap())
                         .with(REAR_GAP, r.gaps().rearGap())
                         .gives(LENGTH_DIFFERENCE, result.lengthDifference()),
-                Step.of("toe.line.toe")
+                Step.of(TOE_FORMULA)
                         .with(LENGTH_DIFFERENCE, result.lengthDifference())
                         .with(BASELINE, result.baseline())
                         .with(LINE_SKEW, r.lineSkew())
@@ -123,6 +142,8 @@ public final class ToeLine implements MeasuringMethod {
      *
      * @param toe rad
      * @param gapAtHub mm, square to the line, large enough that both gaps are positive
+     * @param baseline mm, positive
+     * @param lineSkew rad, the front end of the line farther outboard positive
      */
     public static Readings forward(
             double toe,

@@ -5,6 +5,8 @@ import app.galdrin.core.Outcome;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.NumberField;
 import app.galdrin.core.record.Range;
@@ -33,6 +35,9 @@ import java.util.random.RandomGenerator;
 @AutoService(RecordKind.class)
 public final class ToeRearString implements MeasuringMethod {
 
+    private static final Formula TOE_FORMULA =
+            Formula.of("toe.rearString.toe", Operation.OVER_LENGTH).worked(in -> Math.asin(in[0] / in[1]) + in[2]);
+
     public static final String NAME = "toe.rearString";
 
     private static final NumberField REAR_TOE =
@@ -48,10 +53,18 @@ public final class ToeRearString implements MeasuringMethod {
     private static final Sight SIGHT =
             Sight.of(Observables.TOTAL_TOE, Observables.EACH_TOE).assuming(Assumption.REAR_TOE_KNOWN);
 
-    /** Readings of one front wheel; {@code rearToe} rad, toe-in positive, 0 for a solid axle. */
+    /**
+     * Readings of one front wheel; {@code rearToe} rad, toe-in positive, 0 for a solid axle.
+     *
+     * @param rearToe rad, toe-in positive
+     */
     public record Readings(RimGaps gaps, double rearToe) {}
 
-    /** {@code lengthDifference} mm and {@code toe} rad, toe-in positive. */
+    /**
+     * {@code lengthDifference} mm and {@code toe} rad, toe-in positive.
+     *
+     * @param lengthDifference mm, toe-in positive
+     */
     public record Result(double lengthDifference, Estimate toe) {}
 
     /**
@@ -76,11 +89,11 @@ public final class ToeRearString implements MeasuringMethod {
     /** The steps from the gaps to the toe. */
     public static List<Step> working(Readings r, Result result) {
         return List.of(
-                Step.of("toe.line.difference.outboard")
+                Step.of(ToeLine.difference(ToeLine.LineSide.OUTBOARD))
                         .with(ToeLine.FRONT_GAP, r.gaps().frontGap())
                         .with(ToeLine.REAR_GAP, r.gaps().rearGap())
                         .gives(ToeLine.LENGTH_DIFFERENCE, result.lengthDifference()),
-                Step.of("toe.rearString.toe")
+                Step.of(TOE_FORMULA)
                         .with(ToeLine.LENGTH_DIFFERENCE, result.lengthDifference())
                         .with(ToeLine.BASELINE, r.gaps().baseline())
                         .with(REAR_TOE, r.rearToe())
@@ -93,6 +106,7 @@ public final class ToeRearString implements MeasuringMethod {
      * @param toe of the front wheel, rad
      * @param rearToe of the rear wheel the string is drawn along, rad: its front end then runs inboard by as much
      * @param gapAtHub mm, square to the string, large enough that both gaps are positive
+     * @param baseline mm, positive
      */
     public static Readings forward(
             double toe, double rearToe, double gapAtHub, double baseline, Instrument rule, RandomGenerator noise) {

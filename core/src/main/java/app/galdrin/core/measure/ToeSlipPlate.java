@@ -40,7 +40,12 @@ public final class ToeSlipPlate implements MeasuringMethod {
 
     private static final double MILLIMETRES_IN_A_METRE = 1000;
 
-    /** Both mm; {@code plateLength} is positive. */
+    /**
+     * Both mm; {@code plateLength} is positive.
+     *
+     * @param displacement mm, outward positive
+     * @param plateLength mm, positive
+     */
     public record Readings(double displacement, double plateLength) {}
 
     /** The side slip, mm per m. */
@@ -48,7 +53,12 @@ public final class ToeSlipPlate implements MeasuringMethod {
         return r.displacement() / (r.plateLength() / MILLIMETRES_IN_A_METRE);
     }
 
-    /** The forward model: how far a plate is pushed by a wheel that slips so much (mm per m). */
+    /**
+     * The forward model: how far a plate is pushed by a wheel that slips so much (mm per m).
+     *
+     * @param sideslip mm a metre, outward positive
+     * @param plateLength mm, positive
+     */
     public static Readings forward(double sideslip, double plateLength, Instrument scale, RandomGenerator noise) {
         return new Readings(scale.read(sideslip * plateLength / MILLIMETRES_IN_A_METRE, noise), plateLength);
     }

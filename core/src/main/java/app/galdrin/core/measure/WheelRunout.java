@@ -60,10 +60,19 @@ public final class WheelRunout implements MeasuringMethod {
     private static final int ENOUGH_FOR_A_FIT = 3;
     private static final double WORST_CONDITION = 50;
 
-    /** One reading, rad. */
+    /**
+     * One reading, rad.
+     *
+     * @param rotation rad
+     * @param angle rad
+     */
     public record Position(double rotation, double angle) {}
 
-    /** All rad; {@code lowerBound}: two positions can't show the whole run-out. */
+    /**
+     * All rad; {@code lowerBound}: two positions can't show the whole run-out.
+     *
+     * @param runout from the least to the greatest angle, rad, 0 or more
+     */
     public record Result(Estimate mean, double runout, boolean lowerBound) {}
 
     /**
@@ -156,8 +165,10 @@ public final class WheelRunout implements MeasuringMethod {
     /**
      * The forward model, all rad.
      *
+     * @param mean rad
      * @param runout from the least to the greatest angle in one turn
-     * @param greatestAt rotation at which the angle is greatest
+     * @param greatestAt rotation at which the angle is greatest, rad
+     * @param rotations rad, an element a position
      */
     public static List<Position> forward(
             double mean,

@@ -55,11 +55,18 @@ public record BayFloor(int bay, double pitch, double roll, double standardUncert
         return new BayFloor(bay, 0, 0, 0, Origin.NOT_KNOWN);
     }
 
-    /** The same bay, its slopes read where the vehicle stands; rad. */
+    /**
+     * The same bay, its slopes read where the vehicle stands; rad.
+     *
+     * @param alongVehicle rad, the front higher positive
+     * @param acrossVehicle rad, the left side higher positive
+     * @param doubt standard uncertainty of each, rad, 0 or more
+     */
     public BayFloor read(double alongVehicle, double acrossVehicle, double doubt) {
         return new BayFloor(bay, alongVehicle, acrossVehicle, doubt, Origin.READ);
     }
 
+    /** Returns whether somebody has surveyed or read it. */
     public boolean isKnown() {
         return origin != Origin.NOT_KNOWN;
     }
@@ -74,12 +81,17 @@ public record BayFloor(int bay, double pitch, double roll, double standardUncert
         return origin == Origin.READ ? "setUp.floorRead." + slope.source : Source.OF_BAY + slope.source + "." + bay;
     }
 
-    /** The same bay, its slopes multiplied. */
-    BayFloor sloped(double factor) {
+    /**
+     * The same bay, its slopes multiplied.
+     *
+     * @param factor without unit
+     */
+    public BayFloor sloped(double factor) {
         return new BayFloor(bay, factor * pitch, factor * roll, standardUncertainty, origin);
     }
 
-    boolean level() {
+    /** Returns whether it is said to have no slope. */
+    public boolean level() {
         return pitch == 0 && roll == 0;
     }
 }

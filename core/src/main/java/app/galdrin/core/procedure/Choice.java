@@ -15,6 +15,7 @@ public record Choice(String id, List<String> options) {
         options = List.copyOf(options);
     }
 
+    /** Returns the option that is usual. */
     public String usual() {
         return options.get(0);
     }

@@ -3,9 +3,12 @@ package app.galdrin.core.procedure;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -28,26 +31,26 @@ public final class Derivation {
     /**
      * How a figure is made of two others.
      *
-     * @param formula key of the step, and the words of it
+     * @param formula of the step that works it on paper
      * @param parts two: the left wheel's and the right one's, or camber and KPI
      * @param first factor of the first part, without unit
      * @param second factor of the second, without unit
      */
-    public record Combination(String formula, List<FigureId> parts, double first, double second) {
+    public record Combination(Formula formula, List<FigureId> parts, double first, double second) {
         private Estimate of(Estimate one, Estimate other) {
             return (first == 1 ? one : one.times(first)).plus(other.times(second));
-        }
-
-        /** The key of the step that works it on paper. */
-        String step() {
-            return "figure." + formula;
         }
 
         boolean isOfAny(Set<FigureId> figures) {
             return figures.contains(parts.get(0)) || figures.contains(parts.get(1));
         }
 
-        /** What it comes to of its two parts, in their unit. */
+        /**
+         * What it comes to of its two parts, in their unit.
+         *
+         * @param one the first part, rad or mm
+         * @param other the second part, rad or mm
+         */
         public double of(double one, double other) {
             return first * one + second * other;
         }
@@ -68,18 +71,27 @@ public final class Derivation {
             Axle axle = figure.axle().orElseThrow();
             List<FigureId> wheels =
                     List.of(figure.part(Wheel.of(axle, Side.LEFT)), figure.part(Wheel.of(axle, Side.RIGHT)));
-            String formula = measurand.form().name().toLowerCase(Locale.ROOT);
-            return Optional.of(
-                    new Combination(formula, wheels, 1, measurand.form().rightFactor()));
+            return Optional.of(new Combination(
+                    ofBothWheels(measurand.form()), wheels, 1, measurand.form().rightFactor()));
         }
         if (measurand == Measurand.INCLUDED_ANGLE) {
             var camber = new FigureId(Measurand.CAMBER, figure.where(), figure.at());
             var kpi = new FigureId(Measurand.KPI, figure.where(), figure.at());
-            return Optional.of(new Combination(measurand.key(), List.of(camber, kpi), 1, 1));
+            return Optional.of(new Combination(formula(measurand.key()), List.of(camber, kpi), 1, 1));
         }
         return figure.equals(THRUST)
-                ? Optional.of(new Combination(THRUST.measurand().key(), REAR_TOES, 0.5, -0.5))
+                ? Optional.of(new Combination(formula(THRUST.measurand().key()), REAR_TOES, 0.5, -0.5))
                 : Optional.empty();
+    }
+
+    private static Formula ofBothWheels(Form form) {
+        return form == Form.SUM
+                ? formula("sum", Operation.TOTAL)
+                : formula(form.name().toLowerCase(Locale.ROOT));
+    }
+
+    private static Formula formula(String name, Operation... operations) {
+        return Formula.of("figure." + name, operations);
     }
 
     private static final FigureId THRUST = FigureId.of(Measurand.THRUST, Axle.REAR);

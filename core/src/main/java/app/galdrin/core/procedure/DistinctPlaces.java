@@ -12,7 +12,11 @@ public record DistinctPlaces(Place first, Place second) {
         return new DistinctPlaces(change.apply(first), change.apply(second));
     }
 
-    /** Whether both are there and the same; readings in mm or deg by place. */
+    /**
+     * Whether both are there and the same; readings in mm or deg by place.
+     *
+     * @param readings mm or deg by place
+     */
     public boolean alikeIn(Map<String, Double> readings) {
         Double one = readings.get(first.id());
         Double other = readings.get(second.id());

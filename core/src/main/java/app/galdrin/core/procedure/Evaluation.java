@@ -4,6 +4,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Figures;
+import app.galdrin.core.record.Formula;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.InputForm;
 import app.galdrin.core.record.JsonObject;
@@ -70,18 +71,22 @@ public final class Evaluation {
                 .toList();
     }
 
+    /** Returns the name of the kind of record. */
     public String kind() {
         return kind;
     }
 
+    /** Returns where each field of the record comes from. */
     public Map<String, Source> fields() {
         return fields;
     }
 
+    /** Returns which figure each result is. */
     public Map<String, FigureId> figures() {
         return figures;
     }
 
+    /** Returns the results that are told beside the figures. */
     public List<String> notes() {
         return notes;
     }
@@ -125,10 +130,12 @@ public final class Evaluation {
         return ordered;
     }
 
+    /** Makes one without notes, formulas of the trade and corrections. */
     public static Evaluation of(String kind, Map<String, Source> fields, Map<String, FigureId> figures) {
         return new Evaluation(kind, fields, figures, List.of(), List.of(), List.of());
     }
 
+    /** Returns the same with a correction after it. */
     public Evaluation with(Correction correction) {
         return new Evaluation(kind, fields, figures, notes, hand, List.of(correction));
     }
@@ -159,7 +166,7 @@ public final class Evaluation {
 
         Step step(double before, MeasuringContext standing) {
             double added = inCore(standing);
-            return Step.of(formula)
+            return Step.of(Formula.of(formula, Formula.Operation.FLOOR).worked(in -> in[0] + factor * in[1]))
                     .with(path, given.unit(), before)
                     .with(given.key(), given.unit(), added)
                     .gives(corrected(), given.unit(), before + factor * added);
@@ -267,7 +274,7 @@ public final class Evaluation {
     }
 
     /** Whether the slope of the bay's floor goes into it. */
-    boolean takesFloor() {
+    public boolean takesFloor() {
         return !slopes.isEmpty();
     }
 

@@ -23,18 +23,19 @@ public record Guide(
         assumes = Set.copyOf(assumes);
     }
 
-    static Guide of(List<String> steps, List<String> checks, int minutesToSet, int minutesToRead) {
+    public static Guide of(List<String> steps, List<String> checks, int minutesToSet, int minutesToRead) {
         return new Guide(steps, checks, Set.of(), minutesToSet, minutesToRead);
     }
 
     /** With a step before all others. */
-    Guide after(String step) {
+    public Guide after(String step) {
         List<String> all = new ArrayList<>(List.of(step));
         all.addAll(steps);
         return new Guide(all, checks, assumes, minutesToSet, minutesToRead);
     }
 
-    Guide assuming(Assumption... assumptions) {
+    /** Returns the same, taking these for granted. */
+    public Guide assuming(Assumption... assumptions) {
         return new Guide(steps, checks, Set.of(assumptions), minutesToSet, minutesToRead);
     }
 }

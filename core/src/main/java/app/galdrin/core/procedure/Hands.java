@@ -10,7 +10,11 @@ public interface Hands {
     /** How far off something is set up this once, in its unit, mm or rad, with a sign. */
     double off(Source.SetUp setUp);
 
-    /** What is read at a place where so much stands, mm or deg, with its sign. */
+    /**
+     * What is read at a place where so much stands, mm or deg, with its sign.
+     *
+     * @param stands what stands at the place, mm or deg, with its sign
+     */
     double read(Place place, double stands);
 
     /** For what is never twice alike without anyone's doing. */
@@ -26,7 +30,11 @@ public interface Hands {
         return new TrainedHands(handling, random);
     }
 
-    /** {@code handling} as above, a factor without unit. */
+    /**
+     * {@code handling} as above, a factor without unit.
+     *
+     * @param handling factor on the scatter of trained hands, 0 or more
+     */
     record TrainedHands(double handling, RandomGenerator random) implements Hands {
         @Override
         public double off(Source.SetUp setUp) {

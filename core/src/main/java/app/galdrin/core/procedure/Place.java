@@ -54,48 +54,72 @@ public record Place(
                 id, where, Optional.empty(), reading, inUnitOf(usual, answer), use, usual, Surface.RIM, true, false);
     }
 
-    /** A length of the vehicle, of an axle or at a wheel, mm. */
-    static Place length(String id, Location where, String reading, double least, double most, Use use) {
+    /**
+     * A length of the vehicle, of an axle or at a wheel, mm.
+     *
+     * @param least mm
+     * @param most mm
+     */
+    public static Place length(String id, Location where, String reading, double least, double most, Use use) {
         return at(id, where, reading, new Amount(Quantity.LENGTH, Unit.MM, least, most), use);
     }
 
     /** A gap at a wheel, mm, 0 or more. */
-    static Place gap(String id, Wheel wheel, End end, String reading) {
+    public static Place gap(String id, Wheel wheel, End end, String reading) {
         Place gap =
                 length(id, Location.of(wheel), reading, 0, WIDEST_GAP, Use.GAP).at(end);
         return end == End.HUB ? gap : gap.comparedAcross();
     }
 
-    /** An angle at a wheel, deg, between the two. */
-    static Place angle(String id, Wheel wheel, String reading, double least, double most, Use use) {
+    /**
+     * An angle at a wheel, deg, between the two.
+     *
+     * @param least deg
+     * @param most deg
+     */
+    public static Place angle(String id, Wheel wheel, String reading, double least, double most, Use use) {
         return at(id, Location.of(wheel), reading, new Amount(Quantity.ANGLE, Unit.DEG, least, most), use);
     }
 
-    /** An angle at a wheel, deg, 0 or more, with the way it is meant. */
-    static Place sensed(String id, Wheel wheel, String reading, double most, Use use, Sense... senses) {
+    /**
+     * An angle at a wheel, deg, 0 or more, with the way it is meant.
+     *
+     * @param most deg, 0 or more
+     */
+    public static Place sensed(String id, Wheel wheel, String reading, double most, Use use, Sense... senses) {
         return sensed(id, wheel, reading, 0, most, use, senses);
     }
 
-    /** An angle at a wheel, deg, between the two in size, with the way it is meant. */
-    static Place sensed(String id, Wheel wheel, String reading, double least, double most, Use use, Sense... senses) {
+    /**
+     * An angle at a wheel, deg, between the two in size, with the way it is meant.
+     *
+     * @param least deg, 0 or more
+     * @param most deg, 0 or more
+     */
+    public static Place sensed(
+            String id, Wheel wheel, String reading, double least, double most, Use use, Sense... senses) {
         var size = new Amount(Quantity.ANGLE, Unit.DEG, least, most);
         return at(id, Location.of(wheel), reading, new SizeAndSense(size, List.of(senses), wheel.side()), use);
     }
 
-    /** A length at a wheel, mm, with the way it is meant. */
-    static Place sensedLength(String id, Wheel wheel, String reading, double most, Use use, Sense... senses) {
+    /**
+     * A length at a wheel, mm, with the way it is meant.
+     *
+     * @param most mm, 0 or more
+     */
+    public static Place sensedLength(String id, Wheel wheel, String reading, double most, Use use, Sense... senses) {
         var size = new Amount(Quantity.LENGTH, Unit.MM, 0, most);
         return at(id, Location.of(wheel), reading, new SizeAndSense(size, List.of(senses), wheel.side()), use);
     }
 
     /** The same place at an end of its wheel, axle or vehicle. */
-    Place at(End there) {
+    public Place at(End there) {
         return new Place(
                 id, where, Optional.of(there), reading, answer, use, instrument, surface, eachRepeat, compared);
     }
 
     /** The same place, read with another instrument and in its unit. */
-    Place readWith(CatalogueInstrument with) {
+    public Place readWith(CatalogueInstrument with) {
         return new Place(id, where, end, reading, inUnitOf(with, answer), use, with, surface, eachRepeat, compared);
     }
 
@@ -107,17 +131,17 @@ public record Place(
     }
 
     /** The same place, read from another surface. */
-    Place readFrom(Surface other) {
+    public Place readFrom(Surface other) {
         return new Place(id, where, end, reading, answer, use, instrument, other, eachRepeat, compared);
     }
 
     /** The same place, read once for all repeats. */
-    Place once() {
+    public Place once() {
         return new Place(id, where, end, reading, answer, use, instrument, surface, false, compared);
     }
 
     /** The same place, compared with that at the other end. */
-    Place comparedAcross() {
+    public Place comparedAcross() {
         return new Place(id, where, end, reading, answer, use, instrument, surface, eachRepeat, true);
     }
 

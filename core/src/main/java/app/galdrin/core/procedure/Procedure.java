@@ -72,7 +72,7 @@ public record Procedure(
     }
 
     /** All of it worked on paper, no angle answered in millimetres. */
-    static Procedure of(
+    public static Procedure of(
             String key,
             Family family,
             List<Place> walk,
@@ -94,19 +94,19 @@ public record Procedure(
     }
 
     /** The same, some of it given and not asked. */
-    Procedure notWorking(Measurand... given) {
+    public Procedure notWorking(Measurand... given) {
         return new Procedure(
                 key, family, walk, evaluations, guide, Set.of(given), baseline, unlike, tools, setUpCounts, simulation);
     }
 
     /** The same, its angles answered in millimetres over this, mm. */
-    Procedure over(Function<MeasuringContext, Optional<Double>> length) {
+    public Procedure over(Function<MeasuringContext, Optional<Double>> length) {
         return new Procedure(
                 key, family, walk, evaluations, guide, unworked, length, unlike, tools, setUpCounts, simulation);
     }
 
     /** The same, with places that never read the same. */
-    Procedure unlike(List<DistinctPlaces> pairs) {
+    public Procedure unlike(List<DistinctPlaces> pairs) {
         return new Procedure(
                 key, family, walk, evaluations, guide, unworked, baseline, pairs, tools, setUpCounts, simulation);
     }
@@ -258,7 +258,7 @@ public record Procedure(
      * What one repeat comes to.
      *
      * @param figures mm or rad
-     * @param byHand as the taught working gives them; the rest is worked as solved
+     * @param byHand as the taught working gives them, rad or mm by figure; the rest is worked as solved
      * @param notes beside the figures, in the record's unit, by path of the result
      * @param steps from the readings to the figures, by the index of their evaluation
      */
@@ -394,7 +394,7 @@ public record Procedure(
     /**
      * Works the readings of one repeat; an evaluation that lacks a place is left out and the others stand.
      *
-     * @param readings mm or deg by place, with their signs
+     * @param readings mm or deg by place
      * @param ofReading the name of a place's reading as a source of doubt, {@link Repeat#source}
      * @param taught key of the working that the task teaches
      */
@@ -421,7 +421,11 @@ public record Procedure(
         return new WorkedRepeat(figures, byHand, notes, steps);
     }
 
-    /** The same of readings, mm or deg by place, the names of a repeat put together as they are needed. */
+    /**
+     * The same of readings, mm or deg by place, the names of a repeat put together as they are needed.
+     *
+     * @param readings mm or deg by place
+     */
     public WorkedRepeat work(Map<String, Double> readings, MeasuringContext standing, Repeat repeat, String taught) {
         return work(readings, standing, repeat::source, taught);
     }
@@ -429,6 +433,8 @@ public record Procedure(
     /**
      * The same without doubts, steps and notes: what the taught working gives, mm or rad by figure, those that follow from others among
      * them.
+     *
+     * @param readings mm or deg by place
      */
     public Map<FigureId, Double> values(Map<String, Double> readings, MeasuringContext standing, String taught) {
         Map<FigureId, Double> solved = new LinkedHashMap<>();
@@ -482,7 +488,7 @@ public record Procedure(
     private Optional<List<Step>> stepsToParts(
             FigureId figure, Derivation.Combination made, WorkedRepeat worked, String taught) {
         List<Step> steps = new ArrayList<>();
-        Step.Builder last = Step.of(made.step());
+        Step.Builder last = Step.of(made.formula());
         for (FigureId part : made.parts()) {
             Optional<List<Step>> toPart = stepsTo(part, worked, taught);
             if (toPart.isEmpty()) {

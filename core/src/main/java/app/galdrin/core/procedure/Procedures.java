@@ -22,6 +22,7 @@ public final class Procedures {
         return ALL;
     }
 
+    /** Returns the procedure of a key. */
     public static Optional<Procedure> named(String key) {
         return ALL.stream().filter(p -> p.key().equals(key)).findFirst();
     }

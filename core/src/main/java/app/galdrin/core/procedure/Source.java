@@ -30,13 +30,19 @@ public sealed interface Source {
         return source.startsWith(OF_VEHICLE) || source.startsWith(OF_BAY);
     }
 
-    /** The value in the record's unit, or a word; empty where there is none. */
+    /**
+     * The value in the record's unit, or a word; empty where there is none.
+     *
+     * @param readings mm or deg by place
+     */
     Optional<Object> value(Map<String, Double> readings, MeasuringContext standing);
 
     /**
      * What it moves by for one standard uncertainty of each thing its doubt comes from: signed, mm or rad, by that thing's name.
      * {@code readings} are those it has its value from; {@code ofReading} turns a place into the name of this very reading. Where
      * nothing is in doubt, {@code each} is not told anything.
+     *
+     * @param readings mm or deg by place
      */
     default void parts(
             Map<String, Double> readings,
@@ -108,7 +114,7 @@ public sealed interface Source {
      */
     record FromPlumb(Place place, boolean asShown) implements Source {
         /** What such a gauge shows of what stands upright, deg. */
-        static final double UPRIGHT = 90;
+        public static final double UPRIGHT = 90;
 
         @Override
         public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
@@ -240,7 +246,8 @@ public sealed interface Source {
             ToDoubleFunction<MeasuringContext> doubt,
             String source)
             implements KnownBeforehand {
-        Datum(
+        /** With the usual name as a source of doubt. */
+        public Datum(
                 String key,
                 FieldUnit unit,
                 Function<MeasuringContext, Optional<Double>> value,
@@ -326,7 +333,11 @@ public sealed interface Source {
             return Optional.ofNullable(standing.own().get(figure)).map(e -> unit().toRecord(e.value()));
         }
 
-        /** That figure's own sources under their own names: they are the same sources here. */
+        /**
+         * That figure's own sources under their own names: they are the same sources here.
+         *
+         * @param readings mm or deg by place
+         */
         @Override
         public void parts(
                 Map<String, Double> readings,
@@ -364,12 +375,13 @@ public sealed interface Source {
      * @param source the name as a source of doubt
      */
     record SetUp(String key, double standardUncertainty, String source) implements Source {
-        SetUp(String key, double standardUncertainty) {
+        /** With the usual name as a source of doubt. */
+        public SetUp(String key, double standardUncertainty) {
             this(key, standardUncertainty, "setUp." + key);
         }
 
         /** How far off it was made this once, mm or rad. */
-        double made(Hands hands) {
+        public double made(Hands hands) {
             return hands.off(this);
         }
 

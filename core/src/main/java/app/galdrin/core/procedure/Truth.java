@@ -3,6 +3,8 @@ package app.galdrin.core.procedure;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Measurand.Form;
+import app.galdrin.core.geometry.Axle;
+import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import java.util.HashMap;
 import java.util.List;
@@ -15,6 +17,9 @@ import java.util.Map;
  */
 public record Truth(Map<FigureId, Double> figures) {
 
+    /** Length of a plate that a wheel is driven over, mm. */
+    public static final double SLIP_PLATE = 1000;
+
     public Truth {
         figures = Map.copyOf(figures);
     }
@@ -22,6 +27,8 @@ public record Truth(Map<FigureId, Double> figures) {
     /**
      * The state that figures, rad or mm, describe. Of a sum whose wheels are not among them each wheel takes half: what a procedure
      * that sees the sum alone reads does not depend on the split.
+     *
+     * @param figures rad or mm by figure
      */
     public static Truth describedBy(Map<FigureId, Double> figures) {
         Truth truth = new Truth(figures);
@@ -33,7 +40,11 @@ public record Truth(Map<FigureId, Double> figures) {
         return truth;
     }
 
-    /** This state with a figure brought to a value, rad or mm; what a sum lacks is moved by both wheels alike. */
+    /**
+     * This state with a figure brought to a value, rad or mm; what a sum lacks is moved by both wheels alike.
+     *
+     * @param value rad or mm, with the sign of the measurand
+     */
     public Truth with(FigureId figure, double value) {
         Map<FigureId, Double> changed = new HashMap<>(figures);
         if (figure.measurand().form() == Form.SUM) {
@@ -62,11 +73,26 @@ public record Truth(Map<FigureId, Double> figures) {
             return of(figure);
         }
         if (figure.measurand() == Measurand.SIDESLIP) {
-            return SlipPlateProcedures.slipOf(this, figure.wheel().orElseThrow());
+            return sideslip(figure.wheel().orElseThrow());
         }
         return Derivation.of(figure)
                 .map(made ->
                         made.of(figure(made.parts().get(0)), figure(made.parts().get(1))))
                 .orElse(0.0);
+    }
+
+    /**
+     * On the road the front wheels find the steering position in which both point in alike; the rear ones stay as they are. What stands
+     * there is the sine of that over the plate.
+     *
+     * @return mm over a plate of {@value #SLIP_PLATE} mm, to the inside positive
+     */
+    public double sideslip(Wheel wheel) {
+        double points = wheel.front()
+                ? (of(Measurand.TOE, Wheel.of(Axle.FRONT, Side.LEFT))
+                                + of(Measurand.TOE, Wheel.of(Axle.FRONT, Side.RIGHT)))
+                        / 2
+                : of(Measurand.TOE, wheel);
+        return SLIP_PLATE * Math.sin(points);
     }
 }

@@ -4,7 +4,7 @@ import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.SenseSlips;
+import app.galdrin.core.procedure.slip.SenseSlips;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.uncertainty.Estimate;

@@ -153,9 +153,6 @@ record Subject(String name, Measure measure, Work work, Judge judge, Round round
 
     /** The measurements as found, in order. */
     List<Measure> measures() {
-        return assignment.practical().steps().stream()
-                .filter(Measure.class::isInstance)
-                .map(Measure.class::cast)
-                .toList();
+        return assignment.practical().measures(0).stream().toList();
     }
 }

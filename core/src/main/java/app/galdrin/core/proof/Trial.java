@@ -2,8 +2,8 @@ package app.galdrin.core.proof;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.Slips;
+import app.galdrin.core.procedure.slip.Slip;
+import app.galdrin.core.procedure.slip.Slips;
 import app.galdrin.core.task.Measure;
 import java.util.List;
 import java.util.Set;

@@ -21,21 +21,33 @@ public enum AngleDisplay implements Keyed {
         return key;
     }
 
-    /** A figure in degrees, with a plus sign if wanted: {@code +0.16°} or {@code +0°10′}. */
+    /**
+     * A figure in degrees, with a plus sign if wanted: {@code +0.16°} or {@code +0°10′}.
+     *
+     * @param degrees deg
+     */
     public String show(double degrees, boolean plus) {
         return this == DEGREES
                 ? QuantityFormat.decimal(degrees, 2, plus) + "°"
                 : QuantityFormat.degreesMinutes(degrees, plus);
     }
 
-    /** What {@link #show} prints of a figure, both deg. */
+    /**
+     * What {@link #show} prints of a figure, both deg.
+     *
+     * @param degrees deg
+     */
     public double rounded(double degrees) {
         return this == DEGREES
                 ? QuantityFormat.rounded(degrees, 2)
                 : Math.copySign((double) Math.round(Math.abs(degrees) * MINUTES) / MINUTES, degrees);
     }
 
-    /** A reading, 0 or more, with every place that an instrument shows: {@code 0.355°} or {@code 0°21.3′}. */
+    /**
+     * A reading, 0 or more, with every place that an instrument shows: {@code 0.355°} or {@code 0°21.3′}.
+     *
+     * @param degrees deg
+     */
     public String reading(double degrees) {
         if (this == DEGREES) {
             return QuantityFormat.decimal(degrees, 3, false).replaceFirst("0$", "") + "°";
@@ -45,7 +57,11 @@ public enum AngleDisplay implements Keyed {
         return (long) (minutes / MINUTES) + "°" + (minutes % MINUTES < 10 ? "0" : "") + rest + "′";
     }
 
-    /** A doubt or a band, 0 or more: {@code 0.042°} or {@code 2.5′}. */
+    /**
+     * A doubt or a band, 0 or more: {@code 0.042°} or {@code 2.5′}.
+     *
+     * @param degrees deg, 0 or more
+     */
     public String doubt(double degrees) {
         return this == DEGREES
                 ? QuantityFormat.decimal(degrees, 3, false) + "°"

@@ -29,7 +29,11 @@ public final class Calculation {
 
     /** What came of a line. */
     public sealed interface Result {
-        /** The number it gives: degrees where an inverse function comes last, else of whatever unit was typed. */
+        /**
+         * The number it gives: degrees where an inverse function comes last, else of whatever unit was typed.
+         *
+         * @param value without unit
+         */
         record Value(double value) implements Result {}
 
         /** Why it gives none. */

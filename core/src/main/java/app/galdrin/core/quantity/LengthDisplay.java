@@ -22,14 +22,22 @@ public enum LengthDisplay implements Keyed {
         return key;
     }
 
-    /** A length with its unit: {@code 30.2 mm}, or the nearest fraction and what it leaves over: {@code 1 3/16″ +0.04 mm}. */
+    /**
+     * A length with its unit: {@code 30.2 mm}, or the nearest fraction and what it leaves over: {@code 1 3/16″ +0.04 mm}.
+     *
+     * @param millimetres mm
+     */
     public String show(double millimetres) {
         return this == MILLIMETRES
                 ? QuantityFormat.length(millimetres) + "\u00a0mm"
                 : QuantityFormat.inches(millimetres, parts).withResidue();
     }
 
-    /** What {@link #show} prints of a length, both mm; of a fraction what it leaves over is printed too. */
+    /**
+     * What {@link #show} prints of a length, both mm; of a fraction what it leaves over is printed too.
+     *
+     * @param millimetres mm
+     */
     public double rounded(double millimetres) {
         return QuantityFormat.rounded(millimetres, 2);
     }

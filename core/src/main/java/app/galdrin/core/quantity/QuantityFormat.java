@@ -10,19 +10,31 @@ public final class QuantityFormat {
 
     private QuantityFormat() {}
 
-    /** A figure, in whatever unit stands beside it, with a fixed number of places and, if wanted, a plus sign; never a negative zero. */
+    /**
+     * A figure, in whatever unit stands beside it, with a fixed number of places and, if wanted, a plus sign; never a negative zero.
+     *
+     * @param value in whatever unit stands beside it
+     */
     public static String decimal(double value, int places, boolean plus) {
         BigDecimal rounded = BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP);
         String size = rounded.abs().toPlainString();
         return sign(rounded.signum(), plus) + size;
     }
 
-    /** A figure to as many places as {@link #decimal} shows of it, in the same unit. */
+    /**
+     * A figure to as many places as {@link #decimal} shows of it, in the same unit.
+     *
+     * @param value in whatever unit it has
+     */
     public static double rounded(double value, int places) {
         return BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).doubleValue();
     }
 
-    /** A length in mm as a person wrote or measured it: as many places as it needs, two at the most. */
+    /**
+     * A length in mm as a person wrote or measured it: as many places as it needs, two at the most.
+     *
+     * @param millimetres mm
+     */
     public static String length(double millimetres) {
         BigDecimal rounded = BigDecimal.valueOf(millimetres)
                 .setScale(2, RoundingMode.HALF_UP)
@@ -30,7 +42,11 @@ public final class QuantityFormat {
         return sign(rounded.signum(), false) + rounded.abs().toPlainString();
     }
 
-    /** Degrees and whole minutes, rolled over: 0.995° is 1°00'. */
+    /**
+     * Degrees and whole minutes, rolled over: 0.995° is 1°00'.
+     *
+     * @param degrees deg
+     */
     public static String degreesMinutes(double degrees, boolean plus) {
         long minutes = Math.round(Math.abs(degrees) * 60);
         int signum = minutes == 0 ? 0 : (int) Math.signum(degrees);
@@ -53,7 +69,11 @@ public final class QuantityFormat {
         }
     }
 
-    /** A length in mm to the nearest part of an inch; {@code parts} is 16 or 32. */
+    /**
+     * A length in mm to the nearest part of an inch; {@code parts} is 16 or 32.
+     *
+     * @param millimetres mm
+     */
     public static Inches inches(double millimetres, int parts) {
         long count = Math.round(Math.abs(millimetres) / Unit.IN.factor() * parts);
         long whole = count / parts;

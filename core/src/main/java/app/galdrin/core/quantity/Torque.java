@@ -37,7 +37,11 @@ public enum Torque implements Keyed {
         return newtonMetres;
     }
 
-    /** A torque in this unit, in another. */
+    /**
+     * A torque in this unit, in another.
+     *
+     * @param value in this unit
+     */
     public double convert(double value, Torque to) {
         return value * newtonMetres / to.newtonMetres;
     }

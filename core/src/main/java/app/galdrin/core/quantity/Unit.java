@@ -35,6 +35,7 @@ public enum Unit implements Keyed {
         return key;
     }
 
+    /** Returns what it is a unit of. */
     public Quantity quantity() {
         return quantity;
     }

@@ -9,8 +9,10 @@ import org.jspecify.annotations.Nullable;
  */
 public sealed interface Field permits NumberField, WordField, TextField, FlagField, GroupField, ListField {
 
+    /** Returns its name in records. */
     String name();
 
+    /** Returns whether a record must have it. */
     boolean required();
 
     /**

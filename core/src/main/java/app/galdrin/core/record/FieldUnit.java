@@ -42,12 +42,20 @@ public enum FieldUnit {
         return quantity;
     }
 
-    /** A number of a record in the unit of the core. */
+    /**
+     * A number of a record in the unit of the core.
+     *
+     * @param inRecord in the unit of records, mm or deg
+     */
     public double toCore(double inRecord) {
         return angular ? Math.toRadians(inRecord) : inRecord;
     }
 
-    /** A number of the core in the unit of records. */
+    /**
+     * A number of the core in the unit of records.
+     *
+     * @param inCoreUnit mm or rad
+     */
     public double toRecord(double inCoreUnit) {
         return angular ? Math.toDegrees(inCoreUnit) : inCoreUnit;
     }

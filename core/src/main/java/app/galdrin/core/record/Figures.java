@@ -25,13 +25,21 @@ public final class Figures {
         }
     }
 
-    /** In the core's unit, mm or rad. */
+    /**
+     * In the core's unit, mm or rad.
+     *
+     * @param value mm or rad
+     */
     public Figures set(NumberField field, double value) {
         values.add(field.name(), field.unit().toRecord(value));
         return this;
     }
 
-    /** In the core's unit, mm or rad; left out where it is absent. */
+    /**
+     * In the core's unit, mm or rad; left out where it is absent.
+     *
+     * @param value mm or rad
+     */
     public Figures set(NumberField field, OptionalDouble value) {
         value.ifPresent(v -> set(field, v));
         return this;
@@ -49,6 +57,7 @@ public final class Figures {
         return this;
     }
 
+    /** Sets a text. */
     public Figures set(TextField field, String text) {
         values.add(field.name(), text);
         return this;
@@ -59,11 +68,13 @@ public final class Figures {
         return this;
     }
 
+    /** Sets yes or no. */
     public Figures set(FlagField field, boolean flag) {
         values.add(field.name(), flag);
         return this;
     }
 
+    /** Sets an object. */
     public Figures set(GroupField field, Figures inner) {
         values.add(field.name(), inner.values);
         if (inner.doubts.size() > 0) {
@@ -72,6 +83,7 @@ public final class Figures {
         return this;
     }
 
+    /** Sets a list of objects. */
     public Figures set(ListField field, List<Figures> elements) {
         values.add(field.name(), elements.stream().map(e -> e.values).toList());
         return this;

@@ -31,6 +31,7 @@ public final class Input {
         return Objects.requireNonNull(value(field), field.name());
     }
 
+    /** Returns whether the record has a field. */
     public boolean has(Field field) {
         return value(field) != null;
     }
@@ -45,7 +46,11 @@ public final class Input {
         return (Double) needed(field);
     }
 
-    /** In the record's unit, as is the number that stands for one left out. */
+    /**
+     * In the record's unit, as is the number that stands for one left out.
+     *
+     * @param otherwise in the unit of the record, mm or deg
+     */
     public double asWritten(NumberField field, double otherwise) {
         return value(field) instanceof Double written ? written : otherwise;
     }
@@ -55,7 +60,11 @@ public final class Input {
         return has(field) ? OptionalDouble.of(number(field)) : OptionalDouble.empty();
     }
 
-    /** In the core's unit, mm or rad, as is the number that stands for one left out. */
+    /**
+     * In the core's unit, mm or rad, as is the number that stands for one left out.
+     *
+     * @param otherwise mm or rad
+     */
     public double number(NumberField field, double otherwise) {
         return value(field) instanceof Double written ? field.unit().toCore(written) : otherwise;
     }

@@ -17,14 +17,17 @@ public record NumberField(String name, FieldUnit unit, Range range, boolean requ
         return new NumberField(name, unit, range, true, false);
     }
 
+    /** Makes a field for a length, mm. */
     public static NumberField length(String name, Range range) {
         return of(name, FieldUnit.LENGTH, range);
     }
 
+    /** Makes a field for an angle, deg in records. */
     public static NumberField angle(String name, Range range) {
         return of(name, FieldUnit.ANGLE, range);
     }
 
+    /** Makes a field for a number without unit. */
     public static NumberField number(String name, Range range) {
         return of(name, FieldUnit.NUMBER, range);
     }

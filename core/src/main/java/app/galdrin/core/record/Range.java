@@ -3,10 +3,10 @@ package app.galdrin.core.record;
 /**
  * The legal numbers of a field, in the record's unit (mm, deg); both ends belong to it unless said.
  *
- * @param lowest least legal number
- * @param highest greatest legal number
+ * @param lowest least legal number, in the unit of the field
+ * @param highest greatest legal number, in the unit of the field
  * @param lowestExcluded whether the least number itself is illegal
- * @param leastSize numbers nearer to zero than this are illegal; 0 where zero is legal
+ * @param leastSize numbers nearer to zero than this are illegal, in the unit of the field; 0 where zero is legal
  */
 public record Range(double lowest, double highest, boolean lowestExcluded, double leastSize) {
 
@@ -43,22 +43,41 @@ public record Range(double lowest, double highest, boolean lowestExcluded, doubl
     /** Any other number. */
     public static final Range NUMBER = closed(-1e9, 1e9);
 
-    /** Both ends are in it; in the unit of the field, mm or deg. */
+    /**
+     * Both ends are in it; in the unit of the field, mm or deg.
+     *
+     * @param lowest in the unit of the field
+     * @param highest in the unit of the field
+     */
     public static Range closed(double lowest, double highest) {
         return new Range(lowest, highest, false, 0);
     }
 
-    /** The lowest is not in it; in the unit of the field, mm or deg. */
+    /**
+     * The lowest is not in it; in the unit of the field, mm or deg.
+     *
+     * @param lowest in the unit of the field
+     * @param highest in the unit of the field
+     */
     public static Range openBelow(double lowest, double highest) {
         return new Range(lowest, highest, true, 0);
     }
 
-    /** In the unit of the field, from −highest to highest, but not nearer to zero than {@code leastSize}. */
+    /**
+     * In the unit of the field, from −highest to highest, but not nearer to zero than {@code leastSize}.
+     *
+     * @param leastSize in the unit of the field, above 0
+     * @param highest in the unit of the field, above 0
+     */
     public static Range sized(double leastSize, double highest) {
         return new Range(-highest, highest, false, leastSize);
     }
 
-    /** Whether a number, in the unit of the field, is in it. */
+    /**
+     * Whether a number, in the unit of the field, is in it.
+     *
+     * @param number in the unit of the field
+     */
     public boolean contains(double number) {
         return (lowestExcluded ? number > lowest : number >= lowest)
                 && number <= highest

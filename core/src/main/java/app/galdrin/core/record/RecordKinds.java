@@ -20,6 +20,7 @@ public final class RecordKinds {
         return Map.copyOf(kinds);
     }
 
+    /** Returns the kind of a name. */
     public static Optional<RecordKind> named(String name) {
         return Optional.ofNullable(BY_NAME.get(name));
     }

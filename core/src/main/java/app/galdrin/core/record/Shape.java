@@ -28,6 +28,7 @@ public final class Shape {
         this.fields = fields;
     }
 
+    /** Makes the shape of an object with these fields. */
     public static Shape of(Field... fields) {
         return new Shape(fields.clone());
     }
@@ -38,10 +39,12 @@ public final class Shape {
         return new Shape(Stream.concat(Arrays.stream(fields), Stream.of(u)).toArray(Field[]::new));
     }
 
+    /** Returns its fields in their order. */
     public List<Field> fields() {
         return List.of(fields);
     }
 
+    /** Returns the field of a name. */
     public Optional<Field> field(String name) {
         int index = indexOf(name, 0);
         return index < 0 ? Optional.empty() : Optional.of(fields[index]);

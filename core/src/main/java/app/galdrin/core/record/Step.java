@@ -5,16 +5,18 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
 /**
  * One step of a calculation: the formula, the numbers that go in and the number that comes out.
  *
- * @param formula key of the formula, which has its words on the pages and its line in the documentation
+ * @param formula how it is worked
  * @param in in the order in which the formula names them
  */
-public record Step(String formula, List<Term> in, Term out) {
+public record Step(Formula formula, List<Term> in, Term out) {
 
     /**
      * A number with its name.
@@ -55,7 +57,7 @@ public record Step(String formula, List<Term> in, Term out) {
     /** As an object: the formula, what goes in and what comes out, in the units of records (deg, mm). */
     public void write(JsonGenerator json) {
         json.writeStartObject();
-        json.writeStringProperty("formula", formula);
+        json.writeStringProperty("formula", formula.key());
         json.writeObjectPropertyStart("in");
         in.forEach(term -> json.writeNumberProperty(term.name(), term.inRecord()));
         json.writeEndObject();
@@ -65,36 +67,71 @@ public record Step(String formula, List<Term> in, Term out) {
         json.writeEndObject();
     }
 
+    /**
+     * Works the step with other numbers.
+     *
+     * @param off by how much each is another, mm or rad, by the names of its numbers
+     * @return mm or rad; empty where the formula can't be worked again, or not from such numbers
+     */
+    public OptionalDouble reworked(Map<String, Double> off) {
+        double[] other = in.stream()
+                .mapToDouble(term -> term.value() + off.getOrDefault(term.name(), 0.0))
+                .toArray();
+        return formula.work(this, other);
+    }
+
+    /** Begins a step that is not worked again with other numbers. */
     public static Builder of(String formula) {
+        return of(Formula.of(formula));
+    }
+
+    /** Begins a step. */
+    public static Builder of(Formula formula) {
         return new Builder(formula);
     }
 
     /** The numbers that go into a step, one after another. */
     public static final class Builder {
-        private final String formula;
+        private final Formula formula;
         private final List<Term> in = new ArrayList<>();
 
-        private Builder(String formula) {
+        private Builder(Formula formula) {
             this.formula = formula;
         }
 
-        /** In the core's unit, mm or rad. */
+        /**
+         * In the core's unit, mm or rad.
+         *
+         * @param value mm or rad
+         */
         public Builder with(NumberField field, double value) {
             return with(field.name(), field.unit(), value);
         }
 
-        /** In the core's unit, mm or rad; {@code unit} is how it is shown. */
+        /**
+         * In the core's unit, mm or rad; {@code unit} is how it is shown.
+         *
+         * @param value mm or rad
+         */
         public Builder with(String name, FieldUnit unit, double value) {
             in.add(new Term(name, value, unit));
             return this;
         }
 
-        /** In the core's unit, mm or rad. */
+        /**
+         * In the core's unit, mm or rad.
+         *
+         * @param value mm or rad
+         */
         public Step gives(NumberField field, double value) {
             return gives(field.name(), field.unit(), value);
         }
 
-        /** In the core's unit, mm or rad; {@code unit} is how it is shown. */
+        /**
+         * In the core's unit, mm or rad; {@code unit} is how it is shown.
+         *
+         * @param value mm or rad
+         */
         public Step gives(String name, FieldUnit unit, double value) {
             return new Step(formula, in, new Term(name, value, unit));
         }

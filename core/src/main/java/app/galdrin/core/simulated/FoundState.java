@@ -20,7 +20,11 @@ public final class FoundState {
 
     private FoundState() {}
 
-    /** Every wheel somewhere up to {@code tolerances}, a factor without unit, times half the tolerance about what the sheet prefers; 0 is exactly that. */
+    /**
+     * Every wheel somewhere up to {@code tolerances}, a factor without unit, times half the tolerance about what the sheet prefers; 0 is exactly that.
+     *
+     * @param tolerances how far off, in half tolerances, a factor of 0 or more
+     */
     public static Truth about(SpecificationSheet sheet, double tolerances, RandomGenerator random) {
         Map<FigureId, Double> figures = new HashMap<>();
         ExpectedUncertainty.asTheSheetWants(sheet).figures().entrySet().stream()

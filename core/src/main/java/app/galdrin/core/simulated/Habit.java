@@ -29,24 +29,29 @@ public record Habit(
         leftOut = Set.copyOf(leftOut);
     }
 
+    /** Returns somebody with slips in working, by measuring step. */
     public static Habit working(Map<String, String> slips) {
         return new Habit(slips, Map.of(), Optional.empty(), Optional.empty(), Set.of());
     }
 
+    /** Returns the same with a slip in writing readings down. */
     public Habit andReading(String measure, String slip) {
         Map<String, String> all = new HashMap<>(reading);
         all.put(measure, slip);
         return new Habit(working, all, plan, verdict, leftOut);
     }
 
+    /** Returns the same with a slip in planning. */
     public Habit andPlan(String slip) {
         return new Habit(working, reading, Optional.of(slip), verdict, leftOut);
     }
 
+    /** Returns the same with a slip in reading the limits. */
     public Habit andVerdict(String slip) {
         return new Habit(working, reading, plan, Optional.of(slip), leftOut);
     }
 
+    /** Returns the same, leaving things out. */
     public Habit without(String... left) {
         return new Habit(working, reading, plan, verdict, Set.of(left));
     }

@@ -22,7 +22,7 @@ public final class HonestHands implements Hands {
      * How one instrument is read; mm or deg.
      *
      * @param eye standard deviation of the eye between two marks
-     * @param laidOn the most it is laid on wrongly, either way; a little is likelier than much (triangular)
+     * @param laidOn the most it is laid on wrongly, either way, mm or deg; a little is likelier than much (triangular)
      */
     public record Reading(double eye, double laidOn) {}
 
@@ -84,7 +84,11 @@ public final class HonestHands implements Hands {
     private final boolean coarse;
     private final Map<String, Double> set = new HashMap<>();
 
-    /** {@code clumsiness} is a factor on every habit of the hands, without unit: 1, or 1.5 for hands half as clumsy again. */
+    /**
+     * {@code clumsiness} is a factor on every habit of the hands, without unit: 1, or 1.5 for hands half as clumsy again.
+     *
+     * @param clumsiness factor on every habit of the hands: 1, or 1.5 for hands half as clumsy again
+     */
     public HonestHands(double clumsiness, RandomGenerator random) {
         this.clumsiness = clumsiness;
         this.random = random;

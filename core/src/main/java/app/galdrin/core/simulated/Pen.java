@@ -9,5 +9,6 @@ public interface Pen {
     /** Writes on a line as a person types it, over what stands there. */
     void write(LineKey line, String text);
 
+    /** Returns what stands. */
     Answers answers();
 }

@@ -2,7 +2,6 @@ package app.galdrin.core.simulated;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand.Form;
-import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Adjuster;
@@ -22,27 +21,31 @@ import java.util.OptionalDouble;
 /** Plans the adjustment that somebody's own figures ask for, and writes it. */
 final class Planning {
 
+    private final Apprentice apprentice;
     private final Assignment assignment;
-    private final Pen pen;
 
-    Planning(Assignment assignment, Pen pen) {
-        this.assignment = assignment;
-        this.pen = pen;
+    Planning(Apprentice apprentice) {
+        this.apprentice = apprentice;
+        this.assignment = apprentice.assignment();
     }
 
-    void plan(Plan plan, Optional<String> slip) {
-        var own = new OwnFigures(assignment, pen.answers());
+    void write(Plan plan, Optional<String> slip) {
+        OwnFigures own = apprentice.own();
         for (FigureId.Adjustment adjustment : Practical.adjustments(plan.figures())) {
             if (assignment.adjusters(adjustment).isEmpty()) {
                 boolean outside = plan.figures().stream()
                         .filter(adjustment::contains)
                         .anyMatch(f -> isOutside(own, f, plan.id()));
-                pen.write(
-                        LineKey.of(plan.id(), Plan.PART + adjustment.key()),
-                        (outside ? Plan.Instead.LOOK_FOR_THE_PART : Plan.Instead.NOTHING).key());
+                apprentice
+                        .pen()
+                        .write(
+                                LineKey.of(plan.id(), Plan.PART + adjustment.key()),
+                                (outside ? Plan.Instead.LOOK_FOR_THE_PART : Plan.Instead.NOTHING).key());
             }
         }
-        moves(plan, own).forEach((adjuster, units) -> move(plan.id(), 0, adjuster, slipping(adjuster, units, slip)));
+        moves(plan, own)
+                .forEach((adjuster, units) -> new MoveWriting(apprentice.pen())
+                        .write(plan.id(), 0, adjuster, slipping(adjuster, units, slip)));
     }
 
     /** The key names what {@code PlanEffect} would call it. */
@@ -133,19 +136,5 @@ final class Planning {
             }
         }
         return 0;
-    }
-
-    /** Writes a move of a part, signed and in its unit, rounded to its steps. */
-    void move(String step, int round, Adjuster adjuster, double units) {
-        double rounded = Math.rint(units / adjuster.smallestStep()) * adjuster.smallestStep();
-        int sign = Math.abs(rounded) < adjuster.smallestStep() ? 0 : (int) Math.signum(rounded);
-        pen.write(
-                new LineKey(step, adjuster.id() + Plan.WAY, 0, round),
-                adjuster.part().way(sign).key());
-        if (sign != 0 && adjuster.amountKnown()) {
-            pen.write(
-                    new LineKey(step, adjuster.id() + Plan.AMOUNT, 0, round),
-                    QuantityFormat.decimal(Math.min(adjuster.most(), Math.abs(rounded)), 2, false));
-        }
     }
 }

@@ -10,7 +10,6 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
-import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
 import java.util.Optional;
 import java.util.random.RandomGenerator;
@@ -44,11 +43,7 @@ public record SecondQuestion(Assignment assignment, Work work, Work.Item item, A
         var paper = new Paper(new Sheet(assignment));
         var hands = new Apprentice(assignment, paper, () -> new HonestHands(1, random));
         var found = FoundState.about(assignment.sheet(), OFF, random);
-        for (Step step : assignment.practical().steps()) {
-            if (step instanceof Measure measure) {
-                hands.read(measure, 0, found, measure.repeats());
-            }
-        }
+        assignment.practical().measures(0).forEach(m -> hands.read(m, 0, found, m.repeats()));
         return paper.answers();
     }
 

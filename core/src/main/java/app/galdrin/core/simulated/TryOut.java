@@ -5,26 +5,17 @@ import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.References;
-import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Assignment;
-import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
-import app.galdrin.core.task.Measure;
-import app.galdrin.core.task.Step;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.random.RandomGenerator;
 import java.util.stream.IntStream;
@@ -37,9 +28,6 @@ public final class TryOut {
 
     private static final double LEFT_BY_CARE = 0.3;
     private static final double LEFT_CARELESSLY = 1.1;
-
-    private static final List<String> PLAN_SLIPS = List.of("wrongWay", "movedTwice");
-    private static final List<String> VERDICT_SLIPS = List.of("limitsSwapped", "limitSignLost");
 
     /**
      * Three people. Chances are of one sheet, 0 to 1.
@@ -122,6 +110,7 @@ public final class TryOut {
             return tallies.values().stream().mapToInt(t -> t.percents.size()).sum();
         }
 
+        /** Returns how many sheets of all three there will be. */
         public int total() {
             return sheets * Kind.values().length;
         }
@@ -197,53 +186,14 @@ public final class TryOut {
     private static Answers reference(Assignment assignment, Truth truth, int round, RandomGenerator random) {
         var paper = new Paper(new Sheet(assignment));
         var hands = new Apprentice(assignment, paper, () -> new HonestHands(1, random));
-        for (Step step : assignment.practical().steps()) {
-            if (round == 0 && step instanceof Measure measure) {
-                hands.read(measure, 0, truth, measure.repeats());
-            } else if (round > 0) {
-                step.within().forEach(m -> hands.read(m, round, truth, m.repeats()));
-            }
-        }
+        assignment.practical().measures(round).forEach(m -> hands.read(m, round, truth, m.repeats()));
         return paper.answers();
     }
 
     private static Habit habit(Assignment assignment, Kind kind, RandomGenerator random) {
-        Map<String, String> working = new HashMap<>();
-        Map<String, String> reading = new HashMap<>();
-        Set<String> leftOut = new HashSet<>();
-        for (Step step : assignment.practical().steps()) {
-            if (step instanceof Measure measure) {
-                maybe(kind.slips, slips(measure), random).ifPresent(slip -> working.put(measure.id(), slip));
-                maybe(kind.slips / 3, written(measure), random).ifPresent(slip -> reading.put(measure.id(), slip));
-            } else if (step instanceof Checklist list) {
-                list.items().stream()
-                        .filter(item -> random.nextDouble() < kind.leavesOut / (item.critical() ? 4 : 1))
-                        .forEach(item -> leftOut.add(item.id()));
-            }
-        }
-        return new Habit(
-                working,
-                reading,
-                maybe(kind.slips, PLAN_SLIPS, random),
-                maybe(kind.slips / 2, VERDICT_SLIPS, random),
-                leftOut);
-    }
-
-    private static Optional<String> maybe(double chance, List<String> slips, RandomGenerator random) {
-        return slips.isEmpty() || random.nextDouble() >= chance
-                ? Optional.empty()
-                : Optional.of(slips.get(random.nextInt(slips.size())));
-    }
-
-    private static List<String> slips(Measure measure) {
-        return Slips.of(measure.procedure()).stream().map(Slip::key).toList();
-    }
-
-    /** Those that are made as readings are written down. */
-    private static List<String> written(Measure measure) {
-        List<String> written = new ArrayList<>(slips(measure));
-        written.retainAll(List.of("frontRearSwapped", "leftRightSwapped", "markMiscounted"));
-        return written;
+        var draw = new HabitDraw(kind.slips, kind.leavesOut, random);
+        assignment.practical().steps().forEach(step -> StepWriters.of(step).draw(step, draw));
+        return draw.habit();
     }
 
     /** The chance that one of the first has more marks than one of the others, 0 to 1; half of it where they are alike. */
@@ -257,7 +207,11 @@ public final class TryOut {
         return wins / Math.max(1, first.percents().size() * other.percents().size());
     }
 
-    /** Criteria on which care itself loses marks more often than one sheet in so many, worst first. */
+    /**
+     * Criteria on which care itself loses marks more often than one sheet in so many, worst first.
+     *
+     * @param often share of sheets, 0 to 1
+     */
     public static List<Criterion.Id> unfairToCare(PersonResult careful, double often) {
         return careful.losing().keySet().stream()
                 .filter(id -> id.aspect() == Aspect.READING || id.aspect() == Aspect.REPEATABILITY)

@@ -16,7 +16,7 @@ import java.util.OptionalDouble;
  * What stands on a sheet, struck-out entries left away. Anything may be absent.
  *
  * @param order what was ticked, in the order in which that was done; a line of which nobody knows is not among them
- * @param minutes how long the work took until it was handed in, extra time taken off; empty where nobody knows
+ * @param minutes minutes that the work took until it was handed in, extra time taken off; empty where nobody knows
  * @param floor where it was read, if that is another bay than the assignment's
  */
 public record Answers(
@@ -32,12 +32,20 @@ public record Answers(
         this(standing, List.of(), OptionalDouble.empty(), Optional.empty());
     }
 
-    /** The same, done in so many minutes. */
+    /**
+     * The same, done in so many minutes.
+     *
+     * @param taken minutes, 0 or more
+     */
     public Answers in(double taken) {
         return in(OptionalDouble.of(taken));
     }
 
-    /** The same, done in so many minutes if that is known. */
+    /**
+     * The same, done in so many minutes if that is known.
+     *
+     * @param taken minutes, 0 or more
+     */
     public Answers in(OptionalDouble taken) {
         return new Answers(standing, order, taken, floor);
     }
@@ -58,14 +66,17 @@ public record Answers(
         return first >= 0 && first < order.indexOf(other);
     }
 
+    /** Returns a sheet on which nothing stands. */
     public static Answers none() {
         return new Answers(Map.of());
     }
 
+    /** Returns what stands on a line. */
     public Optional<WrittenValue> at(LineKey key) {
         return Optional.ofNullable(standing.get(key));
     }
 
+    /** Returns the text that stands on a line. */
     public Optional<String> text(LineKey key) {
         return at(key).map(WrittenValue::text);
     }

@@ -21,10 +21,12 @@ public record LineKey(String step, String line, int repeat, int round) {
         return (step.hashCode() * 31 + line.hashCode()) * 31 + repeat * 11 + round;
     }
 
+    /** Returns the key of a line that is written once, outside of rounds. */
     public static LineKey of(String step, String line) {
         return new LineKey(step, line, 0, 0);
     }
 
+    /** Reads the key of a line. */
     public static Optional<LineKey> parse(String text) {
         Matcher matcher = FORM.matcher(text);
         return matcher.matches()

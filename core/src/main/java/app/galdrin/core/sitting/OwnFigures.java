@@ -11,8 +11,8 @@ import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
-import app.galdrin.core.procedure.SlipContext;
 import app.galdrin.core.procedure.TargetReading;
+import app.galdrin.core.procedure.slip.SlipContext;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.ExpectedUncertainty;
@@ -150,6 +150,8 @@ public final class OwnFigures {
     /**
      * What readings, mm or deg by place, come to in a round as the task teaches it or as solved; rad or mm, without doubts. Of a repeat as
      * it was read, by the very map of {@link #readings}, it is known.
+     *
+     * @param readings mm or deg by place
      */
     public Map<FigureId, Double> values(Measure measure, int round, Map<String, Double> readings, String taught) {
         List<Map<String, Double>> read = readings(measure, round);

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** The lines of a sheet and how far they are written. One is safely asked by many threads. */
@@ -29,6 +30,12 @@ public final class Sheet {
 
     /** How far a step is: {@code done} of {@code total} lines are written. */
     public record Progress(int done, int total) {
+        /** Lines that are still to be written. */
+        public int lacking() {
+            return total - done;
+        }
+
+        /** Returns whether nothing is left to write. */
         public boolean complete() {
             return done >= total;
         }
@@ -45,11 +52,11 @@ public final class Sheet {
                         .findFirst());
     }
 
+    /** Returns the lines of a step, those about the floor first. */
     public List<Line> lines(Step step) {
         return lines.computeIfAbsent(step.id(), id -> {
-            List<Line> slopes = step instanceof Measure measure ? measure.slopeLines(assignment.floor()) : List.of();
-            return Stream.concat(slopes.stream(), step.lines(assignment.sheet()).stream())
-                    .toList();
+            Stream<Line> floor = step.floorLines(assignment.floor()).stream();
+            return Stream.concat(floor, step.lines(assignment.sheet()).stream()).toList();
         });
     }
 
@@ -95,6 +102,15 @@ public final class Sheet {
             round++;
         }
         return round;
+    }
+
+    /** Returns the numbers of the rounds of a step that can be written in: those begun and the next; 0 alone for one outside of rounds. */
+    public List<Integer> roundsOpen(Step step, Answers answers) {
+        if (!(step instanceof Round round)) {
+            return List.of(0);
+        }
+        int last = Math.min(round.most(), rounds(round, answers) + 1);
+        return IntStream.rangeClosed(1, last).boxed().toList();
     }
 
     private static boolean asksForAnother(Round step, int round, Answers answers) {

@@ -15,7 +15,12 @@ public record WrittenValue(String text, OptionalDouble value, OptionalDouble ste
         return new WrittenValue(text, OptionalDouble.empty(), OptionalDouble.empty());
     }
 
-    /** A figure in mm, degrees or a count, with its sign, and one unit of the place it was written to, above 0. */
+    /**
+     * A figure in mm, degrees or a count, with its sign, and one unit of the place it was written to, above 0.
+     *
+     * @param value mm, deg or a count, with its sign
+     * @param step the place it was written to, mm, deg or a count
+     */
     public static WrittenValue number(String text, double value, double step) {
         return new WrittenValue(text, OptionalDouble.of(value), OptionalDouble.of(step));
     }

@@ -45,10 +45,15 @@ public record Adjuster(
      *
      * @param sign +1 or −1: the way the figure goes
      * @param perUnit change of the figure, rad or mm a unit, with the same sign; absent where only the way is known
-     * @param doubt standard uncertainty of it, likewise
+     * @param doubt standard uncertainty of it, rad or mm a unit, 0 or more
      */
     public record Effect(int sign, OptionalDouble perUnit, double doubt) {
-        /** Rad or mm a unit, with its sign; its standard uncertainty, 0 or more, likewise. */
+        /**
+         * Rad or mm a unit, with its sign; its standard uncertainty, 0 or more, likewise.
+         *
+         * @param perUnit rad or mm a unit, with the sign of the figure
+         * @param doubt standard uncertainty, rad or mm a unit, 0 or more
+         */
         public static Effect of(double perUnit, double doubt) {
             return new Effect((int) Math.signum(perUnit), OptionalDouble.of(perUnit), doubt);
         }
@@ -85,6 +90,7 @@ public record Adjuster(
                     .toArray(String[]::new))
             .toArray(String[][]::new);
 
+    /** Returns what one unit the positive way does to a figure; empty where it does not move it. */
     public Optional<Effect> effectOn(FigureId figure) {
         return Optional.ofNullable(effects.get(figure));
     }

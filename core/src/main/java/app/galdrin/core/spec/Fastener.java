@@ -48,7 +48,12 @@ public record Fastener(
                 : OptionalDouble.empty();
     }
 
-    /** Whether a torque, N·m, is one that a thread of so many mm takes; our working value, to have the data looked at again. */
+    /**
+     * Whether a torque, N·m, is one that a thread of so many mm takes; our working value, to have the data looked at again.
+     *
+     * @param torque N·m, above 0
+     * @param thread diameter, mm, above 0
+     */
     public static boolean plausible(double torque, double thread) {
         double usual = USUAL * thread * thread * thread;
         return torque >= LEAST_OF_USUAL * usual && torque <= MOST_OF_USUAL * usual;

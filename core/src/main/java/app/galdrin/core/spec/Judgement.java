@@ -9,16 +9,20 @@ import java.util.OptionalDouble;
  * any one unit.
  *
  * @param zone where the value lies
- * @param excess signed distance beyond the nearer limit; negative: room left
+ * @param excess signed distance beyond the nearer limit, rad or mm; negative: room left
  * @param accepted whether it meets the limits under the decision rule
- * @param deviation value − preferred (or the middle of both limits), where there is one
+ * @param deviation value less preferred value (or the middle of both limits), rad or mm, where there is one
  */
 public record Judgement(Zone zone, double excess, boolean accepted, OptionalDouble deviation) {
 
     /** Coverage factor of the expanded uncertainty where nothing else is said. */
     public static final double K = 2;
 
-    /** Judges a value by limits in its unit; {@code k}, a factor above 0, makes a standard uncertainty an expanded one. */
+    /**
+     * Judges a value by limits in its unit; {@code k}, a factor above 0, makes a standard uncertainty an expanded one.
+     *
+     * @param k coverage factor, without unit, above 0
+     */
     public static Judgement of(Estimate value, Limits limits, double k, DecisionRule rule) {
         double below = limits.min().orElse(Double.NEGATIVE_INFINITY) - value.value();
         double above = value.value() - limits.max().orElse(Double.POSITIVE_INFINITY);

@@ -5,9 +5,9 @@ import java.util.OptionalDouble;
 /**
  * The limits of a quantity, in its unit.
  *
- * @param min least allowed value; at least one of min and max is present
- * @param preferred the value to set, within the limits
- * @param max greatest allowed value
+ * @param min least allowed value, rad or mm; at least one of min and max is present
+ * @param preferred the value to set, rad or mm, within the limits
+ * @param max greatest allowed value, rad or mm
  */
 public record Limits(OptionalDouble min, OptionalDouble preferred, OptionalDouble max) {
 
@@ -26,7 +26,13 @@ public record Limits(OptionalDouble min, OptionalDouble preferred, OptionalDoubl
         }
     }
 
-    /** All three, in one unit, not falling. */
+    /**
+     * All three, in one unit, not falling.
+     *
+     * @param min rad or mm
+     * @param preferred rad or mm, within the limits
+     * @param max rad or mm
+     */
     public static Limits of(double min, double preferred, double max) {
         return new Limits(OptionalDouble.of(min), OptionalDouble.of(preferred), OptionalDouble.of(max));
     }
@@ -34,7 +40,8 @@ public record Limits(OptionalDouble min, OptionalDouble preferred, OptionalDoubl
     /**
      * As near to the preferred value: limits a share of the way from it to these.
      *
-     * @param share above 0 up to 1; of limits without a value to aim at nothing is nearer than they are
+     * @param share share of the way from the preferred value to the limit, above 0 up to 1; of limits without a value to aim at nothing is
+     *     nearer than they are
      */
     public Limits within(double share) {
         OptionalDouble aim = target();

@@ -32,6 +32,7 @@ public enum Part implements Keyed {
         return key;
     }
 
+    /** Returns what its amount is counted in. */
     public AdjusterUnit unit() {
         return unit;
     }

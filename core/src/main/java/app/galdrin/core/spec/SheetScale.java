@@ -78,7 +78,7 @@ public record SheetScale(AnswerUnit unit, double over) {
      * A figure as it is shown beside its limits.
      *
      * @param value in the unit, rounded to its place
-     * @param expanded uncertainty U, likewise to one place more
+     * @param expanded uncertainty U, rad or mm, to one place more
      */
     public record DisplayedFigure(AnswerUnit unit, double value, double expanded) {
         Estimate estimate() {
@@ -93,7 +93,11 @@ public record SheetScale(AnswerUnit unit, double over) {
         return new DisplayedFigure(unit, rounded(there, unit.step()), rounded(beyond - there, unit.step() / FINER));
     }
 
-    /** A value as it is shown, both rad or mm. */
+    /**
+     * A value as it is shown, both rad or mm.
+     *
+     * @param value rad or mm
+     */
     public double printed(FigureId figure, double value) {
         return unit.toFigure(rounded(unit.ofFigure(value, figure, over), unit.step()), figure, over);
     }

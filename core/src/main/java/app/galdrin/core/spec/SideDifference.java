@@ -3,8 +3,8 @@ package app.galdrin.core.spec;
 /**
  * How far left and right may be apart, left less right, rad or mm.
  *
- * @param intended what the difference is meant to be, signed: 0 unless the maker wants one side to differ, as for the road's crown
- * @param most greatest departure from it either way, 0 or more
+ * @param intended what left less right is meant to be, rad or mm: 0 unless the maker wants one side to differ, as for the road's crown
+ * @param most greatest departure from it either way, rad or mm, 0 or more
  */
 public record SideDifference(double intended, double most) {
 
@@ -15,7 +15,11 @@ public record SideDifference(double intended, double most) {
         }
     }
 
-    /** None is meant; rad or mm, 0 or more. */
+    /**
+     * None is meant; rad or mm, 0 or more.
+     *
+     * @param most rad or mm, 0 or more
+     */
     public static SideDifference atMost(double most) {
         return new SideDifference(0, most);
     }

@@ -25,6 +25,7 @@ public record SpecificationSheet(
         this(geometry, lines, adjusters, List.of());
     }
 
+    /** Returns the line of a measurand on an axle. */
     public Optional<SheetLine> line(Optional<Axle> axle, Measurand measurand) {
         return lines.stream()
                 .filter(l -> l.axle().equals(axle) && l.measurand() == measurand)

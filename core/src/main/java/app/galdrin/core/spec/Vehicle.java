@@ -12,6 +12,7 @@ import app.galdrin.core.geometry.Side;
  */
 public record Vehicle(String make, String model, String body, String registration, Axle drivenAxle, Side driverSide) {
 
+    /** Returns its make and model. */
     public String name() {
         return make + " " + model;
     }

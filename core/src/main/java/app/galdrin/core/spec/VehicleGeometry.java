@@ -7,12 +7,14 @@ import java.util.OptionalDouble;
 /**
  * The dimensions of a vehicle that measuring and adjusting need, mm.
  *
- * @param frontTrack at the wheel centres; likewise rear
+ * @param wheelbase mm, positive
+ * @param frontTrack at the wheel centres, mm, positive
+ * @param rearTrack at the wheel centres, mm, positive
  * @param front wheels of the front axle; those of the rear may be of another size
  * @param rodPitch lead of one thread of the track rod a turn; empty where nobody knows
  * @param doubleThread a sleeve with opposite threads, which moves two pitches a turn
  * @param armLength effective steering-arm length: atan(lead / armLength) is the toe of one turn; empty where nobody knows
- * @param steeringRatio steering-wheel angle over road-wheel angle; empty where nobody knows
+ * @param steeringRatio steering-wheel angle over road-wheel angle, without unit; empty where nobody knows
  * @param frontSuspension empty where nobody knows; likewise rear
  */
 public record VehicleGeometry(
@@ -92,6 +94,7 @@ public record VehicleGeometry(
         return axle == Axle.FRONT ? frontTrack : rearTrack;
     }
 
+    /** Returns the sizes of the wheels of an axle. */
     public WheelSize wheels(Axle axle) {
         return axle == Axle.FRONT ? front : rear;
     }

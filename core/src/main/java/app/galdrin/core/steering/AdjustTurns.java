@@ -87,7 +87,11 @@ public final class AdjustTurns implements RecordKind {
             return key;
         }
 
-        /** Of turns that lengthen where positive. */
+        /**
+         * Of turns that lengthen where positive.
+         *
+         * @param turns turns, positive where they lengthen
+         */
         public static Action of(double turns) {
             if (Math.abs(turns) < AdjustTurns.NONE) {
                 return NONE;

@@ -108,16 +108,35 @@ public final class BumpLaser implements MeasuringMethod {
         }
     }
 
-    /** One reading, mm: {@code travel} bump positive, {@code spot} toe-in positive. */
+    /**
+     * One reading, mm: {@code travel} bump positive, {@code spot} toe-in positive.
+     *
+     * @param travel mm, bump positive
+     * @param spot mm, toe-in positive
+     */
     public record Reading(double travel, double spot) {}
 
-    /** The readings of one wheel; distances mm. */
+    /**
+     * The readings of one wheel; distances mm.
+     *
+     * @param mirrorDistance from the mirror to the target, mm, positive
+     * @param wheelRadius from the axis to the rim, mm, positive
+     */
     public record Readings(double mirrorDistance, List<Reading> readings, OptionalDouble wheelRadius) {}
 
-    /** A point of the curve: travel mm, toe change against ride height rad. */
+    /**
+     * A point of the curve: travel mm, toe change against ride height rad.
+     *
+     * @param travel mm, bump positive
+     * @param toeChange against ride height, rad, toe-in positive
+     */
     public record Point(double travel, double toeChange) {}
 
-    /** {@code curve} in order of travel; {@code slope} rad a mm. */
+    /**
+     * {@code curve} in order of travel; {@code slope} rad a mm.
+     *
+     * @param magnification how many times the spot moves farther than the rim, without unit
+     */
     public record Result(OptionalDouble magnification, List<Point> curve, Estimate slope, Tendency tendency) {}
 
     /**
@@ -231,6 +250,8 @@ public final class BumpLaser implements MeasuringMethod {
      *
      * @param toeChange of the wheel at a travel (mm), rad; 0 at travel 0
      * @param rideHeightSpot where the spot lies at travel 0, mm
+     * @param mirrorDistance mm, positive
+     * @param travels mm, an element a reading, bump positive
      */
     public static Readings forward(
             DoubleUnaryOperator toeChange,

@@ -52,10 +52,20 @@ public final class BumpShim implements RecordKind {
     /** A line flatter than this crosses nothing, slope a mm. */
     private static final double FLAT_LINE = 1e-12;
 
-    /** One trial: shim mm, slope of the bump curve in any one unit. */
+    /**
+     * One trial: shim mm, slope of the bump curve in any one unit.
+     *
+     * @param shim mm, 0 or more
+     * @param slope of the bump curve, in any one unit
+     */
     public record Trial(double shim, double slope) {}
 
-    /** {@code rise} is the line's, slope a mm of shim. */
+    /**
+     * {@code rise} is the line's, slope a mm of shim.
+     *
+     * @param shim mm
+     * @param rise change of the slope, in its unit a mm of shim
+     */
     public record Result(double shim, boolean extrapolated, double rise) {}
 
     /** Works the trials; {@code insufficient} where they determine no crossing. */
@@ -91,7 +101,13 @@ public final class BumpShim implements RecordKind {
         return Outcome.of(new Result(shim, extrapolated, rise));
     }
 
-    /** The forward model: trials of a rack whose curve is flat with {@code flatShim} mm and changes by {@code rise} a mm. */
+    /**
+     * The forward model: trials of a rack whose curve is flat with {@code flatShim} mm and changes by {@code rise} a mm.
+     *
+     * @param flatShim mm
+     * @param rise change of the slope, in its unit a mm of shim
+     * @param shims mm, an element a trial
+     */
     public static List<Trial> forward(double flatShim, double rise, double... shims) {
         return Arrays.stream(shims)
                 .mapToObj(shim -> new Trial(shim, rise * (shim - flatShim)))

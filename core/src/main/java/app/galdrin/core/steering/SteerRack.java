@@ -64,7 +64,12 @@ public final class SteerRack implements MeasuringMethod {
         return NumberField.of(name, FieldUnit.TURNS, Range.ALL).optional();
     }
 
-    /** Steering-wheel turns from centre to each lock. */
+    /**
+     * Steering-wheel turns from centre to each lock.
+     *
+     * @param left turns of the steering wheel from the centre, positive
+     * @param right turns of the steering wheel from the centre, positive
+     */
     public record Locks(double left, double right) {
 
         double imbalance() {
@@ -76,13 +81,27 @@ public final class SteerRack implements MeasuringMethod {
         }
     }
 
-    /** From the housing face to the inner joint, mm; travel of the rack in one turn of the steering wheel, mm. */
+    /**
+     * From the housing face to the inner joint, mm; travel of the rack in one turn of the steering wheel, mm.
+     *
+     * @param left from the housing face to the inner joint, mm
+     * @param right from the housing face to the inner joint, mm
+     * @param travelPerTurn travel of the rack in one turn of the steering wheel, mm, positive
+     */
     public record Readings(double left, double right, OptionalDouble travelPerTurn, Optional<Locks> locks) {}
 
-    /** {@code offset} mm, the others turns of the steering wheel. */
+    /**
+     * {@code offset} mm, the others turns of the steering wheel.
+     *
+     * @param offset mm, the rack standing to the left positive
+     * @param wheelTurns turns of the steering wheel that centre it, 0 or more
+     * @param lockImbalance half of the turns to the left lock less those to the right
+     * @param lockToLock turns
+     */
     public record Result(
             double offset, OptionalDouble wheelTurns, OptionalDouble lockImbalance, OptionalDouble lockToLock) {}
 
+    /** Works the readings. */
     public static Result evaluate(Readings r) {
         double offset = (r.left() - r.right()) / 2;
         return new Result(
@@ -94,7 +113,13 @@ public final class SteerRack implements MeasuringMethod {
                 r.locks().isPresent() ? OptionalDouble.of(r.locks().get().lockToLock()) : OptionalDouble.empty());
     }
 
-    /** The forward model: what a rack that stands {@code offset} mm to the left shows, {@code mean} mm where it is centred. */
+    /**
+     * The forward model: what a rack that stands {@code offset} mm to the left shows, {@code mean} mm where it is centred.
+     *
+     * @param offset mm, the rack standing to the left positive
+     * @param mean what both sides show where it is centred, mm
+     * @param travelPerTurn mm, positive
+     */
     public static Readings forward(
             double offset, double mean, double travelPerTurn, Locks locks, Instrument calliper, RandomGenerator noise) {
         return new Readings(

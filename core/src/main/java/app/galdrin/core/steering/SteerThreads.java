@@ -88,14 +88,23 @@ public final class SteerThreads implements MeasuringMethod {
         }
     }
 
-    /** All mm. */
+    /**
+     * All mm.
+     *
+     * @param left exposed thread, mm
+     * @param right exposed thread, mm
+     * @param pitch mm, positive
+     * @param limit mm, 0 or more
+     */
     public record Readings(double left, double right, OptionalDouble pitch, OptionalDouble limit) {}
 
     /**
      * What to move.
      *
      * @param difference left − right, mm
+     * @param moveEach what each rod is moved, mm, 0 or more
      * @param longerNow the side whose rod stands longer; empty where both are even
+     * @param turnsEach turns, 0 or more; empty where the pitch is not known
      */
     public record Result(
             double difference,
@@ -104,6 +113,7 @@ public final class SteerThreads implements MeasuringMethod {
             OptionalDouble turnsEach,
             Optional<Boolean> suspectPart) {}
 
+    /** Works the readings. */
     public static Result evaluate(Readings r) {
         double difference = r.left() - r.right();
         double size = Math.abs(difference);
@@ -119,7 +129,14 @@ public final class SteerThreads implements MeasuringMethod {
                         : Optional.empty());
     }
 
-    /** The forward model: the threads (mm) of rods that show {@code mean} when even and are off by {@code difference}. */
+    /**
+     * The forward model: the threads (mm) of rods that show {@code mean} when even and are off by {@code difference}.
+     *
+     * @param difference left less right, mm
+     * @param mean what both show when even, mm
+     * @param pitch mm, positive
+     * @param limit mm, 0 or more
+     */
     public static Readings forward(
             double difference, double mean, double pitch, double limit, Instrument calliper, RandomGenerator noise) {
         return new Readings(

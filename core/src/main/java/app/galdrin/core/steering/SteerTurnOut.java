@@ -58,12 +58,27 @@ public final class SteerTurnOut implements MeasuringMethod {
             Shape.of(TOE_OUT_ON_TURN, IDEAL_OUTER, ACKERMANN, TURN_RADIUS));
     private static final Sight SIGHT = Sight.of(Observables.TURN_OUT);
 
-    /** How far the wheels are turned, rad, 0.1° to 80°; lengths mm, positive. */
+    /**
+     * How far the wheels are turned, rad, 0.1° to 80°; lengths mm, positive.
+     *
+     * @param inner rad, 0.1° to 80°
+     * @param outer rad, 0.1° to 80°
+     * @param kingpinTrack mm, positive
+     * @param wheelbase mm, positive
+     */
     public record Readings(double inner, double outer, double kingpinTrack, double wheelbase) {}
 
-    /** Angles rad, {@code ackermann} percent, {@code turnRadius} mm. */
+    /**
+     * Angles rad, {@code ackermann} percent, {@code turnRadius} mm.
+     *
+     * @param toeOutOnTurn rad, inner less outer
+     * @param idealOuter rad
+     * @param ackermann percent
+     * @param turnRadius mm
+     */
     public record Result(double toeOutOnTurn, double idealOuter, double ackermann, double turnRadius) {}
 
+    /** Works the readings. */
     public static Result evaluate(Readings r) {
         double toeOut = r.inner() - r.outer();
         double ideal = idealDifference(r.inner(), r.kingpinTrack() / r.wheelbase());
@@ -87,7 +102,14 @@ public final class SteerTurnOut implements MeasuringMethod {
         return 1 / Math.tan(angle);
     }
 
-    /** The forward model: the plates of a vehicle with this share of Ackermann (percent), its inner wheel turned so far (rad). */
+    /**
+     * The forward model: the plates of a vehicle with this share of Ackermann (percent), its inner wheel turned so far (rad).
+     *
+     * @param inner rad, positive
+     * @param ackermann percent
+     * @param kingpinTrack mm, positive
+     * @param wheelbase mm, positive
+     */
     public static Readings forward(
             double inner,
             double ackermann,

@@ -40,18 +40,38 @@ public final class SteerWheelOffset implements RecordKind {
             Shape.of(FRONT_LEFT, FRONT_RIGHT, THRUST_ANGLE, STEERING_RATIO),
             Shape.of(ROAD_WHEEL, STEERING_WHEEL));
 
-    /** Toes (toe-in positive) and thrust angle (to the right positive), rad; steering-wheel over road-wheel angle. */
+    /**
+     * Toes (toe-in positive) and thrust angle (to the right positive), rad; steering-wheel over road-wheel angle.
+     *
+     * @param frontLeft toe, rad, toe-in positive
+     * @param frontRight toe, rad, toe-in positive
+     * @param thrustAngle rad, to the right positive
+     * @param steeringRatio without unit, positive
+     */
     public record Readings(double frontLeft, double frontRight, double thrustAngle, double steeringRatio) {}
 
-    /** Both rad, positive to the right. */
+    /**
+     * Both rad, positive to the right.
+     *
+     * @param roadWheel rad, to the right positive
+     * @param steeringWheel rad, to the right positive
+     */
     public record Result(double roadWheel, double steeringWheel) {}
 
+    /** Works the readings. */
     public static Result evaluate(Readings r) {
         double roadWheel = r.thrustAngle() - (r.frontLeft() - r.frontRight()) / 2;
         return new Result(roadWheel, r.steeringRatio() * roadWheel);
     }
 
-    /** The forward model: the toes (rad) of a vehicle whose steering wheel sits {@code steeringWheel} to the right. */
+    /**
+     * The forward model: the toes (rad) of a vehicle whose steering wheel sits {@code steeringWheel} to the right.
+     *
+     * @param steeringWheel rad, to the right positive
+     * @param totalToe rad, toe-in positive
+     * @param thrustAngle rad, to the right positive
+     * @param steeringRatio without unit, positive
+     */
     public static Readings forward(double steeringWheel, double totalToe, double thrustAngle, double steeringRatio) {
         double half = thrustAngle - steeringWheel / steeringRatio;
         return new Readings(totalToe / 2 + half, totalToe / 2 - half, thrustAngle, steeringRatio);

@@ -50,7 +50,7 @@ public record TrackRod(double ratePerTurn) {
      *
      * @param change of the toe, after less before, rad; taken as a difference because two nearly equal toes are subtracted where their
      *     digits are, in the unit they were written in
-     * @param turns positive where the rod was lengthened; not 0
+     * @param turns turns, positive where the rod was lengthened; not 0
      */
     public static TrackRod learned(double change, double turns) {
         return new TrackRod(change / turns);
@@ -77,12 +77,21 @@ public record TrackRod(double ratePerTurn) {
                         .orElseGet(() -> Adjuster.Effect.way(geometry.linkage().toeInWhenLengthened())));
     }
 
-    /** Turns that change a wheel's toe by so much (target less current, rad); positive lengthens the rod. */
+    /**
+     * Turns that change a wheel's toe by so much (target less current, rad); positive lengthens the rod.
+     *
+     * @param change target less current toe, rad
+     */
     public double turns(double change) {
         return change / ratePerTurn;
     }
 
-    /** The forward model: the toe (rad) of a wheel whose rod is lengthened by so many turns. */
+    /**
+     * The forward model: the toe (rad) of a wheel whose rod is lengthened by so many turns.
+     *
+     * @param current rad, toe-in positive
+     * @param turns turns, lengthening positive
+     */
     public double toeAfter(double current, double turns) {
         return current + turns * ratePerTurn;
     }

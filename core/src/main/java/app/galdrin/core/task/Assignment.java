@@ -8,11 +8,11 @@ import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.PrintedFigures;
 import app.galdrin.core.procedure.Procedure;
-import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.Source.EarlierFigure;
+import app.galdrin.core.procedure.paper.PrintedFigures;
+import app.galdrin.core.procedure.slip.Slip;
+import app.galdrin.core.procedure.slip.Slips;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Limits;
@@ -67,22 +67,27 @@ public final class Assignment {
         this.standing = new MeasuringContext(sheet, floor);
     }
 
+    /** Returns a practical on a vehicle in a level bay. */
     public static Assignment of(Practical practical, SpecificationSheet sheet) {
         return new Assignment(practical, sheet, BayFloor.LEVEL);
     }
 
+    /** Returns the task. */
     public Practical practical() {
         return practical;
     }
 
+    /** Returns the sheet of the vehicle. */
     public SpecificationSheet sheet() {
         return sheet;
     }
 
+    /** Returns the floor of the bay. */
     public BayFloor floor() {
         return floor;
     }
 
+    /** Returns the sheet and the floor that measurements are worked with. */
     public MeasuringContext standing() {
         return standing;
     }

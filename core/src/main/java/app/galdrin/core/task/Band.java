@@ -7,7 +7,7 @@ import java.util.List;
  * How a difference earns marks: all of them up to {@code full}, none beyond {@code none}, between the two a straight line or steps.
  *
  * @param full in the difference's unit, 0 or more
- * @param none greater than {@code full}
+ * @param none in the difference's unit, greater than {@code full}
  * @param usual whether it follows from what the procedure tells, and was not typed by anyone
  * @param steps the nearest first, the last of them to {@code none}; empty for a straight line
  */
@@ -68,7 +68,11 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
         this(full, none, usual, List.of());
     }
 
-    /** Full marks up to {@code full}, then steps: each farther than the one before and worth less; there is at least one. */
+    /**
+     * Full marks up to {@code full}, then steps: each farther than the one before and worth less; there is at least one.
+     *
+     * @param full in the unit of the difference, 0 or more
+     */
     public static Band stepped(double full, List<Step> steps) {
         return new Band(full, steps.get(steps.size() - 1).within(), false, steps);
     }
@@ -80,7 +84,11 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
                 && steps.equals(other.steps);
     }
 
-    /** Whether these can be the steps of a band; {@code full} in their unit, mm or rad. */
+    /**
+     * Whether these can be the steps of a band; {@code full} in their unit, mm or rad.
+     *
+     * @param full in the unit of the steps, mm or rad
+     */
     public static boolean canStep(double full, List<Step> steps) {
         return !steps.isEmpty() && steps.size() <= MOST_STEPS && fall(full, steps);
     }
@@ -99,6 +107,8 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
     /**
      * The band against a reference of this standard uncertainty, in the unit of the difference: a usual one is wider where the reference is
      * poorer than it promised, and never narrower; one that was typed stands.
+     *
+     * @param reference standard uncertainty of the reference, in the difference's unit, 0 or more
      */
     public Band against(double reference) {
         double promised = full / (K * Math.sqrt(2));
@@ -109,12 +119,20 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
         return new Band(wider, NONE_TO_FULL * wider, true);
     }
 
-    /** With the usual room beyond: {@code full} in the unit of the difference, above 0. */
+    /**
+     * With the usual room beyond: {@code full} in the unit of the difference, above 0.
+     *
+     * @param full in the difference's unit, 0 or more
+     */
     public static Band from(double full) {
         return new Band(full, NONE_TO_FULL * full);
     }
 
-    /** Share of the marks, 0 to 1, of a difference in the band's unit. */
+    /**
+     * Share of the marks, 0 to 1, of a difference in the band's unit.
+     *
+     * @param difference in the band's unit, of either sign
+     */
     public double credit(double difference) {
         double d = Math.abs(difference);
         if (Tolerance.ROUNDING.atMost(d, full)) {

@@ -38,13 +38,25 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
         /** The share that would come out too close to tell then, 0 to 1. */
         double doubtful();
 
-        /** As many repeats; {@code doubtful} a share without unit. */
+        /**
+         * As many repeats; {@code doubtful} a share without unit.
+         *
+         * @param doubtful share of vehicles then too close to tell, 0 to 1
+         */
         record Repeats(int repeats, double doubtful) implements Help {}
 
-        /** Another instrument at the places of a tool; {@code doubtful} a share without unit. */
+        /**
+         * Another instrument at the places of a tool; {@code doubtful} a share without unit.
+         *
+         * @param doubtful share of vehicles then too close to tell, 0 to 1
+         */
         record Instrument(String tool, CatalogueInstrument with, double doubtful) implements Help {}
 
-        /** Another procedure with as many repeats; {@code doubtful} a share without unit. */
+        /**
+         * Another procedure with as many repeats; {@code doubtful} a share without unit.
+         *
+         * @param doubtful share of vehicles then too close to tell, 0 to 1
+         */
         record Alternative(Procedure procedure, double doubtful) implements Help {}
     }
 

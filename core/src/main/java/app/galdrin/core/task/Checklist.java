@@ -3,9 +3,11 @@ package app.galdrin.core.task;
 import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
+import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
@@ -15,6 +17,8 @@ import tools.jackson.core.JsonGenerator;
  * @param items in the order in which they are done
  */
 public record Checklist(String id, List<Item> items) implements Step {
+
+    public static final String KIND = "checklist";
 
     /** The short preparation of a practical; the two safety-critical items concern lifting and what is underfoot. */
     public static final List<Item> PREPARATION = List.of(
@@ -79,8 +83,8 @@ public record Checklist(String id, List<Item> items) implements Step {
     }
 
     @Override
-    public StepKind kind() {
-        return StepKind.CHECKLIST;
+    public String kind() {
+        return KIND;
     }
 
     @Override
@@ -98,6 +102,19 @@ public record Checklist(String id, List<Item> items) implements Step {
             }
         });
         return aspects;
+    }
+
+    @Override
+    public Criterion usualCriterion(Aspect aspect, Assignment assignment) {
+        boolean critical = aspect == Aspect.CRITICAL;
+        boolean later = assignment
+                .practical()
+                .of(Checklist.class)
+                .findFirst()
+                .filter(this::equals)
+                .isEmpty();
+        int marks = critical && !later ? 10 : 5;
+        return new Criterion(new Criterion.Id(id, aspect), marks, critical, Map.of());
     }
 
     @Override
@@ -150,5 +167,19 @@ public record Checklist(String id, List<Item> items) implements Step {
                     why ? Reason.read(item, faults) : List.of()));
         }
         return new Checklist(id, items);
+    }
+
+    /** How documents say it. */
+    @AutoService(StepKind.class)
+    public static final class Kind implements StepKind {
+        @Override
+        public String key() {
+            return KIND;
+        }
+
+        @Override
+        public Step read(String id, JsonObject json, TaskFaults faults) {
+            return Checklist.read(id, json, faults);
+        }
     }
 }

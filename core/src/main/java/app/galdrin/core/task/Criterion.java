@@ -19,10 +19,12 @@ public record Criterion(Id id, int marks, boolean mustPass, Map<FigureId, Band> 
 
     /** Which step under which aspect; its key is {@code step.aspect}. */
     public record Id(String step, Aspect aspect) {
+        /** Returns its name: {@code step.aspect}. */
         public String key() {
             return step + "." + aspect.key();
         }
 
+        /** Reads the name of a criterion. */
         public static Optional<Id> parse(String key) {
             int dot = key.lastIndexOf('.');
             return dot < 0
@@ -36,6 +38,7 @@ public record Criterion(Id id, int marks, boolean mustPass, Map<FigureId, Band> 
         bands = new LinkedHashMap<>(bands);
     }
 
+    /** Returns the band of a figure, rad or mm. */
     public Optional<Band> band(FigureId figure) {
         return Optional.ofNullable(bands.get(figure));
     }

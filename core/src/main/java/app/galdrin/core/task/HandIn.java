@@ -2,20 +2,24 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
+import com.google.auto.service.AutoService;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
 /** The end of the sheet. */
 public record HandIn(String id) implements Step {
 
+    public static final String KIND = "handIn";
+
     /** The line that hands in. */
     public static final String DONE = "done";
 
     @Override
-    public StepKind kind() {
-        return StepKind.HAND_IN;
+    public String kind() {
+        return KIND;
     }
 
     @Override
@@ -26,6 +30,11 @@ public record HandIn(String id) implements Step {
     @Override
     public Set<Aspect> aspects() {
         return EnumSet.of(Aspect.TIME);
+    }
+
+    @Override
+    public Criterion usualCriterion(Aspect aspect, Assignment assignment) {
+        return new Criterion(new Criterion.Id(id, aspect), 5, false, Map.of());
     }
 
     @Override
@@ -43,5 +52,19 @@ public record HandIn(String id) implements Step {
     static HandIn read(String id, JsonObject json, TaskFaults faults) {
         faults.only(json, Set.of("id", "kind"));
         return new HandIn(id);
+    }
+
+    /** How documents say it. */
+    @AutoService(StepKind.class)
+    public static final class Kind implements StepKind {
+        @Override
+        public String key() {
+            return KIND;
+        }
+
+        @Override
+        public Step read(String id, JsonObject json, TaskFaults faults) {
+            return HandIn.read(id, json, faults);
+        }
     }
 }

@@ -7,9 +7,11 @@ import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.SpecificationSheet;
+import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
@@ -19,6 +21,8 @@ import tools.jackson.core.JsonGenerator;
  * @param compared those that two procedures have told, of which it is asked whether they agree
  */
 public record Judge(String id, List<FigureId> figures, List<FigureId> compared) implements Step {
+
+    public static final String KIND = "judge";
 
     /** Begins the line that asks whether two procedures agree on a figure. */
     public static final String AGREES = "agrees.";
@@ -74,8 +78,8 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
     }
 
     @Override
-    public StepKind kind() {
-        return StepKind.JUDGE;
+    public String kind() {
+        return KIND;
     }
 
     @Override
@@ -98,6 +102,19 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
     @Override
     public Set<Aspect> aspects() {
         return EnumSet.of(Aspect.VERDICT);
+    }
+
+    @Override
+    public Judge ordered() {
+        return new Judge(
+                id,
+                figures.stream().sorted().toList(),
+                compared.stream().sorted().toList());
+    }
+
+    @Override
+    public Criterion usualCriterion(Aspect aspect, Assignment assignment) {
+        return new Criterion(new Criterion.Id(id, aspect), 15, false, Map.of());
     }
 
     @Override
@@ -146,5 +163,19 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
                 id,
                 faults.figures(json, "figures", MOST_FIGURES),
                 json.has("compared") ? faults.figures(json, "compared", MOST_FIGURES) : List.of());
+    }
+
+    /** How documents say it. */
+    @AutoService(StepKind.class)
+    public static final class Kind implements StepKind {
+        @Override
+        public String key() {
+            return KIND;
+        }
+
+        @Override
+        public Step read(String id, JsonObject json, TaskFaults faults) {
+            return Judge.read(id, json, faults);
+        }
     }
 }

@@ -30,11 +30,13 @@ public record Line(
     /** An answer on another line of the step that leaves nothing to write on this one. */
     public record Needless(String line, String answer) {}
 
+    /** A line that is written once. */
     public static Line of(String id, AnswerType answer) {
         return new Line(id, answer, false, false, false, Optional.empty(), Optional.empty(), Optional.empty());
     }
 
-    static Line tick(String id, boolean critical, boolean witnessed) {
+    /** A line to tick. */
+    public static Line tick(String id, boolean critical, boolean witnessed) {
         return new Line(
                 id,
                 new AnswerType.Tick(),
@@ -58,11 +60,13 @@ public record Line(
                 Optional.empty());
     }
 
-    Line about(FigureId about) {
+    /** The same, about a figure. */
+    public Line about(FigureId about) {
         return new Line(id, answer, repeated, critical, witnessed, Optional.of(about), place, needless);
     }
 
-    Line unless(String line, String answered) {
+    /** The same, needless where another line of the step is answered so. */
+    public Line unless(String line, String answered) {
         return new Line(
                 id, answer, repeated, critical, witnessed, figure, place, Optional.of(new Needless(line, answered)));
     }

@@ -6,16 +6,17 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.BayFloor;
-import app.galdrin.core.procedure.Intermediate;
-import app.galdrin.core.procedure.IntermediateSteps;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.Source;
+import app.galdrin.core.procedure.paper.Intermediate;
+import app.galdrin.core.procedure.paper.IntermediateSteps;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
+import com.google.auto.service.AutoService;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
@@ -39,6 +40,8 @@ import tools.jackson.core.JsonGenerator;
 public record Measure(
         String id, Procedure procedure, List<FigureId> figures, int repeats, String taught, Steering steering)
         implements Step {
+
+    public static final String KIND = "measure";
 
     private static final int LONGEST_KEY = 40;
     private static final int MOST_FIGURES = 20;
@@ -74,8 +77,8 @@ public record Measure(
     }
 
     @Override
-    public StepKind kind() {
-        return StepKind.MEASURE;
+    public String kind() {
+        return KIND;
     }
 
     @Override
@@ -87,7 +90,8 @@ public record Measure(
     }
 
     /** The lines for slopes of the floor that its figures are worked with, where nobody has surveyed the bay; none where it is known. */
-    public List<Line> slopeLines(BayFloor floor) {
+    @Override
+    public List<Line> floorLines(BayFloor floor) {
         return floor.isKnown()
                 ? List.of()
                 : procedure.slopes(figures).stream().map(Measure::slopeLine).toList();
@@ -122,6 +126,31 @@ public record Measure(
     /** Its figures turned back into readings. */
     public Target target() {
         return new Target(id, procedure, figures);
+    }
+
+    @Override
+    public Measure ordered() {
+        return new Measure(id, procedure, figures.stream().sorted().toList(), repeats, taught, steering);
+    }
+
+    /** Several measurements share the marks that one has. */
+    @Override
+    public Criterion usualCriterion(Aspect aspect, Assignment assignment) {
+        boolean reading = aspect == Aspect.READING;
+        long measures = assignment.practical().steps().stream()
+                .filter(Measure.class::isInstance)
+                .count();
+        int marks = (int) Math.ceil((reading ? 20.0 : 10.0) / Math.max(1, measures));
+        return new Criterion(
+                new Criterion.Id(id, aspect),
+                marks,
+                false,
+                reading ? UsualBands.ofReadings(this, assignment) : UsualBands.ofRepeats(this, assignment));
+    }
+
+    @Override
+    public List<FigureId> figuresWithBands(Aspect aspect) {
+        return aspect == Aspect.READING ? figures : List.of();
     }
 
     @Override
@@ -235,5 +264,19 @@ public record Measure(
             }
         }
         return tools;
+    }
+
+    /** How documents say it. */
+    @AutoService(StepKind.class)
+    public static final class Kind implements StepKind {
+        @Override
+        public String key() {
+            return KIND;
+        }
+
+        @Override
+        public Step read(String id, JsonObject json, TaskFaults faults) {
+            return Measure.read(id, json, faults);
+        }
     }
 }

@@ -8,15 +8,19 @@ import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.SpecificationSheet;
+import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
 /** What to move, which way and how far; and what to look for where nothing can be moved. */
 public record Plan(String id, List<FigureId> figures) implements Step {
+
+    public static final String KIND = "plan";
 
     /** Ends the line that says which way a part is moved. */
     public static final String WAY = ".way";
@@ -49,8 +53,8 @@ public record Plan(String id, List<FigureId> figures) implements Step {
     }
 
     @Override
-    public StepKind kind() {
-        return StepKind.PLAN;
+    public String kind() {
+        return KIND;
     }
 
     @Override
@@ -94,6 +98,18 @@ public record Plan(String id, List<FigureId> figures) implements Step {
     }
 
     @Override
+    public Plan ordered() {
+        return new Plan(id, figures.stream().sorted().toList());
+    }
+
+    /** Who would make a vehicle worse that he is going to adjust is not competent, whatever his other marks. */
+    @Override
+    public Criterion usualCriterion(Aspect aspect, Assignment assignment) {
+        boolean adjusts = assignment.practical().of(Round.class).findAny().isPresent();
+        return new Criterion(new Criterion.Id(id, aspect), 10, adjusts, Map.of());
+    }
+
+    @Override
     public void check(Practical practical, String at, TaskFaults faults) {
         practical.checkMeasured(this, figures, at, faults);
     }
@@ -118,5 +134,19 @@ public record Plan(String id, List<FigureId> figures) implements Step {
     static Plan read(String id, JsonObject json, TaskFaults faults) {
         faults.only(json, Set.of("id", "kind", "figures"));
         return new Plan(id, faults.figures(json, "figures", MOST_FIGURES));
+    }
+
+    /** How documents say it. */
+    @AutoService(StepKind.class)
+    public static final class Kind implements StepKind {
+        @Override
+        public String key() {
+            return KIND;
+        }
+
+        @Override
+        public Step read(String id, JsonObject json, TaskFaults faults) {
+            return Plan.read(id, json, faults);
+        }
     }
 }

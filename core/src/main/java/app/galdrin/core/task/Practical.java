@@ -57,14 +57,17 @@ public record Practical(
         this(title, school, rule, mode, outcome, minutes, steps, scheme, Optional.empty());
     }
 
+    /** Returns the same with another title. */
     public Practical titled(String other) {
         return new Practical(other, school, rule, mode, outcome, minutes, steps, scheme, frontsTo);
     }
 
+    /** Returns the same with another rule for verdicts. */
     public Practical with(DecisionRule other) {
         return new Practical(title, school, other, mode, outcome, minutes, steps, scheme, frontsTo);
     }
 
+    /** Returns the same in another mode. */
     public Practical with(Mode other) {
         return new Practical(title, school, rule, other, outcome, minutes, steps, scheme, frontsTo);
     }
@@ -74,10 +77,12 @@ public record Practical(
         return new Practical(title, school, rule, mode, outcome, minutes, others, scheme, frontsTo);
     }
 
+    /** Returns the same with another scheme. */
     public Practical with(Scheme other) {
         return new Practical(title, school, rule, mode, outcome, minutes, steps, other, frontsTo);
     }
 
+    /** Returns the same with its outcome said otherwise. */
     public Practical with(OutcomeSchool other) {
         return new Practical(title, school, rule, mode, other, minutes, steps, scheme, frontsTo);
     }
@@ -97,6 +102,7 @@ public record Practical(
         return steps.stream().flatMap(s -> Stream.concat(Stream.of(s), s.within().stream()));
     }
 
+    /** Returns a step by its name, within rounds too. */
     public Optional<Step> step(String id) {
         for (Step step : steps) {
             if (step.id().equals(id)) {
@@ -111,6 +117,7 @@ public record Practical(
         return Optional.empty();
     }
 
+    /** Returns a measurement by its name, within rounds too. */
     public Optional<Measure> measure(String id) {
         return step(id).filter(Measure.class::isInstance).map(Measure.class::cast);
     }
@@ -208,7 +215,8 @@ public record Practical(
                 .toList();
     }
 
-    void checkMeasured(Step step, List<FigureId> figures, String at, TaskFaults faults) {
+    /** Names the figures that nothing measures before a step. */
+    public void checkMeasured(Step step, List<FigureId> figures, String at, TaskFaults faults) {
         for (FigureId figure : figures) {
             if (measuring(figure, step.id()).isEmpty()) {
                 faults.add(at + ".figures", TaskFault.Reason.NOT_MEASURED, figure.key());
@@ -258,14 +266,14 @@ public record Practical(
         }
     }
 
-    /** A reading is compared figure by figure: each needs to be told how near is near. */
+    /** What is compared figure by figure needs to be told how near is near. */
     private void checkBands(Criterion criterion, TaskFaults faults) {
-        boolean reading = criterion.id().aspect() == Aspect.READING;
-        if (reading && step(criterion.id().step()).orElseThrow() instanceof Measure measure) {
-            measure.figures().stream()
-                    .filter(figure -> criterion.band(figure).isEmpty())
-                    .forEach(figure -> faults.add("marks", TaskFault.Reason.NO_BAND, figure.key()));
-        }
+        step(criterion.id().step())
+                .orElseThrow()
+                .figuresWithBands(criterion.id().aspect())
+                .stream()
+                .filter(figure -> criterion.band(figure).isEmpty())
+                .forEach(figure -> faults.add("marks", TaskFault.Reason.NO_BAND, figure.key()));
     }
 
     /** Everything wrong with it on a vehicle. */
@@ -285,47 +293,19 @@ public record Practical(
     /** Whether another practical has the very same steps and asks the same in each, in whatever order: a sheet of one is a sheet of the other. */
     public boolean hasTheStepsOf(Practical other) {
         return steps.stream()
-                .map(Practical::ordered)
+                .map(Step::ordered)
                 .toList()
-                .equals(other.steps.stream().map(Practical::ordered).toList());
+                .equals(other.steps.stream().map(Step::ordered).toList());
     }
 
-    /** A step with what it asks in the order of figures. */
-    private static Step ordered(Step step) {
-        if (step instanceof Measure m) {
-            return ordered(m);
-        }
-        if (step instanceof Work w) {
-            return new Work(
-                    w.id(),
-                    w.asked().stream()
-                            .sorted(Comparator.comparing(Work.Item::figure).thenComparing(Work.Item::from))
-                            .toList(),
-                    w.targets().stream()
-                            .map(t -> new Target(
-                                    t.from(),
-                                    t.procedure(),
-                                    t.figures().stream().sorted().toList()))
-                            .toList());
-        }
-        if (step instanceof Judge j) {
-            return new Judge(
-                    j.id(),
-                    j.figures().stream().sorted().toList(),
-                    j.compared().stream().sorted().toList());
-        }
-        if (step instanceof Plan p) {
-            return new Plan(p.id(), p.figures().stream().sorted().toList());
-        }
-        return step instanceof Round r
-                ? new Round(
-                        r.id(), r.measures().stream().map(Practical::ordered).toList(), r.most(), r.aim())
-                : step;
-    }
-
-    private static Measure ordered(Measure m) {
-        return new Measure(
-                m.id(), m.procedure(), m.figures().stream().sorted().toList(), m.repeats(), m.taught(), m.steering());
+    /** The measurements that read one state of the vehicle: in round 0 as it is found, later those within rounds. */
+    public List<Measure> measures(int round) {
+        return round > 0
+                ? steps.stream().flatMap(s -> s.within().stream()).toList()
+                : steps.stream()
+                        .filter(Measure.class::isInstance)
+                        .map(Measure.class::cast)
+                        .toList();
     }
 
     /** The figures that are asked for, in the order of a sheet. */

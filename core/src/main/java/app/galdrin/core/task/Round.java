@@ -5,9 +5,11 @@ import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
+import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import tools.jackson.core.JsonGenerator;
@@ -21,6 +23,8 @@ import tools.jackson.core.JsonGenerator;
  *     {@value #INSIDE}, at which inside is enough
  */
 public record Round(String id, List<Measure> measures, int most, int aim) implements Step {
+
+    public static final String KIND = "round";
 
     public static final int INSIDE = 100;
     public static final int LEAST_AIM = 5;
@@ -57,8 +61,8 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
     }
 
     @Override
-    public StepKind kind() {
-        return StepKind.ROUND;
+    public String kind() {
+        return KIND;
     }
 
     /** What was moved in this round, and whether another follows; the readings are lines of the measures within. */
@@ -86,6 +90,17 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
     @Override
     public Set<Aspect> aspects() {
         return most > 1 ? EnumSet.of(Aspect.ORDER, Aspect.AS_LEFT) : EnumSet.of(Aspect.AS_LEFT);
+    }
+
+    @Override
+    public Round ordered() {
+        return new Round(id, measures.stream().map(Measure::ordered).toList(), most, aim);
+    }
+
+    @Override
+    public Criterion usualCriterion(Aspect aspect, Assignment assignment) {
+        boolean left = aspect == Aspect.AS_LEFT;
+        return new Criterion(new Criterion.Id(id, aspect), left ? 10 : 5, left, Map.of());
     }
 
     @Override
@@ -131,5 +146,19 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
                 measures,
                 faults.whole(json, "most", 1, Practical.MOST_ROUNDS, 1),
                 faults.whole(json, "aim", LEAST_AIM, INSIDE, INSIDE));
+    }
+
+    /** How documents say it. */
+    @AutoService(StepKind.class)
+    public static final class Kind implements StepKind {
+        @Override
+        public String key() {
+            return KIND;
+        }
+
+        @Override
+        public Step read(String id, JsonObject json, TaskFaults faults) {
+            return Round.read(id, json, faults);
+        }
     }
 }

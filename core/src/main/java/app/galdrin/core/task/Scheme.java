@@ -25,6 +25,7 @@ public record Scheme(List<Criterion> criteria, int slipKeepsPercent, List<Grade>
         }
     }
 
+    /** Returns what a step is worth under an aspect. */
     public Optional<Criterion> criterion(Criterion.Id id) {
         return criteria.stream().filter(c -> c.id().equals(id)).findFirst();
     }

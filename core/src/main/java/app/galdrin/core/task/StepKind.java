@@ -1,31 +1,37 @@
 package app.galdrin.core.task;
 
-import app.galdrin.core.Keyed;
+import app.galdrin.core.record.JsonObject;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 
-/** The kinds of step: a name in documents and message keys, and how each is read. */
-public enum StepKind implements Keyed {
-    CHECKLIST("checklist", Checklist::read),
-    MEASURE("measure", Measure::read),
-    WORK("work", Work::read),
-    JUDGE("judge", Judge::read),
-    PLAN("plan", Plan::read),
-    ROUND("round", Round::read),
-    HAND_IN("handIn", HandIn::read);
+/**
+ * A kind of step: its name, and how documents say it. A class that says {@code @AutoService(StepKind.class)} adds one. Its editor, its markers
+ * and what a simulated apprentice writes in it are registered likewise; {@code docs/adding-a-method.md} lists all that a kind has.
+ */
+public interface StepKind {
 
-    private final String key;
-    private final Step.Reading reading;
+    /** Returns its name in documents, message keys and templates: letters. */
+    String key();
 
-    StepKind(String key, Step.Reading reading) {
-        this.key = key;
-        this.reading = reading;
-    }
+    /** Reads a step of it; what is wrong goes to the faults and the step is made as well as it can be. */
+    Step read(String id, JsonObject json, TaskFaults faults);
 
-    @Override
-    public String key() {
-        return key;
-    }
-
-    Step.Reading reading() {
-        return reading;
+    /**
+     * Returns the JSON schema of its steps: {@code <key>.schema.json} beside the class.
+     *
+     * @throws IllegalStateException where there is no such file
+     */
+    default String schema() {
+        String file = key() + ".schema.json";
+        try (InputStream text = getClass().getResourceAsStream(file)) {
+            if (text == null) {
+                throw new IllegalStateException("no " + file + " beside " + getClass());
+            }
+            return new String(text.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

@@ -28,7 +28,12 @@ public record Target(String from, Procedure procedure, List<FigureId> figures) {
         figures = List.copyOf(figures);
     }
 
-    /** From readings (mm or deg by place) and the figures they came to (rad or mm). */
+    /**
+     * From readings (mm or deg by place) and the figures they came to (rad or mm).
+     *
+     * @param readings mm or deg by place
+     * @param own rad or mm by figure
+     */
     public List<TargetReading> of(Map<String, Double> readings, Map<FigureId, Double> own, MeasuringContext standing) {
         return TargetReading.of(procedure, standing, readings, own, preferred(standing.sheet()));
     }

@@ -1,6 +1,5 @@
 package app.galdrin.core.task;
 
-import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.Procedure;
@@ -157,15 +156,15 @@ public final class TaskDocument {
 
     private static List<Step> steps(JsonObject json, TaskFaults faults) {
         List<Step> steps = new ArrayList<>();
-        for (JsonObject step : faults.objects(json, "steps", Practical.MOST_STEPS)) {
-            faults.at("steps." + steps.size());
+        List<JsonObject> all = faults.objects(json, "steps", Practical.MOST_STEPS);
+        for (int i = 0; i < all.size(); i++) {
+            JsonObject step = all.get(i);
+            faults.at("steps." + i);
             String id = id(step, faults);
             String kind = faults.text(step, "kind", 40);
-            Optional<StepKind> known = Keyed.find(StepKind.values(), kind);
-            if (known.isEmpty()) {
-                faults.unknown("kind", kind);
-            }
-            steps.add(known.map(k -> k.reading().read(id, step, faults)).orElseGet(() -> new HandIn(id)));
+            StepKinds.named(kind)
+                    .ifPresentOrElse(
+                            known -> steps.add(known.read(id, step, faults)), () -> faults.unknown("kind", kind));
             faults.at("");
         }
         return steps;
@@ -231,7 +230,7 @@ public final class TaskDocument {
             for (Step step : practical.steps()) {
                 json.writeStartObject();
                 json.writeStringProperty("id", step.id());
-                json.writeStringProperty("kind", step.kind().key());
+                json.writeStringProperty("kind", step.kind());
                 step.write(json);
                 json.writeEndObject();
             }

@@ -30,11 +30,13 @@ public final class TaskFaults {
         return at.isEmpty() ? member : at + "." + member;
     }
 
-    void add(String path, TaskFault.Reason reason, String value) {
+    /** Adds a fault; {@code path} is where in the document. */
+    public void add(String path, TaskFault.Reason reason, String value) {
         found.add(new TaskFault(path, reason, value, 0));
     }
 
-    void add(String path, TaskFault.Reason reason, String value, int limit) {
+    /** Adds a fault with the limit that its sentence names. */
+    public void add(String path, TaskFault.Reason reason, String value, int limit) {
         found.add(new TaskFault(path, reason, value, limit));
     }
 
@@ -43,14 +45,14 @@ public final class TaskFaults {
     }
 
     /** A member whose value is none of those there are. */
-    void unknown(String name, String value) {
+    public void unknown(String name, String value) {
         if (!value.isEmpty()) {
             member(name, TaskFault.Reason.UNKNOWN, value);
         }
     }
 
     /** Names the members that do not belong there. */
-    void only(JsonObject json, Set<String> names) {
+    public void only(JsonObject json, Set<String> names) {
         for (int i = 0; i < json.size(); i++) {
             if (!names.contains(json.name(i))) {
                 member(json.name(i), TaskFault.Reason.UNKNOWN_FIELD, json.name(i));
@@ -59,7 +61,7 @@ public final class TaskFaults {
     }
 
     /** A text of 1 to so many characters. */
-    String text(JsonObject json, String name, int longest) {
+    public String text(JsonObject json, String name, int longest) {
         if (!json.has(name)) {
             member(name, TaskFault.Reason.MISSING, "");
             return "";
@@ -75,7 +77,7 @@ public final class TaskFaults {
     }
 
     /** A whole number; the default where it is left out. */
-    int whole(JsonObject json, String name, int least, int most, int otherwise) {
+    public int whole(JsonObject json, String name, int least, int most, int otherwise) {
         if (!json.has(name)) {
             return otherwise;
         }
@@ -90,8 +92,14 @@ public final class TaskFaults {
         return number.intValue();
     }
 
-    /** A number above 0 and up to so much. */
-    OptionalDouble between(JsonObject json, String name, double least, double most) {
+    /**
+     * Reads a number.
+     *
+     * @param least smallest number allowed, in the unit of the member
+     * @param most largest number allowed, in the unit of the member
+     * @return empty where it is none of them, with the fault
+     */
+    public OptionalDouble between(JsonObject json, String name, double least, double most) {
         if (json.get(name) instanceof Double number && number >= least && number <= most) {
             return OptionalDouble.of(number);
         }
@@ -99,7 +107,8 @@ public final class TaskFaults {
         return OptionalDouble.empty();
     }
 
-    boolean flag(JsonObject json, String name) {
+    /** Reads yes or no; no where it is left out. */
+    public boolean flag(JsonObject json, String name) {
         if (!json.has(name)) {
             return false;
         }
@@ -111,7 +120,7 @@ public final class TaskFaults {
     }
 
     /** One of these words; the default where it is left out. */
-    <T extends Keyed> T word(JsonObject json, String name, T[] words, T otherwise) {
+    public <T extends Keyed> T word(JsonObject json, String name, T[] words, T otherwise) {
         if (!json.has(name)) {
             return otherwise;
         }
@@ -123,7 +132,7 @@ public final class TaskFaults {
     }
 
     /** A list of figures by key. */
-    List<FigureId> figures(JsonObject json, String name, int most) {
+    public List<FigureId> figures(JsonObject json, String name, int most) {
         List<FigureId> figures = new ArrayList<>();
         for (Object element : list(json, name, most)) {
             Optional<FigureId> figure = element instanceof String key ? FigureId.parse(key) : Optional.empty();
@@ -142,7 +151,7 @@ public final class TaskFaults {
     }
 
     /** A list of at least one text, each of 1 to so many characters. */
-    List<String> texts(JsonObject json, String name, int most, int longest) {
+    public List<String> texts(JsonObject json, String name, int most, int longest) {
         List<String> texts = new ArrayList<>();
         for (Object element : list(json, name, most)) {
             if (!(element instanceof String text)) {
@@ -160,7 +169,7 @@ public final class TaskFaults {
     }
 
     /** An object within; empty where it is none, with the fault. */
-    JsonObject object(JsonObject json, String name) {
+    public JsonObject object(JsonObject json, String name) {
         if (json.get(name) instanceof JsonObject object) {
             return object;
         }
@@ -169,7 +178,7 @@ public final class TaskFaults {
     }
 
     /** A list of objects. */
-    List<JsonObject> objects(JsonObject json, String name, int most) {
+    public List<JsonObject> objects(JsonObject json, String name, int most) {
         List<JsonObject> objects = new ArrayList<>();
         for (Object element : list(json, name, most)) {
             if (element instanceof JsonObject object) {

@@ -4,15 +4,18 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.paper.Intermediate;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
+import com.google.auto.service.AutoService;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -26,6 +29,8 @@ import tools.jackson.core.JsonGenerator;
  * @param targets whose readings are asked too
  */
 public record Work(String id, List<Item> asked, List<Target> targets) implements Step {
+
+    public static final String KIND = "work";
 
     private static final int MOST_TARGETS = 6;
     private static final int MOST_FIGURES = 20;
@@ -73,8 +78,8 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
     }
 
     @Override
-    public StepKind kind() {
-        return StepKind.WORK;
+    public String kind() {
+        return KIND;
     }
 
     @Override
@@ -98,6 +103,7 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
         return new AnswerType.Amount(unit.quantity(), unit, step.least(), step.most());
     }
 
+    /** Returns how a figure is asked for. */
     public Optional<Item> item(FigureId figure) {
         return asked.stream().filter(i -> i.figure().equals(figure)).findFirst();
     }
@@ -115,6 +121,26 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
     @Override
     public Set<Aspect> aspects() {
         return EnumSet.of(Aspect.WORKING);
+    }
+
+    @Override
+    public Work ordered() {
+        return new Work(
+                id,
+                asked.stream()
+                        .sorted(Comparator.comparing(Item::figure).thenComparing(Item::from))
+                        .toList(),
+                targets.stream()
+                        .map(t -> new Target(
+                                t.from(),
+                                t.procedure(),
+                                t.figures().stream().sorted().toList()))
+                        .toList());
+    }
+
+    @Override
+    public Criterion usualCriterion(Aspect aspect, Assignment assignment) {
+        return new Criterion(new Criterion.Id(id, aspect), 20, false, Map.of());
     }
 
     @Override
@@ -253,5 +279,19 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
             }
         }
         return targets;
+    }
+
+    /** How documents say it. */
+    @AutoService(StepKind.class)
+    public static final class Kind implements StepKind {
+        @Override
+        public String key() {
+            return KIND;
+        }
+
+        @Override
+        public Step read(String id, JsonObject json, TaskFaults faults) {
+            return Work.read(id, json, faults);
+        }
     }
 }

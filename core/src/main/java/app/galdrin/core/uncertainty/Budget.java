@@ -31,7 +31,7 @@ public final class Budget {
      *
      * @param source its name
      * @param part in the figure's unit; negative where the figure falls as the source rises
-     * @param share of the variance, above 0 and up to 1
+     * @param share share of the variance, above 0 and up to 1
      */
     public record Contribution(String source, double part, double share) {}
 
@@ -167,7 +167,11 @@ public final class Budget {
         return new Budget(parts, i -> other.apply(sources.apply(i)));
     }
 
-    /** The same budget with one source more; one of that name is added to; {@code part} is in the unit of the figure. */
+    /**
+     * The same budget with one source more; one of that name is added to; {@code part} is in the unit of the figure.
+     *
+     * @param part in the unit of the figure, with its sign
+     */
     public Budget with(String source, double part) {
         var all = new Parts(parts.length + 1);
         forEach(all::add);

@@ -50,12 +50,20 @@ public final class Dual {
         return new Dual(value - other.value, sum(slopes, other.slopes, -1));
     }
 
-    /** By a factor without doubt. */
+    /**
+     * By a factor without doubt.
+     *
+     * @param factor without unit, of any sign
+     */
     public Dual multiply(double factor) {
         return new Dual(value * factor, scaled(factor));
     }
 
-    /** By a divisor without doubt, not 0, in whatever unit. */
+    /**
+     * By a divisor without doubt, not 0, in whatever unit.
+     *
+     * @param divisor in any one unit, not 0
+     */
     public Dual divide(double divisor) {
         return new Dual(value / divisor, scaled(1 / divisor));
     }

@@ -28,12 +28,21 @@ public final class Estimate {
         this.asked = asked;
     }
 
-    /** A figure whose doubt is known as a whole only; both in the figure's unit. */
+    /**
+     * A figure whose doubt is known as a whole only; both in the figure's unit.
+     *
+     * @param value in the unit of the figure, rad or mm
+     * @param standardUncertainty in the unit of the figure, 0 or more
+     */
     public Estimate(double value, double standardUncertainty) {
         this(value, () -> new Doubt(standardUncertainty, Budget.NONE));
     }
 
-    /** A figure in its unit, whose doubt is the sum of its budget. */
+    /**
+     * A figure in its unit, whose doubt is the sum of its budget.
+     *
+     * @param value in the unit of the figure, rad or mm
+     */
     public Estimate(double value, Budget budget) {
         this(value, () -> Doubt.of(budget));
     }
@@ -41,6 +50,8 @@ public final class Estimate {
     /**
      * The same, likewise in its unit, of a budget that is put together when somebody asks: most figures that follow from others are asked
      * for by nobody.
+     *
+     * @param value in the unit of the figure, rad or mm
      */
     public static Estimate lazily(double value, Supplier<Budget> budget) {
         return new Estimate(value, () -> Doubt.of(budget.get()));
@@ -75,7 +86,11 @@ public final class Estimate {
         return lazily(value, () -> budget().without(such));
     }
 
-    /** A figure without doubt, in its unit. */
+    /**
+     * A figure without doubt, in its unit.
+     *
+     * @param value in the unit of the figure, rad or mm
+     */
     public static Estimate exact(double value) {
         return new Estimate(value, 0);
     }
@@ -90,7 +105,11 @@ public final class Estimate {
         return combined(new double[] {1, -1}, List.of(this, other));
     }
 
-    /** By a factor without unit and doubt. */
+    /**
+     * By a factor without unit and doubt.
+     *
+     * @param factor without unit, of any sign
+     */
     public Estimate times(double factor) {
         return combined(new double[] {factor}, List.of(this));
     }
@@ -122,12 +141,20 @@ public final class Estimate {
         return new Estimate(value, () -> new Doubt(standardUncertainty(), budget().named(names)));
     }
 
-    /** The same doubt about the value as it is printed, in the figure's unit. */
+    /**
+     * The same doubt about the value as it is printed, in the figure's unit.
+     *
+     * @param printed in the unit of the figure, rad or mm
+     */
     public Estimate printedAs(double printed) {
         return new Estimate(printed, this::doubt);
     }
 
-    /** The same value with one source of doubt more; {@code part} in its unit, with the sign of what the source does to it. */
+    /**
+     * The same value with one source of doubt more; {@code part} in its unit, with the sign of what the source does to it.
+     *
+     * @param part in the unit of the figure, rad or mm, with its sign
+     */
     public Estimate with(String source, double part) {
         return lazily(value, () -> budget().with(source, part));
     }

@@ -38,6 +38,8 @@ public final class LeastSquares {
     /**
      * Whether the condition number of A, its greatest by its smallest singular value, is above a limit, both without unit; it is
      * infinite where the rows do not determine x.
+     *
+     * @param limit of the condition number, without unit, above 1
      */
     public boolean isConditionAbove(double limit) {
         // ‖R‖ ‖R⁻¹‖ by Frobenius costs a tenth of the singular values and lies between the condition number and
@@ -82,8 +84,8 @@ public final class LeastSquares {
      * How the solution moves when row i moves: dx = (AᵀA)⁻¹ (aᵢ (db − da·x) + da ρᵢ), ρᵢ the residual of the row.
      *
      * @param x the solution, each unknown in its unit
-     * @param da change of row i
-     * @param db change of its right-hand side
+     * @param da change of row i, an element a column, in the unit of the row
+     * @param db change of its right-hand side, in the unit of the row
      */
     public double[] shift(double[] x, int i, double[] da, double db) {
         double[] row = rows[i];

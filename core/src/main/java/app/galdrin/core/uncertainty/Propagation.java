@@ -39,6 +39,7 @@ public final class Propagation {
      * One independent reading.
      *
      * @param name its place on the sketch, which is its name in the record
+     * @param value in its own unit, rad or mm
      * @param standardUncertainty in the reading's unit, 0 or more
      */
     public Dual reading(String name, double value, double standardUncertainty) {
@@ -50,7 +51,11 @@ public final class Propagation {
         return Dual.reading(value, used++, standardUncertainties.length);
     }
 
-    /** A figure without uncertainty, in its unit. */
+    /**
+     * A figure without uncertainty, in its unit.
+     *
+     * @param value in its own unit, rad or mm
+     */
     public Dual exact(double value) {
         return Dual.constant(value);
     }

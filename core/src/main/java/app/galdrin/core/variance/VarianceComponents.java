@@ -53,7 +53,11 @@ public record VarianceComponents(
         }
     }
 
-    /** One reading of one state of a vehicle by one person; {@code value} in any one unit. */
+    /**
+     * One reading of one state of a vehicle by one person; {@code value} in any one unit.
+     *
+     * @param value in any one unit
+     */
     public record Reading(String person, String state, double value) {}
 
     /** What came of some readings. */

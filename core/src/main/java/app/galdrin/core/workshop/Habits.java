@@ -11,7 +11,7 @@ public final class Habits {
      * How one instrument is read; mm or deg.
      *
      * @param eye standard deviation of the eye between two marks
-     * @param laidOn the most it is laid on wrongly, either way; a little is likelier than much (triangular)
+     * @param laidOn the most it is laid on wrongly, either way, mm or deg; a little is likelier than much (triangular)
      */
     public record ReadingHabit(double eye, double laidOn) {}
 

@@ -10,7 +10,11 @@ public final class Hand {
     private final RandomGenerator random;
     private final boolean coarse;
 
-    /** {@code clumsiness} is a factor on every habit, without unit: 1; 1.5 for hands half as clumsy again; 0 for none that errs. */
+    /**
+     * {@code clumsiness} is a factor on every habit, without unit: 1; 1.5 for hands half as clumsy again; 0 for none that errs.
+     *
+     * @param clumsiness factor on every habit, 0 or more
+     */
     public Hand(double clumsiness, RandomGenerator random) {
         this.clumsiness = clumsiness;
         this.random = random;

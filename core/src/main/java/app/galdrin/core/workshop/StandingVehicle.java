@@ -7,6 +7,7 @@ import java.util.Map;
  *
  * @param wheelbase mm
  * @param frontTrack between the outer faces of the rims, mm; {@code rearTrack} likewise
+ * @param rearTrack mm, positive
  * @param rim diameter of all rims, mm
  * @param tyre radius of all tyres, mm
  * @param figures what is true of it, rad or mm by key such as {@code toe.front.left}; 0 where nothing is said

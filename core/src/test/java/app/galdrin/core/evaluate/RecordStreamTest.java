@@ -174,10 +174,11 @@ class RecordStreamTest {
         var answer = given.kind().evaluate(given.input()).orElseThrow();
         Map<String, Object> figures = Records.flat(answer.figures().values());
         for (Step step : answer.working().get()) {
-            assertFalse(step.in().isEmpty(), step.formula());
+            assertFalse(step.in().isEmpty(), step.formula().key());
             String name = step.out().name();
             if (figures.get(name) instanceof Double figure) {
-                assertEquals(figure, step.out().inRecord(), 1e-12, step.formula());
+                assertEquals(
+                        figure, step.out().inRecord(), 1e-12, step.formula().key());
             }
         }
         // a figure with doubt is always worked through

@@ -14,7 +14,7 @@ import app.galdrin.core.pack.PackFault;
 import app.galdrin.core.pack.TaskPack;
 import app.galdrin.core.pack.TaskPack.Reading.ParsedPack;
 import app.galdrin.core.pack.TaskPack.Reading.Refusal;
-import app.galdrin.core.procedure.Intermediate;
+import app.galdrin.core.procedure.paper.Intermediate;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.spec.Vehicle;

@@ -4,8 +4,10 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.paper.PrintedFigures;
 import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.record.FieldUnit;
+import app.galdrin.core.record.Formula;
 import app.galdrin.core.record.Step;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -61,13 +63,13 @@ class PrintedFiguresTest {
 
     @Test
     void theLastStepOfACalculation_addsUpWhatStandsInIt_andNoOtherStepDoes() {
-        Step sum = Step.of("figure.sum")
+        Step sum = Step.of(Derivation.of(id("totalToe.front")).orElseThrow().formula())
                 .with("toe.front.left", FieldUnit.ANGLE, Math.toRadians(-0.054))
                 .with("toe.front.right", FieldUnit.ANGLE, Math.toRadians(-0.083))
                 .gives("totalToe.front", FieldUnit.ANGLE, Math.toRadians(-0.137));
         assertEquals(
                 -0.13, Math.toDegrees(PrintedFigures.result(sum, HUNDREDTHS).orElseThrow()), 1e-12);
-        Step other = new Step("toe.across.total", sum.in(), sum.out());
+        Step other = new Step(Formula.of("toe.across.total"), sum.in(), sum.out());
         assertTrue(PrintedFigures.result(other, HUNDREDTHS).isEmpty());
     }
 

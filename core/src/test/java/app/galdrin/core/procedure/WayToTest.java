@@ -12,6 +12,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.Seeds;
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.paper.Intermediate;
+import app.galdrin.core.procedure.paper.IntermediateSteps;
 import app.galdrin.core.record.Step;
 import java.util.List;
 import java.util.Map;
@@ -69,12 +71,12 @@ class WayToTest {
                 procedure
                         .stepsTo(figure, worked, taught)
                         .ifPresent(steps -> steps.stream()
-                                .filter(PaperFormula::isKnown)
+                                .filter(s -> s.formula().isKnown())
                                 .forEach(s -> assertEquals(
                                         s.out().value(),
-                                        PaperFormula.work(s, Map.of()).orElseThrow(),
+                                        s.reworked(Map.of()).orElseThrow(),
                                         1e-9,
-                                        s.formula())));
+                                        s.formula().key())));
                 var way = new IntermediateSteps(procedure, figure, List.of(worked, worked), taught);
                 Map<Intermediate, Double> honest = way.intermediates().stream()
                         .collect(Collectors.toMap(
@@ -106,7 +108,7 @@ class WayToTest {
         assertEquals(0, way.shift(Map.of(Intermediate.FACTOR, 3.0)), "it is not on this way");
         assertEquals(
                 OptionalDouble.empty(),
-                PaperFormula.work(last, Map.of("lengthDifference", 3 * baseline)),
+                last.reworked(Map.of("lengthDifference", 3 * baseline)),
                 "longer than any angle makes it");
     }
 

@@ -108,7 +108,8 @@ class TaskDocumentTest {
     void everyStepKind_isReadAsItIsWritten() {
         Practical p = TaskDocument.stored(document(MARKS, PREPARE, TOE, WORK, JUDGE, PLAN, ROUND, END));
         assertEquals(
-                List.of(StepKind.values()), p.steps().stream().map(Step::kind).toList());
+                List.of("checklist", "measure", "work", "judge", "plan", "round", "handIn"),
+                p.steps().stream().map(Step::kind).toList());
         assertEquals(
                 new Work.Item(figure("totalToe.front"), "toe", AnswerUnit.MILLIMETRES),
                 ((Work) p.steps().get(2)).asked().get(0));

@@ -1,8 +1,7 @@
-/**
- * Who is there: people, signing in and joining, and what the signed-in person may do. Uses layout, and gate for what
- * is asked there about sessions.
- */
+/** People, signing in and joining, and what a signed-in person may do. */
+@ApplicationModule(allowedDependencies = {"gate", "layout"})
 @NullMarked
 package app.galdrin.web.account;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,7 +1,7 @@
-/**
- * The bays of a workshop with the surveys of their floors, and the pages for them. Uses account and layout.
- */
+/** The bays of a workshop with the surveys of their floors, and the pages for them. */
+@ApplicationModule(allowedDependencies = {"account", "layout"})
 @NullMarked
 package app.galdrin.web.bay;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

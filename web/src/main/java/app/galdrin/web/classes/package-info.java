@@ -1,8 +1,9 @@
 /**
- * What a class made of a task: people by criteria, from the mark sheets that were signed, and whose readings are alike. Only reads what sitting
- * stores; uses sitting, task, layout and account.
+ * What a class made of a task: people by criteria, from the signed mark sheets, and whose readings are alike. It only reads.
  */
+@ApplicationModule(allowedDependencies = {"account", "layout", "library", "sitting", "task"})
 @NullMarked
 package app.galdrin.web.classes;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,7 +1,7 @@
-/**
- * Demo data for a first look; loaded by the demo profile only.
- */
+/** Demo data for a first look. Only the demo profile loads it. */
+@ApplicationModule(allowedDependencies = {"account", "bay", "layout", "library", "moderation", "sitting", "task"})
 @NullMarked
 package app.galdrin.web.demo;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

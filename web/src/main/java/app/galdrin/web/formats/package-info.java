@@ -1,5 +1,9 @@
-/** The formats Galdrin reads and writes, for other programs: their schemas at fixed addresses. Knows no person and no data. */
+/**
+ * The formats Galdrin reads and writes, for other programs: their schemas at fixed addresses. It knows no person and no data.
+ */
+@ApplicationModule(allowedDependencies = {})
 @NullMarked
 package app.galdrin.web.formats;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

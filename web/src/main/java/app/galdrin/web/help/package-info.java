@@ -1,8 +1,10 @@
 /**
- * The page that helps: how figures are written, what signs mean, which keys there are. In the demo also a page that shows every part of the
- * look in every state, from the fragments that the views use, for who works on it.
+ * The help page: how figures are written, what signs mean, which keys there are. In the demo also a page with every part of the look in
+ * every state, from the fragments that the views use.
  */
+@ApplicationModule(allowedDependencies = {"account", "layout", "library", "sketch"})
 @NullMarked
 package app.galdrin.web.help;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -3,7 +3,7 @@ package app.galdrin.web.layout;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.FigurePosition;
-import app.galdrin.core.procedure.PrintedFigures;
+import app.galdrin.core.procedure.paper.PrintedFigures;
 import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.core.quantity.Quantity;

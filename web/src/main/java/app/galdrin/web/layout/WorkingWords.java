@@ -1,6 +1,6 @@
 package app.galdrin.web.layout;
 
-import app.galdrin.core.procedure.PrintedFigures;
+import app.galdrin.core.procedure.paper.PrintedFigures;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Step;
@@ -30,7 +30,7 @@ public class WorkingWords {
         step.in().forEach(term -> numbers.add(number(term)));
         numbers.add(result(step));
         step.in().forEach(term -> numbers.add(size(term)));
-        return words.text("working." + step.formula(), numbers.toArray());
+        return words.text("working." + step.formula().key(), numbers.toArray());
     }
 
     /**
@@ -48,8 +48,8 @@ public class WorkingWords {
         step.in().forEach(term -> numbers.add(bare(term)));
         step.in().forEach(term -> numbers.add(size(term)));
         return new Line(
-                words.text("calc." + step.formula() + ".is"),
-                words.text("calc." + step.formula(), numbers.toArray()),
+                words.text("calc." + step.formula().key() + ".is"),
+                words.text("calc." + step.formula().key(), numbers.toArray()),
                 result(step));
     }
 

@@ -1,7 +1,7 @@
-/**
- * What every page shares: ids, words for figures, headers, error pages. Knows no feature.
- */
+/** What every page shares: ids, words for figures, headers, error pages. It knows no feature. */
+@ApplicationModule(allowedDependencies = {})
 @NullMarked
 package app.galdrin.web.layout;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

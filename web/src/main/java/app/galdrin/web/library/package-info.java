@@ -1,7 +1,7 @@
-/**
- * Vehicles and their versioned specification sheets. Uses account, layout and the sketches.
- */
+/** Vehicles and the issues of their specification sheets. */
+@ApplicationModule(allowedDependencies = {"account", "layout", "sketch"})
 @NullMarked
 package app.galdrin.web.library;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

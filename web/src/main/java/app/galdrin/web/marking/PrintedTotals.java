@@ -3,7 +3,7 @@ package app.galdrin.web.marking;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
-import app.galdrin.core.procedure.PrintedFigures;
+import app.galdrin.core.procedure.paper.PrintedFigures;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.web.layout.Words;
 import java.util.LinkedHashMap;

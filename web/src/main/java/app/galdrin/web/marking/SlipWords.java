@@ -4,7 +4,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.marking.Drills;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.SenseSlips;
+import app.galdrin.core.procedure.slip.SenseSlips;
 import app.galdrin.web.layout.Words;
 import java.util.List;
 import java.util.Set;

@@ -1,7 +1,8 @@
-/**
- * The marking desk and the feedback. Uses sitting, task, sketch, and moderation, whose decisions stand on the evidence.
- */
+/** The marking desk and the feedback. A verifier's decisions from {@code moderation} stand beside the evidence. */
+@ApplicationModule(
+        allowedDependencies = {"account", "layout", "library", "moderation", "papers", "sitting", "sketch", "task"})
 @NullMarked
 package app.galdrin.web.marking;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -7,7 +7,6 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Sentence;
-import app.galdrin.web.moderation.internal.ModerationMapper;
 import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sittings;

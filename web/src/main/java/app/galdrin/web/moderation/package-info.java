@@ -1,7 +1,7 @@
-/**
- * A verifier's samples of mark sheets, and what was decided of them. Uses sitting, task, papers.
- */
+/** A verifier's samples of mark sheets, and what was decided on them. */
+@ApplicationModule(allowedDependencies = {"account", "layout", "papers", "sitting", "task"})
 @NullMarked
 package app.galdrin.web.moderation;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

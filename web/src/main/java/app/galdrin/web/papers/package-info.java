@@ -1,5 +1,7 @@
-/** Pages as PDF. Uses nothing of the other features: they hand over a template and what stands in it. */
+/** Pages as PDF. Other features hand over a template and what stands in it. */
+@ApplicationModule(allowedDependencies = {})
 @NullMarked
 package app.galdrin.web.papers;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,7 +1,7 @@
 package app.galdrin.web.sitting;
 
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.task.Checklist;
+import app.galdrin.core.task.Line;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
@@ -135,12 +135,9 @@ public class Decisions {
     /** That the instructor stood by when an item that asks for it was done. */
     @Transactional
     public Entries.Outcome witness(SignedIn me, Sitting sitting, String step, String item, String key) {
-        boolean asked = sitting.task()
-                .practical()
-                .step(step)
-                .filter(Checklist.class::isInstance)
-                .map(s -> (Checklist) s)
-                .filter(list -> list.items().stream().anyMatch(i -> i.witnessed() && i.id().equals(item)))
+        boolean asked = Works.sheet(sitting)
+                .line(LineKey.of(step, item))
+                .filter(Line::witnessed)
                 .isPresent();
         if (!asked) {
             throw new NotThere("item to witness", item, me);

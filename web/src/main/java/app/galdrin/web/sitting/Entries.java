@@ -4,10 +4,8 @@ import app.galdrin.core.answer.LineText;
 import app.galdrin.core.quantity.Calculation;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
-import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Measure;
-import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
 import app.galdrin.web.account.Access;
 import app.galdrin.web.account.Role;
@@ -75,7 +73,8 @@ public class Entries {
         if (Tape.isTape(entry.line())) {
             return calculated(me, sitting, entry);
         }
-        if (me.access() == Access.DELIVERY && isHandIn(sitting, entry.line())) {
+        if (me.access() == Access.DELIVERY
+                && entry.line().equals(Works.sheet(sitting).handIn())) {
             return new Entries.Outcome.Refusal(Sentence.of("sitting.endedBefore"));
         }
         Line line = line(sitting, entry.line());
@@ -274,7 +273,7 @@ public class Entries {
         if (!stopped.isEmpty()) {
             return Optional.of(Sentence.of("sitting.stopped", stopped.get(0).written()));
         }
-        boolean handsIn = entry.line().line().equals(HandIn.DONE) && isHandIn(sitting, entry.line());
+        boolean handsIn = entry.line().equals(Works.sheet(sitting).handIn());
         if (apprentice && handsIn && entry.strike()) {
             return isTakenBackInTime(sitting, state)
                     ? Optional.empty()
@@ -312,14 +311,6 @@ public class Entries {
         return append(me, sitting, entry, text(""));
     }
 
-    private static boolean isHandIn(Sitting sitting, LineKey line) {
-        return sitting.task()
-                .practical()
-                .step(line.step())
-                .filter(HandIn.class::isInstance)
-                .isPresent();
-    }
-
     /**
      * What somebody else has adjusted since is not the vehicle that is to be read here, nor the one that was: the instructor has to say that it
      * was put back, or that it is read as it stands now. Who has adjusted it himself goes on.
@@ -348,9 +339,8 @@ public class Entries {
             Sitting reading = sittings.whole(Objects.requireNonNull(mapper.sitting(sitting.centreId(), other)));
             Log log = sittings.log(sitting.centreId(), other);
             Sheet sheet = Works.sheet(reading);
-            Optional<Step> open = reading.task().practical().steps().stream()
-                    .filter(s -> s instanceof Measure
-                            && !sheet.progress(s, log.answers()).complete())
+            Optional<Measure> open = reading.task().practical().measures(0).stream()
+                    .filter(m -> !sheet.progress(m, log.answers()).complete())
                     .findFirst();
             boolean begun = open.isPresent()
                     && log.entries().stream()

@@ -15,6 +15,10 @@ public final class Tape {
     static final int LONGEST = 200;
 
     private static final String STEP = "_tape";
+
+    /** How the keys of its lines begin. */
+    public static final String LINES = STEP + "/";
+
     private static final int PLACES = 9;
 
     /**

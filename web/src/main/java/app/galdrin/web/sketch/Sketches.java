@@ -7,8 +7,6 @@ import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.web.sketch.internal.GeometryDrawing;
-import app.galdrin.web.sketch.internal.Layouts;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
@@ -20,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.ServiceLoader;
 import java.util.UUID;
 import java.util.stream.Collectors;
 
@@ -34,6 +33,11 @@ public final class Sketches {
     /** Sketches do not change with what is written on them, and a class draws the same few. */
     private static final Cache<SketchKey, Sketch> DRAWN =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+
+    private static final VehicleDrawing VEHICLE = ServiceLoader.load(
+                    VehicleDrawing.class, VehicleDrawing.class.getClassLoader())
+            .findFirst()
+            .orElseThrow();
 
     private Sketches() {}
 
@@ -74,7 +78,7 @@ public final class Sketches {
 
     /** A vehicle with letters at the dimensions of its sheet, A to F. */
     public static Drawing geometry(VehicleGeometry geometry, boolean upright) {
-        return GeometryDrawing.of(geometry, upright);
+        return VEHICLE.draw(geometry, upright);
     }
 
     private static List<Sketch.SketchPlace> places(List<Place> asked) {

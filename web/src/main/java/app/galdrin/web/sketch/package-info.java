@@ -1,7 +1,7 @@
-/**
- * The dimensioned sketch and the tolerance rule: view models made here, drawn by one fragment each. Uses the core only.
- */
+/** The dimensioned sketch and the tolerance rule. View models are made here, and one fragment draws each. */
+@ApplicationModule(allowedDependencies = {})
 @NullMarked
 package app.galdrin.web.sketch;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -3,8 +3,8 @@ package app.galdrin.web.demo;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.Slips;
+import app.galdrin.core.procedure.slip.Slip;
+import app.galdrin.core.procedure.slip.Slips;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.web.Browser;

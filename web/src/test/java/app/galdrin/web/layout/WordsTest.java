@@ -17,14 +17,14 @@ import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Family;
-import app.galdrin.core.procedure.Intermediate;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
-import app.galdrin.core.procedure.Slip;
-import app.galdrin.core.procedure.Slips;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.procedure.paper.Intermediate;
+import app.galdrin.core.procedure.slip.Slip;
+import app.galdrin.core.procedure.slip.Slips;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.Unit;
@@ -54,7 +54,7 @@ import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Steering;
-import app.galdrin.core.task.StepKind;
+import app.galdrin.core.task.StepKinds;
 import app.galdrin.core.task.TaskFault;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -83,8 +83,10 @@ class WordsTest {
 
     @BeforeAll
     static void read() throws IOException {
-        try (Stream<Path> files = Files.list(Path.of("src/main/resources/messages"))) {
-            for (Path file : files.toList()) {
+        try (Stream<Path> files = Stream.concat(
+                Files.walk(Path.of("src/main/resources/messages")),
+                Files.walk(Path.of("src/test/resources/messages")))) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
                 var one = new Properties();
                 one.load(Files.newBufferedReader(file, StandardCharsets.UTF_8));
                 one.stringPropertyNames()
@@ -160,9 +162,7 @@ class WordsTest {
                 keyed("status.", MarkLine.Status.values()),
                 Arguments.of(
                         "step.",
-                        Arrays.stream(StepKind.values())
-                                .map(k -> k.key() + ".title")
-                                .toList()),
+                        StepKinds.all().stream().map(k -> k.key() + ".title").toList()),
                 Arguments.of(
                         "start.",
                         Arrays.stream(TaskStart.values())
@@ -236,7 +236,9 @@ class WordsTest {
                 procedure
                         .stepsTo(figure, worked, taught)
                         .ifPresent(steps -> steps.forEach(s -> keys.addAll(List.of(
-                                "working." + s.formula(), "calc." + s.formula(), "calc." + s.formula() + ".is"))));
+                                "working." + s.formula().key(),
+                                "calc." + s.formula().key(),
+                                "calc." + s.formula().key() + ".is"))));
             }
         }
         assertEquals(List.of(), keys.stream().filter(k -> !WORDS.containsKey(k)).toList());

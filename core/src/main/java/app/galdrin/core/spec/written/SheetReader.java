@@ -44,6 +44,7 @@ public final class SheetReader {
 
     private SheetReader() {}
 
+    /** Reads a draft of a sheet. */
     public static WrittenSheet read(SheetDraft draft) {
         return new SheetReader().sheet(draft);
     }

@@ -17,6 +17,9 @@ import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
+import app.galdrin.web.baysheet.Fields;
+import app.galdrin.web.baysheet.StepView;
+import app.galdrin.web.baysheet.WrittenSheet;
 import app.galdrin.web.layout.PartWords;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.TargetWords;
@@ -46,20 +49,19 @@ final class AdjustMaker {
     private final MeasureMaker measures;
     private final boolean speaks;
 
-    AdjustMaker(
-            SheetMaker.OfSheet written, MeasureMaker measures, SheetMaker.Speech speech, Facts facts, boolean speaks) {
+    AdjustMaker(WrittenSheet written) {
         this.assignment = written.assignment();
-        this.answers = written.log().answers();
+        this.answers = written.answers();
         this.sheet = written.sheet();
         this.fields = written.fields();
         this.own = written.own();
-        this.words = speech.words();
-        this.names = speech.names();
-        this.targets = speech.targets();
+        this.words = written.words();
+        this.names = written.names();
+        this.targets = written.speech().targets();
         this.parts = new PartWords(words);
-        this.facts = facts;
-        this.measures = measures;
-        this.speaks = speaks;
+        this.facts = new Facts(written);
+        this.measures = new MeasureMaker(written);
+        this.speaks = written.speaks();
     }
 
     PlanView plan(StepView.Head head, Plan plan) {
@@ -192,9 +194,7 @@ final class AdjustMaker {
                 return readings;
             }
         }
-        return assignment.practical().steps().stream()
-                .filter(Measure.class::isInstance)
-                .map(Measure.class::cast)
+        return assignment.practical().measures(0).stream()
                 .filter(m -> m.procedure().equals(measure.procedure()))
                 .filter(m -> speaks || !isWorkedOnPaper(m))
                 .map(m -> own.targets(measure.target(), m, 0))

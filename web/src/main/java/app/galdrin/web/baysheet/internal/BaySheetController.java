@@ -6,6 +6,10 @@ import app.galdrin.core.task.Step;
 import app.galdrin.web.account.Access;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.baysheet.Fields;
+import app.galdrin.web.baysheet.SheetSpeech;
+import app.galdrin.web.baysheet.StepSheets;
+import app.galdrin.web.baysheet.WrittenSheet;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.StepWords;
@@ -72,7 +76,8 @@ class BaySheetController {
     private final Works works;
     private final MarkSheets sheets;
     private final Tasks tasks;
-    private final SheetMaker.Speech speech;
+    private final SheetSpeech speech;
+    private final StepSheets kinds;
     private final BlankSheets blank = new BlankSheets();
 
     BaySheetController(
@@ -84,13 +89,15 @@ class BaySheetController {
             EvidenceWords evidence,
             StepWords names,
             TargetWords targets,
-            Words words) {
+            Words words,
+            StepSheets kinds) {
         this.sittings = sittings;
         this.entries = entries;
         this.works = works;
         this.sheets = sheets;
         this.tasks = tasks;
-        this.speech = new SheetMaker.Speech(words, names, targets, evidence);
+        this.kinds = kinds;
+        this.speech = new SheetSpeech(words, names, targets, evidence);
     }
 
     @GetMapping("/sittings")
@@ -151,7 +158,7 @@ class BaySheetController {
 
     private SheetMaker maker(Sitting sitting, Map<LineKey, Fields.Refusal> refused) {
         Log log = sittings.log(sitting);
-        return new SheetMaker(sitting, works.assignment(sitting), log, refused, speech);
+        return new SheetMaker(new WrittenSheet(sitting, works.assignment(sitting), log, refused, speech), kinds);
     }
 
     private static Step named(SheetMaker maker, String step, SignedIn me) {
@@ -363,7 +370,7 @@ class BaySheetController {
         }
         var stands = (Outcome.Stands) outcome;
         boolean nothingToSay = stands.entry().isStrike() || StaffLine.isOutsideTask(where);
-        String echo = nothingToSay ? "" : SheetMaker.echo(sitting, stands.entry(), speech.words());
+        String echo = nothingToSay ? "" : SheetMaker.echo(sitting, stands.entry(), kinds, speech.words());
         return new Answer(
                 true,
                 echo,

@@ -8,6 +8,7 @@ import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.task.Measure;
+import app.galdrin.web.baysheet.WrittenSheet;
 import app.galdrin.web.layout.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,9 +21,9 @@ final class Facts {
     private final MeasuringContext standing;
     private final Words words;
 
-    Facts(MeasuringContext standing, Words words) {
-        this.standing = standing;
-        this.words = words;
+    Facts(WrittenSheet written) {
+        this.standing = written.assignment().standing();
+        this.words = written.words();
     }
 
     /**

@@ -1,5 +1,7 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.web.baysheet.FieldView;
+import app.galdrin.web.baysheet.StepView;
 import java.util.List;
 
 /** The end of the sheet, with how much of every other step is still open; a script keeps it as it is when it is shown. */
@@ -10,5 +12,10 @@ public record HandInView(Head head, FieldView field, List<OpenStep> steps) imple
 
     public boolean nothingOpen() {
         return steps.stream().allMatch(s -> s.lacking() == 0);
+    }
+
+    @Override
+    public boolean sendsItself() {
+        return true;
     }
 }

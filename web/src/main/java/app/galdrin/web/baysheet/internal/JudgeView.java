@@ -1,5 +1,7 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.web.baysheet.FieldView;
+import app.galdrin.web.baysheet.StepView;
 import app.galdrin.web.sketch.PairRule;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.List;

@@ -15,6 +15,10 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Scatter;
+import app.galdrin.web.baysheet.FieldView;
+import app.galdrin.web.baysheet.Fields;
+import app.galdrin.web.baysheet.StepView;
+import app.galdrin.web.baysheet.WrittenSheet;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
@@ -41,16 +45,16 @@ final class MeasureMaker {
     private final Words words;
     private final boolean speaks;
 
-    MeasureMaker(Sitting sitting, SheetMaker.OfSheet written, Words words, boolean speaks) {
-        this.sitting = sitting;
+    MeasureMaker(WrittenSheet written) {
+        this.sitting = written.sitting();
         this.assignment = written.assignment();
         this.log = written.log();
-        this.answers = written.log().answers();
+        this.answers = written.answers();
         this.sheet = written.sheet();
         this.fields = written.fields();
         this.own = written.own();
-        this.words = words;
-        this.speaks = speaks;
+        this.words = written.words();
+        this.speaks = written.speaks();
     }
 
     MeasureView of(StepView.Head head, Measure measure, int round) {

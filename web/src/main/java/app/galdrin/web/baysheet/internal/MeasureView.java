@@ -2,6 +2,8 @@ package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Measure;
+import app.galdrin.web.baysheet.FieldView;
+import app.galdrin.web.baysheet.StepView;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.ToleranceRule;
 import java.util.List;

@@ -1,5 +1,7 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.web.baysheet.FieldView;
+import app.galdrin.web.baysheet.StepView;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,6 +1,9 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.web.baysheet.StepView;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.StaffLine;
+import app.galdrin.web.sitting.Tape;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -34,5 +37,15 @@ public record SheetPage(
     public Optional<StepView> after(StepView step) {
         int here = steps.indexOf(step);
         return here + 1 < steps.size() ? Optional.of(steps.get(here + 1)) : Optional.empty();
+    }
+
+    /** The line of the flag that calls the instructor, for the script. */
+    public String callLine() {
+        return StaffLine.FLAG.key();
+    }
+
+    /** How the lines of the calculators' tapes begin, for the script. */
+    public String tapeLines() {
+        return Tape.LINES;
     }
 }

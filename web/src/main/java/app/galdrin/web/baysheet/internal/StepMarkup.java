@@ -1,5 +1,6 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.web.baysheet.StepView;
 import app.galdrin.web.layout.Words;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;

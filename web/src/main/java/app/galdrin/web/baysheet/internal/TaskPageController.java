@@ -136,12 +136,10 @@ class TaskPageController {
         int complete = 0;
         int repeats = 0;
         List<String> figures = new ArrayList<>();
-        for (var step : task.practical().steps()) {
-            if (step instanceof Measure measure) {
-                complete += own.repeats(measure, 0).size();
-                repeats += measure.repeats();
-                words.printed(own.means(measure, 0)).forEach((figure, value) -> figures.add(said(figure, value)));
-            }
+        for (Measure measure : task.practical().measures(0)) {
+            complete += own.repeats(measure, 0).size();
+            repeats += measure.repeats();
+            words.printed(own.means(measure, 0)).forEach((figure, value) -> figures.add(said(figure, value)));
         }
         return new BayView(
                 bay,

@@ -1,6 +1,8 @@
 package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.task.Work;
+import app.galdrin.web.baysheet.FieldView;
+import app.galdrin.web.baysheet.StepView;
 import app.galdrin.web.sitting.Tape;
 import java.util.List;
 

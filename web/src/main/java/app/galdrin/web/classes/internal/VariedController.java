@@ -47,10 +47,7 @@ class VariedController {
     String varied(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, Model model) {
         TaskVersion task = tasks.task(me.centreId(), taskId);
         List<UUID> sat = mapper.sittings(me.centreId(), taskId, MOST_SITTINGS);
-        List<Measure> measures = task.practical().steps().stream()
-                .filter(Measure.class::isInstance)
-                .map(Measure.class::cast)
-                .toList();
+        List<Measure> measures = task.practical().measures(0).stream().toList();
         Map<MeasuredFigure, List<Reading>> readings = readings(me, sat, measures);
         List<VariedView> views = new ArrayList<>();
         readings.forEach((key, all) -> views.add(words.view(

@@ -64,7 +64,7 @@ final class DemoApprentice implements Pen {
         assignment.practical().steps().stream()
                 .limit(2)
                 .filter(Checklist.class::isInstance)
-                .forEach(step -> hands.tick((Checklist) step, Habit.CAREFUL));
+                .forEach(step -> hands.write(step, Habit.CAREFUL, found, found));
         Measure first = assignment.practical().of(Measure.class).findFirst().orElseThrow();
         Place misread = first.procedure().places(first.figures()).get(3);
         write(new LineKey(first.id(), misread.id(), 1, 0), "75.5");

@@ -10,9 +10,7 @@ import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.simulated.Habit;
 import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.core.start.TaskStart;
-import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
-import app.galdrin.core.task.Step;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
@@ -373,12 +371,6 @@ public class DemoData implements ApplicationRunner {
     }
 
     private static void readAll(DemoApprentice who, Sitting reference, int round, Truth truth) {
-        for (Step step : reference.task().practical().steps()) {
-            if (round == 0 && step instanceof Measure measure) {
-                who.read(measure, 0, truth, measure.repeats());
-            } else if (round > 0) {
-                step.within().forEach(m -> who.read(m, round, truth, m.repeats()));
-            }
-        }
+        reference.task().practical().measures(round).forEach(m -> who.read(m, round, truth, m.repeats()));
     }
 }

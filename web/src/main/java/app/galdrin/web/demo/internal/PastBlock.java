@@ -305,13 +305,7 @@ class PastBlock {
 
     private void read(SignedIn me, Sitting reference, int round, Truth truth, long seed) {
         var who = new DemoApprentice(entries, works, me, reference, seed);
-        for (Step step : reference.task().practical().steps()) {
-            if (round == 0 && step instanceof Measure measure) {
-                who.read(measure, 0, truth, measure.repeats());
-            } else if (round > 0) {
-                step.within().forEach(m -> who.read(m, round, truth, m.repeats()));
-            }
-        }
+        reference.task().practical().measures(round).forEach(m -> who.read(m, round, truth, m.repeats()));
     }
 
     // ---- marking it

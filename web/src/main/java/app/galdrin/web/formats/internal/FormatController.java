@@ -5,7 +5,7 @@ import app.galdrin.core.pack.TaskPack;
 import app.galdrin.core.record.JsonSchema;
 import app.galdrin.core.record.RecordKinds;
 import app.galdrin.core.spec.written.SheetDocument;
-import app.galdrin.core.task.TaskDocument;
+import app.galdrin.core.task.TaskSchema;
 import java.io.StringWriter;
 import java.time.Duration;
 import org.springframework.core.io.ClassPathResource;
@@ -38,15 +38,12 @@ class FormatController {
 
     @GetMapping("/formats/measurement-record.schema.json")
     ResponseEntity<String> measurementRecordSchema() {
-        return ResponseEntity.ok()
-                .contentType(SCHEMA)
-                .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePublic())
-                .body(measurementRecords);
+        return schema(measurementRecords);
     }
 
     @GetMapping("/formats/task.schema.json")
-    ResponseEntity<Resource> taskSchema() {
-        return schema("task.schema.json", TaskDocument.class);
+    ResponseEntity<String> taskSchema() {
+        return schema(TaskSchema.text());
     }
 
     @GetMapping("/formats/sheet.schema.json")
@@ -65,9 +62,13 @@ class FormatController {
     }
 
     private static ResponseEntity<Resource> schema(String name, Class<?> beside) {
+        return schema(new ClassPathResource(name, beside));
+    }
+
+    private static <T> ResponseEntity<T> schema(T text) {
         return ResponseEntity.ok()
                 .contentType(SCHEMA)
                 .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePublic())
-                .body(new ClassPathResource(name, beside));
+                .body(text);
     }
 }

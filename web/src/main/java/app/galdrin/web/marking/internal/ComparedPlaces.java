@@ -34,9 +34,7 @@ class ComparedPlaces {
 
     List<Places> of(Sitting sitting, Assignment assignment, MarkSheet sheet, Answers own, Answers reference) {
         var figures = new OwnFigures(assignment, own);
-        return sitting.task().practical().steps().stream()
-                .filter(Measure.class::isInstance)
-                .map(Measure.class::cast)
+        return sitting.task().practical().measures(0).stream()
                 .map(m -> of(sitting, m, own, reference, SlipPicture.of(sheet, assignment, figures, m)))
                 .toList();
     }

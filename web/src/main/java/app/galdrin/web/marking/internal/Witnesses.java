@@ -1,6 +1,7 @@
 package app.galdrin.web.marking.internal;
 
-import app.galdrin.core.task.Checklist;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.task.Line;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Words;
@@ -8,6 +9,7 @@ import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.StaffLine;
+import app.galdrin.web.sitting.Works;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -32,12 +34,11 @@ class Witnesses {
     record Item(String step, String item, String name, String witness, String at) {}
 
     List<Item> of(SignedIn me, Sitting sitting, Log log) {
-        return sitting.task()
-                .practical()
-                .of(Checklist.class)
-                .flatMap(list -> list.items().stream()
-                        .filter(Checklist.Item::witnessed)
-                        .map(item -> item(me, list.id(), item.id(), log.at(StaffLine.witness(list.id(), item.id())))))
+        Sheet sheet = Works.sheet(sitting);
+        return sitting.task().practical().steps().stream()
+                .flatMap(step -> sheet.lines(step).stream()
+                        .filter(Line::witnessed)
+                        .map(line -> item(me, step.id(), line.id(), log.at(StaffLine.witness(step.id(), line.id())))))
                 .toList();
     }
 

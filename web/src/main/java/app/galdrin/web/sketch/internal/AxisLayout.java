@@ -6,6 +6,7 @@ import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
 import app.galdrin.web.sketch.Follow;
+import app.galdrin.web.sketch.Layout;
 import app.galdrin.web.sketch.Shape;
 import com.google.auto.service.AutoService;
 import java.util.HashMap;

@@ -9,6 +9,7 @@ import app.galdrin.core.procedure.Place;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Layout;
 import com.google.auto.service.AutoService;
 import java.util.List;
 import java.util.Map;

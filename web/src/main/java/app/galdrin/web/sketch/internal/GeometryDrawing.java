@@ -4,15 +4,16 @@ import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.VehicleDrawing;
+import com.google.auto.service.AutoService;
 import java.util.Map;
 
 /** A vehicle from above to its proportions, with a letter at each dimension of its sheet. */
-public final class GeometryDrawing {
+@AutoService(VehicleDrawing.class)
+public final class GeometryDrawing implements VehicleDrawing {
 
-    private GeometryDrawing() {}
-
-    /** Lying, front to the left, or upright. */
-    public static Drawing of(VehicleGeometry g, boolean upright) {
+    @Override
+    public Drawing draw(VehicleGeometry g, boolean upright) {
         double wheelbase = upright ? 300 : 430;
         double scale = wheelbase / g.wheelbase();
         double half = Math.min(scale * Math.max(g.frontTrack(), g.rearTrack()), upright ? 220 : 240) / 2;

@@ -4,6 +4,7 @@ import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Layout;
 import com.google.auto.service.AutoService;
 import java.util.LinkedHashMap;
 import java.util.List;

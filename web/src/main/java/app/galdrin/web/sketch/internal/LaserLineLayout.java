@@ -6,6 +6,7 @@ import app.galdrin.core.measure.ToeLine.LineSide;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Drawing;
+import app.galdrin.web.sketch.Layout;
 import app.galdrin.web.sketch.Sketch;
 import com.google.auto.service.AutoService;
 import java.util.List;

@@ -58,10 +58,19 @@ class BenchController {
     private final People people;
     private final Words words;
     private final StepWords names;
+    private final StepBenches kinds;
     private final TryOuts tryOuts;
 
     BenchController(
-            Drafts drafts, Tasks tasks, Library library, People people, Words words, StepWords names, TryOuts tryOuts) {
+            Drafts drafts,
+            Tasks tasks,
+            Library library,
+            People people,
+            Words words,
+            StepWords names,
+            TryOuts tryOuts,
+            StepBenches kinds) {
+        this.kinds = kinds;
         this.drafts = drafts;
         this.tasks = tasks;
         this.library = library;
@@ -295,7 +304,7 @@ class BenchController {
     private BenchView show(SignedIn me, DraftRow row, Model model) {
         DraftContent content = row.content();
         SheetVersion sheet = library.sheet(me.centreId(), content.sheetId());
-        var view = new BenchView(row, content, sheet, words, names);
+        var view = new BenchView(row, content, sheet, words, names, kinds);
         List<SheetVersion> sheets = library.newestSheets(me.centreId());
         model.addAttribute("sheets", sheets);
         model.addAttribute("classes", people.classes(me.centreId()));

@@ -1,67 +1,44 @@
 package app.galdrin.web.task.internal;
 
 import app.galdrin.core.draft.BandText;
-import app.galdrin.core.draft.ChecklistEditor;
 import app.galdrin.core.draft.FieldRefusal;
 import app.galdrin.core.draft.GradesText;
-import app.galdrin.core.draft.JudgeEditor;
 import app.galdrin.core.draft.Mend;
-import app.galdrin.core.draft.PlanEditor;
-import app.galdrin.core.draft.ReasonsText;
-import app.galdrin.core.draft.RoundEditor;
 import app.galdrin.core.draft.TaskEditor;
-import app.galdrin.core.draft.WorkEditor;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
-import app.galdrin.core.measure.CatalogueInstrument;
-import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Procedure;
-import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.quantity.Quantity;
-import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
-import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Band;
-import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.FrontDatum;
-import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
-import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
-import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.SchemeDefaults;
-import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskFault;
-import app.galdrin.core.task.Work;
 import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.SheetVersion;
-import app.galdrin.web.sketch.Sketch;
-import app.galdrin.web.sketch.Sketches;
+import app.galdrin.web.task.BenchDraft;
 import app.galdrin.web.task.internal.Drafts.DraftContent;
 import app.galdrin.web.task.internal.Drafts.DraftRow;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What the bench shows: the draft as it stands, and the sheet and the marks it makes. */
-public final class BenchView {
+public final class BenchView implements BenchDraft {
 
     private static final String STEPS = "steps.";
 
@@ -71,17 +48,19 @@ public final class BenchView {
     private final TaskEditor editor;
     private final Words words;
     private final StepWords names;
+    private final StepBenches kinds;
     private final Map<String, FieldRefusal> refusals;
     private final List<TaskFault> faults;
     private final Scheme usual;
 
-    BenchView(DraftRow row, DraftContent content, SheetVersion sheet, Words words, StepWords names) {
+    BenchView(DraftRow row, DraftContent content, SheetVersion sheet, Words words, StepWords names, StepBenches kinds) {
         this.row = row;
         this.content = content;
         this.sheet = sheet;
         this.editor = new TaskEditor(sheet.sheet());
         this.words = words;
         this.names = names;
+        this.kinds = kinds;
         this.refusals = editor.refusals(content.task());
         this.faults = editor.faults(content.task());
         this.usual = SchemeDefaults.of(practical(), sheet.sheet());
@@ -104,6 +83,7 @@ public final class BenchView {
         return row.redo() != null;
     }
 
+    @Override
     public Practical practical() {
         return content.task().practical();
     }
@@ -115,21 +95,7 @@ public final class BenchView {
         }
 
         public String kind() {
-            return step.kind().key();
-        }
-    }
-
-    /**
-     * A figure that a step can ask about.
-     *
-     * @param unit key of the unit it is answered in, where it is worked and asked
-     * @param chosen whether the step asks about it
-     * @param adjustable whether something on the vehicle adjusts it
-     */
-    public record FigureRow(
-            FigureId figure, String name, @Nullable String unit, boolean chosen, boolean adjustable) {
-        public String key() {
-            return figure.key();
+            return step.kind();
         }
     }
 
@@ -147,7 +113,7 @@ public final class BenchView {
     /** A band as typed, and as it would be. */
     public record BandRow(String field, String name, String typed, String usual) {}
 
-    /** What a field shows: what was typed and refused, else what stands. */
+    @Override
     public String value(String field, Object stands) {
         return content.task().refused(field).orElse(String.valueOf(stands));
     }
@@ -233,6 +199,7 @@ public final class BenchView {
         return words.text("fault." + fault.reason().key(), step, what, fault.limit(), why);
     }
 
+    @Override
     public SheetVersion sheet() {
         return sheet;
     }
@@ -290,6 +257,11 @@ public final class BenchView {
     /** What can be added. */
     public record AdditionRow(String key, String name) {}
 
+    /** What the fragments of a step show beside the step. */
+    public Object fields(Step step) {
+        return kinds.of(step).view(step, this);
+    }
+
     public List<StepRow> steps() {
         return practical().steps().stream()
                 .map(s -> new StepRow(
@@ -300,132 +272,10 @@ public final class BenchView {
                 .toList();
     }
 
-    /** The procedures of a measurement's family. */
-    public List<Procedure> procedures(Measure measure) {
-        return Procedures.all().stream()
-                .filter(p -> p.family() == measure.procedure().family())
-                .filter(p -> p.fits(sheet.sheet())
-                        || p.key().equals(measure.procedure().key()))
-                .toList();
-    }
-
-    /** The figures that a measurement's procedure can tell or is asked for, or the others, which another of the family can tell. */
-    public List<FigureId> figures(Measure measure, boolean itsOwn) {
-        return procedures(measure).stream()
-                .flatMap(p -> p.sees().stream())
-                .distinct()
-                .filter(f -> itsOwn
-                        == (measure.procedure().sees().contains(f)
-                                || measure.figures().contains(f)))
-                .sorted(Comparator.comparing((FigureId f) -> place(measure, f))
-                        .thenComparing(Comparator.naturalOrder()))
-                .toList();
-    }
-
-    /** What is asked already stays in its order, which is that of the form; the others follow. */
-    private static int place(Measure measure, FigureId figure) {
-        int at = measure.figures().indexOf(figure);
-        return at < 0 ? measure.figures().size() : at;
-    }
-
+    @Override
     public String name(FigureId figure) {
         return words.name(figure);
     }
-
-    /**
-     * An item of a checklist on the bench.
-     *
-     * @param taken whether the list has it
-     * @param needed whether it can't be left out
-     * @param why what is typed for its reasons, under the name {@code field}
-     */
-    public record ItemRow(Checklist.Item item, boolean taken, boolean needed, String field, String why) {}
-
-    /** Those that can be taken, and its own. */
-    public List<ItemRow> items(Checklist list) {
-        List<Checklist.Item> ready = ChecklistEditor.ready(list);
-        Stream<Checklist.Item> own =
-                list.items().stream().filter(i -> ready.stream().noneMatch(r -> r.id().equals(i.id())));
-        return Stream.concat(ready.stream(), own)
-                .map(item -> {
-                    Optional<Checklist.Item> taken = list.items().stream()
-                            .filter(i -> i.id().equals(item.id()))
-                            .findFirst();
-                    String field = STEPS + list.id() + ".why." + item.id();
-                    return new ItemRow(
-                            taken.orElse(item),
-                            taken.isPresent(),
-                            item.critical() && ready.contains(item),
-                            field,
-                            value(field, ReasonsText.write(taken.orElse(item).why())));
-                })
-                .toList();
-    }
-
-    /** Whether intermediate figures are asked for too. */
-    public boolean asksForWays(Work work) {
-        return WorkEditor.asksForWays(work);
-    }
-
-    /** The figures that a working can ask. */
-    public List<FigureRow> figures(Work work) {
-        return WorkEditor.figures(practical(), work).stream()
-                .map(f -> new FigureRow(
-                        f,
-                        words.name(f),
-                        work.item(f).map(i -> i.unit().key()).orElse(WorkEditor.NOT_ASKED),
-                        work.item(f).isPresent(),
-                        true))
-                .toList();
-    }
-
-    /** The figures that can be judged. */
-    public List<FigureRow> figures(Judge judge) {
-        return rows(JudgeEditor.figures(practical(), sheet.sheet(), judge), judge.figures());
-    }
-
-    /** The figures that can be planned. */
-    public List<FigureRow> figures(Plan plan) {
-        return rows(PlanEditor.figures(practical(), sheet.sheet(), plan), plan.figures());
-    }
-
-    private List<FigureRow> rows(List<FigureId> possible, List<FigureId> chosen) {
-        return possible.stream()
-                .map(f -> new FigureRow(
-                        f,
-                        words.name(f),
-                        null,
-                        chosen.contains(f),
-                        sheet.sheet().adjustable(f.adjustment()) != Adjustable.NO))
-                .toList();
-    }
-
-    /** The measurements a round can read again. */
-    public List<TargetRow> again(Round round) {
-        return practical().steps().stream()
-                .takeWhile(s -> !s.equals(round))
-                .filter(Measure.class::isInstance)
-                .map(Measure.class::cast)
-                .map(m -> new TargetRow(m.id(), names.title(m), RoundEditor.readsAgain(round, m)))
-                .toList();
-    }
-
-    /** The measures before the working whose figures can be turned back into readings. */
-    public List<TargetRow> targets(Work work) {
-        return practical().steps().stream()
-                .takeWhile(s -> !s.equals(work))
-                .filter(Measure.class::isInstance)
-                .map(Measure.class::cast)
-                .filter(m -> !m.target().on(sheet.sheet()).isEmpty())
-                .map(m -> new TargetRow(
-                        m.id(),
-                        names.title(m),
-                        work.targets().stream().anyMatch(t -> t.from().equals(m.id()))))
-                .toList();
-    }
-
-    /** A measure, and whether what must be read is asked of it. */
-    public record TargetRow(String id, String name, boolean asked) {}
 
     public List<CriterionRow> criteria() {
         return practical().scheme().criteria().stream()
@@ -452,52 +302,5 @@ public final class BenchView {
 
     public int totalMarks() {
         return practical().scheme().available();
-    }
-
-    // ---- what the apprentice gets
-
-    public Sketch sketch(Measure measure) {
-        Sketch sketch = Sketches.of(sheet.id(), sheet.sheet(), measure.procedure(), measure.figures());
-        return practical().mode() == Mode.PRACTICE ? sketch : sketch.silent(); // as the apprentice gets it
-    }
-
-    /** The tools of a measurement that can be chosen. */
-    public List<ToolRow> tools(Measure measure) {
-        Procedure procedure = measure.procedure();
-        Set<String> asked =
-                procedure.places(measure.figures()).stream().map(Place::tool).collect(Collectors.toSet());
-        return procedure.instruments().entrySet().stream()
-                .filter(e -> asked.contains(e.getKey())
-                        && procedure.choiceOf(e.getKey()).size() > 1)
-                .map(e -> new ToolRow(
-                        e.getKey(), words.text("doubt." + e.getKey()), procedure.choiceOf(e.getKey()), e.getValue()))
-                .toList();
-    }
-
-    /** What is read with one instrument, and what it could be read with. */
-    public record ToolRow(String key, String name, List<CatalogueInstrument> choice, CatalogueInstrument now) {}
-
-    /** Whether a measurement reads run-out, be it that the task has it taken off. */
-    public boolean isRunningOut(Measure measure) {
-        return measure.procedure().runsOut() || measure.procedure().isRunOutTakenOff();
-    }
-
-    public Steering[] steerings() {
-        return Steering.values();
-    }
-
-    /** Whether it matters to a measurement where the steering stands. */
-    public boolean isSteered(Measure measure) {
-        return measure.procedure().sees().stream().anyMatch(f -> !Steering.SQUARED.leaves(f));
-    }
-
-    /** Whether each figure of a measurement can be decided when it is read as asked. */
-    public List<DecisionRow> decisions(Measure measure) {
-        var standing = Assignment.of(practical(), sheet.sheet()).standing();
-        return new Decisions(words, practical().rule()).of(measure, standing);
-    }
-
-    public int places(Measure measure) {
-        return measure.procedure().places(measure.figures()).size();
     }
 }

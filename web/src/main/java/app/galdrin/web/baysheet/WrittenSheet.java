@@ -1,0 +1,136 @@
+package app.galdrin.web.baysheet;
+
+import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.Marker;
+import app.galdrin.core.marking.References;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Line;
+import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.Step;
+import app.galdrin.web.layout.StepWords;
+import app.galdrin.web.layout.Words;
+import app.galdrin.web.marking.EvidenceText;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Works;
+import java.util.List;
+import java.util.Map;
+
+/** A sheet with what is written on it, while its views are made. */
+public final class WrittenSheet {
+
+    private final Sitting sitting;
+    private final Assignment assignment;
+    private final Log log;
+    private final Sheet sheet;
+    private final Fields fields;
+    private final OwnFigures own;
+    private final SheetSpeech speech;
+
+    /** {@code refused} is what was typed and could not be read. */
+    public WrittenSheet(
+            Sitting sitting, Assignment assignment, Log log, Map<LineKey, Fields.Refusal> refused, SheetSpeech speech) {
+        this.sitting = sitting;
+        this.assignment = assignment;
+        this.log = log;
+        this.sheet = Works.sheet(sitting);
+        this.fields = new Fields(sheet, log, speech.words(), refused);
+        this.own = new OwnFigures(assignment, log.answers());
+        this.speech = speech;
+    }
+
+    public Sitting sitting() {
+        return sitting;
+    }
+
+    public Assignment assignment() {
+        return assignment;
+    }
+
+    public Log log() {
+        return log;
+    }
+
+    public Answers answers() {
+        return log.answers();
+    }
+
+    public Sheet sheet() {
+        return sheet;
+    }
+
+    public Fields fields() {
+        return fields;
+    }
+
+    /** The figures that the entries come to. */
+    public OwnFigures own() {
+        return own;
+    }
+
+    public SheetSpeech speech() {
+        return speech;
+    }
+
+    public Words words() {
+        return speech.words();
+    }
+
+    public StepWords names() {
+        return speech.names();
+    }
+
+    /** Whether it may say what the readings come to: in practice, and to the instructor of his own. */
+    public boolean speaks() {
+        return sitting.isReference() || assignment.practical().mode() == Mode.PRACTICE;
+    }
+
+    /** Returns how much of a step is written; of a reference, of the state that it reads. */
+    public Sheet.Progress progress(Step step) {
+        if (!sitting.isReference()) {
+            return sheet.progress(step, answers());
+        }
+        List<LineKey> keys = sheet.keys(step, sitting.stateRound());
+        int done = (int) keys.stream().filter(k -> sheet.isFilled(k, answers())).count();
+        return new Sheet.Progress(done, keys.size());
+    }
+
+    /**
+     * Returns what every step has.
+     *
+     * @param number its turn on the sheet, from 1
+     */
+    public StepView.Head head(Step step, int number, StepSheet kind) {
+        List<Line> lines = sheet.lines(step);
+        return new StepView.Head(
+                step,
+                number,
+                names().title(step),
+                progress(step),
+                lines.stream().anyMatch(Line::critical),
+                lines.stream().anyMatch(Line::witnessed),
+                kind.speaksAtOnce() && speaks() && !sitting.isReference() ? evidence(step) : List.of(),
+                kind.listsStruck() ? struck(step) : List.of());
+    }
+
+    private List<String> struck(Step step) {
+        return log.struckIn(step.id()).stream()
+                .map(fields::said)
+                .filter(text -> !text.isEmpty())
+                .toList();
+    }
+
+    /** In practice the same marking speaks at once; what is not written yet needs no reminder here. */
+    private List<EvidenceText> evidence(Step step) {
+        List<Evidence> all = Marker.mark(assignment, answers(), References.none()).lines().stream()
+                .filter(l -> l.criterion().step().equals(step.id()))
+                .flatMap(l -> l.evidence().stream())
+                .filter(e -> !(e instanceof Evidence.MissingEntry))
+                .toList();
+        return speech.evidence().tell(all);
+    }
+}
