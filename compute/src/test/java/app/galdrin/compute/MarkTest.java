@@ -64,7 +64,7 @@ class MarkTest {
 
     @Test
     void theProof_isOneObjectOfShares() throws Exception {
-        var proof = run(Prove.class, "", "--sittings", "40", "--seed", "3", "--json");
+        var proof = run(Prove.class, "", "--sittings", "20", "--seed", "3", "--json");
         assertEquals(0, proof.status(), proof.err());
         for (String key : List.of(
                 "honestAccused",
@@ -80,7 +80,7 @@ class MarkTest {
         }
         assertEquals(
                 proof.out(),
-                run(Prove.class, "", "--sittings", "40", "--seed", "3", "--json")
+                run(Prove.class, "", "--sittings", "20", "--seed", "3", "--json")
                         .out());
         assertTrue(run(Prove.class, "", "--sittings", "5").out().contains("| honest sittings accused of a slip |"));
         assertEquals(2, run(Prove.class, "", "--sittings", "0").status());

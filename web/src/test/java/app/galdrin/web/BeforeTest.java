@@ -87,7 +87,7 @@ class BeforeTest {
 
     @DynamicPropertySource
     static void aDatabaseOfItsOwn(DynamicPropertyRegistry registry) {
-        String url = System.getenv("GALDRIN_DB_URL") + "_before";
+        String url = System.getProperty("GALDRIN_DB_URL") + "_before";
         registry.add("spring.datasource.url", () -> url);
         registry.add("spring.flyway.url", () -> url);
     }

@@ -19,14 +19,11 @@ import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.chrome.ChromeDriverService;
-import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
-import org.springframework.util.FileSystemUtils;
 
-/** Someone at a real browser: Debian's Chromium, headless, with a profile of its own. */
+/** Someone at a real browser: Debian's Chromium, headless, with cookies and stores of its own. */
 public final class Browser implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(15);
@@ -34,7 +31,7 @@ public final class Browser implements AutoCloseable {
     private static final Duration LOOK_AGAIN = Duration.ofMillis(100);
 
     private final ChromeDriver driver;
-    private final Path profile;
+    private final Window window;
     private final String base;
     private int width;
     private int height;
@@ -52,32 +49,8 @@ public final class Browser implements AutoCloseable {
 
     private Browser(String base, int width, int height) {
         this.base = base;
-        try {
-            profile = Files.createTempDirectory("galdrin-browser");
-            var options = new ChromeOptions();
-            options.setBinary("/usr/bin/chromium");
-            options.addArguments(
-                    "--headless=new",
-                    "--no-sandbox",
-                    "--disable-gpu",
-                    "--disable-quic",
-                    "--no-first-run",
-                    "--disable-background-networking",
-                    "--disable-component-update",
-                    "--disable-sync",
-                    "--disable-dev-shm-usage",
-                    "--window-size=1400,3000", // larger than any page size set below, or clicks miss
-                    "--host-resolver-rules=MAP bay.test 127.0.0.1",
-                    "--force-device-scale-factor=1",
-                    "--hide-scrollbars",
-                    "--user-data-dir=" + profile);
-            var service = new ChromeDriverService.Builder()
-                    .usingDriverExecutable(Path.of("/usr/bin/chromedriver").toFile())
-                    .build();
-            this.driver = new ChromeDriver(service, options);
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
+        this.window = Window.open(base);
+        this.driver = window.driver();
         size(width, height);
     }
 
@@ -303,7 +276,7 @@ public final class Browser implements AutoCloseable {
      * window of its own for each report, and on a busy machine that window is now and then not found.
      */
     private static AxeBuilder axe() {
-        return new AxeBuilder().setLegacyMode(true);
+        return new AxeBuilder().setLegacyMode(true).exclude(".step:not(.shown)");
     }
 
     private Stream<String> breaches(String theme, AxeBuilder axe) {
@@ -325,7 +298,6 @@ public final class Browser implements AutoCloseable {
 
     @Override
     public void close() {
-        driver.quit();
-        FileSystemUtils.deleteRecursively(profile.toFile());
+        window.close();
     }
 }

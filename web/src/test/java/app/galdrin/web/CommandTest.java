@@ -25,8 +25,11 @@ class CommandTest {
         List<String> command = new ArrayList<>(List.of(Path.of("..", "galdrin").toString()));
         command.addAll(List.of(arguments));
         var builder = new ProcessBuilder(command).redirectErrorStream(true);
-        if (!onOwnDatabase) {
-            builder.environment().remove("GALDRIN_DB_URL");
+        for (String name : TestDatabase.NAMES) {
+            builder.environment().remove(name);
+            if (onOwnDatabase) {
+                builder.environment().put(name, System.getProperty(name));
+            }
         }
         var process = builder.start();
         String words = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);

@@ -8,7 +8,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 /** The application on an operator's empty database: no demo, nobody there, behind a proxy that is named. */
 public final class EmptyInstallation implements AutoCloseable {
 
-    private static final String URL = System.getenv("GALDRIN_DB_URL");
+    private static final String URL = System.getProperty("GALDRIN_DB_URL");
 
     private final ConfigurableApplicationContext application;
 
@@ -33,7 +33,7 @@ public final class EmptyInstallation implements AutoCloseable {
 
     private static void owner(String statement) {
         try (var connection = DriverManager.getConnection(
-                URL, System.getenv("GALDRIN_DB_OWNER"), System.getenv("GALDRIN_DB_OWNER_PASSWORD"))) {
+                URL, System.getProperty("GALDRIN_DB_OWNER"), System.getProperty("GALDRIN_DB_OWNER_PASSWORD"))) {
             connection.createStatement().execute(statement);
         } catch (SQLException e) {
             throw new IllegalStateException(statement, e);

@@ -18,7 +18,8 @@ import org.springframework.test.context.ActiveProfiles;
             "management.server.port=0",
             "logging.structured.format.console=",
             "logging.level.app.galdrin=warn",
-            "galdrin.try-out.sheets=100"
+            "galdrin.try-out.sheets=100",
+            "galdrin.password.memory=${galdrin.test.password.memory:64}"
         })
 @ActiveProfiles("demo")
 @Import(TestCentres.class)

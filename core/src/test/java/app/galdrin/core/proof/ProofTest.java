@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** The marking on simulated apprentices. A small run, and so wide limits; {@code docs/marking-proof.md} has a large one. */
 class ProofTest {
 
-    private static final int SITTINGS = 1300;
+    private static final int SITTINGS = Boolean.getBoolean("galdrin.full") ? 1300 : 500;
     private static final Tally TALLY = new Proof(7, 1).sittings(SITTINGS);
 
     /** So many of so few may come out otherwise by chance: three standard deviations of a count. */
@@ -31,7 +31,7 @@ class ProofTest {
     @ParameterizedTest
     @EnumSource
     void everyMeasure_reachesWhatItIsToReach(ProofMeasure measured) {
-        assertTrue(TALLY.of(measured).tries() > 150, "counted");
+        assertTrue(TALLY.of(measured).tries() > SITTINGS / 9, "counted");
         double share = TALLY.of(measured).share();
         double least = measured.least();
         double most = measured.most();

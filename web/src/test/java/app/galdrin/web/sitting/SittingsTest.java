@@ -414,9 +414,9 @@ class SittingsTest {
             })
     void theApplicationsRole_canOnlyAdd(String statement) throws Exception {
         try (var connection = DriverManager.getConnection(
-                        System.getenv("GALDRIN_DB_URL"),
-                        System.getenv("GALDRIN_DB_USER"),
-                        System.getenv("GALDRIN_DB_PASSWORD"));
+                        System.getProperty("GALDRIN_DB_URL"),
+                        System.getProperty("GALDRIN_DB_USER"),
+                        System.getProperty("GALDRIN_DB_PASSWORD"));
                 var sql = connection.createStatement()) {
             var refused = assertThrows(java.sql.SQLException.class, () -> sql.execute(statement));
             assertEquals("42501", refused.getSQLState(), refused.getMessage());

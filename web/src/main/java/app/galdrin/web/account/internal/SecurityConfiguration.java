@@ -18,6 +18,7 @@ import java.util.Objects;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.security.autoconfigure.actuate.web.servlet.EndpointRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -223,11 +224,12 @@ class SecurityConfiguration {
         return request.getHeader("X-Galdrin-Device") != null;
     }
 
+    /** Argon2id with a salt of 16 bytes and a hash of 32, on one lane and in two passes; {@code memory} is in KiB. */
     @Bean
-    HashSlots hashes() {
+    HashSlots hashes(@Value("${galdrin.password.memory}") int memory) {
         int cores = Runtime.getRuntime().availableProcessors();
         return new HashSlots(
-                Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8(), Math.max(2, cores), Duration.ofSeconds(5));
+                new Argon2PasswordEncoder(16, 32, 1, memory, 2), Math.max(2, cores), Duration.ofSeconds(5));
     }
 
     @Bean

@@ -1,14 +1,17 @@
 package app.galdrin.web.account.internal;
 
+import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Properties;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
@@ -71,5 +74,15 @@ class HashSlotsTest {
             Thread.currentThread().interrupt();
             return false;
         }
+    }
+
+    /** Tests sign in with less; nobody else does. */
+    @Test
+    void aPasswordThatCounts_isHashedInSixteenMegabytes() throws Exception {
+        var shipped = new Properties();
+        try (var in = HashSlotsTest.class.getResourceAsStream("/application.properties")) {
+            shipped.load(in);
+        }
+        assertEquals("16384", shipped.getProperty("galdrin.password.memory"));
     }
 }
