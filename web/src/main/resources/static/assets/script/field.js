@@ -8,6 +8,10 @@ const plain = text => {
   return figure.includes('.') ? figure.replace(/\.?0+$/, '') : figure;
 };
 
+// a size and its sense stand as one text on a line; here alone they are put together and parted
+const together = (size, sense) => `${size}, ${sense}`;
+const parted = text => { const comma = text.lastIndexOf(', '); return [text.slice(0, comma), text.slice(comma + 2)]; };
+
 export class Field {
   constructor(holder) { this.holder = holder; }
 
@@ -34,7 +38,7 @@ export class Field {
     if (this.kind === 'choice') return this.inputs.find(i => i.checked)?.value ?? '';
     if (this.kind === 'tick') return this.input.checked ? 'done' : '';
     const size = this.input.value.trim();
-    return this.kind === 'sensed' && size && this.sense.value ? `${size}, ${this.sense.value}` : size;
+    return this.kind === 'sensed' && size && this.sense.value ? together(size, this.sense.value) : size;
   }
 
   get tooLong() { return this.text.length > Number(this.input?.dataset.longest ?? LONGEST); }
@@ -56,11 +60,8 @@ export class Field {
   show(text) {
     if (this.kind === 'choice') this.inputs.forEach(i => { i.checked = i.value === text; });
     else if (this.kind === 'tick') this.input.checked = text === 'done';
-    else if (this.kind === 'sensed' && text.includes(', ')) {
-      const comma = text.lastIndexOf(', ');
-      this.input.value = text.slice(0, comma);
-      this.sense.value = text.slice(comma + 2);
-    } else this.input.value = text;
+    else if (this.kind === 'sensed' && text.includes(', ')) [this.input.value, this.sense.value] = parted(text);
+    else this.input.value = text;
     this.fit();
   }
 

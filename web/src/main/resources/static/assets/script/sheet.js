@@ -221,12 +221,17 @@ export const sheet = () => ({
     this.root.querySelector('[data-route-fold]')?.setAttribute('aria-expanded', 'false');
   },
 
+  // the server says what makes a line needless: which line, and what is chosen there
+  needless(field) {
+    const { needlessBy, needlessWhen } = field.holder.dataset;
+    return needlessBy !== undefined && this.field(needlessBy)?.text === needlessWhen;
+  },
+
   showProgress() {
     for (const step of this.steps()) {
       const fields = [...step.querySelectorAll('[data-kind]')].map(h => new Field(h));
       if (fields.length === 0) continue;
-      const needless = f => f.line.includes('.amount/') && this.field(f.line.replace('.amount/', '.way/'))?.text === 'leave';
-      const open = fields.filter(f => !f.filled && !needless(f)).length;
+      const open = fields.filter(f => !f.filled && !this.needless(f)).length;
       const item = this.root.querySelector(`[data-route="${CSS.escape(step.dataset.step)}"]`);
       item?.classList.toggle('done', open === 0);
       item?.classList.toggle('open', open !== 0);

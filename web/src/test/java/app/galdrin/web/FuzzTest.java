@@ -48,7 +48,7 @@ class FuzzTest {
     /** How long it goes on where the command says so; else it sends so many. */
     private static final int SECONDS = Integer.getInteger("galdrin.fuzz.seconds", 0);
 
-    private static final int MOST = Boolean.getBoolean("galdrin.full") ? 4000 : 800;
+    private static final int MOST = Boolean.getBoolean("galdrin.full") ? 4000 : 500;
 
     private static final Pattern INSIDE = Pattern.compile(
             "Exception|\\bat (app\\.galdrin|java|org)\\.|org\\.springframework|SQLState|Whitelabel|\\?\\?[a-z.]+_en\\?\\?");

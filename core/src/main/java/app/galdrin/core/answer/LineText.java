@@ -13,8 +13,10 @@ import java.util.OptionalDouble;
 /** What a text was read as on its line. */
 public sealed interface LineText {
 
-    /** What parts a size from its sense. */
-    String BEFORE_SENSE = ", ";
+    /** Puts a size and its sense together, as they stand on a line. */
+    static String withSense(String size, String sense) {
+        return size + ", " + sense;
+    }
 
     /**
      * A text that was understood.
@@ -139,10 +141,7 @@ public sealed interface LineText {
         }
         double signed = sense.get().sign(type.side()) * u.value().orElseThrow();
         return new ParsedText(
-                size + BEFORE_SENSE + sense.get().key(),
-                OptionalDouble.of(signed == 0 ? 0.0 : signed),
-                u.step(),
-                u.unit());
+                withSense(size, sense.get().key()), OptionalDouble.of(signed == 0 ? 0.0 : signed), u.step(), u.unit());
     }
 
     /** The size of a text with a sense, as typed; the whole of any other text. */

@@ -106,9 +106,8 @@ public final class Apprentice {
         String sign = amount.defaultUnit() == unit ? "" : length ? " mm" : "°";
         String figure = QuantityFormat.decimal(length ? size : Math.abs(size), length ? 1 : 2, false) + sign;
         return answer instanceof SizeAndSense s
-                ? figure
-                        + LineText.BEFORE_SENSE
-                        + Sense.of(value, s.senses(), s.side()).key()
+                ? LineText.withSense(
+                        figure, Sense.of(value, s.senses(), s.side()).key())
                 : figure;
     }
 }

@@ -183,7 +183,7 @@ final class Bench {
                 .filter(s -> s.sign(sized.side()) * value >= 0)
                 .findFirst()
                 .orElseThrow();
-        return size + LineText.BEFORE_SENSE + sense.key();
+        return LineText.withSense(size, sense.key());
     }
 
     /** Reads what is read in a round, with a hand that never errs. */

@@ -4,6 +4,7 @@ import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -100,6 +101,21 @@ public class People {
         UUID id = Ids.next();
         mapper.insert(id, centreId, role, displayName, plain(signIn), passwords.encode(password), false, null);
         return id;
+    }
+
+    /** Somebody to be added: the name that others see, and the name to sign in by. */
+    public record NewPerson(String displayName, String signIn) {}
+
+    /** Several people with one password, which is hashed once: it is no secret among them, as in the demo. */
+    public List<UUID> addAll(UUID centreId, Role role, List<NewPerson> all, String password) {
+        String hash = passwords.encode(password);
+        List<UUID> ids = new ArrayList<>();
+        for (NewPerson one : all) {
+            UUID id = Ids.next();
+            mapper.insert(id, centreId, role, one.displayName(), plain(one.signIn()), hash, false, null);
+            ids.add(id);
+        }
+        return ids;
     }
 
     /**

@@ -9,6 +9,7 @@ import app.galdrin.core.answer.Sense;
 import app.galdrin.core.sitting.LineKey;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param error the sentence beside the field, if what was typed could not be read
  * @param number what was understood, in mm, degrees or a count, with its sign
  * @param saw keys of what stands here, which that strikes
+ * @param needless what makes it needless, for a script that counts what is open
  * @param disputed texts that stand here beside one another, written by people who did not see one another
  */
 public record FieldView(
@@ -31,7 +33,11 @@ public record FieldView(
         List<String> saw,
         List<String> disputed,
         boolean critical,
-        boolean witnessed) {
+        boolean witnessed,
+        Optional<NeedlessBy> needless) {
+
+    /** The line whose answer makes this one needless, and that answer. */
+    public record NeedlessBy(String key, String answer) {}
 
     public String key() {
         return line.key();

@@ -60,7 +60,10 @@ public final class Fields {
                 standing.stream().map(Entry::key).toList(),
                 standing.size() > 1 ? standing.stream().map(this::said).toList() : List.of(),
                 line.critical(),
-                line.witnessed());
+                line.witnessed(),
+                line.needless()
+                        .map(n -> new FieldView.NeedlessBy(
+                                new LineKey(key.step(), n.line(), 0, key.round()).key(), n.answer())));
     }
 
     /** The field of a worked figure, which is echoed in the unit it was asked in. */
@@ -79,7 +82,8 @@ public final class Fields {
                 field.saw(),
                 field.disputed(),
                 field.critical(),
-                field.witnessed());
+                field.witnessed(),
+                field.needless());
     }
 
     /** An entry as it was written, with words for what was chosen. */

@@ -252,7 +252,7 @@ class BaySheetController {
     private static String typed(Map<String, String> form, LineKey key) {
         String text = form.getOrDefault(key.key(), "");
         String sense = form.getOrDefault(key.key() + SENSE, "");
-        return sense.isEmpty() || text.isBlank() ? text : text.strip() + LineText.BEFORE_SENSE + sense;
+        return sense.isEmpty() || text.isBlank() ? text : LineText.withSense(text.strip(), sense);
     }
 
     private static List<String> seen(String keys) {

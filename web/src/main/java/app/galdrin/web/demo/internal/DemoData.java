@@ -24,7 +24,6 @@ import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -99,9 +98,8 @@ public class DemoData implements ApplicationRunner {
     @Transactional
     public UUID load() {
         UUID centre = people.makeCentre("Municipal Transport Workshop", "Europe/London");
-        UUID aldous = people.add(centre, Role.INSTRUCTOR, "Maud Aldous", "m.aldous", PASSWORD);
-        people.add(centre, Role.INSTRUCTOR, "Tunde Okonjo", "t.okonjo", PASSWORD);
-        people.add(centre, Role.INSTRUCTOR, "Greta Sandvik", "g.sandvik", PASSWORD);
+        UUID aldous = add(centre, Role.INSTRUCTOR, List.of("Maud Aldous", "Tunde Okonjo", "Greta Sandvik"))
+                .get(0);
         UUID varga = people.add(centre, Role.VERIFIER, "Edit Varga", "e.varga", PASSWORD);
         people.add(centre, Role.OFFICE, "Workshop office", "office", PASSWORD);
         List<UUID> first = apprentices(
@@ -215,13 +213,21 @@ public class DemoData implements ApplicationRunner {
     }
 
     private List<UUID> apprentices(UUID centre, String... names) {
-        List<UUID> ids = new ArrayList<>();
-        for (String name : names) {
-            String signIn = name.toLowerCase(Locale.ROOT).charAt(0) + "."
-                    + name.toLowerCase(Locale.ROOT).substring(name.indexOf(' ') + 1);
-            ids.add(people.add(centre, Role.APPRENTICE, name, signIn, PASSWORD));
-        }
-        return ids;
+        return add(centre, Role.APPRENTICE, List.of(names));
+    }
+
+    private List<UUID> add(UUID centre, Role role, List<String> names) {
+        return people.addAll(centre, role, signingIn(names), PASSWORD);
+    }
+
+    /** People who sign in by the first letter of one name and the whole of the other. */
+    static List<People.NewPerson> signingIn(List<String> names) {
+        return names.stream()
+                .map(name -> {
+                    String plain = name.toLowerCase(Locale.ROOT);
+                    return new People.NewPerson(name, plain.charAt(0) + "." + plain.substring(name.indexOf(' ') + 1));
+                })
+                .toList();
     }
 
     /** The state of a front axle, deg: caster of both wheels, camber of both, toe left and right. */

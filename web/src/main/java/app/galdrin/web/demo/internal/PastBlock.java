@@ -42,7 +42,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -141,12 +140,7 @@ class PastBlock {
 
     void load(SignedIn instructor, SignedIn verifier, UUID van) {
         UUID centre = instructor.centreId();
-        List<UUID> apprentices = new ArrayList<>();
-        for (String name : NAMES) {
-            String plain = name.toLowerCase(Locale.ROOT);
-            String signIn = plain.charAt(0) + "." + plain.substring(name.indexOf(' ') + 1);
-            apprentices.add(people.add(centre, Role.APPRENTICE, name, signIn, DemoData.PASSWORD));
-        }
+        List<UUID> apprentices = people.addAll(centre, Role.APPRENTICE, DemoData.signingIn(NAMES), DemoData.PASSWORD);
         UUID group = people.makeClass(centre, "Vehicles 2A", apprentices).orElseThrow();
         UUID task = tasks.set(centre, instructor.personId(), practical(), List.of(van), group);
         tasks.preset(centre, instructor.personId(), task, BAY, van, "Mounts pushed out, rods unequal");

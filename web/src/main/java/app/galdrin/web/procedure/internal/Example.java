@@ -1,6 +1,5 @@
 package app.galdrin.web.procedure.internal;
 
-import app.galdrin.core.answer.AnswerType.Amount;
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.answer.Sense;
@@ -11,8 +10,7 @@ import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.quantity.Quantity;
-import app.galdrin.core.quantity.QuantityFormat;
-import app.galdrin.core.quantity.Unit;
+import app.galdrin.core.simulated.Apprentice;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.ExpectedUncertainty;
@@ -82,7 +80,10 @@ final class Example {
         List<ExampleView.Field> fields = new ArrayList<>();
         Map<String, Double> readings = new HashMap<>();
         for (Sketch.SketchPlace place : sketch.places()) {
-            String text = isTyped ? asTyped(place.place()) : asWritten(place.place(), example);
+            String text = isTyped
+                    ? asTyped(place.place())
+                    : Apprentice.text(
+                            place.place().answer(), place.place().amount(), example.getOrDefault(place.id(), 0.0));
             LineText read = LineText.read(text, place.place().answer());
             if (read instanceof LineText.ParsedText u) {
                 u.value().ifPresent(v -> readings.put(place.id(), v));
@@ -104,26 +105,11 @@ final class Example {
     private String asTyped(Place place) {
         String size = cut(typed.getOrDefault("at." + place.id(), "").strip());
         String sense = cut(typed.getOrDefault("at." + place.id() + ".sense", ""));
-        return size.isEmpty() || sense.isEmpty() ? size : size + LineText.BEFORE_SENSE + sense;
+        return size.isEmpty() || sense.isEmpty() ? size : LineText.withSense(size, sense);
     }
 
     private static String cut(String text) {
         return text.length() > LONGEST ? text.substring(0, LONGEST) : text;
-    }
-
-    /** As a person writes it who reads on the instrument of the place. */
-    private static String asWritten(Place place, Map<String, Double> readings) {
-        double value = readings.getOrDefault(place.id(), 0.0);
-        Amount amount = place.amount();
-        boolean length = amount.quantity() == Quantity.LENGTH;
-        Unit usual = length ? Unit.MM : Unit.DEG;
-        String sign = amount.defaultUnit() == usual ? "" : length ? " mm" : "°";
-        String figure = QuantityFormat.decimal(Math.abs(value), length ? 1 : 2, false) + sign;
-        return place.answer() instanceof SizeAndSense sized
-                ? figure
-                        + LineText.BEFORE_SENSE
-                        + Sense.of(value, sized.senses(), sized.side()).key()
-                : figure;
     }
 
     private ExampleView.Field field(Sketch.SketchPlace place, String text, LineText read) {
