@@ -17,6 +17,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.TimeoutException;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.interactions.Actions;
@@ -219,7 +220,7 @@ public final class Browser implements AutoCloseable {
 
     /** The name of the field that has the focus. */
     public String focus() {
-        return String.valueOf(driver.switchTo().activeElement().getDomAttribute("name"));
+        return String.valueOf(script("return document.activeElement.getAttribute('name')"));
     }
 
     public void focusOn(String name) {
@@ -241,7 +242,19 @@ public final class Browser implements AutoCloseable {
     public void waitFor(BooleanSupplier condition) {
         new WebDriverWait(driver, PATIENCE, LOOK_AGAIN)
                 .ignoring(StaleElementReferenceException.class)
-                .until(d -> condition.getAsBoolean());
+                .until(d -> isMet(condition));
+    }
+
+    /** What is read while the page is replaced by another is not there yet; the driver says so in its own words. */
+    private static boolean isMet(BooleanSupplier condition) {
+        try {
+            return condition.getAsBoolean();
+        } catch (WebDriverException e) {
+            if (String.valueOf(e.getMessage()).contains("does not belong to the document")) {
+                return false;
+            }
+            throw e;
+        }
     }
 
     public void waitForText(String css, String part) {

@@ -149,17 +149,18 @@ public final class FrontPractical {
         String measure = first.substring(0, first.indexOf('/') + 1);
         who.focusOn(first);
         assertEquals(first, who.focus());
-        for (int i = 0; i < 60 && who.focus().startsWith(measure); i++) {
-            String field = who.focus();
+        String field = first;
+        for (int i = 0; i < 60 && field.startsWith(measure); i++) {
             String[] typed = reading(field).split("\\|", -1);
-            who.keys(typed[0]);
             if (typed.length > 1) {
+                who.keys(typed[0]);
                 WebElement way = who.find("select[name='" + field + ".sense']");
                 way.sendKeys(typed[1]);
                 way.sendKeys(Keys.ENTER);
             } else {
-                who.enter("");
+                who.enter(typed[0]);
             }
+            field = who.focus();
         }
         assertFalse(
                 who.focus().startsWith(measure),

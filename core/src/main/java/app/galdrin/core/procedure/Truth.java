@@ -85,7 +85,7 @@ public record Truth(Map<FigureId, Double> figures) {
      * On the road the front wheels find the steering position in which both point in alike; the rear ones stay as they are. What stands
      * there is the sine of that over the plate.
      *
-     * @return mm over a plate of {@value #SLIP_PLATE} mm, to the inside positive
+     * @return mm over a plate of {@value #SLIP_PLATE} mm, outward positive
      */
     public double sideslip(Wheel wheel) {
         double points = wheel.front()

@@ -171,15 +171,9 @@ public record Checklist(String id, List<Item> items) implements Step {
 
     /** How documents say it. */
     @AutoService(StepKind.class)
-    public static final class Kind implements StepKind {
-        @Override
-        public String key() {
-            return KIND;
-        }
-
-        @Override
-        public Step read(String id, JsonObject json, TaskFaults faults) {
-            return Checklist.read(id, json, faults);
+    public static final class Kind extends StepKind {
+        public Kind() {
+            super(KIND, Checklist::read);
         }
     }
 }

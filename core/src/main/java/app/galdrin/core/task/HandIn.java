@@ -56,15 +56,9 @@ public record HandIn(String id) implements Step {
 
     /** How documents say it. */
     @AutoService(StepKind.class)
-    public static final class Kind implements StepKind {
-        @Override
-        public String key() {
-            return KIND;
-        }
-
-        @Override
-        public Step read(String id, JsonObject json, TaskFaults faults) {
-            return HandIn.read(id, json, faults);
+    public static final class Kind extends StepKind {
+        public Kind() {
+            super(KIND, HandIn::read);
         }
     }
 }

@@ -167,15 +167,9 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
 
     /** How documents say it. */
     @AutoService(StepKind.class)
-    public static final class Kind implements StepKind {
-        @Override
-        public String key() {
-            return KIND;
-        }
-
-        @Override
-        public Step read(String id, JsonObject json, TaskFaults faults) {
-            return Judge.read(id, json, faults);
+    public static final class Kind extends StepKind {
+        public Kind() {
+            super(KIND, Judge::read);
         }
     }
 }

@@ -268,15 +268,9 @@ public record Measure(
 
     /** How documents say it. */
     @AutoService(StepKind.class)
-    public static final class Kind implements StepKind {
-        @Override
-        public String key() {
-            return KIND;
-        }
-
-        @Override
-        public Step read(String id, JsonObject json, TaskFaults faults) {
-            return Measure.read(id, json, faults);
+    public static final class Kind extends StepKind {
+        public Kind() {
+            super(KIND, Measure::read);
         }
     }
 }

@@ -138,15 +138,9 @@ public record Plan(String id, List<FigureId> figures) implements Step {
 
     /** How documents say it. */
     @AutoService(StepKind.class)
-    public static final class Kind implements StepKind {
-        @Override
-        public String key() {
-            return KIND;
-        }
-
-        @Override
-        public Step read(String id, JsonObject json, TaskFaults faults) {
-            return Plan.read(id, json, faults);
+    public static final class Kind extends StepKind {
+        public Kind() {
+            super(KIND, Plan::read);
         }
     }
 }

@@ -10,20 +10,37 @@ import java.nio.charset.StandardCharsets;
  * A kind of step: its name, and how documents say it. A class that says {@code @AutoService(StepKind.class)} adds one. Its editor, its markers
  * and what a simulated apprentice writes in it are registered likewise; {@code docs/adding-a-method.md} lists all that a kind has.
  */
-public interface StepKind {
+public abstract class StepKind {
+
+    private final String key;
+    private final Reader reader;
+
+    /** Reads a step from a document; what is wrong goes to the faults and the step is made as well as it can be. */
+    @FunctionalInterface
+    public interface Reader {
+        Step read(String id, JsonObject json, TaskFaults faults);
+    }
+
+    protected StepKind(String key, Reader reader) {
+        this.key = key;
+        this.reader = reader;
+    }
 
     /** Returns its name in documents, message keys and templates: letters. */
-    String key();
+    public final String key() {
+        return key;
+    }
 
-    /** Reads a step of it; what is wrong goes to the faults and the step is made as well as it can be. */
-    Step read(String id, JsonObject json, TaskFaults faults);
+    final Step read(String id, JsonObject json, TaskFaults faults) {
+        return reader.read(id, json, faults);
+    }
 
     /**
      * Returns the JSON schema of its steps: {@code <key>.schema.json} beside the class.
      *
      * @throws IllegalStateException where there is no such file
      */
-    default String schema() {
+    public final String schema() {
         String file = key() + ".schema.json";
         try (InputStream text = getClass().getResourceAsStream(file)) {
             if (text == null) {

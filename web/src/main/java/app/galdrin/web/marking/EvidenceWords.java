@@ -126,12 +126,7 @@ public class EvidenceWords {
 
     private EvidenceText tell(Evidence evidence, PrintedTotals printed) {
         if (evidence instanceof Evidence.MissingEntry e) {
-            String subject = e.subject().isEmpty() ? "" : plans.name(e.subject());
-            String line = subject.isEmpty()
-                    ? say("lack." + e.what().key())
-                    : say("lack.of", say("lack." + e.what().key()), subject);
-            return EvidenceText.missing(
-                    say("missing"), e.readings().isEmpty() ? line : line + " " + unread(e.readings()));
+            return missing(e);
         }
         if (evidence instanceof Evidence.Item e) {
             return item(e);
@@ -155,28 +150,49 @@ public class EvidenceWords {
             return judged(e, "");
         }
         if (evidence instanceof Evidence.FigureComparison e) {
-            return EvidenceText.of(
-                    say(
-                            "judge.compared",
-                            words.name(e.figure()),
-                            say("procedure." + e.first()),
-                            say("procedure." + e.second())),
-                    e.credit() == 1,
-                    say(
-                            "evidence.compared." + e.right().key(),
-                            words.figure(e.difference(), e.figure()),
-                            words.doubt(e.expanded(), e.figure()),
-                            say("agreement." + e.said().key())));
+            return compared(e);
         }
         if (evidence instanceof Evidence.CanBeAdjusted e) {
-            return EvidenceText.of(
-                    say("judge.adjustable", plans.name(e.adjustment())),
-                    e.said() == e.actual(),
-                    say(
-                            "evidence.adjustable",
-                            say("adjustable." + e.said().key()),
-                            say("adjustable.is." + e.actual().key())));
+            return adjustable(e);
         }
+        return ofTheVehicle(evidence);
+    }
+
+    private EvidenceText missing(Evidence.MissingEntry e) {
+        String subject = e.subject().isEmpty() ? "" : plans.name(e.subject());
+        String line = subject.isEmpty()
+                ? say("lack." + e.what().key())
+                : say("lack.of", say("lack." + e.what().key()), subject);
+        return EvidenceText.missing(say("missing"), e.readings().isEmpty() ? line : line + " " + unread(e.readings()));
+    }
+
+    private EvidenceText compared(Evidence.FigureComparison e) {
+        return EvidenceText.of(
+                say(
+                        "judge.compared",
+                        words.name(e.figure()),
+                        say("procedure." + e.first()),
+                        say("procedure." + e.second())),
+                e.credit() == 1,
+                say(
+                        "evidence.compared." + e.right().key(),
+                        words.figure(e.difference(), e.figure()),
+                        words.doubt(e.expanded(), e.figure()),
+                        say("agreement." + e.said().key())));
+    }
+
+    private EvidenceText adjustable(Evidence.CanBeAdjusted e) {
+        return EvidenceText.of(
+                say("judge.adjustable", plans.name(e.adjustment())),
+                e.said() == e.actual(),
+                say(
+                        "evidence.adjustable",
+                        say("adjustable." + e.said().key()),
+                        say("adjustable.is." + e.actual().key())));
+    }
+
+    /** What was planned and moved, how long it took, and how the vehicle was left. */
+    private EvidenceText ofTheVehicle(Evidence evidence) {
         if (evidence instanceof Evidence.Effect e) {
             return plans.effect(e);
         }

@@ -64,18 +64,16 @@ record WheelNuts(String id, int nuts) implements Step {
         json.writeNumberProperty(LINE, nuts);
     }
 
+    private static WheelNuts read(String id, JsonObject json, TaskFaults faults) {
+        faults.only(json, Set.of("id", "kind", LINE));
+        return new WheelNuts(id, faults.whole(json, LINE, FEWEST, MOST, FEWEST));
+    }
+
     /** How documents say it. */
     @AutoService(StepKind.class)
-    public static final class Kind implements StepKind {
-        @Override
-        public String key() {
-            return KIND;
-        }
-
-        @Override
-        public Step read(String id, JsonObject json, TaskFaults faults) {
-            faults.only(json, Set.of("id", "kind", LINE));
-            return new WheelNuts(id, faults.whole(json, LINE, FEWEST, MOST, FEWEST));
+    public static final class Kind extends StepKind {
+        public Kind() {
+            super(KIND, WheelNuts::read);
         }
     }
 }

@@ -11,6 +11,7 @@ import app.galdrin.core.simulated.Habit;
 import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.Practical;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
@@ -94,10 +95,46 @@ public class DemoData implements ApplicationRunner {
         }
     }
 
+    /** The people of the demo, and their classes. */
+    private record Cast(
+            UUID centre,
+            UUID aldous,
+            SignedIn instructor,
+            SignedIn verifier,
+            List<UUID> first,
+            List<UUID> second,
+            UUID classOne,
+            UUID classTwo) {}
+
     /** Loads the demo centre and gives its id. */
     @Transactional
     public UUID load() {
-        UUID centre = people.makeCentre("Municipal Transport Workshop", "Europe/London");
+        Cast cast = cast(people.makeCentre("Municipal Transport Workshop", "Europe/London"));
+        UUID van = vehicle(cast.centre(), DemoVehicles.PARCEL_VAN);
+        bays(cast);
+        UUID bus = vehicle(cast.centre(), DemoVehicles.MINIBUS);
+        runStrings(
+                cast.instructor(),
+                set(cast, strings(Mode.ASSESSMENT, "Front toe by two strings"), van, cast.classOne()),
+                van,
+                cast.first());
+        plates(cast, bus);
+        UUID practice = set(cast, strings(Mode.PRACTICE, "Strings: first try"), van, cast.classTwo());
+        tasks.preset(cast.centre(), cast.aldous(), practice, VAN_BAY, van, null);
+        runHalfway(cast.instructor(), practice, cast.second().get(0));
+        UUID full = tasks.set(
+                cast.centre(),
+                cast.aldous(),
+                DemoTasks.fullFront(DemoVehicles.PARCEL_VAN.sheet()),
+                List.of(van, bus),
+                cast.classTwo());
+        runFull(cast.instructor(), full, van, bus, cast.second());
+        bothEnds(cast);
+        block.load(cast.instructor(), cast.verifier(), van);
+        return cast.centre();
+    }
+
+    private Cast cast(UUID centre) {
         UUID aldous = add(centre, Role.INSTRUCTOR, List.of("Maud Aldous", "Tunde Okonjo", "Greta Sandvik"))
                 .get(0);
         UUID varga = people.add(centre, Role.VERIFIER, "Edit Varga", "e.varga", PASSWORD);
@@ -112,80 +149,73 @@ public class DemoData implements ApplicationRunner {
                 "Saskia Thorne");
         List<UUID> second = apprentices(
                 centre, "Piet Marlow", "Ana Quist", "Rowan Blake", "Lena Fosse", "Callum Ige", "Tove Harker");
-        UUID classOne = people.makeClass(centre, "Vehicles 1A", first).orElseThrow();
-        UUID classTwo = people.makeClass(centre, "Vehicles 1B", second).orElseThrow();
-        UUID van = vehicle(centre, DemoVehicles.PARCEL_VAN);
-        bay(centre, aldous, VAN_BAY, "by the door", 0.1, -0.2);
-        bay(centre, aldous, BUS_BAY, "four-post lift", 0.0, 0.35);
-        bay(centre, aldous, RANGER_BAY, "scissor lift", -0.15, 0.05);
-        bay(centre, aldous, LORRY_BAY, "heavy bay", 0.2, 0.1);
-        UUID bus = vehicle(centre, DemoVehicles.MINIBUS);
-        SignedIn instructor = people.session(centre, aldous);
+        return new Cast(
+                centre,
+                aldous,
+                people.session(centre, aldous),
+                people.session(centre, varga),
+                first,
+                second,
+                people.makeClass(centre, "Vehicles 1A", first).orElseThrow(),
+                people.makeClass(centre, "Vehicles 1B", second).orElseThrow());
+    }
 
-        UUID strings = tasks.set(
-                centre,
-                aldous,
-                DemoTasks.toe(DemoVehicles.PARCEL_VAN, "strings", "Front toe by two strings", Mode.ASSESSMENT),
-                List.of(van),
-                classOne);
-        runStrings(instructor, strings, van, first);
-        UUID plates = tasks.set(
-                centre,
-                aldous,
-                DemoTasks.askingWhy(
-                        DemoVehicles.MINIBUS,
-                        DemoTasks.toe(DemoVehicles.MINIBUS, "plates", "Front toe by plates", Mode.PRACTICE)),
-                List.of(bus),
-                classTwo);
-        tasks.preset(centre, aldous, plates, BUS_BAY, bus, null);
-        tasks.open(centre, aldous, plates);
-        reference(instructor, plates, BUS_BAY, truth(0, 0, 0.46, 0.02));
-        UUID practice = tasks.set(
-                centre,
-                aldous,
-                DemoTasks.toe(DemoVehicles.PARCEL_VAN, "strings", "Strings: first try", Mode.PRACTICE),
-                List.of(van),
-                classTwo);
-        tasks.preset(centre, aldous, practice, VAN_BAY, van, null);
-        runHalfway(instructor, practice, second.get(0));
-        UUID full = tasks.set(
-                centre, aldous, DemoTasks.fullFront(DemoVehicles.PARCEL_VAN.sheet()), List.of(van, bus), classTwo);
-        runFull(instructor, full, van, bus, second);
-        UUID lorry = vehicle(centre, DemoVehicles.MOBILE_LIBRARY);
-        UUID ranger = nextIssue(centre, vehicle(centre, DemoVehicles.RANGER), aldous);
-        UUID beam = tasks.set(
-                centre,
-                aldous,
-                TaskStart.BEAM_AXLE
-                        .on(
-                                DemoVehicles.MOBILE_LIBRARY.sheet(),
-                                "Beam axle: the mobile library",
-                                OrderSchool.A,
-                                AnswerUnit.DEGREES)
-                        .with(Mode.PRACTICE),
-                List.of(lorry),
-                classTwo);
+    private void bays(Cast cast) {
+        bay(cast.centre(), cast.aldous(), VAN_BAY, "by the door", 0.1, -0.2);
+        bay(cast.centre(), cast.aldous(), BUS_BAY, "four-post lift", 0.0, 0.35);
+        bay(cast.centre(), cast.aldous(), RANGER_BAY, "scissor lift", -0.15, 0.05);
+        bay(cast.centre(), cast.aldous(), LORRY_BAY, "heavy bay", 0.2, 0.1);
+    }
+
+    private UUID set(Cast cast, Practical practical, UUID sheet, UUID group) {
+        return tasks.set(cast.centre(), cast.aldous(), practical, List.of(sheet), group);
+    }
+
+    private static Practical strings(Mode mode, String title) {
+        return DemoTasks.toe(DemoVehicles.PARCEL_VAN, "strings", title, mode);
+    }
+
+    private void plates(Cast cast, UUID bus) {
+        Practical practical = DemoTasks.askingWhy(
+                DemoVehicles.MINIBUS,
+                DemoTasks.toe(DemoVehicles.MINIBUS, "plates", "Front toe by plates", Mode.PRACTICE));
+        UUID plates = set(cast, practical, bus, cast.classTwo());
+        tasks.preset(cast.centre(), cast.aldous(), plates, BUS_BAY, bus, null);
+        tasks.open(cast.centre(), cast.aldous(), plates);
+        reference(cast.instructor(), plates, BUS_BAY, truth(0, 0, 0.46, 0.02));
+    }
+
+    /** The library on its beam axle, and the ranger that is adjusted at both ends. */
+    private void bothEnds(Cast cast) {
+        UUID lorry = vehicle(cast.centre(), DemoVehicles.MOBILE_LIBRARY);
+        UUID ranger = nextIssue(cast.centre(), vehicle(cast.centre(), DemoVehicles.RANGER), cast.aldous());
+        Practical onBeam = TaskStart.BEAM_AXLE
+                .on(
+                        DemoVehicles.MOBILE_LIBRARY.sheet(),
+                        "Beam axle: the mobile library",
+                        OrderSchool.A,
+                        AnswerUnit.DEGREES)
+                .with(Mode.PRACTICE);
+        UUID beam = set(cast, onBeam, lorry, cast.classTwo());
         runBoth(
-                instructor,
+                cast.instructor(),
                 beam,
                 lorry,
                 LORRY_BAY,
-                second.subList(4, 6),
+                cast.second().subList(4, 6),
                 Habit.working(Map.of("caster", "frameWrongWay")),
                 lorry(0.9, 0.35),
                 lorry(0.05, 0.06));
-        UUID ends = tasks.set(centre, aldous, DemoTasks.bothEnds(), List.of(ranger), classTwo);
+        UUID ends = set(cast, DemoTasks.bothEnds(), ranger, cast.classTwo());
         runBoth(
-                instructor,
+                cast.instructor(),
                 ends,
                 ranger,
                 RANGER_BAY,
-                second.subList(4, 6),
+                cast.second().subList(4, 6),
                 Habit.working(Map.of("caster", "camberSignsLost")),
                 ranger(0.31),
                 ranger(0.08));
-        block.load(instructor, people.session(centre, varga), van);
-        return centre;
     }
 
     /** A bay with its survey, deg: the far end higher along, the left side higher across. */
