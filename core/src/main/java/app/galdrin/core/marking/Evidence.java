@@ -4,6 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.paper.Intermediate;
+import app.galdrin.core.record.Step;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
@@ -241,6 +242,7 @@ public sealed interface Evidence {
      * @param follows what follows from what he wrote on the way, in the unit of the answer; empty where that is what his readings give
      * @param rounded what a usual habit of rounding on the way gives, where marks were earned by that
      * @param unread readings that are missing, where the figure is right for what they can have been
+     * @param steps from his readings to the figure, an element a repeat; empty until the sheet is shown or stored
      */
     record Working(
             FigureId figure,
@@ -256,12 +258,14 @@ public sealed interface Evidence {
             List<OnTheWay> way,
             Optional<Double> follows,
             Optional<Double> rounded,
-            List<MissingReading> unread)
+            List<MissingReading> unread,
+            List<List<Step>> steps)
             implements Evidence {
 
-        /** {@code unread}: null in what was stored before it was told. */
+        /** {@code unread}, {@code steps}: null in what was stored before they were told. */
         public Working {
             unread = Objects.requireNonNullElse(unread, List.of());
+            steps = Objects.requireNonNullElse(steps, List.of());
         }
 
         /** Without anything on the way. */
@@ -290,7 +294,14 @@ public sealed interface Evidence {
                     List.of(),
                     Optional.empty(),
                     Optional.empty(),
+                    List.of(),
                     List.of());
+        }
+
+        Working with(List<List<Step>> through) {
+            return new Working(
+                    figure, from, unit, taught, honest, written, tolerance, credit, slips, possible, way, follows,
+                    rounded, unread, through);
         }
 
         /** Returns whether it is right. */

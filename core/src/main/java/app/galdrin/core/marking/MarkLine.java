@@ -99,6 +99,10 @@ public record MarkLine(
         return marks().compareTo(BigDecimal.valueOf(available)) >= 0 ? Status.FULL : Status.PART;
     }
 
+    MarkLine with(List<Evidence> other) {
+        return new MarkLine(criterion, available, mustPass, credit, computed, other, override);
+    }
+
     MarkLine with(Override override) {
         return new MarkLine(criterion, available, mustPass, credit, computed, evidence, Optional.of(override));
     }

@@ -147,7 +147,8 @@ public final class WorkingMarker implements AspectMarker {
                     way.steps(),
                     way.follows(),
                     one.rounded(),
-                    one.unread());
+                    one.unread(),
+                    List.of());
         }
 
         /**

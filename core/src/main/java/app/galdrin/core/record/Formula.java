@@ -1,5 +1,6 @@
 package app.galdrin.core.record;
 
+import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
@@ -74,6 +75,11 @@ public final class Formula {
     /** Returns whether a person does this at a step of it. */
     public boolean has(Operation operation) {
         return operations.contains(operation);
+    }
+
+    /** Returns what a person does at a step of it, in the order of {@link Operation}. */
+    public List<Operation> operations() {
+        return operations.stream().sorted().toList();
     }
 
     /** Whether it can be worked again with other numbers. */

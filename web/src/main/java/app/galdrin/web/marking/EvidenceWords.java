@@ -5,7 +5,6 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
-import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.procedure.paper.Intermediate;
@@ -19,7 +18,6 @@ import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Judge.Verdict;
-import app.galdrin.core.task.Measure;
 import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.layout.WorkingWords;
@@ -74,18 +72,22 @@ public class EvidenceWords {
                     }
                     EvidenceText text = tell(e, printed);
                     return e instanceof Evidence.Working w
-                            ? withMean(text, assignment, own, w).calculated(through(assignment, own, w, figures))
+                            ? withMean(text, baseline(assignment, own, w), w).calculated(through(w, figures))
                             : text;
                 })
                 .toList());
     }
 
+    private static double baseline(Assignment assignment, OwnFigures own, Evidence.Working e) {
+        return own.baseline(assignment.practical().measure(e.from()).orElseThrow());
+    }
+
     /** What the repeats of a figure give that was worked wrong: the mean of them is what was right. */
-    private EvidenceText withMean(EvidenceText text, Assignment assignment, OwnFigures own, Evidence.Working e) {
-        Measure measure = assignment.practical().measure(e.from()).orElseThrow();
-        List<String> each = own.repeats(measure, 0).stream()
-                .flatMap(repeat -> repeat.honest(e.figure()).stream())
-                .map(v -> words.answer(e.unit().ofFigure(v, e.figure(), own.baseline(measure)), e.unit()))
+    private EvidenceText withMean(EvidenceText text, double baseline, Evidence.Working e) {
+        List<String> each = e.steps().stream()
+                .filter(steps -> !steps.isEmpty())
+                .map(steps -> steps.get(steps.size() - 1).out().value())
+                .map(v -> words.answer(e.unit().ofFigure(v, e.figure(), baseline), e.unit()))
                 .toList();
         return e.credit() == 1 || each.size() < 2
                 ? text
@@ -93,20 +95,18 @@ public class EvidenceWords {
     }
 
     /** The steps to a figure, repeat by repeat; of a sum that stands beside its two wheels nothing but itself is shown. */
-    private List<EvidenceText.Repeat> through(
-            Assignment assignment, OwnFigures own, Evidence.Working e, Set<FigureId> beside) {
-        Measure measure = assignment.practical().measure(e.from()).orElseThrow();
+    private List<EvidenceText.Repeat> through(Evidence.Working e, Set<FigureId> beside) {
         boolean partsStandBeside = e.figure().ofBothWheels()
                 && beside.stream()
                         .anyMatch(f -> f.measurand() == e.figure().measurand().base());
         List<EvidenceText.Repeat> repeats = new ArrayList<>();
-        for (Procedure.WorkedRepeat repeat : own.repeats(measure, 0)) {
-            measure.procedure().stepsTo(e.figure(), repeat, e.taught()).ifPresent(found -> {
-                List<Step> shown = partsStandBeside ? found.subList(found.size() - 1, found.size()) : found;
+        for (List<Step> steps : e.steps()) {
+            if (!steps.isEmpty()) {
+                List<Step> shown = partsStandBeside ? steps.subList(steps.size() - 1, steps.size()) : steps;
                 repeats.add(new EvidenceText.Repeat(
                         say("calc.repeat", repeats.size() + 1),
                         shown.stream().map(step -> calculated(step, e)).toList()));
-            });
+            }
         }
         return repeats;
     }

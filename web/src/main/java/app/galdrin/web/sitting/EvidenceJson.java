@@ -7,12 +7,14 @@ import app.galdrin.core.marking.Evidence.GivenReason;
 import app.galdrin.core.marking.Evidence.JudgedFigure;
 import app.galdrin.core.marking.Evidence.MissingEntry;
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.record.Formula;
 import app.galdrin.core.task.Criterion;
 import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.Nulls;
 import java.math.BigDecimal;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -46,7 +48,9 @@ class EvidenceJson {
                     List.class, list -> list.setNullHandling(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY)))
             .addModule(new SimpleModule()
                     .addSerializer(FigureId.class, new FigureWriter())
-                    .addDeserializer(FigureId.class, new FigureReader()))
+                    .addDeserializer(FigureId.class, new FigureReader())
+                    .addSerializer(Formula.class, new FormulaWriter())
+                    .addDeserializer(Formula.class, new FormulaReader()))
             .build();
 
     /** The kinds of evidence by the names they are stored under. */
@@ -83,6 +87,27 @@ class EvidenceJson {
         @Override
         public FigureId deserialize(JsonParser json, DeserializationContext context) {
             return FigureId.parse(json.getString()).orElseThrow();
+        }
+    }
+
+    /** Its key, then what a person does there: a stored step is shown as it was, and is not worked again. */
+    private static final class FormulaWriter extends ValueSerializer<Formula> {
+        @Override
+        public void serialize(Formula formula, JsonGenerator json, SerializationContext context) {
+            json.writeStartArray();
+            json.writeString(formula.key());
+            formula.operations().forEach(operation -> json.writeString(operation.name()));
+            json.writeEndArray();
+        }
+    }
+
+    private static final class FormulaReader extends ValueDeserializer<Formula> {
+        @Override
+        public Formula deserialize(JsonParser json, DeserializationContext context) {
+            String[] names = context.readValue(json, String[].class);
+            return Formula.of(
+                    names[0],
+                    Arrays.stream(names).skip(1).map(Formula.Operation::valueOf).toArray(Formula.Operation[]::new));
         }
     }
 

@@ -3,6 +3,7 @@ package app.galdrin.web.sitting;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
+import app.galdrin.core.marking.WorkingSteps;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.SignedIn;
@@ -46,11 +47,14 @@ public class MarkSheets {
         this.json = json;
     }
 
-    /** The mark sheet to show: the stored one once it is released, else as it stands. */
+    /** The mark sheet to show, with the steps of its workings: the stored one once it is released, else as it stands. */
     public MarkSheet toShow(Sitting sitting, Log log, Works.ReferenceReadings references) {
-        return sitting.state().released()
-                ? stored(sitting).orElseGet(() -> works.markSheet(sitting, log, references.references()))
-                : works.markSheet(sitting, log, references.references());
+        Optional<MarkSheet> released = sitting.state().released() ? stored(sitting) : Optional.empty();
+        return steps(sitting, log).on(released.orElseGet(() -> works.markSheet(sitting, log, references.references())));
+    }
+
+    private WorkingSteps steps(Sitting sitting, Log log) {
+        return new WorkingSteps(works.assignment(sitting), log.answers());
     }
 
     /** The sheet that was stored last. */
@@ -169,7 +173,7 @@ public class MarkSheets {
         var entry = NewEntry.now(line, sheet.total().toPlainString(), entries.standingKeys(sitting, line), key, DESK);
         Entries.Outcome outcome = entries.appendMark(me, sitting, entry, sheet.total());
         if (outcome instanceof Entries.Outcome.Stands stands && stands.entry().seq() > log.lastSeq()) {
-            store(me.personId(), sitting, log.lastSeq(), references, sheet);
+            store(me.personId(), sitting, log, references, sheet);
         }
         return why(outcome);
     }
@@ -235,8 +239,8 @@ public class MarkSheets {
         return true;
     }
 
-    private void store(
-            UUID author, Sitting sitting, int entrySeq, Works.ReferenceReadings references, MarkSheet sheet) {
+    private void store(UUID author, Sitting sitting, Log log, Works.ReferenceReadings references, MarkSheet marked) {
+        MarkSheet sheet = steps(sitting, log).on(marked);
         for (Sitting.PersonName person : sitting.people()) {
             int number = mapper.lastNumber(sitting.centreId(), sitting.id(), person.id()) + 1;
             mapper.insert(new MarkSheetRow(
@@ -245,7 +249,7 @@ public class MarkSheets {
                     person.id(),
                     number,
                     Marker.ENGINE,
-                    entrySeq,
+                    log.lastSeq(),
                     json.seqs(references.seqs()),
                     sheet.total(),
                     sheet.available(),
@@ -275,7 +279,7 @@ public class MarkSheets {
             store(
                     one.releasedBy(),
                     sitting,
-                    log.lastSeq(),
+                    log,
                     references,
                     works.markSheet(sitting, log, references.references().toStand()));
         }

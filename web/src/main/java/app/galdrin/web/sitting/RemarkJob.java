@@ -5,6 +5,7 @@ import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.References;
+import app.galdrin.core.marking.WorkingSteps;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.Sheet;
@@ -178,7 +179,12 @@ class RemarkJob {
             Practical practical,
             Log log,
             References references,
-            Map<UUID, Integer> seqs) {}
+            Map<UUID, Integer> seqs) {
+
+        MarkSheet withSteps(MarkSheet marked) {
+            return new WorkingSteps(known.assignment(), log.answers()).on(marked);
+        }
+    }
 
     private void read(UUID id, Concerned which, TaskVersion version, Optional<SheetVersion> on) {
         var setting = new SharedData(which.centreId(), version, on);
@@ -214,7 +220,7 @@ class RemarkJob {
                 boolean other = isOther(before, marked.get(i));
                 sheet(sheets, centre, id, one, before, marked.get(i), other);
                 if (other) {
-                    lines(lines, centre, id, before, marked.get(i));
+                    lines(lines, centre, id, before, one.withSteps(marked.get(i)));
                 }
                 changed += other ? 1 : 0;
             }

@@ -103,6 +103,29 @@ class FeedbackTest {
                         .statusCode());
     }
 
+    /** The steps are those that were stored when it was signed, whatever the engine would make of the readings now. */
+    @Test
+    void released_theWorkingIsShownAsItWasStored() {
+        sheets.release(centre.instructor(), sitting, Ids.next().toString());
+        assertTrue(apprentice.get(path("feedback")).body().contains("1908 − 1905"));
+        // another sheet, as an engine with another working would have stored it
+        jdbc.update("""
+                insert into mark_sheet (centre_id, sitting_id, person_id, number, engine, entry_seq, reference_seqs, total, available,
+                  percent, competent, complete, made_by)
+                select centre_id, sitting_id, person_id, number + 1, engine, entry_seq, reference_seqs, total, available,
+                  percent, competent, complete, made_by from mark_sheet where centre_id = ? and sitting_id = ?
+                """, centre.id(), sitting.id());
+        jdbc.update("""
+                insert into mark_line (centre_id, sitting_id, person_id, number, ordinal, step, aspect, available, must_pass, credit,
+                  computed, evidence_version, evidence)
+                select centre_id, sitting_id, person_id, number + 1, ordinal, step, aspect, available, must_pass, credit,
+                  computed, evidence_version, replace(evidence::text, '1908', '1917')::jsonb
+                from mark_line where centre_id = ? and sitting_id = ?
+                """, centre.id(), sitting.id());
+        String page = apprentice.get(path("feedback")).body();
+        assertTrue(page.contains("1917 − 1905"), page);
+    }
+
     @Test
     void onPaper_itIsTheWholeSheet() throws Exception {
         sheets.release(centre.instructor(), sitting, Ids.next().toString());

@@ -7,6 +7,9 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.procedure.paper.Intermediate;
+import app.galdrin.core.record.FieldUnit;
+import app.galdrin.core.record.Formula;
+import app.galdrin.core.record.Step;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
@@ -74,7 +77,13 @@ class EvidenceJsonTest {
                     List.of(new Evidence.OnTheWay(Intermediate.SKEW_LEFT, 0.1, Optional.of(0.17), 0.01, 0)),
                     Optional.of(0.3),
                     Optional.of(0.24),
-                    List.of(new MissingReading("strings", "hubGap.fl", 2))),
+                    List.of(new MissingReading("strings", "hubGap.fl", 2)),
+                    List.of(
+                            List.of(),
+                            List.of(Step.of(Formula.of("toe", Formula.Operation.SKEW, Formula.Operation.DIFFERENCE))
+                                    .with("rearGap", FieldUnit.LENGTH, 182.5)
+                                    .with("skew", FieldUnit.ANGLE, -0.0004)
+                                    .gives("toe", FieldUnit.ANGLE, 0.004)))),
             new Evidence.Target(
                     "toe", "strings", "wheels.fl.frontGap", Optional.of("wheels.fl.rearGap"), -0.29, 0.3, 0.5),
             new Evidence.Target("camber", "inclinometer", "fl.gauge", Optional.empty(), -0.4, -0.4, 0.05),
@@ -138,7 +147,18 @@ class EvidenceJsonTest {
                 EVERY_KIND,
                 Optional.of(new MarkLine.Override(new BigDecimal("7.5"), "seen at the bay")));
         var json = new EvidenceJson();
-        assertEquals(line, json.toLine(json.toRow(line, 3)));
+        MarkLine read = json.toLine(json.toRow(line, 3));
+        assertEquals(line, read);
+        assertEquals(operations(line), operations(read), "by which a slip finds its step");
         assertEquals(3, json.toRow(line, 3).ordinal());
+    }
+
+    private static List<Formula.Operation> operations(MarkLine line) {
+        return line.evidence().stream()
+                .filter(Evidence.Working.class::isInstance)
+                .flatMap(e -> ((Evidence.Working) e).steps().stream())
+                .flatMap(List::stream)
+                .flatMap(step -> step.formula().operations().stream())
+                .toList();
     }
 }

@@ -9,11 +9,11 @@ import app.galdrin.core.marking.KnownReferences;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
-import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.marking.WorkingSteps;
 import app.galdrin.core.record.JsonObject;
-import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.record.Step;
 import app.galdrin.core.task.Assignment;
-import app.galdrin.core.task.Measure;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import tools.jackson.core.JsonGenerator;
@@ -76,14 +76,14 @@ public final class MarksWriter implements LineWriter {
                 .ifPresent(grade -> json.writeStringProperty("grade", grade.name()));
         json.writeBooleanProperty("competent", marks.competent());
         json.writeBooleanProperty("complete", marks.complete());
-        var own = new OwnFigures(assignment, sitting.wrote());
+        var steps = new WorkingSteps(assignment, sitting.wrote());
         json.writeArrayPropertyStart("lines");
         var writer = new EvidenceWriter(json);
-        marks.lines().forEach(line -> line(json, writer, line, own));
+        marks.lines().forEach(line -> line(json, writer, line, steps));
         json.writeEndArray();
     }
 
-    private void line(JsonGenerator json, EvidenceWriter writer, MarkLine line, OwnFigures own) {
+    private void line(JsonGenerator json, EvidenceWriter writer, MarkLine line, WorkingSteps steps) {
         json.writeStartObject();
         json.writeStringProperty("step", line.criterion().step());
         json.writeStringProperty("aspect", line.criterion().aspect().key());
@@ -98,7 +98,7 @@ public final class MarksWriter implements LineWriter {
             json.writeStartObject();
             writer.members(evidence);
             if (explain && evidence instanceof Evidence.Working working) {
-                steps(json, working, own);
+                steps(json, steps.to(working));
             }
             json.writeEndObject();
         }
@@ -106,14 +106,11 @@ public final class MarksWriter implements LineWriter {
         json.writeEndObject();
     }
 
-    private void steps(JsonGenerator json, Evidence.Working working, OwnFigures own) {
-        Measure measure = assignment.practical().measure(working.from()).orElseThrow();
+    private static void steps(JsonGenerator json, List<List<Step>> repeats) {
         json.writeArrayPropertyStart("steps");
-        for (Procedure.WorkedRepeat worked : own.repeats(measure, 0)) {
+        for (List<Step> steps : repeats) {
             json.writeStartArray();
-            measure.procedure()
-                    .stepsTo(working.figure(), worked, measure.taught())
-                    .ifPresent(steps -> steps.forEach(step -> step.write(json)));
+            steps.forEach(step -> step.write(json));
             json.writeEndArray();
         }
         json.writeEndArray();
