@@ -95,7 +95,8 @@ class WitnessTest {
         Visitor apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
         String sheet = apprentice.get("/sittings/" + sitting.id()).body();
         assertTrue(sheet.contains("Why: Protective equipment on") && sheet.contains("after the items above"), sheet);
-        assertFalse(sheet.contains("Boots against falling parts"), "the reason is not told where it is asked");
+        assertFalse(sheet.contains("Wear boots against falling parts"), "the reason is not told where it is asked");
+        assertTrue(sheet.contains("Shake each wheel and feel for play"), "and is told where it is not");
         write(centre, sitting, "condition", "done");
         write(centre, sitting, "protection", "done");
         write(centre, sitting, "protection.why", "What falls on a foot".repeat(9));
