@@ -1,5 +1,6 @@
 package app.galdrin.benchmarks;
 
+import app.galdrin.web.sitting.Sittings;
 import app.galdrin.core.evaluate.LineStream;
 import app.galdrin.core.evaluate.LineWriter;
 import app.galdrin.core.marking.written.MarksWriter;
@@ -103,7 +104,7 @@ public class MarkBenchmark {
         var random = new SplittableRandom(1);
         List<TryOut.Sitting> people = new ArrayList<>();
         while (people.size() < SITTINGS) {
-            TryOut.Found found = TryOut.found(assignment, random);
+            TryOut.FoundVehicle found = TryOut.found(assignment, random);
             for (int i = 0; i < SITTINGS / VEHICLES; i++) {
                 people.add(TryOut.sitting(assignment, kinds[people.size() % kinds.length], found, random));
             }
@@ -112,7 +113,7 @@ public class MarkBenchmark {
     }
 
     static Assignment assignment(String file) throws IOException {
-        return ((TaskPack.Reading.Read) TaskPack.read(Files.readString(HERE.resolve(file))))
+        return ((TaskPack.Reading.ParsedPack) TaskPack.read(Files.readString(HERE.resolve(file))))
                 .pack()
                 .assignment();
     }

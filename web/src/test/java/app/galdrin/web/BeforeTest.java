@@ -8,11 +8,11 @@ import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.web.account.People;
+import app.galdrin.web.marksheet.MarkSheets;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Log;
-import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Works;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -157,7 +157,7 @@ class BeforeTest {
     private Sittings sittings;
 
     @Autowired
-    private Works works;
+    private SittingMarks works;
 
     @Autowired
     private MarkSheets sheets;

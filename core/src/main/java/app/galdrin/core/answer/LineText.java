@@ -6,6 +6,7 @@ import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.QuantityText.ParsedQuantity;
+import app.galdrin.core.quantity.TextFault;
 import app.galdrin.core.quantity.Unit;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -38,47 +39,16 @@ public sealed interface LineText {
      *
      * @param read what was read, mm, deg or a count; empty where it is no number
      */
-    record Refusal(String typed, Reason reason, OptionalDouble read, AnswerType type) implements LineText {}
-
-    /** Why a text was not understood; each has a sentence of its own on the pages. */
-    enum Reason implements Keyed {
-        EMPTY("empty"),
-        NOT_A_FIGURE("notAFigure"),
-        ZERO_DENOMINATOR("zeroDenominator"),
-        IMPROPER_MIXED("improperMixed"),
-        THOUSANDS_COMMA("thousandsComma"),
-        WRONG_UNIT("wrongUnit"),
-        SIXTY_OR_MORE("sixtyOrMore"),
-        LEFT_OVER("leftOver"),
-        TOO_LARGE("tooLarge"),
-        LONG("long"),
-        NEGATIVE("negative"),
-        SIGN_AND_SENSE("signAndSense"),
-        NO_SENSE("noSense"),
-        TOO_SMALL("tooSmall"),
-        TOO_GREAT("tooGreat"),
-        NOT_A_CHOICE("notAChoice");
-
-        private final String key;
-
-        Reason(String key) {
-            this.key = key;
-        }
-
-        @Override
-        public String key() {
-            return key;
-        }
-    }
+    record Refusal(String typed, TextFault reason, OptionalDouble read, AnswerType type) implements LineText {}
 
     /** Reads a text for a line of this type. */
     static LineText read(String text, AnswerType type) {
         String typed = text.strip();
         if (type instanceof AnswerType.ShortText t) {
-            return typed.isEmpty() ? refused(typed, Reason.EMPTY, type) : shortText(typed, t);
+            return typed.isEmpty() ? refused(typed, TextFault.EMPTY, type) : shortText(typed, t);
         }
         if (typed.length() > AnswerType.LONGEST) {
-            return refused(typed, Reason.LONG, type);
+            return refused(typed, TextFault.LONG, type);
         }
         if (type instanceof Amount amount) {
             return amount(typed, amount, type);
@@ -89,24 +59,24 @@ public sealed interface LineText {
         boolean known = type instanceof AnswerType.Choice choice
                 ? choice.options().contains(typed)
                 : typed.equals(AnswerType.Tick.DONE);
-        return known ? ParsedText.text(typed) : refused(typed, Reason.NOT_A_CHOICE, type);
+        return known ? ParsedText.text(typed) : refused(typed, TextFault.NOT_A_CHOICE, type);
     }
 
     private static LineText shortText(String typed, AnswerType.ShortText type) {
-        return typed.length() > type.longest() ? refused(typed, Reason.LONG, type) : ParsedText.text(typed);
+        return typed.length() > type.longest() ? refused(typed, TextFault.LONG, type) : ParsedText.text(typed);
     }
 
-    private static LineText refused(String typed, Reason reason, AnswerType type) {
+    private static LineText refused(String typed, TextFault reason, AnswerType type) {
         return new Refusal(typed, reason, OptionalDouble.empty(), type);
     }
 
     private static LineText amount(String typed, Amount amount, AnswerType type) {
         QuantityText parsed = QuantityParser.parse(typed, amount.quantity(), amount.defaultUnit());
         if (parsed instanceof QuantityText.Rejection rejected) {
-            return refused(typed, Reason.valueOf(rejected.reason().name()), type);
+            return refused(typed, rejected.reason(), type);
         }
         var read = (ParsedQuantity) parsed;
-        Optional<Reason> beyond = beyond(read.value(), amount, type);
+        Optional<TextFault> beyond = beyond(read.value(), amount, type);
         if (beyond.isPresent()) {
             return new Refusal(typed, beyond.get(), OptionalDouble.of(read.value()), type);
         }
@@ -114,14 +84,14 @@ public sealed interface LineText {
                 typed, OptionalDouble.of(read.value()), OptionalDouble.of(read.step()), Optional.of(read.unit()));
     }
 
-    private static Optional<Reason> beyond(double value, Amount amount, AnswerType type) {
+    private static Optional<TextFault> beyond(double value, Amount amount, AnswerType type) {
         if (value < 0 && amount.least() >= 0) {
-            return Optional.of(type instanceof SizeAndSense ? Reason.SIGN_AND_SENSE : Reason.NEGATIVE);
+            return Optional.of(type instanceof SizeAndSense ? TextFault.SIGN_AND_SENSE : TextFault.NEGATIVE);
         }
         if (value > amount.most()) {
-            return Optional.of(Reason.TOO_GREAT);
+            return Optional.of(TextFault.TOO_GREAT);
         }
-        return value < amount.least() ? Optional.of(Reason.TOO_SMALL) : Optional.empty();
+        return value < amount.least() ? Optional.of(TextFault.TOO_SMALL) : Optional.empty();
     }
 
     /** The sense stands behind the last comma; the size is read first, so that its fault is what is said. */
@@ -137,7 +107,7 @@ public sealed interface LineText {
         }
         var u = (ParsedText) read;
         if (sense.isEmpty()) {
-            return new Refusal(typed, Reason.NO_SENSE, u.value(), type);
+            return new Refusal(typed, TextFault.NO_SENSE, u.value(), type);
         }
         double signed = sense.get().sign(type.side()) * u.value().orElseThrow();
         return new ParsedText(

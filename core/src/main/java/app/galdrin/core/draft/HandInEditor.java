@@ -4,6 +4,7 @@ import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskFaultCode;
 import com.google.auto.service.AutoService;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +37,7 @@ public final class HandInEditor implements StepEditor {
 
     @Override
     public Optional<Mend> mend(Step step, TaskFault fault, SpecificationSheet sheet) {
-        return fault.reason() == TaskFault.Reason.AFTER_HAND_IN
+        return fault.reason() == TaskFaultCode.AFTER_HAND_IN
                 ? Optional.of(new Mend("last", step.id(), "mend.handInLast", ""))
                 : Optional.empty();
     }

@@ -18,9 +18,6 @@ public final class RoundEditor implements StepEditor {
     private static final int ROUNDS = 2;
     private static final int MOST_MEASURES = 6;
 
-    /** Follows the id of a measurement where it is read again. */
-    private static final String AGAIN = "Again";
-
     @Override
     public String kind() {
         return Round.KIND;
@@ -47,12 +44,7 @@ public final class RoundEditor implements StepEditor {
     }
 
     private static boolean isOf(Round round, Measure again, Measure measure) {
-        return again.id().equals(again(round, measure).id());
-    }
-
-    /** A measurement as a round reads it again; each round has its own number in the id. */
-    private static Measure again(Round round, Measure measure) {
-        return measure.as(measure.id() + AGAIN + round.id().replaceFirst("^.*?([0-9]*)$", "$1"));
+        return again.id().equals(Round.again(round.id(), measure).id());
     }
 
     @Override
@@ -82,7 +74,7 @@ public final class RoundEditor implements StepEditor {
         }
         List<Measure> measures = new ArrayList<>(round.measures());
         if (wanted) {
-            measures.add(again(round, measure));
+            measures.add(Round.again(round.id(), measure));
         } else {
             measures.removeIf(m -> isOf(round, m, measure));
         }
@@ -125,7 +117,7 @@ public final class RoundEditor implements StepEditor {
             boolean adjustable = measure.figures().stream()
                     .anyMatch(f -> setting.sheet().adjustable(f.adjustment()) != Adjustable.NO);
             if (fresh && !there && adjustable && again.size() < MOST_MEASURES) {
-                again.add(again(round, measure));
+                again.add(Round.again(round.id(), measure));
                 more = true;
             }
         }

@@ -15,6 +15,7 @@ import app.galdrin.core.task.SchemeDefaults;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskDocument;
 import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskFaultCode;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -350,14 +351,13 @@ public final class TaskEditor {
     /** Whether a fault is none of its own: what no procedure tells has no band, and no steps have no marks. */
     private static boolean followsFrom(List<TaskFault> all, TaskFault fault) {
         return switch (fault.reason()) {
-            case NO_BAND ->
-                isAny(all, TaskFault.Reason.NOT_SEEN, TaskFault.Reason.NOT_KNOWN, TaskFault.Reason.DOES_NOT_FIT);
-            case NO_MARKS -> isAny(all, TaskFault.Reason.NO_STEPS);
+            case NO_BAND -> isAny(all, TaskFaultCode.NOT_SEEN, TaskFaultCode.NOT_KNOWN, TaskFaultCode.DOES_NOT_FIT);
+            case NO_MARKS -> isAny(all, TaskFaultCode.NO_STEPS);
             default -> false;
         };
     }
 
-    private static boolean isAny(List<TaskFault> all, TaskFault.Reason... reasons) {
+    private static boolean isAny(List<TaskFault> all, TaskFaultCode... reasons) {
         return all.stream().anyMatch(fault -> List.of(reasons).contains(fault.reason()));
     }
 

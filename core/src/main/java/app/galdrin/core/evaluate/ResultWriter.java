@@ -149,7 +149,7 @@ final class ResultWriter implements LineWriter {
 
     private static void contribution(JsonGenerator json, Figures.Doubt doubt, Budget.Contribution part) {
         json.writeStartObject();
-        json.writeStringProperty("reading", part.source());
+        json.writeStringProperty("reading", part.source().name());
         json.writeNumberProperty("part", Math.abs(doubt.field().unit().toRecord(part.part())));
         json.writeNumberProperty("share", part.share());
         json.writeEndObject();

@@ -1,7 +1,6 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.procedure.Source;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
@@ -17,6 +16,7 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Scatter;
 import com.google.auto.service.AutoService;
@@ -74,7 +74,7 @@ public final class AsLeftMarker implements AspectMarker {
         Estimate all = sitting.assignment().beside(figure, read.get(), part -> mean(sitting, measure, round, part));
         Optional<Estimate> thrust = thrust(sitting, measure, round);
         // another reading of the same wheels says nothing of their run-out
-        all = OwnFigures.countedFrom(thrust, figure, all).without(Source::isOfVehicle);
+        all = OwnFigures.countedFrom(thrust, figure, all).without(DoubtSource::isOfVehicle);
         Judgement judgement = sitting.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
         if (judgement.zone().inDoubt() && !again && !sitting.references().closed()) {
             return new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_AGAIN, figure.key());
@@ -102,7 +102,7 @@ public final class AsLeftMarker implements AspectMarker {
             return first;
         }
         List<Estimate> readings = new ArrayList<>(sitting.left().each(measure, round, figure));
-        anew.forEach(e -> readings.add(e.anew(sitting::again)));
+        anew.forEach(e -> readings.add(e.readAgain()));
         return Optional.of(Scatter.mean(readings));
     }
 

@@ -4,7 +4,6 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Derivation;
-import app.galdrin.core.procedure.Source;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.WrittenValue;
@@ -14,6 +13,7 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.uncertainty.Budget;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -85,11 +85,6 @@ public final class Case {
         return leftAgain;
     }
 
-    /** The name of a source of doubt where everything was set up and read anew. */
-    String again(String source) {
-        return known.again(source);
-    }
-
     /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */
     double baseline(Measure measure) {
         return own.baseline(measure);
@@ -135,7 +130,7 @@ public final class Case {
         for (double candidate : telling(figure, value.value(), within)) {
             for (Budget doubt : doubts) {
                 var estimate = new Estimate(candidate, doubt);
-                all.addAll(List.of(estimate, estimate.without(Source::isOfVehicle)));
+                all.addAll(List.of(estimate, estimate.without(DoubtSource::isOfVehicle)));
             }
         }
         return all;

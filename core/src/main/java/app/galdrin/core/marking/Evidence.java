@@ -3,6 +3,7 @@ package app.galdrin.core.marking;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.PlaceId;
 import app.galdrin.core.procedure.paper.Intermediate;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.sitting.MissingReading;
@@ -155,7 +156,7 @@ public sealed interface Evidence {
      * @param doubtFrom what most of the doubt comes from, by key, with its share of the variance
      * @param slips that explain it, each a set of one
      * @param possible whether something else explains it as well
-     * @param places that the one slip was made at, each {@code procedure/place}; empty where it was made everywhere
+     * @param places that the one slip was made at; empty where it was made everywhere
      */
     record Reading(
             FigureId figure,
@@ -169,7 +170,7 @@ public sealed interface Evidence {
             Optional<DoubtFrom> doubtFrom,
             List<Set<String>> slips,
             boolean possible,
-            List<String> places)
+            List<PlaceId> places)
             implements Evidence {
 
         /** {@code places}: null in what was stored before they were told. */

@@ -22,7 +22,6 @@ public final class KnownReferences {
     private final Assignment assignment;
     private final List<ReferenceKey> asked;
     private final Map<Answers, OwnFigures> known = new ConcurrentHashMap<>();
-    private final Map<String, String> again = new ConcurrentHashMap<>();
 
     public KnownReferences(Assignment assignment) {
         this.assignment = assignment;
@@ -47,14 +46,6 @@ public final class KnownReferences {
     /** Returns the assignment whose sittings are marked. */
     public Assignment assignment() {
         return assignment;
-    }
-
-    /** The name of a source of doubt where everything was set up and read anew: another one but for a datum of the bay or the sheet. */
-    String again(String source) {
-        String there = again.get(source);
-        return there == null
-                ? again.computeIfAbsent(source, s -> s.contains("/") || s.startsWith("setUp.") ? "again/" + s : s)
-                : there;
     }
 
     OwnFigures of(Answers reference) {

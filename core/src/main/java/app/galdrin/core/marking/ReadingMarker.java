@@ -1,16 +1,15 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.procedure.Source;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.uncertainty.Budget;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -89,11 +88,11 @@ public final class ReadingMarker implements AspectMarker {
      * bay falls out; another bay's survey counts for both.
      */
     private static double against(Budget own, Budget reference) {
-        Set<String> shared = new HashSet<>(own.parts().keySet());
-        shared.retainAll(reference.parts().keySet());
+        Set<DoubtSource> shared = own.sources();
+        shared.retainAll(reference.sources());
         return Math.hypot(
-                reference.standardUncertaintyOf(source -> !(shared.contains(source) && Source.isCommonToAll(source))),
-                own.standardUncertaintyOf(source -> !shared.contains(source) && Source.isCommonToAll(source)));
+                reference.standardUncertaintyOf(source -> !(shared.contains(source) && source.isCommonToAll())),
+                own.standardUncertaintyOf(source -> !shared.contains(source) && source.isCommonToAll()));
     }
 
     static Evidence.Figure figureOf(Estimate estimate) {
@@ -102,8 +101,6 @@ public final class ReadingMarker implements AspectMarker {
 
     /** What most of a figure's doubt comes from. */
     private static Optional<Evidence.DoubtFrom> doubt(Case sitting, Measure measure, Estimate figure) {
-        return figure.budget()
-                .largestShare(sitting.assignment().doubtGroups(measure))
-                .map(e -> new Evidence.DoubtFrom(e.getKey(), e.getValue()));
+        return figure.budget().largestShare().map(e -> new Evidence.DoubtFrom(e.getKey(), e.getValue()));
     }
 }

@@ -5,12 +5,13 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Procedure;
-import app.galdrin.core.procedure.Source;
+import app.galdrin.core.procedure.PlaceId;
+import app.galdrin.core.procedure.WorkedRepeat;
 import app.galdrin.core.procedure.slip.Slip;
 import app.galdrin.core.procedure.slip.SlipContext;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.task.Measure;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -98,7 +99,7 @@ final class ReadingSlips {
         this.sides = sides(measure);
         this.setting = sitting.own().slipSetting(measure, AnswerUnit.DEGREES);
         this.own = sitting.own().worked(measure, 0).stream()
-                .map(Procedure.WorkedRepeat::figures)
+                .map(WorkedRepeat::figures)
                 .toList();
         this.asRead = readings.stream().map(this::values).toList();
         List<FigureId> both = new ArrayList<>();
@@ -139,10 +140,10 @@ final class ReadingSlips {
      * A slip that explains the differences.
      *
      * @param figures that it moves
-     * @param places that it was made at, each {@code procedure/place}; empty where it is made everywhere
+     * @param places that it was made at; empty where it is made everywhere
      * @param possible whether a place misread or a wheel that is off explains them as well
      */
-    record Explanation(String slip, Set<FigureId> figures, Set<String> places, boolean possible) {}
+    record Explanation(String slip, Set<FigureId> figures, Set<PlaceId> places, boolean possible) {}
 
     /** A way that fits, and the chi-squared that it leaves. */
     private record Fit(Hypothesis way, double left) {}
@@ -181,7 +182,7 @@ final class ReadingSlips {
                         fit.way().slip().key(),
                         moved(fit.way()),
                         fit.way().places().stream()
-                                .map(measure.procedure().key().concat("/")::concat)
+                                .map(place -> new PlaceId(measure.procedure().key(), place))
                                 .collect(Collectors.toSet()),
                         several || isRivalled(fit, distance, differences, now)))
                 .toList();
@@ -458,10 +459,10 @@ final class ReadingSlips {
     }
 
     private static Map<String, Double> budget(Map<FigureId, Estimate> sitting, FigureId figure) {
-        Map<String, Double> parts = new HashMap<>(
-                Objects.requireNonNull(sitting.get(figure)).budget().parts());
-        parts.keySet().removeIf(Source::isCommonToAll);
-        return parts;
+        return Objects.requireNonNull(sitting.get(figure))
+                .budget()
+                .without(DoubtSource::isCommonToAll)
+                .parts();
     }
 
     /** The covariance of figures, of which each has its doubt by source: D·Dᵀ, a row a figure. */

@@ -4,7 +4,7 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.WorkedRepeat;
 import app.galdrin.core.procedure.paper.Intermediate;
 import app.galdrin.core.procedure.paper.IntermediateSteps;
 import app.galdrin.core.quantity.Quantity;
@@ -84,7 +84,7 @@ final class RoundingHabits {
         List<Double> all = new ArrayList<>();
         for (Order order : Order.values()) {
             for (boolean cutsOff : new boolean[] {false, true}) {
-                List<List<Procedure.WorkedRepeat>> sets = sets(order, cutsOff);
+                List<List<WorkedRepeat>> sets = sets(order, cutsOff);
                 for (double factorPlace : FACTOR_PLACES) {
                     var habit = new Habit(order, cutsOff, factorPlace);
                     mean(sets, figure, habit).ifPresent(value -> all.add(habit.written(value, place)));
@@ -95,15 +95,15 @@ final class RoundingHabits {
     }
 
     /** The repeats that are worked together. */
-    private List<List<Procedure.WorkedRepeat>> sets(Order order, boolean cutsOff) {
-        List<Procedure.WorkedRepeat> repeats = own.repeats(measure, 0);
+    private List<List<WorkedRepeat>> sets(Order order, boolean cutsOff) {
+        List<WorkedRepeat> repeats = own.repeats(measure, 0);
         return switch (order) {
             case TOGETHER -> List.of(repeats);
             case EACH_REPEAT -> repeats.stream().map(List::of).toList();
             case MEANS_FIRST ->
                 meanReadings(cutsOff)
-                        .map(mean -> List.of(List.of(
-                                measure.procedure().work(mean, own.standing(measure, 0), Place::id, measure.taught()))))
+                        .map(mean -> List.of(List.of(measure.procedure()
+                                .work(mean, own.standing(measure, 0), Place::asInput, measure.taught()))))
                         .orElse(List.of());
         };
     }
@@ -159,10 +159,10 @@ final class RoundingHabits {
         return angle ? Math.min(Math.toDegrees(resolution), ANGLE_MEAN) : Math.min(resolution, LENGTH_MEAN);
     }
 
-    private Optional<Double> mean(List<List<Procedure.WorkedRepeat>> sets, FigureId figure, Habit habit) {
+    private Optional<Double> mean(List<List<WorkedRepeat>> sets, FigureId figure, Habit habit) {
         double sum = 0;
         int count = 0;
-        for (List<Procedure.WorkedRepeat> set : sets) {
+        for (List<WorkedRepeat> set : sets) {
             Optional<Double> one = worked(set, figure, habit);
             if (one.isPresent()) {
                 sum += habit.order() == Order.EACH_REPEAT ? habit.written(one.get(), place) : one.get();
@@ -172,7 +172,7 @@ final class RoundingHabits {
         return count == 0 ? Optional.empty() : Optional.of(sum / count);
     }
 
-    private Optional<Double> worked(List<Procedure.WorkedRepeat> repeats, FigureId figure, Habit habit) {
+    private Optional<Double> worked(List<WorkedRepeat> repeats, FigureId figure, Habit habit) {
         Optional<Double> ofParts = Derivation.of(figure)
                 .flatMap(made -> worked(repeats, made.parts().get(0), habit)
                         .flatMap(first -> worked(repeats, made.parts().get(1), habit)
@@ -181,8 +181,8 @@ final class RoundingHabits {
     }
 
     /** A figure that is read by itself, with what is written down on the way to it. */
-    private Optional<Double> byItsWay(List<Procedure.WorkedRepeat> repeats, FigureId figure, Habit habit) {
-        List<Procedure.WorkedRepeat> telling =
+    private Optional<Double> byItsWay(List<WorkedRepeat> repeats, FigureId figure, Habit habit) {
+        List<WorkedRepeat> telling =
                 repeats.stream().filter(r -> r.honest(figure).isPresent()).toList();
         if (telling.isEmpty()) {
             return Optional.empty();

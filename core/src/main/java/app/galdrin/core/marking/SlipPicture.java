@@ -1,6 +1,7 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.AnswerUnit;
+import app.galdrin.core.procedure.PlaceId;
 import app.galdrin.core.procedure.slip.Slip;
 import app.galdrin.core.procedure.slip.SlipContext;
 import app.galdrin.core.procedure.slip.Slips;
@@ -59,7 +60,7 @@ public final class SlipPicture {
                 .flatMap(line -> line.evidence().stream())
                 .filter(Evidence.Reading.class::isInstance)
                 .flatMap(e -> ((Evidence.Reading) e).places().stream())
-                .map(place -> place.substring(place.indexOf('/') + 1))
+                .map(PlaceId::place)
                 .collect(Collectors.toSet());
     }
 

@@ -5,8 +5,8 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.TargetReading;
+import app.galdrin.core.procedure.WorkedRepeat;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.MissingReading;
@@ -210,7 +210,7 @@ public final class WorkingMarker implements AspectMarker {
             Measure measure = one.measure();
             FigureId figure = one.item().figure();
             List<MissingReading> missing = sitting.own().lacking(measure, 0, figure);
-            List<Procedure.WorkedRepeat> repeats = sitting.own().worked(measure, 0);
+            List<WorkedRepeat> repeats = sitting.own().worked(measure, 0);
             int begun = repeats.size();
             List<Double> each = IntStream.range(0, begun)
                     .filter(i -> missing.stream().noneMatch(m -> m.repeat() == i + 1))

@@ -150,7 +150,7 @@ public final class CamberInclinometer implements MeasuringMethod {
         double[] parts = {
             corrected.byReading() * slope(r) * uAngle, corrected.byPitch() * uFloor, corrected.byRoll() * uFloor
         };
-        return new Result(new Estimate(corrected.camber(), Budget.of(parts, PLACES::get)));
+        return new Result(new Estimate(corrected.camber(), Budget.ofInputs(parts, PLACES::get)));
     }
 
     /** Of what stands against plumb by the reading as shown. */

@@ -115,7 +115,7 @@ final class SweepFit {
                 parts[2 * n + shared] += shift(i, SHARED[shared], unknown) * slope * sensitivity;
             }
         }
-        return Budget.of(parts, i -> name(i, n));
+        return Budget.ofInputs(parts, i -> name(i, n));
     }
 
     /** How an unknown moves with one row. */

@@ -134,7 +134,7 @@ public final class WheelRunout implements MeasuringMethod {
     }
 
     private static Estimate mean(double value, double[] parts) {
-        return new Estimate(value, Budget.of(parts, WheelRunout::anglePlace));
+        return new Estimate(value, Budget.ofInputs(parts, WheelRunout::anglePlace));
     }
 
     private static String anglePlace(int index) {

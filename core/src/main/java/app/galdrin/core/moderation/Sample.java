@@ -1,6 +1,5 @@
 package app.galdrin.core.moderation;
 
-import app.galdrin.core.Keyed;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -42,26 +41,8 @@ public final class Sample {
      */
     public record Sheet(UUID id, double percent, int barring, boolean byHand) {}
 
-    /** Why a sheet is in the sample; the first that holds. */
-    public enum Reason implements Keyed {
-        OVERRIDE("override"),
-        BORDERLINE("borderline"),
-        DRAWN("drawn");
-
-        private final String key;
-
-        Reason(String key) {
-            this.key = key;
-        }
-
-        @Override
-        public String key() {
-            return key;
-        }
-    }
-
     /** A sheet of the sample. */
-    public record SampledSheet(Sheet sheet, Reason why) {}
+    public record SampledSheet(Sheet sheet, SelectionReason why) {}
 
     /** The sample, in the order of the sheets' ids. */
     public static List<SampledSheet> of(List<Sheet> sheets, Rule rule) {
@@ -72,11 +53,11 @@ public final class Sample {
         List<SampledSheet> drawn = new ArrayList<>();
         for (Sheet sheet : ordered) {
             if (sheet.byHand()) {
-                drawn.add(new SampledSheet(sheet, Reason.OVERRIDE));
+                drawn.add(new SampledSheet(sheet, SelectionReason.OVERRIDE));
             } else if (isBorderline(sheet, rule)) {
-                drawn.add(new SampledSheet(sheet, Reason.BORDERLINE));
+                drawn.add(new SampledSheet(sheet, SelectionReason.BORDERLINE));
             } else if (share.contains(sheet.id())) {
-                drawn.add(new SampledSheet(sheet, Reason.DRAWN));
+                drawn.add(new SampledSheet(sheet, SelectionReason.DRAWN));
             }
         }
         return drawn;

@@ -1,6 +1,7 @@
 package app.galdrin.core.procedure;
 
 import app.galdrin.core.Keyed;
+import app.galdrin.core.uncertainty.DoubtSource;
 
 /**
  * The slope of the floor in a bay, in the frame of {@link app.galdrin.core.geometry.Floor}.
@@ -76,9 +77,11 @@ public record BayFloor(int bay, double pitch, double roll, double standardUncert
         return slope == Slope.PITCH ? pitch : roll;
     }
 
-    /** The name of a slope as a source of doubt: a survey is shared by all who measure there, a reading is one's own. */
-    String source(Slope slope) {
-        return origin == Origin.READ ? "setUp.floorRead." + slope.source : Source.OF_BAY + slope.source + "." + bay;
+    /** A slope as a source of doubt: a survey is shared by all who measure there, a reading is one's own. */
+    DoubtSource source(Slope slope) {
+        return origin == Origin.READ
+                ? DoubtSource.shared(DoubtSource.Origin.SET_UP, "setUp.floorRead." + slope.source)
+                : DoubtSource.shared(DoubtSource.Origin.BAY, "bay." + slope.source + "." + bay);
     }
 
     /**

@@ -37,12 +37,8 @@ public final class Derivation {
      * @param second factor of the second, without unit
      */
     public record Combination(Formula formula, List<FigureId> parts, double first, double second) {
-        private Estimate of(Estimate one, Estimate other) {
+        Estimate of(Estimate one, Estimate other) {
             return (first == 1 ? one : one.times(first)).plus(other.times(second));
-        }
-
-        boolean isOfAny(Set<FigureId> figures) {
-            return figures.contains(parts.get(0)) || figures.contains(parts.get(1));
         }
 
         /**
@@ -152,51 +148,31 @@ public final class Derivation {
                 .orElse(List.of());
     }
 
-    /** Adds what follows from the figures and is not among them already. */
-    static void derive(Map<FigureId, Estimate> figures) {
-        for (FigureId figure : reachable(figures.keySet())) {
-            if (!figures.containsKey(figure)) {
-                Combination made = of(figure).orElseThrow();
-                Estimate first = figures.get(made.parts().get(0));
-                Estimate second = figures.get(made.parts().get(1));
-                if (first != null && second != null) {
-                    figures.put(figure, made.of(first, second));
-                }
-            }
-        }
-    }
-
-    /** Both for values alone. */
-    static void deriveValues(Map<FigureId, Double> figures, Map<FigureId, Double> byHand) {
+    /**
+     * Adds what follows from the figures and is not among them already, and what the taught working makes of it, where at least one part
+     * was worked by a formula of its own.
+     *
+     * @param figures as solved, mm or rad
+     * @param byHand as worked on paper, mm or rad
+     */
+    static <V> void derive(Map<FigureId, V> figures, Map<FigureId, Double> byHand, Arithmetic<V> arithmetic) {
         for (FigureId figure : reachable(figures.keySet())) {
             Combination made = of(figure).orElseThrow();
-            double first = figures.getOrDefault(made.parts().get(0), Double.NaN);
-            double second = figures.getOrDefault(made.parts().get(1), Double.NaN);
-            figures.putIfAbsent(figure, made.of(first, second));
-            if (made.isOfAny(byHand.keySet())) {
+            FigureId first = made.parts().get(0);
+            FigureId second = made.parts().get(1);
+            V one = figures.get(first);
+            V other = figures.get(second);
+            if (one == null || other == null) {
+                continue;
+            }
+            figures.computeIfAbsent(figure, f -> arithmetic.combined(made, one, other));
+            if (byHand.containsKey(first) || byHand.containsKey(second)) {
                 byHand.put(
                         figure,
                         made.of(
-                                byHand.getOrDefault(made.parts().get(0), first),
-                                byHand.getOrDefault(made.parts().get(1), second)));
+                                byHand.getOrDefault(first, arithmetic.value(one)),
+                                byHand.getOrDefault(second, arithmetic.value(other))));
             }
         }
-    }
-
-    /** The same for what is worked on paper, where at least one part was worked by a formula of its own. */
-    static void deriveByHand(Map<FigureId, Estimate> figures, Map<FigureId, Double> byHand) {
-        for (FigureId figure : reachable(figures.keySet())) {
-            Combination made = of(figure).orElseThrow();
-            if (made.isOfAny(byHand.keySet())) {
-                double first = onPaper(figures, byHand, made.parts().get(0));
-                double second = onPaper(figures, byHand, made.parts().get(1));
-                byHand.put(figure, made.of(first, second));
-            }
-        }
-    }
-
-    private static double onPaper(Map<FigureId, Estimate> figures, Map<FigureId, Double> byHand, FigureId figure) {
-        Estimate solved = figures.get(figure);
-        return byHand.getOrDefault(figure, solved == null ? Double.NaN : solved.value());
     }
 }

@@ -9,6 +9,7 @@ import app.galdrin.core.record.Input;
 import app.galdrin.core.record.InputForm;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.Step;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -49,7 +50,7 @@ public final class Evaluation {
     private final Set<BayFloor.Slope> slopes;
 
     /** Looked up when it is first worked: kinds are found by registration, as the procedures are. */
-    private volatile @Nullable EvaluationPlan prepared;
+    private volatile @Nullable EvaluationPlan plan;
 
     public Evaluation(
             String kind,
@@ -112,11 +113,11 @@ public final class Evaluation {
         return kind.hashCode();
     }
 
-    private EvaluationPlan prepared() {
-        EvaluationPlan known = prepared;
+    private EvaluationPlan plan() {
+        EvaluationPlan known = plan;
         if (known == null) {
             known = new EvaluationPlan(kind, fields, figures, notes);
-            prepared = known;
+            plan = known;
         }
         return known;
     }
@@ -155,9 +156,15 @@ public final class Evaluation {
             return path + "Corrected";
         }
 
-        private Estimate of(Estimate figure, EvaluationInputs taken) {
-            return figure.plus(Estimate.lazily(inCore(taken.standing()), () -> taken.doubtOf(given))
-                    .times(factor));
+        /** Returns what is added, with its sign, and its doubt. */
+        Estimate added(EvaluationInputs taken) {
+            return Estimate.lazily(inCore(taken.standing()), () -> taken.doubtOf(given))
+                    .times(factor);
+        }
+
+        /** Returns what is added with its sign, mm or rad. */
+        double added(MeasuringContext standing) {
+            return factor * inCore(standing);
         }
 
         private double inCore(MeasuringContext standing) {
@@ -197,9 +204,7 @@ public final class Evaluation {
             return source;
         }
         Source reading = withoutRunOut(laid.reading());
-        return laid.setUp().source().startsWith(Source.OF_VEHICLE)
-                ? reading
-                : new Source.ReadingWithSetup(reading, laid.setUp());
+        return laid.setUp().source().isOfVehicle() ? reading : new Source.ReadingWithSetup(reading, laid.setUp());
     }
 
     /** Whether the run-out of a rim or a tyre is read with something. */
@@ -216,37 +221,31 @@ public final class Evaluation {
     /**
      * What came of a run.
      *
-     * @param figures mm or rad
+     * @param figures mm or rad: as estimates, or as values alone
      * @param byHand as the taught working gives them, mm or rad; without those that are worked as solved
      * @param notes in the record's unit, by path
      * @param steps of the working, put together when someone looks
      */
-    public record Run(
-            Map<FigureId, Estimate> figures,
+    record Run<V>(
+            Map<FigureId, V> figures,
             Map<FigureId, Double> byHand,
             Map<String, Double> notes,
             Supplier<List<Step>> steps) {
 
-        private static boolean isSame(Estimate one, @Nullable Estimate other) {
-            return other != null
-                    && MissingReadings.agree(one.value(), other.value())
-                    && MissingReadings.agree(one.standardUncertainty(), other.standardUncertainty());
-        }
-
-        /** Without such figures. */
-        Run without(Predicate<Estimate> such) {
-            Map<FigureId, Estimate> kept = new LinkedHashMap<>(figures);
+        /** Returns the run without such figures. */
+        Run<V> without(Predicate<V> such) {
+            Map<FigureId, V> kept = new LinkedHashMap<>(figures);
             kept.values().removeIf(such);
             Map<FigureId, Double> keptByHand = new LinkedHashMap<>(byHand);
             keptByHand.keySet().removeIf(f -> figures.containsKey(f) && !kept.containsKey(f));
-            return new Run(kept, keptByHand, notes, steps);
+            return new Run<>(kept, keptByHand, notes, steps);
         }
 
-        /** What is the same in another run, with this one's steps. */
-        Run agreeing(Run other) {
-            Map<FigureId, Estimate> same = new LinkedHashMap<>(figures);
-            same.entrySet().removeIf(e -> !isSame(e.getValue(), other.figures.get(e.getKey())));
-            return new Run(
+        /** Returns what is the same in another run, with this one's steps. */
+        Run<V> agreeing(Run<V> other, Arithmetic<V> arithmetic) {
+            Map<FigureId, V> same = new LinkedHashMap<>(figures);
+            same.entrySet().removeIf(e -> !arithmetic.agree(e.getValue(), other.figures.get(e.getKey())));
+            return new Run<>(
                     same,
                     MissingReadings.agreeing(byHand, other.byHand),
                     MissingReadings.agreeing(notes, other.notes),
@@ -314,97 +313,69 @@ public final class Evaluation {
      * @param readings mm or deg by place, with their signs
      * @param ofReading the name of a place's reading as a source of doubt
      * @param taught key of the working that the task teaches
+     * @param arithmetic what is made of each figure
      * @return empty where every figure needs a place without a reading, something is not chosen, the slope of the floor is needed and not
      *     known, the sheet lacks a datum, or the readings can't be worked
      */
-    public Optional<Run> run(
-            Map<String, Double> readings, MeasuringContext standing, Function<Place, String> ofReading, String taught) {
+    <V> Optional<Run<V>> run(
+            Map<String, Double> readings,
+            MeasuringContext standing,
+            Function<Place, DoubtSource> ofReading,
+            String taught,
+            Arithmetic<V> arithmetic) {
         if (takesFloor() && !standing.floor().isKnown()) {
             return Optional.empty();
         }
         return MissingReadings.of(places, readings)
                 .map(missing -> missing.settled(
-                                filled -> ran(filled, standing, ofReading, taught).stream()
-                                        .toList(),
-                                Run::agreeing)
-                        .map(run -> run.without(estimate -> missing.doubt(estimate, ofReading)))
+                                filled -> work(
+                                        new EvaluationInputs(plan(), filled, standing, ofReading), taught, arithmetic),
+                                (one, other) -> one.agreeing(other, arithmetic))
+                        .map(run -> run.without(figure -> arithmetic.restsOn(figure, missing, ofReading)))
                         .filter(run -> !run.figures().isEmpty()))
-                .orElseGet(() -> ran(readings, standing, ofReading, taught));
+                .orElseGet(() -> work(new EvaluationInputs(plan(), readings, standing, ofReading), taught, arithmetic));
     }
 
-    private Optional<Run> ran(
-            Map<String, Double> readings, MeasuringContext standing, Function<Place, String> ofReading, String taught) {
-        EvaluationPlan plan = prepared();
-        var taken = new EvaluationInputs(plan, readings, standing, ofReading);
-        InputForm form = taken.form();
-        plan.askForSlopes(form);
+    private <V> Optional<Run<V>> work(EvaluationInputs inputs, String taught, Arithmetic<V> arithmetic) {
+        EvaluationPlan plan = plan();
+        InputForm form = inputs.form();
+        if (arithmetic.asksForDoubt()) {
+            plan.askForSlopes(form);
+        }
         Optional<Input> input = form.input();
         Optional<Answer> answer = input.flatMap(plan::work);
         if (answer.isEmpty()) {
             return Optional.empty();
         }
         Figures result = answer.get().figures();
-        Map<FigureId, Estimate> worked = new LinkedHashMap<>();
+        Map<FigureId, V> worked = new LinkedHashMap<>();
         for (EvaluationPlan.ResultField field : plan.figures()) {
             field.at()
                     .numberIn(result.values())
-                    .ifPresent(value -> worked.put(field.figure(), taken.estimate(field, value, result)));
+                    .ifPresent(value -> worked.put(field.figure(), arithmetic.figure(inputs, field, value, result)));
         }
-        List<Step> corrected = new ArrayList<>();
-        for (Correction correction : corrections) {
-            FigureId figure = figures.get(correction.path());
-            Estimate before = figure == null ? null : worked.get(figure);
-            if (figure != null && before != null) {
-                corrected.add(correction.step(before.value(), standing));
-                worked.put(figure, correction.of(before, taken));
-            }
-        }
-        Map<FigureId, Double> byHand = byHand(input.get(), result.values(), taught);
-        return Optional.of(new Run(worked, byHand, noted(plan, result.values()), () -> {
-            List<Step> steps = new ArrayList<>(answer.get().working().get());
-            steps.addAll(corrected);
-            return steps;
-        }));
+        List<Supplier<Step>> corrected = correct(worked, inputs, arithmetic);
+        return Optional.of(new Run<>(
+                worked, byHand(input.get(), result.values(), taught), notes(plan, result.values()), () -> {
+                    List<Step> steps = new ArrayList<>(answer.get().working().get());
+                    corrected.forEach(step -> steps.add(step.get()));
+                    return steps;
+                }));
     }
 
-    /**
-     * The same without doubts, steps and notes.
-     *
-     * @return mm or rad by figure; empty where it can't be worked
-     */
-    Values values(Map<String, Double> readings, MeasuringContext standing, String taught) {
-        if (takesFloor() && !standing.floor().isKnown()) {
-            return Values.NONE;
-        }
-        return MissingReadings.of(places, readings)
-                .map(missing -> missing.settled(filled -> List.of(worked(filled, standing, taught)), Values::agreeing)
-                        .orElse(Values.NONE))
-                .orElseGet(() -> worked(readings, standing, taught));
-    }
-
-    private Values worked(Map<String, Double> readings, MeasuringContext standing, String taught) {
-        EvaluationPlan plan = prepared();
-        Optional<Input> input =
-                new EvaluationInputs(plan, readings, standing, Place::id).form().input();
-        Optional<Answer> answer = input.flatMap(plan::work);
-        if (answer.isEmpty()) {
-            return Values.NONE;
-        }
-        JsonObject result = answer.get().figures().values();
-        Map<FigureId, Double> solved = new LinkedHashMap<>();
-        for (EvaluationPlan.ResultField field : plan.figures()) {
-            field.at()
-                    .numberIn(result)
-                    .ifPresent(value -> solved.put(field.figure(), field.unit().toCore(value)));
-        }
+    /** Adds the corrections to the figures they are for, and returns the step of each. */
+    private <V> List<Supplier<Step>> correct(
+            Map<FigureId, V> worked, EvaluationInputs inputs, Arithmetic<V> arithmetic) {
+        List<Supplier<Step>> steps = new ArrayList<>(corrections.size());
         for (Correction correction : corrections) {
             FigureId figure = figures.get(correction.path());
-            Double before = figure == null ? null : solved.get(figure);
+            V before = figure == null ? null : worked.get(figure);
             if (figure != null && before != null) {
-                solved.put(figure, before + correction.factor() * correction.inCore(standing));
+                steps.add(() -> correction.step(arithmetic.value(before), inputs.standing()));
+                worked.put(figure, arithmetic.corrected(before, correction, inputs));
             }
         }
-        return new Values(solved, byHand(input.get(), result, taught), noted(plan, result));
+        return steps;
     }
 
     private Map<FigureId, Double> byHand(Input input, JsonObject result, String taught) {
@@ -417,23 +388,10 @@ public final class Evaluation {
         return byHand;
     }
 
-    private static Map<String, Double> noted(EvaluationPlan plan, JsonObject result) {
-        Map<String, Double> noted = new LinkedHashMap<>();
-        plan.notes().forEach((path, at) -> at.numberIn(result).ifPresent(v -> noted.put(path, v)));
-        return noted;
-    }
-
-    /** Figures without their doubt, mm or rad: as solved, and those that the taught working works on paper; notes in the record's unit. */
-    record Values(Map<FigureId, Double> solved, Map<FigureId, Double> byHand, Map<String, Double> notes) {
-        static final Values NONE = new Values(Map.of(), Map.of(), Map.of());
-
-        /** What is the same in other values. */
-        Values agreeing(Values other) {
-            return new Values(
-                    MissingReadings.agreeing(solved, other.solved),
-                    MissingReadings.agreeing(byHand, other.byHand),
-                    MissingReadings.agreeing(notes, other.notes));
-        }
+    private static Map<String, Double> notes(EvaluationPlan plan, JsonObject result) {
+        Map<String, Double> notes = new LinkedHashMap<>();
+        plan.notes().forEach((path, at) -> at.numberIn(result).ifPresent(v -> notes.put(path, v)));
+        return notes;
     }
 
     /** The path in the result, or in the steps to it, of a figure as the taught working has it. */

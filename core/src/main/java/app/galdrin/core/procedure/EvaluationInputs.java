@@ -3,6 +3,7 @@ package app.galdrin.core.procedure;
 import app.galdrin.core.record.Figures;
 import app.galdrin.core.record.InputForm;
 import app.galdrin.core.uncertainty.Budget;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.InputDoubts;
 import java.util.Map;
@@ -19,7 +20,7 @@ final class EvaluationInputs {
     private final EvaluationPlan plan;
     private final Map<String, Double> readings;
     private final MeasuringContext standing;
-    private final Function<Place, String> ofReading;
+    private final Function<Place, DoubtSource> ofReading;
 
     /** Every figure asks for them, from several threads; two who ask at once put together the same. */
     private volatile @Nullable InputDoubts doubts;
@@ -34,7 +35,7 @@ final class EvaluationInputs {
             EvaluationPlan plan,
             Map<String, Double> readings,
             MeasuringContext standing,
-            Function<Place, String> ofReading) {
+            Function<Place, DoubtSource> ofReading) {
         this.plan = plan;
         this.readings = readings;
         this.standing = standing;
@@ -87,8 +88,8 @@ final class EvaluationInputs {
     /** Where the kind says what one unit of every field's doubt contributes. */
     private Budget bySlopes(Budget slopes) {
         double[] byField = new double[plan.fields().size()];
-        slopes.forEach(
-                (path, slope) -> plan.field(path).ifPresent(field -> byField[field.index()] = slope / field.inCore()));
+        slopes.forEach((input, slope) ->
+                plan.field(input.name()).ifPresent(field -> byField[field.index()] = slope / field.inCore()));
         return doubts().through(byField);
     }
 

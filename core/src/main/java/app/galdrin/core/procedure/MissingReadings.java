@@ -2,6 +2,7 @@ package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -49,21 +50,20 @@ final class MissingReadings {
     /**
      * What comes out whatever stands at the missing places.
      *
-     * @param work works readings, mm or deg by place; an empty list where they can't be worked
+     * @param work works readings, mm or deg by place; empty where they can't be worked
      * @param agreeing what two results have in common
      */
-    <T> Optional<T> settled(Function<Map<String, Double>, List<T>> work, BinaryOperator<T> agreeing) {
+    <T> Optional<T> settled(Function<Map<String, Double>, Optional<T>> work, BinaryOperator<T> agreeing) {
         if (readings.isEmpty()) {
             return Optional.empty();
         }
         Optional<T> settled = Optional.empty();
         for (double off : OFF) {
-            List<T> worked = work.apply(filled(off));
+            Optional<T> worked = work.apply(filled(off));
             if (worked.isEmpty()) {
                 return Optional.empty();
             }
-            settled = Optional.of(
-                    settled.map(known -> agreeing.apply(known, worked.get(0))).orElse(worked.get(0)));
+            settled = settled.isEmpty() ? worked : Optional.of(agreeing.apply(settled.get(), worked.get()));
         }
         return settled;
     }
@@ -91,8 +91,8 @@ final class MissingReadings {
     }
 
     /** Whether any of the missing readings goes into an estimate's doubt. */
-    boolean doubt(Estimate estimate, Function<Place, String> ofReading) {
-        Set<String> sources = places.stream()
+    boolean doubt(Estimate estimate, Function<Place, DoubtSource> ofReading) {
+        Set<DoubtSource> sources = places.stream()
                 .filter(p -> !readings.containsKey(p.id()))
                 .map(ofReading)
                 .collect(Collectors.toSet());

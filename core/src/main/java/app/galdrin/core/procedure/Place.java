@@ -11,6 +11,7 @@ import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.Use;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
+import app.galdrin.core.uncertainty.DoubtSource;
 import java.util.List;
 import java.util.Optional;
 
@@ -183,6 +184,11 @@ public record Place(
             i++;
         }
         return reading.substring(0, i);
+    }
+
+    /** Returns the reading here as a source of doubt where there is only one. */
+    public DoubtSource asInput() {
+        return DoubtSource.input(id);
     }
 
     /** Standard uncertainty of one reading in trained hands, mm or rad. */

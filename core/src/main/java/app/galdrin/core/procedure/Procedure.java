@@ -10,6 +10,7 @@ import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.Suspension;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -247,54 +248,6 @@ public record Procedure(
         return standing.choosing(choices().stream().collect(Collectors.toMap(Choice::id, Choice::usual)));
     }
 
-    /** Where the readings of one repeat stand: names the sources of doubt so that repeats average and set-ups do not. */
-    public record Repeat(String step, int round, int number) {
-        public String source(Place place) {
-            return step + "/" + place.id() + "/" + (place.eachRepeat() ? number : 0) + "/" + round;
-        }
-    }
-
-    /**
-     * What one repeat comes to.
-     *
-     * @param figures mm or rad
-     * @param byHand as the taught working gives them, rad or mm by figure; the rest is worked as solved
-     * @param notes beside the figures, in the record's unit, by path of the result
-     * @param steps from the readings to the figures, by the index of their evaluation
-     */
-    public record WorkedRepeat(
-            Map<FigureId, Estimate> figures,
-            Map<FigureId, Double> byHand,
-            Map<String, Double> notes,
-            Map<Integer, Supplier<List<Step>>> steps) {
-
-        List<Step> stepsOf(int evaluation) {
-            return steps.getOrDefault(evaluation, List::of).get();
-        }
-
-        /** The figures without their doubt, rad or mm. */
-        public Map<FigureId, Double> solved() {
-            Map<FigureId, Double> solved = new LinkedHashMap<>();
-            figures.forEach((figure, estimate) -> solved.put(figure, estimate.value()));
-            return solved;
-        }
-
-        /** What an honest sheet has for every figure, rad or mm. */
-        public Map<FigureId, Double> honest() {
-            Map<FigureId, Double> honest = solved();
-            honest.putAll(byHand);
-            return honest;
-        }
-
-        /** What an honest sheet has for a figure, rad or mm: by the taught formula, else as solved. */
-        public Optional<Double> honest(FigureId figure) {
-            Double hand = byHand.get(figure);
-            return hand != null
-                    ? Optional.of(hand)
-                    : Optional.ofNullable(figures.get(figure)).map(Estimate::value);
-        }
-    }
-
     /**
      * What a figure can't do without and the sheet does not give, when these figures are asked together: another of them may cost a
      * reading that makes it unnecessary.
@@ -399,26 +352,13 @@ public record Procedure(
      * @param taught key of the working that the task teaches
      */
     public WorkedRepeat work(
-            Map<String, Double> readings, MeasuringContext standing, Function<Place, String> ofReading, String taught) {
-        Map<FigureId, Estimate> figures = new LinkedHashMap<>();
-        Map<FigureId, Double> byHand = new LinkedHashMap<>();
-        Map<String, Double> notes = new LinkedHashMap<>();
+            Map<String, Double> readings,
+            MeasuringContext standing,
+            Function<Place, DoubtSource> ofReading,
+            String taught) {
         Map<Integer, Supplier<List<Step>>> steps = new LinkedHashMap<>();
-        for (int i = 0; i < evaluations.size(); i++) {
-            int index = i;
-            evaluations.get(i).run(readings, standing, ofReading, taught).ifPresent(run -> {
-                run.figures().keySet().forEach(byHand::remove);
-                figures.putAll(run.figures());
-                byHand.putAll(run.byHand());
-                notes.putAll(run.notes());
-                steps.put(index, run.steps());
-            });
-        }
-        Derivation.derive(figures);
-        if (!byHand.isEmpty()) {
-            Derivation.deriveByHand(figures, byHand);
-        }
-        return new WorkedRepeat(figures, byHand, notes, steps);
+        Evaluation.Run<Estimate> all = run(readings, standing, ofReading, taught, Arithmetic.ESTIMATES, steps);
+        return new WorkedRepeat(all.figures(), all.byHand(), all.notes(), steps);
     }
 
     /**
@@ -437,17 +377,43 @@ public record Procedure(
      * @param readings mm or deg by place
      */
     public Map<FigureId, Double> values(Map<String, Double> readings, MeasuringContext standing, String taught) {
-        Map<FigureId, Double> solved = new LinkedHashMap<>();
+        Evaluation.Run<Double> all = run(
+                readings,
+                standing,
+                place -> DoubtSource.input(place.id()),
+                taught,
+                Arithmetic.VALUES,
+                new LinkedHashMap<>());
+        all.figures().putAll(all.byHand());
+        return all.figures();
+    }
+
+    /** Runs every evaluation that can be worked, puts its steps beside its index, and adds what follows from the figures of all. */
+    private <V> Evaluation.Run<V> run(
+            Map<String, Double> readings,
+            MeasuringContext standing,
+            Function<Place, DoubtSource> ofReading,
+            String taught,
+            Arithmetic<V> arithmetic,
+            Map<Integer, Supplier<List<Step>>> steps) {
+        Map<FigureId, V> figures = new LinkedHashMap<>();
         Map<FigureId, Double> byHand = new LinkedHashMap<>();
-        for (Evaluation evaluation : evaluations) {
-            Evaluation.Values values = evaluation.values(readings, standing, taught);
-            values.solved().keySet().forEach(byHand::remove);
-            solved.putAll(values.solved());
-            byHand.putAll(values.byHand());
+        Map<String, Double> notes = new LinkedHashMap<>();
+        for (int i = 0; i < evaluations.size(); i++) {
+            int index = i;
+            evaluations
+                    .get(i)
+                    .run(readings, standing, ofReading, taught, arithmetic)
+                    .ifPresent(run -> {
+                        run.figures().keySet().forEach(byHand::remove);
+                        figures.putAll(run.figures());
+                        byHand.putAll(run.byHand());
+                        notes.putAll(run.notes());
+                        steps.put(index, run.steps());
+                    });
         }
-        Derivation.deriveValues(solved, byHand);
-        solved.putAll(byHand);
-        return solved;
+        Derivation.derive(figures, byHand, arithmetic);
+        return new Evaluation.Run<>(figures, byHand, notes, List::of);
     }
 
     /**
@@ -508,17 +474,5 @@ public record Procedure(
     /** The place of an id, which must be one of its own. */
     public Place place(String id) {
         return walk.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow();
-    }
-
-    /** The kind of reading that a source of doubt is: of a reading its place's, else the shared source itself. */
-    public String doubtGroup(String source) {
-        String[] parts = source.split("/", -1);
-        return parts.length < 2
-                ? source
-                : walk.stream()
-                        .filter(p -> p.id().equals(parts[1]))
-                        .map(Place::tool)
-                        .findFirst()
-                        .orElse(source);
     }
 }

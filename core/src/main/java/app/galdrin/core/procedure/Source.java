@@ -2,6 +2,8 @@ package app.galdrin.core.procedure;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.record.FieldUnit;
+import app.galdrin.core.uncertainty.DoubtSource;
+import app.galdrin.core.uncertainty.DoubtSource.Origin;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.List;
 import java.util.Map;
@@ -14,22 +16,6 @@ import java.util.function.UnaryOperator;
 /** Where a field of a record comes from, how well it is known, and the names its doubt goes under. */
 public sealed interface Source {
 
-    /** Begins the name of what is so of the vehicle itself, whoever reads it. */
-    String OF_VEHICLE = "vehicle.";
-
-    /** Begins the name of what is so of a bay as it was surveyed, whoever reads there. */
-    String OF_BAY = "bay.";
-
-    /** Whether a source of doubt is so of the vehicle itself. */
-    static boolean isOfVehicle(String source) {
-        return source.startsWith(OF_VEHICLE);
-    }
-
-    /** Whether a source of doubt is one and the same for all who read a vehicle as it stands: between two of them it falls out. */
-    static boolean isCommonToAll(String source) {
-        return source.startsWith(OF_VEHICLE) || source.startsWith(OF_BAY);
-    }
-
     /**
      * The value in the record's unit, or a word; empty where there is none.
      *
@@ -38,17 +24,17 @@ public sealed interface Source {
     Optional<Object> value(Map<String, Double> readings, MeasuringContext standing);
 
     /**
-     * What it moves by for one standard uncertainty of each thing its doubt comes from: signed, mm or rad, by that thing's name.
-     * {@code readings} are those it has its value from; {@code ofReading} turns a place into the name of this very reading. Where
+     * What it moves by for one standard uncertainty of each thing its doubt comes from: signed, mm or rad, by source.
+     * {@code readings} are those it has its value from; {@code ofReading} turns a place into the source that this very reading is. Where
      * nothing is in doubt, {@code each} is not told anything.
      *
      * @param readings mm or deg by place
      */
     default void parts(
             Map<String, Double> readings,
-            Function<Place, String> ofReading,
+            Function<Place, DoubtSource> ofReading,
             MeasuringContext standing,
-            ObjDoubleConsumer<String> each) {}
+            ObjDoubleConsumer<DoubtSource> each) {}
 
     /** The places it is read at. */
     default List<Place> places() {
@@ -90,9 +76,9 @@ public sealed interface Source {
         @Override
         public void parts(
                 Map<String, Double> readings,
-                Function<Place, String> ofReading,
+                Function<Place, DoubtSource> ofReading,
                 MeasuringContext standing,
-                ObjDoubleConsumer<String> each) {
+                ObjDoubleConsumer<DoubtSource> each) {
             each.accept(ofReading.apply(place), factor * place.standardUncertainty());
         }
 
@@ -125,9 +111,9 @@ public sealed interface Source {
         @Override
         public void parts(
                 Map<String, Double> readings,
-                Function<Place, String> ofReading,
+                Function<Place, DoubtSource> ofReading,
                 MeasuringContext standing,
-                ObjDoubleConsumer<String> each) {
+                ObjDoubleConsumer<DoubtSource> each) {
             double shown = readings.getOrDefault(place.id(), 0.0);
             double way = asShown ? Math.signum(shown) : Math.signum(Math.abs(shown) - UPRIGHT);
             each.accept(ofReading.apply(place), way * place.standardUncertainty());
@@ -172,9 +158,9 @@ public sealed interface Source {
         @Override
         public void parts(
                 Map<String, Double> readings,
-                Function<Place, String> ofReading,
+                Function<Place, DoubtSource> ofReading,
                 MeasuringContext standing,
-                ObjDoubleConsumer<String> each) {
+                ObjDoubleConsumer<DoubtSource> each) {
             reading.parts(readings, ofReading, standing, each);
             setUp.parts(readings, ofReading, standing, each);
         }
@@ -212,9 +198,9 @@ public sealed interface Source {
         @Override
         public void parts(
                 Map<String, Double> readings,
-                Function<Place, String> ofReading,
+                Function<Place, DoubtSource> ofReading,
                 MeasuringContext standing,
-                ObjDoubleConsumer<String> each) {
+                ObjDoubleConsumer<DoubtSource> each) {
             for (PlaceReading read : reads) {
                 read.parts(readings, ofReading, standing, (name, part) -> each.accept(name, part / reads.size()));
             }
@@ -237,22 +223,22 @@ public sealed interface Source {
      * @param key names it as a source of doubt
      * @param value in the record's unit; empty where the sheet does not know
      * @param doubt standard uncertainty in the record's unit
-     * @param source the name as a source of doubt
+     * @param source as its doubt comes from it
      */
     record Datum(
             String key,
             FieldUnit unit,
             Function<MeasuringContext, Optional<Double>> value,
             ToDoubleFunction<MeasuringContext> doubt,
-            String source)
+            DoubtSource source)
             implements KnownBeforehand {
-        /** With the usual name as a source of doubt. */
+        /** With the usual source of doubt. */
         public Datum(
                 String key,
                 FieldUnit unit,
                 Function<MeasuringContext, Optional<Double>> value,
                 ToDoubleFunction<MeasuringContext> doubt) {
-            this(key, unit, value, doubt, "sheet." + key);
+            this(key, unit, value, doubt, DoubtSource.shared(Origin.SHEET, "sheet." + key));
         }
 
         @Override
@@ -263,9 +249,9 @@ public sealed interface Source {
         @Override
         public void parts(
                 Map<String, Double> readings,
-                Function<Place, String> ofReading,
+                Function<Place, DoubtSource> ofReading,
                 MeasuringContext standing,
-                ObjDoubleConsumer<String> each) {
+                ObjDoubleConsumer<DoubtSource> each) {
             each.accept(source, unit.toCore(doubt.applyAsDouble(standing)));
         }
     }
@@ -280,9 +266,9 @@ public sealed interface Source {
         @Override
         public void parts(
                 Map<String, Double> readings,
-                Function<Place, String> ofReading,
+                Function<Place, DoubtSource> ofReading,
                 MeasuringContext standing,
-                ObjDoubleConsumer<String> each) {
+                ObjDoubleConsumer<DoubtSource> each) {
             datum.parts(readings, ofReading, standing, each);
         }
     }
@@ -308,9 +294,9 @@ public sealed interface Source {
         @Override
         public void parts(
                 Map<String, Double> readings,
-                Function<Place, String> ofReading,
+                Function<Place, DoubtSource> ofReading,
                 MeasuringContext standing,
-                ObjDoubleConsumer<String> each) {
+                ObjDoubleConsumer<DoubtSource> each) {
             BayFloor floor = standing.floor();
             each.accept(floor.source(slope), floor.standardUncertainty());
         }
@@ -341,9 +327,9 @@ public sealed interface Source {
         @Override
         public void parts(
                 Map<String, Double> readings,
-                Function<Place, String> ofReading,
+                Function<Place, DoubtSource> ofReading,
                 MeasuringContext standing,
-                ObjDoubleConsumer<String> each) {
+                ObjDoubleConsumer<DoubtSource> each) {
             Estimate found = standing.own().get(figure);
             if (found != null) {
                 found.budget().forEach(each);
@@ -372,12 +358,12 @@ public sealed interface Source {
      *
      * @param key names it as a source of doubt, common to all that is read in this set-up
      * @param standardUncertainty mm or rad
-     * @param source the name as a source of doubt
+     * @param source as its doubt comes from it
      */
-    record SetUp(String key, double standardUncertainty, String source) implements Source {
-        /** With the usual name as a source of doubt. */
+    record SetUp(String key, double standardUncertainty, DoubtSource source) implements Source {
+        /** With the usual source of doubt. */
         public SetUp(String key, double standardUncertainty) {
-            this(key, standardUncertainty, "setUp." + key);
+            this(key, standardUncertainty, DoubtSource.shared(Origin.SET_UP, "setUp." + key));
         }
 
         /** How far off it was made this once, mm or rad. */
@@ -393,9 +379,9 @@ public sealed interface Source {
         @Override
         public void parts(
                 Map<String, Double> readings,
-                Function<Place, String> ofReading,
+                Function<Place, DoubtSource> ofReading,
                 MeasuringContext standing,
-                ObjDoubleConsumer<String> each) {
+                ObjDoubleConsumer<DoubtSource> each) {
             each.accept(source, standardUncertainty);
         }
     }

@@ -1,6 +1,5 @@
 package app.galdrin.core.quantity;
 
-import app.galdrin.core.quantity.QuantityText.Reason;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -12,7 +11,7 @@ import java.util.stream.IntStream;
  * @param plain digits and nothing else
  * @param fault why it is no figure; the other parts mean nothing then
  */
-record Figure(double value, double step, boolean plain, Optional<Reason> fault) {
+record Figure(double value, double step, boolean plain, Optional<TextFault> fault) {
 
     /** Digits kept of a long numerator or denominator: more than a double holds. */
     private static final int KEPT = 30;
@@ -20,7 +19,7 @@ record Figure(double value, double step, boolean plain, Optional<Reason> fault) 
     /** As many digits stand for a whole number that a double holds, and so does the power of ten of as many places. */
     private static final int EXACT_DIGITS = 15;
 
-    private static Figure fault(Reason reason) {
+    private static Figure fault(TextFault reason) {
         return new Figure(0, 1, false, Optional.of(reason));
     }
 
@@ -35,7 +34,7 @@ record Figure(double value, double step, boolean plain, Optional<Reason> fault) 
             return decimal(whole, scan.digits(), comma);
         }
         if (whole.isEmpty()) {
-            return fault(Reason.NOT_A_FIGURE);
+            return fault(TextFault.NOT_A_FIGURE);
         }
         int afterWhole = scan.position();
         boolean spaced = scan.spaces();
@@ -50,11 +49,11 @@ record Figure(double value, double step, boolean plain, Optional<Reason> fault) 
                 if (scan.take("/")) {
                     return fraction(Optional.of(whole), numerator, scan);
                 }
-                return fault(Reason.LEFT_OVER);
+                return fault(TextFault.LEFT_OVER);
             }
         }
         if (hyphen) {
-            return fault(Reason.LEFT_OVER);
+            return fault(TextFault.LEFT_OVER);
         }
         scan.back(afterWhole);
         return of(read(whole), 1, true);
@@ -62,12 +61,12 @@ record Figure(double value, double step, boolean plain, Optional<Reason> fault) 
 
     private static Figure decimal(Digits whole, Digits places, boolean comma) {
         if (places.isEmpty()) {
-            return fault(Reason.NOT_A_FIGURE);
+            return fault(TextFault.NOT_A_FIGURE);
         }
         boolean couldBeThousands =
                 comma && places.length() == 3 && !whole.isEmpty() && whole.length() <= 3 && whole.first() != '0';
         if (couldBeThousands) {
-            return fault(Reason.THOUSANDS_COMMA);
+            return fault(TextFault.THOUSANDS_COMMA);
         }
         return of(read(whole, places), step(places.length()), false);
     }
@@ -102,15 +101,15 @@ record Figure(double value, double step, boolean plain, Optional<Reason> fault) 
         scan.spaces();
         Digits denominator = scan.digits();
         if (denominator.isEmpty()) {
-            return fault(Reason.NOT_A_FIGURE);
+            return fault(TextFault.NOT_A_FIGURE);
         }
         String n = numerator.withoutLeadingZeros().toString();
         String d = denominator.withoutLeadingZeros().toString();
         if (d.isEmpty()) {
-            return fault(Reason.ZERO_DENOMINATOR);
+            return fault(TextFault.ZERO_DENOMINATOR);
         }
         if (whole.isPresent() && !isLess(n, d)) {
-            return fault(Reason.IMPROPER_MIXED);
+            return fault(TextFault.IMPROPER_MIXED);
         }
         double wholes = whole.map(Figure::read).orElse(0.0);
         return of(wholes + ratio(n, d), ratio("1", d), false);

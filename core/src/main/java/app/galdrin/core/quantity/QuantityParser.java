@@ -1,6 +1,5 @@
 package app.galdrin.core.quantity;
 
-import app.galdrin.core.quantity.QuantityText.Reason;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -56,7 +55,7 @@ public final class QuantityParser {
     private QuantityText parse() {
         scan.spaces();
         if (scan.atEnd()) {
-            return new QuantityText.Rejection(Reason.EMPTY);
+            return new QuantityText.Rejection(TextFault.EMPTY);
         }
         double sign = scan.take("-−") ? -1 : 1;
         if (sign > 0) {
@@ -74,20 +73,20 @@ public final class QuantityParser {
         }
         return Math.abs(r.value()) <= LARGEST
                 ? new QuantityText.ParsedQuantity(sign * r.value(), r.unit(), r.step())
-                : new QuantityText.Rejection(Reason.TOO_LARGE);
+                : new QuantityText.Rejection(TextFault.TOO_LARGE);
     }
 
     private QuantityText withWord(Figure figure) {
         Optional<Unit> unit = unitOfWord(scan.word());
         scan.spaces();
         if (unit.isEmpty()) {
-            return new QuantityText.Rejection(Reason.LEFT_OVER);
+            return new QuantityText.Rejection(TextFault.LEFT_OVER);
         }
         if (unit.get().quantity() != quantity) {
-            return new QuantityText.Rejection(Reason.WRONG_UNIT);
+            return new QuantityText.Rejection(TextFault.WRONG_UNIT);
         }
         if (!scan.atEnd()) {
-            return new QuantityText.Rejection(Reason.LEFT_OVER);
+            return new QuantityText.Rejection(TextFault.LEFT_OVER);
         }
         return quantity == Quantity.COUNT ? counted(figure, unit.get()) : read(figure, unit.get());
     }
@@ -100,7 +99,7 @@ public final class QuantityParser {
                         ? 1 / FLATS_A_TURN
                         : unit == Unit.TURNS && defaultUnit == Unit.FLATS ? FLATS_A_TURN : 0;
         return each == 0
-                ? new QuantityText.Rejection(Reason.WRONG_UNIT)
+                ? new QuantityText.Rejection(TextFault.WRONG_UNIT)
                 : new QuantityText.ParsedQuantity(figure.value() * each, unit, figure.step() * each);
     }
 
@@ -116,11 +115,11 @@ public final class QuantityParser {
         Optional<Unit> sign = takeSign();
         if (sign.isEmpty()) {
             boolean degrees = quantity != Quantity.ANGLE && scan.at('°');
-            return new QuantityText.Rejection(degrees ? Reason.WRONG_UNIT : Reason.LEFT_OVER);
+            return new QuantityText.Rejection(degrees ? TextFault.WRONG_UNIT : TextFault.LEFT_OVER);
         }
         Unit first = sign.get();
         if (first == Unit.ARCSEC) {
-            return new QuantityText.Rejection(Reason.WRONG_UNIT);
+            return new QuantityText.Rejection(TextFault.WRONG_UNIT);
         }
         double value = figure.value() * first.factor();
         Figure last = figure;
@@ -134,10 +133,10 @@ public final class QuantityParser {
             scan.spaces();
             Optional<Unit> nextSign = takeSign();
             if (!last.plain() || nextSign.isEmpty() || smaller(unit) != nextSign.get()) {
-                return new QuantityText.Rejection(Reason.LEFT_OVER);
+                return new QuantityText.Rejection(TextFault.LEFT_OVER);
             }
             if (next.value() >= (nextSign.get() == Unit.IN ? 12 : 60)) {
-                return new QuantityText.Rejection(Reason.SIXTY_OR_MORE);
+                return new QuantityText.Rejection(TextFault.SIXTY_OR_MORE);
             }
             unit = nextSign.get();
             value += next.value() * unit.factor();

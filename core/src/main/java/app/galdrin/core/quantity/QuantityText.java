@@ -1,7 +1,5 @@
 package app.galdrin.core.quantity;
 
-import app.galdrin.core.Keyed;
-
 /**
  * What a text was read as.
  *
@@ -20,29 +18,5 @@ public sealed interface QuantityText {
     record ParsedQuantity(double value, Unit unit, double step) implements QuantityText {}
 
     /** A text that is not a quantity. */
-    record Rejection(Reason reason) implements QuantityText {}
-
-    /** Why a text was not read; each has a sentence of its own on the pages. */
-    enum Reason implements Keyed {
-        EMPTY("empty"),
-        NOT_A_FIGURE("notAFigure"),
-        ZERO_DENOMINATOR("zeroDenominator"),
-        IMPROPER_MIXED("improperMixed"),
-        THOUSANDS_COMMA("thousandsComma"),
-        WRONG_UNIT("wrongUnit"),
-        SIXTY_OR_MORE("sixtyOrMore"),
-        LEFT_OVER("leftOver"),
-        TOO_LARGE("tooLarge");
-
-        private final String key;
-
-        Reason(String key) {
-            this.key = key;
-        }
-
-        @Override
-        public String key() {
-            return key;
-        }
-    }
+    record Rejection(TextFault reason) implements QuantityText {}
 }

@@ -5,7 +5,7 @@ import app.galdrin.core.Outcome;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
-import app.galdrin.core.quantity.QuantityText.Reason;
+import app.galdrin.core.quantity.TextFault;
 import app.galdrin.core.quantity.Unit;
 import com.google.auto.service.AutoService;
 import java.util.List;
@@ -42,7 +42,7 @@ public final class QuantityParseKind implements RecordKind {
         if (parsed instanceof QuantityText.ParsedQuantity read) {
             return Outcome.of(new Answer(new Figures().set(VALUE, read.value()).set(UNIT, read.unit()), List::of));
         }
-        boolean tooLarge = ((QuantityText.Rejection) parsed).reason() == Reason.TOO_LARGE;
+        boolean tooLarge = ((QuantityText.Rejection) parsed).reason() == TextFault.TOO_LARGE;
         return Outcome.fault(tooLarge ? FaultCode.OUT_OF_RANGE : FaultCode.MALFORMED, TEXT.name());
     }
 }

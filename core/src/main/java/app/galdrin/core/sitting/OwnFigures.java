@@ -11,7 +11,9 @@ import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Repeat;
 import app.galdrin.core.procedure.TargetReading;
+import app.galdrin.core.procedure.WorkedRepeat;
 import app.galdrin.core.procedure.slip.SlipContext;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.task.Assignment;
@@ -21,6 +23,7 @@ import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
 import app.galdrin.core.uncertainty.Budget;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Scatter;
 import java.util.ArrayList;
@@ -47,7 +50,7 @@ public final class OwnFigures {
     private static final double FINEST_SHARE = 0.2;
 
     /** The source of doubt that a formula on paper adds by what it misses. */
-    private static final String HAND_FORMULA = "handFormula";
+    private static final DoubtSource HAND_FORMULA = DoubtSource.input("handFormula");
 
     public static final FigureId THRUST = FigureId.of(Measurand.THRUST, Axle.REAR);
 
@@ -100,12 +103,12 @@ public final class OwnFigures {
     }
 
     /** Every repeat that can be worked to one of its figures at least. */
-    public List<Procedure.WorkedRepeat> repeats(Measure measure, int round) {
+    public List<WorkedRepeat> repeats(Measure measure, int round) {
         return works(measure, round).telling();
     }
 
     /** Every repeat of {@link #readings}, also those that come to nothing. */
-    public List<Procedure.WorkedRepeat> worked(Measure measure, int round) {
+    public List<WorkedRepeat> worked(Measure measure, int round) {
         return works(measure, round).all();
     }
 
@@ -115,8 +118,8 @@ public final class OwnFigures {
      * @param all that were read, in order, also those that come to nothing
      * @param telling those that can be worked to a figure at least
      */
-    private record Works(List<Procedure.WorkedRepeat> all, List<Procedure.WorkedRepeat> telling) {
-        static Works of(List<Procedure.WorkedRepeat> all) {
+    private record Works(List<WorkedRepeat> all, List<WorkedRepeat> telling) {
+        static Works of(List<WorkedRepeat> all) {
             return new Works(
                     all, all.stream().filter(w -> !w.figures().isEmpty()).toList());
         }
@@ -127,7 +130,7 @@ public final class OwnFigures {
         Works known = worked.get(state);
         if (known == null) {
             // working a step may work those before it, so that nothing is computed inside of the map
-            List<Procedure.WorkedRepeat> all = new ArrayList<>();
+            List<WorkedRepeat> all = new ArrayList<>();
             for (Map<String, Double> read : readings(measure, round)) {
                 all.add(work(measure, round, all.size() + 1, read));
             }
@@ -138,12 +141,12 @@ public final class OwnFigures {
     }
 
     /** Works one repeat; readings are mm or deg by place. */
-    private Procedure.WorkedRepeat work(Measure measure, int round, int repeat, Map<String, Double> readings) {
+    private WorkedRepeat work(Measure measure, int round, int repeat, Map<String, Double> readings) {
         return measure.procedure()
                 .work(
                         readings,
                         standing(measure, round),
-                        assignment.sources(new Procedure.Repeat(measure.id(), round, repeat)),
+                        assignment.sources(new Repeat(measure.id(), round, repeat)),
                         measure.taught());
     }
 
@@ -157,7 +160,7 @@ public final class OwnFigures {
         List<Map<String, Double>> read = readings(measure, round);
         for (int i = 0; i < read.size(); i++) {
             if (read.get(i) == readings) {
-                Procedure.WorkedRepeat known = worked(measure, round).get(i);
+                WorkedRepeat known = worked(measure, round).get(i);
                 return taught.equals(HandFormula.SOLVED) ? known.solved() : known.honest();
             }
         }
@@ -183,7 +186,7 @@ public final class OwnFigures {
                             new ReadingQuery(repeat, Optional.empty(), List.of(pair.first(), pair.second()))));
             askedBack(measure, round, repeat, read).forEach(asked::add);
             if (chosen && floorKnown) {
-                Procedure.WorkedRepeat one = worked(measure, round).get(i);
+                WorkedRepeat one = worked(measure, round).get(i);
                 measure.figures().stream()
                         .filter(f -> !f.ofBothWheels() && !one.figures().containsKey(f))
                         .forEach(f -> impossible(procedure, f, repeat, read).ifPresent(asked::add));
@@ -302,10 +305,10 @@ public final class OwnFigures {
         return known;
     }
 
-    private RepeatedFigure tell(List<Procedure.WorkedRepeat> repeats, FigureId figure) {
+    private RepeatedFigure tell(List<WorkedRepeat> repeats, FigureId figure) {
         List<Estimate> each = new ArrayList<>(repeats.size());
         var onPaper = new DoubleSummaryStatistics();
-        for (Procedure.WorkedRepeat repeat : repeats) {
+        for (WorkedRepeat repeat : repeats) {
             Estimate solved = repeat.figures().get(figure);
             if (solved != null) {
                 each.add(solved);
@@ -331,7 +334,7 @@ public final class OwnFigures {
                 unit,
                 baseline(measure),
                 readings(measure, 0),
-                repeats(measure, 0).stream().map(Procedure.WorkedRepeat::notes).toList(),
+                repeats(measure, 0).stream().map(WorkedRepeat::notes).toList(),
                 measure.taught());
     }
 

@@ -60,6 +60,7 @@ public enum TaskStart implements Keyed {
     }
 
     private static final int REPEATS = 2;
+    private static final String ADJUST = "adjust";
     private static final int ROUNDS = 2;
 
     private final String key;
@@ -155,7 +156,6 @@ public enum TaskStart implements Keyed {
                 .toList();
         List<Measure> again =
                 adjustable.isEmpty() ? measures.subList(measures.size() - 1, measures.size()) : adjustable;
-        return new Round(
-                "adjust", again.stream().map(m -> m.as(m.id() + "Again")).toList(), ROUNDS);
+        return new Round(ADJUST, again.stream().map(m -> Round.again(ADJUST, m)).toList(), ROUNDS);
     }
 }

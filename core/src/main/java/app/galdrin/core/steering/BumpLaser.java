@@ -192,7 +192,7 @@ public final class BumpLaser implements MeasuringMethod {
         double value = products / squares;
         return uSpot == 0
                 ? new Estimate(value, 0)
-                : new Estimate(value, Budget.of(slopeParts(r, zero, squares, uSpot), BumpLaser::spotPlace));
+                : new Estimate(value, Budget.ofInputs(slopeParts(r, zero, squares, uSpot), BumpLaser::spotPlace));
     }
 
     /** A spot moves its own point, and every spot at travel 0 moves all points the other way. */

@@ -8,7 +8,7 @@ import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Repeat;
 import app.galdrin.core.procedure.Source.EarlierFigure;
 import app.galdrin.core.procedure.paper.PrintedFigures;
 import app.galdrin.core.procedure.slip.Slip;
@@ -18,6 +18,7 @@ import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SheetScale;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,7 +28,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
-import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -55,8 +55,7 @@ public final class Assignment {
     private final Map<String, List<Slip>> slips = new ConcurrentHashMap<>();
     private final Map<String, List<FigureId>> judged = new ConcurrentHashMap<>();
     private final Map<String, List<Choice>> choices = new ConcurrentHashMap<>();
-    private final Map<String, UnaryOperator<String>> doubtGroups = new ConcurrentHashMap<>();
-    private final Map<Procedure.Repeat, Function<Place, String>> sources = new ConcurrentHashMap<>();
+    private final Map<Repeat, Function<Place, DoubtSource>> sources = new ConcurrentHashMap<>();
 
     private record VerdictKey(FigureId figure, String beforeStep) {}
 
@@ -126,19 +125,11 @@ public final class Assignment {
                         .toList());
     }
 
-    /** {@link Procedure.Repeat#source}, each name put together once. */
-    public Function<Place, String> sources(Procedure.Repeat repeat) {
+    /** {@link Repeat#source}, each put together once. */
+    public Function<Place, DoubtSource> sources(Repeat repeat) {
         return once(sources, repeat, key -> {
-            Map<String, String> names = new ConcurrentHashMap<>();
+            Map<String, DoubtSource> names = new ConcurrentHashMap<>();
             return place -> once(names, place.id(), id -> key.source(place));
-        });
-    }
-
-    /** {@link Procedure#doubtGroup} of a step's readings. */
-    public UnaryOperator<String> doubtGroups(Measure measure) {
-        return once(doubtGroups, measure.id(), id -> {
-            Map<String, String> groups = new ConcurrentHashMap<>();
-            return source -> once(groups, source, measure.procedure()::doubtGroup);
         });
     }
 

@@ -123,7 +123,7 @@ public record Checklist(String id, List<Item> items) implements Step {
         for (Item item : items) {
             for (Line line : item.lines()) {
                 if (seen.contains(line.id())) {
-                    faults.add(at + ".items", TaskFault.Reason.TWICE, line.id());
+                    faults.add(at + ".items", TaskFaultCode.TWICE, line.id());
                 }
                 seen.add(line.id());
             }

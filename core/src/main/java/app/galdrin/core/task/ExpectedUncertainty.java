@@ -6,7 +6,7 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.MeasuringContext;
-import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Repeat;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Limits;
@@ -64,7 +64,7 @@ public final class ExpectedUncertainty {
     private static Map<FigureId, Estimate> figures(
             Measure measure, MeasuringContext standing, Map<String, Double> readings, int repeat) {
         return measure.procedure()
-                .work(readings, standing, new Procedure.Repeat(measure.id(), 0, repeat), measure.taught())
+                .work(readings, standing, new Repeat(measure.id(), 0, repeat), measure.taught())
                 .figures();
     }
 

@@ -40,7 +40,7 @@ public record HandIn(String id) implements Step {
     @Override
     public void check(Practical practical, String at, TaskFaults faults) {
         if (!practical.steps().get(practical.steps().size() - 1).equals(this)) {
-            faults.add(at, TaskFault.Reason.AFTER_HAND_IN, id);
+            faults.add(at, TaskFaultCode.AFTER_HAND_IN, id);
         }
     }
 

@@ -122,7 +122,7 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
         practical.checkMeasured(this, figures, at, faults);
         for (FigureId figure : compared) {
             if (practical.comparison(figure, id).isEmpty()) {
-                faults.add(at + ".compared", TaskFault.Reason.NOT_TOLD_TWICE, figure.key());
+                faults.add(at + ".compared", TaskFaultCode.NOT_TOLD_TWICE, figure.key());
             }
         }
     }
@@ -131,9 +131,9 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
     public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
         for (FigureId figure : figures) {
             if (sheet.limits(figure).isEmpty()) {
-                faults.add(at + ".figures", TaskFault.Reason.NO_LIMITS, figure.key());
+                faults.add(at + ".figures", TaskFaultCode.NO_LIMITS, figure.key());
             } else if (canNeverSayInside(practical, sheet, figure)) {
-                faults.add(at + ".figures", TaskFault.Reason.NEVER_INSIDE, figure.key());
+                faults.add(at + ".figures", TaskFaultCode.NEVER_INSIDE, figure.key());
             }
         }
     }

@@ -156,27 +156,27 @@ public record Measure(
     @Override
     public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
         if (!procedure.fits(sheet)) {
-            faults.add(at + ".procedure", TaskFault.Reason.DOES_NOT_FIT, procedure.key());
+            faults.add(at + ".procedure", TaskFaultCode.DOES_NOT_FIT, procedure.key());
         }
         MeasuringContext standing = Assignment.of(practical, sheet).standing();
         figures.stream()
                 .flatMap(f -> procedure.lacking(f, figures, standing).stream())
                 .map(Source.Datum::key)
                 .distinct()
-                .forEach(key -> faults.add(at + ".figures", TaskFault.Reason.NOT_KNOWN, key));
+                .forEach(key -> faults.add(at + ".figures", TaskFaultCode.NOT_KNOWN, key));
     }
 
     @Override
     public void check(Practical practical, String at, TaskFaults faults) {
         for (FigureId figure : figures) {
             if (!procedure.sees().contains(figure)) {
-                faults.add(at + ".figures", TaskFault.Reason.NOT_SEEN, figure.key());
+                faults.add(at + ".figures", TaskFaultCode.NOT_SEEN, figure.key());
             } else if (!steering.leaves(figure)) {
-                faults.add(at + ".figures", TaskFault.Reason.ONE_WHEEL_SQUARED, figure.key());
+                faults.add(at + ".figures", TaskFaultCode.ONE_WHEEL_SQUARED, figure.key());
             }
         }
         if (!procedure.taught().contains(taught)) {
-            faults.add(at + ".working", TaskFault.Reason.UNKNOWN, taught);
+            faults.add(at + ".working", TaskFaultCode.UNKNOWN, taught);
         }
     }
 

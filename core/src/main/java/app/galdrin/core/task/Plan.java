@@ -117,7 +117,7 @@ public record Plan(String id, List<FigureId> figures) implements Step {
     @Override
     public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
         if (adjusters(sheet, figures).isEmpty()) {
-            faults.add(at + ".figures", TaskFault.Reason.NOTHING_ADJUSTABLE, "");
+            faults.add(at + ".figures", TaskFaultCode.NOTHING_ADJUSTABLE, "");
         }
     }
 

@@ -219,7 +219,7 @@ public record Practical(
     public void checkMeasured(Step step, List<FigureId> figures, String at, TaskFaults faults) {
         for (FigureId figure : figures) {
             if (measuring(figure, step.id()).isEmpty()) {
-                faults.add(at + ".figures", TaskFault.Reason.NOT_MEASURED, figure.key());
+                faults.add(at + ".figures", TaskFaultCode.NOT_MEASURED, figure.key());
             }
         }
     }
@@ -237,21 +237,21 @@ public record Practical(
 
     private void checkWhole(TaskFaults faults) {
         if (steps.isEmpty()) {
-            faults.add("steps", TaskFault.Reason.NO_STEPS, "");
+            faults.add("steps", TaskFaultCode.NO_STEPS, "");
         } else if (steps.stream().noneMatch(HandIn.class::isInstance)) {
-            faults.add("steps", TaskFault.Reason.NO_HAND_IN, "");
+            faults.add("steps", TaskFaultCode.NO_HAND_IN, "");
         }
         Set<String> ids = new HashSet<>();
         allSteps().forEach(step -> {
             if (!ids.add(step.id())) {
-                faults.add("steps", TaskFault.Reason.TWICE, step.id());
+                faults.add("steps", TaskFaultCode.TWICE, step.id());
             }
         });
     }
 
     private void checkScheme(TaskFaults faults) {
         if (scheme.available() == 0) {
-            faults.add("marks", TaskFault.Reason.NO_MARKS, "");
+            faults.add("marks", TaskFaultCode.NO_MARKS, "");
         }
         for (Criterion criterion : scheme.criteria()) {
             boolean there = step(criterion.id().step())
@@ -259,7 +259,7 @@ public record Practical(
                     .isPresent();
             boolean endless = criterion.id().aspect() == Aspect.TIME && minutes.isEmpty();
             if (!there || endless) {
-                faults.add("marks", TaskFault.Reason.NO_ASPECT, criterion.id().key());
+                faults.add("marks", TaskFaultCode.NO_ASPECT, criterion.id().key());
             } else {
                 checkBands(criterion, faults);
             }
@@ -273,7 +273,7 @@ public record Practical(
                 .figuresWithBands(criterion.id().aspect())
                 .stream()
                 .filter(figure -> criterion.band(figure).isEmpty())
-                .forEach(figure -> faults.add("marks", TaskFault.Reason.NO_BAND, figure.key()));
+                .forEach(figure -> faults.add("marks", TaskFaultCode.NO_BAND, figure.key()));
     }
 
     /** Everything wrong with it on a vehicle. */
@@ -284,7 +284,7 @@ public record Practical(
             step.check(this, sheet, "steps." + i, faults);
             int lines = step.lines(sheet).size();
             if (lines > MOST_LINES) {
-                faults.add("steps." + i, TaskFault.Reason.TOO_MANY, String.valueOf(lines), MOST_LINES);
+                faults.add("steps." + i, TaskFaultCode.TOO_MANY, String.valueOf(lines), MOST_LINES);
             }
         }
         return faults.found();

@@ -55,6 +55,15 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
         measures = List.copyOf(measures);
     }
 
+    /**
+     * Returns a measurement as a round reads it again.
+     *
+     * @param round id of the round; its number at the end, if it has one, keeps the ids of several rounds apart
+     */
+    public static Measure again(String round, Measure measure) {
+        return measure.as(measure.id() + "Again" + round.replaceFirst("^.*?([0-9]*)$", "$1"));
+    }
+
     /** After which inside is enough. */
     public Round(String id, List<Measure> measures, int most) {
         this(id, measures, most, INSIDE);
@@ -115,7 +124,7 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
         measures.forEach(m -> m.check(practical, sheet, at, faults));
         var figures = measures.stream().flatMap(m -> m.figures().stream()).toList();
         if (Plan.adjusters(sheet, figures).isEmpty()) {
-            faults.add(at + ".measures", TaskFault.Reason.NOTHING_ADJUSTABLE, "");
+            faults.add(at + ".measures", TaskFaultCode.NOTHING_ADJUSTABLE, "");
         }
     }
 

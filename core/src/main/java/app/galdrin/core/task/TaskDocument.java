@@ -53,12 +53,12 @@ public final class TaskDocument {
         byte[] bytes = text.replace('\n', ' ').replace('\r', ' ').getBytes(StandardCharsets.UTF_8);
         if (bytes.length > LONGEST) {
             return new TaskDocument.Reading.Refusal(
-                    List.of(new TaskFault("", TaskFault.Reason.TOO_LONG, String.valueOf(bytes.length), LONGEST)));
+                    List.of(new TaskFault("", TaskFaultCode.TOO_LONG, String.valueOf(bytes.length), LONGEST)));
         }
         return JsonLines.object(bytes)
                 .map(TaskDocument::read)
                 .orElseGet(() ->
-                        new TaskDocument.Reading.Refusal(List.of(new TaskFault("", TaskFault.Reason.NOT_JSON, "", 0))));
+                        new TaskDocument.Reading.Refusal(List.of(new TaskFault("", TaskFaultCode.NOT_JSON, "", 0))));
     }
 
     /**
@@ -113,7 +113,7 @@ public final class TaskDocument {
                         "grades",
                         FRONTS_TO));
         if (!FORMAT.equals(json.get("format"))) {
-            faults.add("format", TaskFault.Reason.UNKNOWN, String.valueOf(json.get("format")));
+            faults.add("format", TaskFaultCode.UNKNOWN, String.valueOf(json.get("format")));
         }
         int version = faults.whole(json, "version", 1, VERSION, VERSION);
         String title = faults.text(json, "title", Practical.LONGEST_TITLE);

@@ -1,7 +1,5 @@
 package app.galdrin.core.task;
 
-import app.galdrin.core.Keyed;
-
 /**
  * What is wrong with a task document.
  *
@@ -9,48 +7,4 @@ import app.galdrin.core.Keyed;
  * @param value what was read, as written; empty where something is missing
  * @param limit of what is counted, 0 where nothing is
  */
-public record TaskFault(String at, Reason reason, String value, int limit) {
-
-    /** Why; each has a sentence of its own. */
-    public enum Reason implements Keyed {
-        NOT_JSON("notJson"),
-        TOO_LONG("tooLong"),
-        MISSING("missing"),
-        MALFORMED("malformed"),
-        UNKNOWN("unknown"),
-        UNKNOWN_FIELD("unknownField"),
-        OUT_OF_RANGE("outOfRange"),
-        TOO_MANY("tooMany"),
-        TWICE("twice"),
-        NOT_SEEN("notSeen"),
-        /** The vehicle has no axle that the procedure can be laid on. */
-        DOES_NOT_FIT("doesNotFit"),
-        ONE_WHEEL_SQUARED("oneWheelSquared"),
-        NOT_KNOWN("notKnown"),
-        NOT_MEASURED("notMeasured"),
-        NOT_TOLD_TWICE("notToldTwice"),
-        GIVEN_NOT_WORKED("givenNotWorked"),
-        NO_LIMITS("noLimits"),
-        NEVER_INSIDE("neverInside"),
-        NOTHING_ADJUSTABLE("nothingAdjustable"),
-        AFTER_HAND_IN("afterHandIn"),
-        NO_HAND_IN("noHandIn"),
-        BEFORE_MEASURED("beforeMeasured"),
-        NO_MARKS("noMarks"),
-        NO_ASPECT("noAspect"),
-        /** A figure of a reading without full marks up to anywhere. */
-        NO_BAND("noBand"),
-        NO_STEPS("noSteps");
-
-        private final String key;
-
-        Reason(String key) {
-            this.key = key;
-        }
-
-        @Override
-        public String key() {
-            return key;
-        }
-    }
-}
+public record TaskFault(String at, TaskFaultCode reason, String value, int limit) {}

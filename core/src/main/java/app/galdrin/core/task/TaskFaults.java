@@ -31,23 +31,23 @@ public final class TaskFaults {
     }
 
     /** Adds a fault; {@code path} is where in the document. */
-    public void add(String path, TaskFault.Reason reason, String value) {
+    public void add(String path, TaskFaultCode reason, String value) {
         found.add(new TaskFault(path, reason, value, 0));
     }
 
     /** Adds a fault with the limit that its sentence names. */
-    public void add(String path, TaskFault.Reason reason, String value, int limit) {
+    public void add(String path, TaskFaultCode reason, String value, int limit) {
         found.add(new TaskFault(path, reason, value, limit));
     }
 
-    private void member(String name, TaskFault.Reason reason, @Nullable Object value) {
+    private void member(String name, TaskFaultCode reason, @Nullable Object value) {
         add(path(name), reason, String.valueOf(value));
     }
 
     /** A member whose value is none of those there are. */
     public void unknown(String name, String value) {
         if (!value.isEmpty()) {
-            member(name, TaskFault.Reason.UNKNOWN, value);
+            member(name, TaskFaultCode.UNKNOWN, value);
         }
     }
 
@@ -55,7 +55,7 @@ public final class TaskFaults {
     public void only(JsonObject json, Set<String> names) {
         for (int i = 0; i < json.size(); i++) {
             if (!names.contains(json.name(i))) {
-                member(json.name(i), TaskFault.Reason.UNKNOWN_FIELD, json.name(i));
+                member(json.name(i), TaskFaultCode.UNKNOWN_FIELD, json.name(i));
             }
         }
     }
@@ -63,15 +63,15 @@ public final class TaskFaults {
     /** A text of 1 to so many characters. */
     public String text(JsonObject json, String name, int longest) {
         if (!json.has(name)) {
-            member(name, TaskFault.Reason.MISSING, "");
+            member(name, TaskFaultCode.MISSING, "");
             return "";
         }
         if (!(json.get(name) instanceof String text)) {
-            member(name, TaskFault.Reason.MALFORMED, json.get(name));
+            member(name, TaskFaultCode.MALFORMED, json.get(name));
             return "";
         }
         if (text.isBlank() || text.length() > longest) {
-            add(path(name), TaskFault.Reason.TOO_LONG, text, longest);
+            add(path(name), TaskFaultCode.TOO_LONG, text, longest);
         }
         return text;
     }
@@ -82,11 +82,11 @@ public final class TaskFaults {
             return otherwise;
         }
         if (!(json.get(name) instanceof Double number) || number != Math.rint(number)) {
-            member(name, TaskFault.Reason.MALFORMED, json.get(name));
+            member(name, TaskFaultCode.MALFORMED, json.get(name));
             return otherwise;
         }
         if (number < least || number > most) {
-            add(path(name), TaskFault.Reason.OUT_OF_RANGE, String.valueOf(number.longValue()), most);
+            add(path(name), TaskFaultCode.OUT_OF_RANGE, String.valueOf(number.longValue()), most);
             return otherwise;
         }
         return number.intValue();
@@ -103,7 +103,7 @@ public final class TaskFaults {
         if (json.get(name) instanceof Double number && number >= least && number <= most) {
             return OptionalDouble.of(number);
         }
-        member(name, json.has(name) ? TaskFault.Reason.OUT_OF_RANGE : TaskFault.Reason.MISSING, json.get(name));
+        member(name, json.has(name) ? TaskFaultCode.OUT_OF_RANGE : TaskFaultCode.MISSING, json.get(name));
         return OptionalDouble.empty();
     }
 
@@ -115,7 +115,7 @@ public final class TaskFaults {
         if (json.get(name) instanceof Boolean flag) {
             return flag;
         }
-        member(name, TaskFault.Reason.MALFORMED, json.get(name));
+        member(name, TaskFaultCode.MALFORMED, json.get(name));
         return false;
     }
 
@@ -126,7 +126,7 @@ public final class TaskFaults {
         }
         Optional<T> known = json.get(name) instanceof String text ? Keyed.find(words, text) : Optional.empty();
         if (known.isEmpty()) {
-            member(name, TaskFault.Reason.UNKNOWN, json.get(name));
+            member(name, TaskFaultCode.UNKNOWN, json.get(name));
         }
         return known.orElse(otherwise);
     }
@@ -137,15 +137,15 @@ public final class TaskFaults {
         for (Object element : list(json, name, most)) {
             Optional<FigureId> figure = element instanceof String key ? FigureId.parse(key) : Optional.empty();
             if (figure.isEmpty()) {
-                member(name, TaskFault.Reason.UNKNOWN, element);
+                member(name, TaskFaultCode.UNKNOWN, element);
             } else if (figures.contains(figure.get())) {
-                member(name, TaskFault.Reason.TWICE, element);
+                member(name, TaskFaultCode.TWICE, element);
             } else {
                 figures.add(figure.get());
             }
         }
         if (figures.isEmpty()) {
-            member(name, TaskFault.Reason.MISSING, "");
+            member(name, TaskFaultCode.MISSING, "");
         }
         return figures;
     }
@@ -155,15 +155,15 @@ public final class TaskFaults {
         List<String> texts = new ArrayList<>();
         for (Object element : list(json, name, most)) {
             if (!(element instanceof String text)) {
-                member(name, TaskFault.Reason.MALFORMED, element);
+                member(name, TaskFaultCode.MALFORMED, element);
             } else if (text.isBlank() || text.length() > longest) {
-                add(path(name), TaskFault.Reason.TOO_LONG, text, longest);
+                add(path(name), TaskFaultCode.TOO_LONG, text, longest);
             } else {
                 texts.add(text);
             }
         }
         if (texts.isEmpty() && json.get(name) instanceof List<?> none && none.isEmpty()) {
-            member(name, TaskFault.Reason.MISSING, "");
+            member(name, TaskFaultCode.MISSING, "");
         }
         return texts;
     }
@@ -173,7 +173,7 @@ public final class TaskFaults {
         if (json.get(name) instanceof JsonObject object) {
             return object;
         }
-        member(name, TaskFault.Reason.MALFORMED, json.get(name));
+        member(name, TaskFaultCode.MALFORMED, json.get(name));
         return new JsonObject();
     }
 
@@ -184,7 +184,7 @@ public final class TaskFaults {
             if (element instanceof JsonObject object) {
                 objects.add(object);
             } else {
-                member(name, TaskFault.Reason.MALFORMED, element);
+                member(name, TaskFaultCode.MALFORMED, element);
             }
         }
         return objects;
@@ -192,11 +192,11 @@ public final class TaskFaults {
 
     private List<?> list(JsonObject json, String name, int most) {
         if (!(json.get(name) instanceof List<?> list)) {
-            member(name, json.has(name) ? TaskFault.Reason.MALFORMED : TaskFault.Reason.MISSING, "");
+            member(name, json.has(name) ? TaskFaultCode.MALFORMED : TaskFaultCode.MISSING, "");
             return List.of();
         }
         if (list.size() > most) {
-            add(path(name), TaskFault.Reason.TOO_MANY, String.valueOf(list.size()), most);
+            add(path(name), TaskFaultCode.TOO_MANY, String.valueOf(list.size()), most);
             return list.subList(0, most);
         }
         return list;

@@ -2,7 +2,6 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand.Form;
-import app.galdrin.core.procedure.Source;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,7 +21,7 @@ final class UsualBands {
             if (expected != null) {
                 bands.put(
                         figure,
-                        Band.between(expected.budget().standardUncertaintyOf(source -> !Source.isCommonToAll(source))));
+                        Band.between(expected.budget().standardUncertaintyOf(source -> !source.isCommonToAll())));
             }
         }
         return bands;

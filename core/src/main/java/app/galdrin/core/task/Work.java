@@ -148,24 +148,22 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
         List<FigureId> seen = new ArrayList<>();
         for (Item item : asked) {
             if (seen.contains(item.figure())) {
-                faults.add(
-                        at + ".figures", TaskFault.Reason.TWICE, item.figure().key());
+                faults.add(at + ".figures", TaskFaultCode.TWICE, item.figure().key());
             }
             seen.add(item.figure());
             if (!item.unit().fits(item.figure())) {
-                faults.add(
-                        at + ".figures", TaskFault.Reason.UNKNOWN, item.unit().key());
+                faults.add(at + ".figures", TaskFaultCode.UNKNOWN, item.unit().key());
             }
             Optional<Measure> from = practical.measureBefore(id, item.from());
             if (from.isEmpty() || !from.get().tells(item.figure())) {
                 faults.add(
                         at + ".figures",
-                        TaskFault.Reason.NOT_MEASURED,
+                        TaskFaultCode.NOT_MEASURED,
                         item.figure().key());
             } else if (!from.get().procedure().isWorkedOnPaper(item.figure())) {
                 faults.add(
                         at + ".figures",
-                        TaskFault.Reason.GIVEN_NOT_WORKED,
+                        TaskFaultCode.GIVEN_NOT_WORKED,
                         item.figure().key());
             }
         }
@@ -177,10 +175,10 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
                 .measureBefore(id, target.from())
                 .filter(m -> m.procedure().equals(target.procedure()));
         if (from.isEmpty() || !target.figures().stream().allMatch(from.get()::tells)) {
-            faults.add(at, TaskFault.Reason.NOT_MEASURED, target.from());
+            faults.add(at, TaskFaultCode.NOT_MEASURED, target.from());
         }
         if (targets.stream().filter(t -> t.from().equals(target.from())).count() > 1) {
-            faults.add(at, TaskFault.Reason.TWICE, target.from());
+            faults.add(at, TaskFaultCode.TWICE, target.from());
         }
     }
 
@@ -196,8 +194,7 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
                             .apply(Assignment.of(practical, sheet).standing()))
                     .isEmpty();
             if (overLength && noBaseline) {
-                faults.add(
-                        at + ".figures", TaskFault.Reason.UNKNOWN, item.unit().key());
+                faults.add(at + ".figures", TaskFaultCode.UNKNOWN, item.unit().key());
             }
             List<Intermediate> known = practical
                     .measure(item.from())
@@ -205,7 +202,7 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
                     .orElse(List.of());
             item.steps().stream()
                     .filter(step -> !known.contains(step))
-                    .forEach(step -> faults.add(at + ".figures", TaskFault.Reason.UNKNOWN, step.key()));
+                    .forEach(step -> faults.add(at + ".figures", TaskFaultCode.UNKNOWN, step.key()));
         }
     }
 

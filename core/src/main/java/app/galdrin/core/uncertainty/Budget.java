@@ -3,10 +3,12 @@ package app.galdrin.core.uncertainty;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.IntFunction;
 import java.util.function.ObjDoubleConsumer;
 import java.util.function.Predicate;
@@ -21,21 +23,23 @@ import java.util.stream.IntStream;
 public final class Budget {
 
     /** No source contributes. */
-    public static final Budget NONE = new Budget(new double[0], i -> "");
+    public static final Budget NONE = of(new double[0], i -> {
+        throw new IndexOutOfBoundsException(i);
+    });
 
     private final double[] parts;
-    private final IntFunction<String> sources;
+    private final IntFunction<DoubtSource> sources;
 
     /**
      * What one source contributes.
      *
-     * @param source its name
+     * @param source where it comes from
      * @param part in the figure's unit; negative where the figure falls as the source rises
      * @param share share of the variance, above 0 and up to 1
      */
-    public record Contribution(String source, double part, double share) {}
+    public record Contribution(DoubtSource source, double part, double share) {}
 
-    private Budget(double[] parts, IntFunction<String> sources) {
+    private Budget(double[] parts, IntFunction<DoubtSource> sources) {
         this.parts = parts;
         this.sources = sources;
     }
@@ -44,10 +48,20 @@ public final class Budget {
      * A budget by source.
      *
      * @param parts ∂f/∂x · u(x) of every source with its sign, in the figure's unit
-     * @param sources the name of each, no name twice; asked for when someone looks
+     * @param sources each source, none twice; asked for when someone looks
      */
-    public static Budget of(double[] parts, IntFunction<String> sources) {
+    public static Budget of(double[] parts, IntFunction<DoubtSource> sources) {
         return new Budget(parts, sources);
+    }
+
+    /**
+     * Returns the budget of a calculation by its inputs.
+     *
+     * @param parts ∂f/∂x · u(x) of every input with its sign, in the figure's unit
+     * @param paths the path of each input, none twice; asked for when someone looks
+     */
+    public static Budget ofInputs(double[] parts, IntFunction<String> paths) {
+        return new Budget(parts, i -> DoubtSource.input(paths.apply(i)));
     }
 
     /** How many sources it names. */
@@ -60,8 +74,8 @@ public final class Budget {
         return Math.sqrt(variance());
     }
 
-    /** The same of some sources alone, by name, in the figure's unit. */
-    public double standardUncertaintyOf(Predicate<String> such) {
+    /** The same of some sources alone, in the figure's unit. */
+    public double standardUncertaintyOf(Predicate<DoubtSource> such) {
         double sum = 0;
         for (int i = 0; i < parts.length; i++) {
             if (such.test(sources.apply(i))) {
@@ -71,13 +85,15 @@ public final class Budget {
         return Math.sqrt(sum);
     }
 
-    /** The budget of all sources but some, by name. */
-    public Budget without(Predicate<String> such) {
-        Map<String, Double> kept = new LinkedHashMap<>(parts());
-        kept.keySet().removeIf(such);
-        List<String> names = List.copyOf(kept.keySet());
-        double[] left = kept.values().stream().mapToDouble(part -> part).toArray();
-        return new Budget(left, names::get);
+    /** The budget of all sources but some. */
+    public Budget without(Predicate<DoubtSource> such) {
+        var kept = new Parts(parts.length);
+        forEach((source, part) -> {
+            if (!such.test(source)) {
+                kept.add(source, part);
+            }
+        });
+        return kept.budget();
     }
 
     private double variance() {
@@ -88,15 +104,22 @@ public final class Budget {
         return sum;
     }
 
-    /** The signed part of every source, in the figure's unit. */
+    /** Returns the signed part of every source by its name, in the figure's unit. */
     public Map<String, Double> parts() {
         Map<String, Double> all = new LinkedHashMap<>();
-        forEach((source, part) -> all.merge(source, part, Double::sum));
+        forEach((source, part) -> all.merge(source.name(), part, Double::sum));
+        return all;
+    }
+
+    /** Returns the sources it names. */
+    public Set<DoubtSource> sources() {
+        Set<DoubtSource> all = new HashSet<>();
+        forEach((source, part) -> all.add(source));
         return all;
     }
 
     /** Every source with its signed part, in the figure's unit. */
-    public void forEach(ObjDoubleConsumer<String> each) {
+    public void forEach(ObjDoubleConsumer<DoubtSource> each) {
         for (int i = 0; i < parts.length; i++) {
             each.accept(sources.apply(i), parts[i]);
         }
@@ -112,22 +135,22 @@ public final class Budget {
                 .toList();
     }
 
-    /** The shares of sources taken together, as this names them, in the order in which they came. */
-    private Map<String, Double> shares(UnaryOperator<String> group) {
+    /** The shares of the variance by {@link DoubtSource#group}, in the order in which they came. */
+    private Map<String, Double> sharesInOrder() {
         double variance = variance();
         Map<String, Double> shares = new LinkedHashMap<>();
         for (int i = 0; i < parts.length; i++) {
             if (parts[i] != 0) {
-                shares.merge(group.apply(sources.apply(i)), parts[i] * parts[i] / variance, Double::sum);
+                shares.merge(sources.apply(i).group(), parts[i] * parts[i] / variance, Double::sum);
             }
         }
         return shares;
     }
 
-    /** The sources taken together, as this names them, that have the largest share, and the share; empty where nothing is in doubt. */
-    public Optional<Map.Entry<String, Double>> largestShare(UnaryOperator<String> group) {
+    /** Returns the group of sources with the largest share of the variance, and the share; empty where nothing is in doubt. */
+    public Optional<Map.Entry<String, Double>> largestShare() {
         Map.Entry<String, Double> largest = null;
-        for (Map.Entry<String, Double> share : shares(group).entrySet()) {
+        for (Map.Entry<String, Double> share : sharesInOrder().entrySet()) {
             if (largest == null || share.getValue() > largest.getValue()) {
                 largest = share;
             }
@@ -135,10 +158,10 @@ public final class Budget {
         return Optional.ofNullable(largest);
     }
 
-    /** The shares of sources taken together, as this names them; those with the largest share first. */
-    public Map<String, Double> sharesBy(UnaryOperator<String> group) {
+    /** Returns the shares of the variance by {@link DoubtSource#group}; those with the largest share first. */
+    public Map<String, Double> shares() {
         Map<String, Double> sorted = new LinkedHashMap<>();
-        shares(group).entrySet().stream()
+        sharesInOrder().entrySet().stream()
                 .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
                 .forEach(e -> sorted.put(e.getKey(), e.getValue()));
         return sorted;
@@ -162,17 +185,17 @@ public final class Budget {
         return sums.budget();
     }
 
-    /** The same parts under other names. */
-    Budget named(UnaryOperator<String> other) {
+    /** The same parts from other sources. */
+    Budget mapped(UnaryOperator<DoubtSource> other) {
         return new Budget(parts, i -> other.apply(sources.apply(i)));
     }
 
     /**
-     * The same budget with one source more; one of that name is added to; {@code part} is in the unit of the figure.
+     * The same budget with one source more; a source that it has is added to; {@code part} is in the unit of the figure.
      *
      * @param part in the unit of the figure, with its sign
      */
-    public Budget with(String source, double part) {
+    public Budget with(DoubtSource source, double part) {
         var all = new Parts(parts.length + 1);
         forEach(all::add);
         all.add(source, part);

@@ -5,7 +5,6 @@ import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
-import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /** A figure and how well it is known. */
@@ -81,8 +80,8 @@ public final class Estimate {
         return doubt().budget();
     }
 
-    /** The same figure in the same unit, some sources of doubt left out by name. */
-    public Estimate without(Predicate<String> such) {
+    /** The same figure in the same unit, some sources of doubt left out. */
+    public Estimate without(Predicate<DoubtSource> such) {
         return lazily(value, () -> budget().without(such));
     }
 
@@ -136,9 +135,9 @@ public final class Estimate {
         return lazily(value, () -> Budget.combined(factors, figures));
     }
 
-    /** The same figure in the same unit, told another time: what is made anew each time is none of the others' any more, but as this names it. */
-    public Estimate anew(UnaryOperator<String> names) {
-        return new Estimate(value, () -> new Doubt(standardUncertainty(), budget().named(names)));
+    /** Returns the figure, in its unit, as it is where everything was set up and read a second time: its doubts come from sources of their own. */
+    public Estimate readAgain() {
+        return new Estimate(value, () -> new Doubt(standardUncertainty(), budget().mapped(DoubtSource::readAgain)));
     }
 
     /**
@@ -155,7 +154,7 @@ public final class Estimate {
      *
      * @param part in the unit of the figure, rad or mm, with its sign
      */
-    public Estimate with(String source, double part) {
+    public Estimate with(DoubtSource source, double part) {
         return lazily(value, () -> budget().with(source, part));
     }
 }

@@ -25,7 +25,7 @@ public final class InputDoubts {
 
     private int size;
 
-    /** Tells by what an input is moved. */
+    /** Lists the sources that move an input. */
     @FunctionalInterface
     public interface Movers {
         /**
@@ -34,7 +34,7 @@ public final class InputDoubts {
          * @param input counted from 0
          * @param each is told every source and what one standard uncertainty of it moves the input by: signed, in the input's unit
          */
-        void of(int input, ObjDoubleConsumer<String> each);
+        void of(int input, ObjDoubleConsumer<DoubtSource> each);
     }
 
     /** Of so many inputs. */
@@ -49,12 +49,12 @@ public final class InputDoubts {
         }
     }
 
-    private void add(String name, double moved) {
+    private void add(DoubtSource mover, double moved) {
         if (size == source.length) {
             source = Arrays.copyOf(source, 2 * size + 1);
             part = Arrays.copyOf(part, 2 * size + 1);
         }
-        source[size] = sources.place(name);
+        source[size] = sources.place(mover);
         part[size++] = moved;
     }
 

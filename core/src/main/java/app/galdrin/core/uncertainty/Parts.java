@@ -3,7 +3,7 @@ package app.galdrin.core.uncertainty;
 import java.util.Arrays;
 
 /**
- * Signed parts of a doubt while they are added up, by the names of their sources and in the order in which the names came. Every figure
+ * Signed parts of a doubt while they are added up, by their sources and in the order in which these came. Every figure
  * of every sheet is put together so; over boxed numbers in a map it took a fifth of marking.
  */
 final class Parts {
@@ -13,7 +13,7 @@ final class Parts {
 
     private static final int[] NO_SLOTS = {};
 
-    private String[] names;
+    private DoubtSource[] names;
     private double[] parts;
     private int size;
 
@@ -22,7 +22,7 @@ final class Parts {
 
     /** For so many sources; for more it grows. */
     Parts(int sources) {
-        names = new String[Math.max(1, sources)];
+        names = new DoubtSource[Math.max(1, sources)];
         parts = new double[names.length];
         slots = slotsFor(names.length);
     }
@@ -32,7 +32,7 @@ final class Parts {
     }
 
     /** Adds to what a source contributes, in the figure's unit. */
-    void add(String source, double part) {
+    void add(DoubtSource source, double part) {
         int at = place(source); // for which the parts may have to grow
         parts[at] += part;
     }
@@ -42,7 +42,7 @@ final class Parts {
     }
 
     /** Where a source is in the list, counted from 0; at its end, with nothing, if it was not there. */
-    int place(String source) {
+    int place(DoubtSource source) {
         int at = indexOf(source);
         if (at >= 0) {
             return at;
@@ -59,20 +59,19 @@ final class Parts {
     }
 
     /** Where a source is in the list; −1 where it is not. */
-    private int indexOf(String source) {
+    private int indexOf(DoubtSource source) {
         if (slots.length > 0) {
             return slots[slot(source)] - 1;
         }
-        int hash = source.hashCode();
         int at = size - 1;
-        while (at >= 0 && (names[at].hashCode() != hash || !names[at].equals(source))) {
+        while (at >= 0 && !names[at].equals(source)) {
             at--;
         }
         return at;
     }
 
     /** Where a source is among the slots, or where it would be. */
-    private int slot(String source) {
+    private int slot(DoubtSource source) {
         int hash = source.hashCode();
         int slot = (hash ^ hash >>> 16) & slots.length - 1;
         while (slots[slot] > 0 && !names[slots[slot] - 1].equals(source)) {
@@ -92,7 +91,7 @@ final class Parts {
 
     /** What they come to. */
     Budget budget() {
-        String[] sources = Arrays.copyOf(names, size);
+        DoubtSource[] sources = Arrays.copyOf(names, size);
         return Budget.of(Arrays.copyOf(parts, size), i -> sources[i]);
     }
 
@@ -102,7 +101,7 @@ final class Parts {
         for (double other : others) {
             count += other == 0 ? 0 : 1;
         }
-        String[] sources = new String[count];
+        DoubtSource[] sources = new DoubtSource[count];
         double[] kept = new double[count];
         for (int i = 0, at = 0; at < count; i++) {
             if (others[i] != 0) {

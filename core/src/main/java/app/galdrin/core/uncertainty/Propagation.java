@@ -69,6 +69,6 @@ public final class Propagation {
         for (int i = 0; i < used; i++) {
             parts[i] = figure.slope(i) * standardUncertainties[i];
         }
-        return new Estimate(figure.value(), Budget.of(parts, i -> names[i]));
+        return new Estimate(figure.value(), Budget.ofInputs(parts, i -> names[i]));
     }
 }

@@ -6,7 +6,7 @@ import java.util.List;
 public final class Scatter {
 
     /** The source of doubt that unexplained scatter is. */
-    private static final String SOURCE = "scatter";
+    private static final DoubtSource SOURCE = DoubtSource.input("scatter");
 
     /** So many honest sets of repeats lie within what their budgets explain. */
     private static final double OFTEN = 0.95;

@@ -6,9 +6,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.answer.AnswerType.Amount;
 import app.galdrin.core.answer.AnswerType.Choice;
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
-import app.galdrin.core.answer.LineText.Reason;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.quantity.TextFault;
 import app.galdrin.core.quantity.Unit;
 import java.util.List;
 import java.util.Optional;
@@ -99,7 +99,7 @@ class LineTextTest {
                 "worked|0°60'|SIXTY_OR_MORE",
                 "gap|9999999|TOO_LARGE",
             })
-    void whatCanNotBe_isRefusedWithItsReason(String type, String text, Reason reason) {
+    void whatCanNotBe_isRefusedWithItsReason(String type, String text, TextFault reason) {
         var refused = (LineText.Refusal) LineText.read(text, type(type));
         assertEquals(reason, refused.reason());
         assertEquals(text.strip(), refused.typed());
@@ -117,8 +117,8 @@ class LineTextTest {
 
     @Test
     void sixtyOneCharacters_areTooMany() {
-        assertEquals(Reason.LONG, ((LineText.Refusal) LineText.read("7".repeat(61), GAP)).reason());
-        assertEquals(Reason.TOO_LARGE, ((LineText.Refusal) LineText.read("7".repeat(60), GAP)).reason());
+        assertEquals(TextFault.LONG, ((LineText.Refusal) LineText.read("7".repeat(61), GAP)).reason());
+        assertEquals(TextFault.TOO_LARGE, ((LineText.Refusal) LineText.read("7".repeat(60), GAP)).reason());
     }
 
     @Test

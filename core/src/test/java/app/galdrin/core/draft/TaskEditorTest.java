@@ -22,6 +22,7 @@ import app.galdrin.core.task.StepKind;
 import app.galdrin.core.task.StepKinds;
 import app.galdrin.core.task.TaskDocument;
 import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskFaultCode;
 import app.galdrin.core.task.Work;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -124,7 +125,7 @@ class TaskEditorTest {
     @Test
     void whateverIsPressed_nothingIsAskedThatIsNotMeasured() {
         var random = new SplittableRandom(11);
-        Set<TaskFault.Reason> met = new TreeSet<>();
+        Set<TaskFaultCode> met = new TreeSet<>();
         for (int task = 0; task < TASKS; task++) {
             TaskDraft draft = toe();
             for (int press = 0; press < PRESSES; press++) {
@@ -138,15 +139,15 @@ class TaskEditorTest {
                 assertEquals(Set.of(), unmeasured(p), TaskDocument.write(p));
             }
         }
-        Set<TaskFault.Reason> possible = EnumSet.of(
-                TaskFault.Reason.MISSING,
-                TaskFault.Reason.NOT_SEEN,
-                TaskFault.Reason.NOTHING_ADJUSTABLE,
-                TaskFault.Reason.AFTER_HAND_IN,
-                TaskFault.Reason.NO_HAND_IN,
-                TaskFault.Reason.NO_STEPS,
-                TaskFault.Reason.NO_MARKS);
-        assertTrue(met.contains(TaskFault.Reason.NO_HAND_IN) && possible.containsAll(met), met.toString());
+        Set<TaskFaultCode> possible = EnumSet.of(
+                TaskFaultCode.MISSING,
+                TaskFaultCode.NOT_SEEN,
+                TaskFaultCode.NOTHING_ADJUSTABLE,
+                TaskFaultCode.AFTER_HAND_IN,
+                TaskFaultCode.NO_HAND_IN,
+                TaskFaultCode.NO_STEPS,
+                TaskFaultCode.NO_MARKS);
+        assertTrue(met.contains(TaskFaultCode.NO_HAND_IN) && possible.containsAll(met), met.toString());
     }
 
     private static TaskDraft pressed(TaskDraft draft, SplittableRandom random) {

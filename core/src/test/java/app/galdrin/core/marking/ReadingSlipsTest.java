@@ -10,6 +10,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.PlaceId;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.spec.DecisionRule;
@@ -208,7 +209,7 @@ class ReadingSlipsTest {
         assertEquals(1, off.size());
         assertEquals(List.of(Set.of("wrongSense")), off.get(0).slips());
         assertFalse(off.get(0).possible());
-        assertEquals(List.of(place), off.get(0).places());
+        assertEquals(List.of(PlaceId.parse(place)), off.get(0).places());
     }
 
     /** Nearly what the other sense would show, of a true 0.80: in every repeat it is the sense; in one it may as well be the gauge misread. */

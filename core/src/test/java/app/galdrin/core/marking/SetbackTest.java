@@ -21,6 +21,7 @@ import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskFaultCode;
 import app.galdrin.core.task.Work;
 import java.util.List;
 import java.util.Map;
@@ -93,7 +94,7 @@ class SetbackTest {
     void aLength_isNotAnsweredInDegrees() {
         assertEquals(List.of(), practical(AnswerUnit.MILLIMETRES).faults());
         assertEquals(
-                List.of(TaskFault.Reason.UNKNOWN),
+                List.of(TaskFaultCode.UNKNOWN),
                 practical(AnswerUnit.DEGREES).faults().stream()
                         .map(TaskFault::reason)
                         .toList());

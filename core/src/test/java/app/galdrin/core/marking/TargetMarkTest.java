@@ -20,6 +20,7 @@ import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.Target;
 import app.galdrin.core.task.TaskDocument;
 import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskFaultCode;
 import app.galdrin.core.task.Work;
 import java.util.List;
 import java.util.Optional;
@@ -116,10 +117,10 @@ class TargetMarkTest {
                 TOE.target());
         assertEquals(
                 List.of(
-                        TaskFault.Reason.NOT_MEASURED,
-                        TaskFault.Reason.NOT_MEASURED,
-                        TaskFault.Reason.TWICE,
-                        TaskFault.Reason.TWICE),
+                        TaskFaultCode.NOT_MEASURED,
+                        TaskFaultCode.NOT_MEASURED,
+                        TaskFaultCode.TWICE,
+                        TaskFaultCode.TWICE),
                 wrong.faults().stream().map(TaskFault::reason).toList());
     }
 }

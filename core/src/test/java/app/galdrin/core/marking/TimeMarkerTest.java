@@ -9,7 +9,7 @@ import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.SchemeDefaults;
-import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskFaultCode;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -54,7 +54,7 @@ class TimeMarkerTest {
         assertFalse(SchemeDefaults.of(endless, sheet).criterion(TIME).isPresent());
         Practical timed = limited(Optional.of(60));
         assertEquals(
-                TaskFault.Reason.NO_ASPECT,
+                TaskFaultCode.NO_ASPECT,
                 endless.with(SchemeDefaults.of(timed, sheet)).faults().get(0).reason());
     }
 }

@@ -62,7 +62,7 @@ class SampleTest {
         "90,0,true,OVERRIDE",
     })
     void whatIsNearABoundary_orMarkedByHand_isAlwaysThere(
-            double percent, int barring, boolean byHand, Sample.Reason why) {
+            double percent, int barring, boolean byHand, SelectionReason why) {
         var sheet = new Sheet(new UUID(1, 1), percent, barring, byHand);
         List<Sample.SampledSheet> drawn = Sample.of(List.of(sheet), new Rule(1, 0, 3, List.of(50.0, 65.0)));
         assertEquals(

@@ -36,7 +36,7 @@ class ProceduresTest {
     private static final FigureId SETBACK = FigureId.of(Measurand.SETBACK, Axle.FRONT);
     private static final FigureId LEFT_LOCK = figure("turnOut.front.leftLock");
     private static final FigureId RIGHT_LOCK = figure("turnOut.front.rightLock");
-    static final Procedure.Repeat ONCE = new Procedure.Repeat("step", 0, 1);
+    static final Repeat ONCE = new Repeat("step", 0, 1);
 
     /** Made anew by each test, and the same as those that are offered. */
     static Stream<Procedure> all() {
@@ -107,7 +107,7 @@ class ProceduresTest {
         Truth truth = truth(random);
         MeasuringContext standing = standing(procedure, random).with(rearToes(truth));
         Map<String, Double> readings = procedure.lay(truth, standing, 0, random).read();
-        Procedure.WorkedRepeat worked = procedure.work(readings, standing, ONCE, HandFormula.SOLVED);
+        WorkedRepeat worked = procedure.work(readings, standing, ONCE, HandFormula.SOLVED);
         assertEquals(procedure.sees(), worked.figures().keySet(), "every figure it can tell is told");
         // a zeroed gauge forgets a pitch that a straight wheel does not feel; spans see two toes as two equal halves
         double allowed = procedure.sees().stream().noneMatch(f -> f.measurand() == Measurand.TOE) ? 2e-4 : 1e-6;
@@ -124,7 +124,7 @@ class ProceduresTest {
         MeasuringContext standing = standing(procedure, random);
         Map<String, Double> readings =
                 procedure.lay(truth(random), standing, 0, random).read();
-        Procedure.WorkedRepeat worked = procedure.work(readings, standing, ONCE, HandFormula.SOLVED);
+        WorkedRepeat worked = procedure.work(readings, standing, ONCE, HandFormula.SOLVED);
         Place moved =
                 procedure.walk().get((int) Math.floorMod(seed, procedure.walk().size()));
         double u = moved.standardUncertainty();
@@ -132,7 +132,7 @@ class ProceduresTest {
         double step = (angle ? Math.toDegrees(u) : u) / 100;
         Map<FigureId, Estimate> up = moved(procedure, readings, moved, step, standing);
         Map<FigureId, Estimate> down = moved(procedure, readings, moved, -step, standing);
-        String source = ONCE.source(moved);
+        String source = ONCE.source(moved).name();
         worked.figures().forEach((figure, estimate) -> {
             double slope = (up.get(figure).value() - down.get(figure).value()) / 2 * 100;
             double part = estimate.budget().parts().getOrDefault(source, 0.0);

@@ -46,8 +46,8 @@ class SlipsTest {
         Procedure used = Procedures.of(procedure);
         var standing = new MeasuringContext(Vehicles.van(), floor);
         List<Map<String, Double>> notes = readings.stream()
-                .map(read ->
-                        used.work(read, standing, Place::id, HandFormula.SOLVED).notes())
+                .map(read -> used.work(read, standing, Place::asInput, HandFormula.SOLVED)
+                        .notes())
                 .toList();
         return new SlipContext(
                 used, standing, unit, 500, readings, notes, used.taught().get(0));

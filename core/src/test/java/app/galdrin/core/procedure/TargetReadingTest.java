@@ -40,7 +40,7 @@ class TargetReadingTest {
             Measurand.KINGPIN_TWIST,
             Measurand.RUN_OUT,
             Measurand.TURN_OUT);
-    private static final Procedure.Repeat ONCE = new Procedure.Repeat("step", 0, 1);
+    private static final Repeat ONCE = new Repeat("step", 0, 1);
 
     static Stream<Arguments> overSeeds() {
         return Procedures.all().stream()

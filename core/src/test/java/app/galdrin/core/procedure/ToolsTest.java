@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ToolsTest {
 
     private static final MeasuringContext LEVEL = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
-    private static final Procedure.Repeat ONCE = new Procedure.Repeat("m", 0, 1);
+    private static final Repeat ONCE = new Repeat("m", 0, 1);
 
     @Test
     void everyPlace_isReadWithWhatDoesForIt_andCanBeReadWithAllThatDo() {

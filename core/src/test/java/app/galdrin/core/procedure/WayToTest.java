@@ -66,7 +66,7 @@ class WayToTest {
         MeasuringContext standing = standing(procedure, random).with(rearToes(truth));
         Map<String, Double> readings = procedure.readings(truth, standing);
         for (String taught : procedure.taught()) {
-            Procedure.WorkedRepeat worked = procedure.work(readings, standing, ONCE, taught);
+            WorkedRepeat worked = procedure.work(readings, standing, ONCE, taught);
             for (FigureId figure : procedure.sees()) {
                 procedure
                         .stepsTo(figure, worked, taught)
@@ -95,7 +95,7 @@ class WayToTest {
         Procedure plates = fresh("plates");
         var standing = plates.asUsual(new MeasuringContext(Vehicles.van(), BayFloor.LEVEL));
         Truth four = new Truth(Map.of(figure("toe.front.left"), Math.toRadians(0.4)));
-        Procedure.WorkedRepeat worked = plates.work(plates.readings(four, standing), standing, ONCE, "solved");
+        WorkedRepeat worked = plates.work(plates.readings(four, standing), standing, ONCE, "solved");
         FigureId total = figure("totalToe.front");
         Step last = plates.stepsTo(total, worked, "solved").orElseThrow().get(1);
         double d = last.in().get(0).value();
@@ -118,7 +118,7 @@ class WayToTest {
         Procedure flags = fresh("flags");
         var standing = flags.asUsual(new MeasuringContext(Vehicles.van(), BayFloor.LEVEL));
         Truth truth = new Truth(Map.of(figure("toe.front.left"), 0.01, figure("toe.front.right"), 0.004));
-        Procedure.WorkedRepeat worked = flags.work(flags.readings(truth, standing), standing, ONCE, "solved");
+        WorkedRepeat worked = flags.work(flags.readings(truth, standing), standing, ONCE, "solved");
         var way = new IntermediateSteps(flags, figure("toe.front.left"), List.of(worked), "solved");
         double total = way.at(Intermediate.TOTAL, Map.of()).orElseThrow();
         assertEquals(0.014, total, 1e-9);

@@ -15,6 +15,7 @@ import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.measure.Use;
+import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.HashMap;
 import java.util.List;
@@ -39,12 +40,12 @@ class WorkedByHandTest {
         FigureId right = figure("caster.front.right");
         FigureId difference = figure("casterDifference.front");
         var standing = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
-        Procedure.WorkedRepeat worked = fresh("sweep").work(readings, standing, ONCE, "factor");
+        WorkedRepeat worked = fresh("sweep").work(readings, standing, ONCE, "factor");
         double byHand = worked.honest(left).orElseThrow() - worked.honest(right).orElseThrow();
         assertEquals(byHand, worked.honest(difference).orElseThrow(), 1e-12);
         assertTrue(Math.abs(byHand - worked.figures().get(difference).value()) > 1e-4, "and it is not the solved one");
         readings.put("fr.ahead.camber", -0.3);
-        Procedure.WorkedRepeat three = fresh("sweep").work(readings, standing, ONCE, "factor");
+        WorkedRepeat three = fresh("sweep").work(readings, standing, ONCE, "factor");
         assertTrue(three.figures().containsKey(figure("kpi.front.right")));
         assertEquals(
                 worked.honest(right).orElseThrow(),
@@ -65,7 +66,7 @@ class WorkedByHandTest {
         Map<String, Double> readings =
                 strings.readings(Vehicles.truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing);
         readings.merge("stringSpacingFront", 20.0, Double::sum);
-        Procedure.WorkedRepeat worked = strings.work(readings, standing, ONCE, HandFormula.SOLVED);
+        WorkedRepeat worked = strings.work(readings, standing, ONCE, HandFormula.SOLVED);
         double turned = worked.notes().get("skew.left") + worked.notes().get("skew.right");
         readings.merge("stringSpacingFront", -20.0, Double::sum);
         Map<String, Double> notes =
@@ -74,7 +75,7 @@ class WorkedByHandTest {
         Procedure string = fresh("rearString");
         Map<String, Double> gaps =
                 string.readings(Vehicles.truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing);
-        Procedure.WorkedRepeat sum = string.work(gaps, standing, ONCE, HandFormula.SOLVED);
+        WorkedRepeat sum = string.work(gaps, standing, ONCE, HandFormula.SOLVED);
         var steps = string.stepsTo(figure("totalToe.front"), sum, HandFormula.SOLVED)
                 .orElseThrow();
         var last = steps.get(steps.size() - 1);
@@ -84,8 +85,7 @@ class WorkedByHandTest {
                 last.in().stream().map(t -> Math.rint(t.inRecord() * 1e9) / 1e9).toList());
     }
 
-    private static Procedure.WorkedRepeat sweep(
-            double out, double camberOut, double in, double camberIn, String taught) {
+    private static WorkedRepeat sweep(double out, double camberOut, double in, double camberIn, String taught) {
         Map<String, Double> readings = new TreeMap<>(
                 Map.of("fl.out.steer", out, "fl.out.camber", camberOut, "fl.in.steer", in, "fl.in.camber", camberIn));
         return Procedures.of("sweep")
@@ -96,7 +96,7 @@ class WorkedByHandTest {
     @Test
     void aSweepAtUnequalAngles_isHonestlyWorkedByItsFormula() {
         FigureId caster = figure("caster.front.left");
-        Procedure.WorkedRepeat worked = sweep(20, 0.98, 19, -1.442, "factor");
+        WorkedRepeat worked = sweep(20, 0.98, 19, -1.442, "factor");
         double d = 0.98 + 1.442;
         double factor = 1 / (2 * Math.sin(Math.toRadians(19.5)));
         assertEquals(d * factor, Math.toDegrees(worked.honest(caster).orElseThrow()), 1e-9);
@@ -148,7 +148,7 @@ class WorkedByHandTest {
                     wheel + ".in.camber",
                     -1.4));
         }
-        Procedure.WorkedRepeat worked =
+        WorkedRepeat worked =
                 Procedures.of("sweep").work(readings, new MeasuringContext(Vehicles.van(), floor), ONCE, "factor");
         Estimate left = worked.figures().get(figure("caster.front.left"));
         Estimate difference = worked.figures().get(figure("casterDifference.front"));
@@ -159,7 +159,7 @@ class WorkedByHandTest {
     @Test
     void theZeroOfAGauge_leansBothWheels_andTheDifferenceDoubly() {
         Map<String, Double> readings = Map.of("fl.gauge", -0.5, "fr.gauge", -0.5);
-        Procedure.WorkedRepeat worked = Procedures.of("inclinometerZeroed")
+        WorkedRepeat worked = Procedures.of("inclinometerZeroed")
                 .work(readings, new MeasuringContext(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
         double u = worked.figures()
                 .get(figure("camber.front.left"))
@@ -188,7 +188,7 @@ class WorkedByHandTest {
     @Test
     void theFloorBesideTheWheel_isTakenOffBySide() {
         Map<String, Double> readings = Map.of("fl.gauge", -1.0, "fl.floor", 0.35, "fr.gauge", -1.0, "fr.floor", 0.35);
-        Procedure.WorkedRepeat worked = Procedures.of("inclinometer")
+        WorkedRepeat worked = Procedures.of("inclinometer")
                 .work(readings, new MeasuringContext(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
         assertEquals(
                 -0.65, Math.toDegrees(worked.honest(figure("camber.front.left")).orElseThrow()), 1e-4);
@@ -205,7 +205,7 @@ class WorkedByHandTest {
                 Map.of("fl.topGap", 60.0, "fl.bottomGap", 57.0, "fr.topGap", 60.0, "fr.bottomGap", 57.0);
         var floor = new BayFloor(2, Math.toRadians(0.4), Math.toRadians(0.3), Math.toRadians(0.108));
         Procedure plumb = Procedures.of("plumbRule");
-        Procedure.WorkedRepeat worked =
+        WorkedRepeat worked =
                 plumb.work(readings, new MeasuringContext(Vehicles.van(), floor), ONCE, HandFormula.SOLVED);
         double against = Math.toDegrees(Math.asin(-3.0 / 416));
         FigureId left = figure("camber.front.left");
@@ -252,7 +252,7 @@ class WorkedByHandTest {
                 40.0,
                 "wheels.fr.rearGap",
                 40.5);
-        Procedure.WorkedRepeat worked =
+        WorkedRepeat worked =
                 string.work(readings, new MeasuringContext(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
         assertEquals(
                 2,
@@ -285,7 +285,12 @@ class WorkedByHandTest {
         assertEquals(Set.of(one, turned), Set.copyOf(evaluation.places()));
         var standing = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
         var run = evaluation
-                .run(Map.of("one", 0.7, "turned", 0.3), standing, place -> "read " + place.id(), HandFormula.SOLVED)
+                .run(
+                        Map.of("one", 0.7, "turned", 0.3),
+                        standing,
+                        place -> DoubtSource.input("read " + place.id()),
+                        HandFormula.SOLVED,
+                        Arithmetic.ESTIMATES)
                 .orElseThrow();
         assertEquals(0.2, Math.abs(Math.toDegrees(run.figures().get(camber).value())), 1e-9);
         Map<String, Double> parts = run.figures().get(camber).budget().parts();
@@ -294,18 +299,21 @@ class WorkedByHandTest {
         assertEquals(-parts.get("read one"), parts.get("read turned"), 1e-12, "read the other way round");
         assertEquals(
                 Optional.empty(),
-                evaluation.run(Map.of("one", 0.7), standing, Place::id, HandFormula.SOLVED),
+                evaluation.run(Map.of("one", 0.7), standing, ONCE::source, HandFormula.SOLVED, Arithmetic.VALUES),
                 "one of the two is not enough");
     }
 
     @Test
     void sourcesOfDoubt_areGroupedByWhatIsRead() {
         Procedure strings = Procedures.of("strings");
-        assertEquals("hub", strings.doubtGroup("toe/hubGap.fl/1/0"));
-        assertEquals("bay.pitch.2", strings.doubtGroup("bay.pitch.2"));
-        assertEquals("camber", Procedures.of("sweep").doubtGroup("caster/fl.out.camber/1/0"));
-        assertEquals(
-                "toe/stationDistance/0/2",
-                new Procedure.Repeat("toe", 2, 3).source(strings.walk().get(14)));
+        Place hub = strings.place("hubGap.fl");
+        Place distance = strings.walk().get(14);
+        var third = new Repeat("toe", 2, 3);
+        assertEquals("hub", third.source(hub).group());
+        assertEquals("toe/stationDistance/0/2", third.source(distance).name());
+        assertEquals("toe/hubGap.fl/3/2", third.source(hub).name());
+        assertEquals("toe/hubGap.fl/1/0", new Repeat("toe", 0, 1).source(hub).name());
+        DoubtSource pitch = BayFloor.LEVEL.source(BayFloor.Slope.PITCH);
+        assertEquals(pitch.name(), pitch.group());
     }
 }

@@ -7,7 +7,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.Seeds;
-import app.galdrin.core.quantity.QuantityText.Reason;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -41,7 +40,7 @@ class QuantityTest {
                 "5' x|NOT_A_FIGURE",
                 "1234567|TOO_LARGE",
             })
-    void text_thatIsNoLength_saysWhy(String text, Reason reason) {
+    void text_thatIsNoLength_saysWhy(String text, TextFault reason) {
         var rejected =
                 assertInstanceOf(QuantityText.Rejection.class, QuantityParser.parse(text, Quantity.LENGTH, Unit.MM));
         assertEquals(reason, rejected.reason());
@@ -78,7 +77,7 @@ class QuantityTest {
 
     @ParameterizedTest
     @CsvSource({"30\",WRONG_UNIT", "1°30\",LEFT_OVER", "1°75',SIXTY_OR_MORE"})
-    void text_thatIsNoAngle_saysWhy(String text, Reason reason) {
+    void text_thatIsNoAngle_saysWhy(String text, TextFault reason) {
         var rejected =
                 assertInstanceOf(QuantityText.Rejection.class, QuantityParser.parse(text, Quantity.ANGLE, Unit.DEG));
         assertEquals(reason, rejected.reason());

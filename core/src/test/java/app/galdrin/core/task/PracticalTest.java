@@ -130,7 +130,7 @@ class PracticalTest {
                         new HandIn("end"))
                 .faults();
         assertEquals("steps.1.measures.1.figures", faults.get(0).at());
-        assertEquals(TaskFault.Reason.NOT_SEEN, faults.get(0).reason());
+        assertEquals(TaskFaultCode.NOT_SEEN, faults.get(0).reason());
     }
 
     @Test
@@ -140,7 +140,7 @@ class PracticalTest {
                 .toList();
         var fault = of(new Checklist("long", items), new HandIn("end")).faults(BARE);
         assertEquals(
-                List.of(TaskFault.Reason.TOO_MANY),
+                List.of(TaskFaultCode.TOO_MANY),
                 fault.stream().map(TaskFault::reason).toList());
         assertEquals(Practical.MOST_LINES, fault.get(0).limit());
         var most = items.subList(0, Practical.MOST_LINES);
@@ -156,7 +156,7 @@ class PracticalTest {
                         new Work.Item(TOTAL, "toe", AnswerUnit.DEGREES),
                         new Work.Item(TOTAL, "toe", AnswerUnit.MILLIMETRES)));
         assertEquals(
-                TaskFault.Reason.TWICE,
+                TaskFaultCode.TWICE,
                 of(by("toe", "plates", 1), twice, new HandIn("end"))
                         .faults()
                         .get(0)
@@ -199,7 +199,7 @@ class PracticalTest {
         Estimate thrice =
                 ExpectedUncertainty.asAsked(by("m", "plates", 3), standing).get(TOTAL);
         double common = once.budget()
-                .standardUncertaintyOf(source -> source.startsWith("setUp.") || source.startsWith("vehicle."));
+                .standardUncertaintyOf(source -> source.name().startsWith("setUp.") || source.isOfVehicle());
         assertEquals(0.35 * 0.35, Math.pow(once.budget().parts().get("setUp.plates.front") * 500, 2), 0.001);
         assertEquals(
                 Math.pow(once.standardUncertainty(), 2) - common * common,
@@ -235,7 +235,7 @@ class PracticalTest {
         assertEquals(
                 Stream.of(lacking.split(" ")).filter(k -> !k.isEmpty()).toList(),
                 practical.faults(BARE).stream()
-                        .filter(f -> f.reason() == TaskFault.Reason.NOT_KNOWN)
+                        .filter(f -> f.reason() == TaskFaultCode.NOT_KNOWN)
                         .map(TaskFault::value)
                         .toList());
         assertEquals(List.of(), practical.faults(Vehicles.van()));

@@ -15,7 +15,6 @@ import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.start.TaskStart;
-import app.galdrin.core.task.TaskFault.Reason;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -332,7 +331,8 @@ class TaskDocumentTest {
         String steps = IntStream.range(0, 41)
                 .mapToObj(i -> PREPARE.replace("prepare", "p" + i))
                 .collect(Collectors.joining(","));
-        assertEquals(Reason.TOO_MANY, faults(document(MARKS, steps)).get(0).reason());
+        assertEquals(
+                TaskFaultCode.TOO_MANY, faults(document(MARKS, steps)).get(0).reason());
         assertEquals(40, faults(document(MARKS, steps)).get(0).limit());
         String most = steps.substring(steps.indexOf("},{'id':'p3'") + 2);
         assertEquals(List.of(), faults(document(MARKS, most, TOE, END)), "forty are not too many");
@@ -340,10 +340,11 @@ class TaskDocumentTest {
         String long_ = document(MARKS, TOE, END).replace("Toe", "T".repeat(121));
         assertEquals("title", faults(long_).get(0).at());
         assertEquals(
-                Reason.TOO_LONG,
+                TaskFaultCode.TOO_LONG,
                 faults(" ".repeat(TaskDocument.LONGEST + 1)).get(0).reason());
         assertEquals(
-                Reason.NOT_JSON, faults(" ".repeat(TaskDocument.LONGEST)).get(0).reason());
+                TaskFaultCode.NOT_JSON,
+                faults(" ".repeat(TaskDocument.LONGEST)).get(0).reason());
     }
 
     @Test

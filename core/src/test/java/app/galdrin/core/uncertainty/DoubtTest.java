@@ -91,7 +91,7 @@ class DoubtTest {
         Map<String, Double> readings = new TreeMap<>();
         Records.doubts(figures).values().stream()
                 .flatMap(doubt -> doubt.estimate().budget().contributions().stream())
-                .map(Budget.Contribution::source)
+                .map(contribution -> contribution.source().name())
                 .forEach(reading -> readings.put(reading, classes.get(classOf(reading))));
         return readings;
     }
@@ -119,7 +119,10 @@ class DoubtTest {
         Map<String, Double> us = readings(given, figures);
         Records.doubts(figures).forEach((path, doubt) -> {
             Map<String, Double> parts = new HashMap<>();
-            doubt.estimate().budget().contributions().forEach(c -> parts.put(c.source(), c.part()));
+            doubt.estimate()
+                    .budget()
+                    .contributions()
+                    .forEach(c -> parts.put(c.source().name(), c.part()));
             us.forEach((reading, u) -> {
                 double at = reading(given, reading);
                 double h = 1e-4;
@@ -180,13 +183,13 @@ class DoubtTest {
         assertEquals(1, parts.stream().mapToDouble(Budget.Contribution::share).sum(), 1e-12);
         assertTrue(Math.abs(parts.get(0).part())
                 >= Math.abs(parts.get(parts.size() - 1).part()));
-        assertFalse(parts.stream().anyMatch(c -> c.source().startsWith("hubGap")));
+        assertFalse(parts.stream().anyMatch(c -> c.source().name().startsWith("hubGap")));
     }
 
     private static Estimate estimate(double value, Object... sourcesAndParts) {
         var parts = new Parts(1);
         for (int i = 0; i < sourcesAndParts.length; i += 2) {
-            parts.add((String) sourcesAndParts[i], (Double) sourcesAndParts[i + 1]);
+            parts.add(DoubtSource.input((String) sourcesAndParts[i]), (Double) sourcesAndParts[i + 1]);
         }
         return new Estimate(value, parts.budget());
     }
@@ -217,10 +220,26 @@ class DoubtTest {
         Estimate one = estimate(2, "a", 0.3, "b", -0.1);
         assertEquals(Map.of("a", 0.6, "b", -0.2), one.times(2).budget().parts());
         assertEquals(0.0, one.minus(one).standardUncertainty());
-        assertEquals(Math.hypot(0.3, 0.4), one.with("b", 0.5).standardUncertainty(), 1e-15);
-        assertEquals(
-                List.of("a", "b"), List.copyOf(one.budget().sharesBy(s -> s).keySet()), "the largest first");
-        assertEquals(0.9, one.budget().sharesBy(s -> s).get("a"), 1e-12);
+        assertEquals(Math.hypot(0.3, 0.4), one.with(DoubtSource.input("b"), 0.5).standardUncertainty(), 1e-15);
+        assertEquals(List.of("a", "b"), List.copyOf(one.budget().shares().keySet()), "the largest first");
+        assertEquals(0.9, one.budget().shares().get("a"), 1e-12);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // origin, the same when read again, common to all who read the vehicle
+        "INPUT, true, false",
+        "READING, false, false",
+        "SET_UP, false, false",
+        "BAY, true, true",
+        "VEHICLE, true, true",
+        "SHEET, true, false"
+    })
+    void whoSharesASource_followsFromItsOrigin(DoubtSource.Origin origin, boolean same, boolean common) {
+        DoubtSource source = DoubtSource.shared(origin, "it");
+        assertEquals(same, source.readAgain().equals(source));
+        assertEquals(common, source.isCommonToAll());
+        assertEquals(origin == DoubtSource.Origin.VEHICLE, source.isOfVehicle());
     }
 
     /** That a field of a class left out is exact, and that a budget never names it. */
@@ -243,7 +262,8 @@ class DoubtTest {
     void repeatsThatScatterMoreThanExplained_widenTheirMean(
             double one, double other, boolean unexplained, double doubt) {
         var repeats = List.of(
-                new Estimate(one, Budget.NONE.with("a/1", 0.1)), new Estimate(other, Budget.NONE.with("a/2", 0.1)));
+                new Estimate(one, Budget.NONE.with(DoubtSource.input("a/1"), 0.1)),
+                new Estimate(other, Budget.NONE.with(DoubtSource.input("a/2"), 0.1)));
         assertEquals(unexplained, Scatter.isUnexplained(repeats));
         assertEquals(doubt, Scatter.mean(repeats).standardUncertainty(), 1e-4);
         assertEquals((one + other) / 2, Scatter.mean(repeats).value(), 1e-12);

@@ -54,7 +54,7 @@ public class Background {
     }
 
     /**
-     * Works through items in portions, several at once where there are processors for it.
+     * SittingMarks through items in portions, several at once where there are processors for it.
      *
      * @param size items in a portion, 1 or more; a portion should take some tens of milliseconds
      * @return what became of each, in the order of the items

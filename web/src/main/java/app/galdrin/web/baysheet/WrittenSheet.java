@@ -16,7 +16,7 @@ import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceText;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
-import app.galdrin.web.sitting.Works;
+import app.galdrin.web.sitting.SittingSheet;
 import java.util.List;
 import java.util.Map;
 
@@ -37,7 +37,7 @@ public final class WrittenSheet {
         this.sitting = sitting;
         this.assignment = assignment;
         this.log = log;
-        this.sheet = Works.sheet(sitting);
+        this.sheet = SittingSheet.of(sitting);
         this.fields = new Fields(sheet, log, speech.words(), refused);
         this.own = new OwnFigures(assignment, log.answers());
         this.speech = speech;

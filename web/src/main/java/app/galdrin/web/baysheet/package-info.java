@@ -3,7 +3,17 @@
  * {@link app.galdrin.web.baysheet.StepSheet}.
  */
 @ApplicationModule(
-        allowedDependencies = {"account", "bay", "layout", "library", "marking", "sitting", "sketch", "task"})
+        allowedDependencies = {
+            "account",
+            "bay",
+            "layout",
+            "library",
+            "marking",
+            "marksheet",
+            "sitting",
+            "sketch",
+            "task"
+        })
 @NullMarked
 package app.galdrin.web.baysheet;
 

@@ -1,5 +1,6 @@
 /** Demo data for a first look. Only the demo profile loads it. */
-@ApplicationModule(allowedDependencies = {"account", "bay", "layout", "library", "moderation", "sitting", "task"})
+@ApplicationModule(
+        allowedDependencies = {"account", "bay", "layout", "library", "marksheet", "moderation", "sitting", "task"})
 @NullMarked
 package app.galdrin.web.demo;
 

@@ -3,6 +3,7 @@ package app.galdrin.web.marking;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.marking.Drills;
+import app.galdrin.core.procedure.PlaceId;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.slip.SenseSlips;
 import app.galdrin.web.layout.Words;
@@ -31,8 +32,8 @@ final class SlipWords {
         return all(slips, "." + (figure.ofBothWheels() ? measurand.base() : measurand).key());
     }
 
-    /** The same where the slip was made at some places alone, each {@code procedure/place}, which are named. */
-    List<EvidenceText.SlipText> all(List<Set<String>> slips, FigureId figure, List<String> places) {
+    /** The same where the slip was made at some places alone, which are named. */
+    List<EvidenceText.SlipText> all(List<Set<String>> slips, FigureId figure, List<PlaceId> places) {
         return places.isEmpty() || !slips.equals(List.of(Set.of(SenseSlips.WRONG_SENSE)))
                 ? all(slips, figure)
                 : all(slips, figure).stream()
@@ -40,10 +41,9 @@ final class SlipWords {
                         .toList();
     }
 
-    private String named(List<String> places) {
+    private String named(List<PlaceId> places) {
         return places.stream()
-                .map(key -> key.split("/", 2))
-                .map(key -> Procedures.named(key[0]).orElseThrow().place(key[1]))
+                .map(id -> Procedures.named(id.procedure()).orElseThrow().place(id.place()))
                 .map(place -> words.text(place.words(), words.text(place.wheelWords())))
                 .collect(Collectors.joining(", "));
     }

@@ -1,6 +1,17 @@
 /** The marking desk and the feedback. A verifier's decisions from {@code moderation} stand beside the evidence. */
 @ApplicationModule(
-        allowedDependencies = {"account", "layout", "library", "moderation", "papers", "sitting", "sketch", "task"})
+        allowedDependencies = {
+            "account",
+            "layout",
+            "library",
+            "marksheet",
+            "moderation",
+            "papers",
+            "remark",
+            "sitting",
+            "sketch",
+            "task"
+        })
 @NullMarked
 package app.galdrin.web.marking;
 

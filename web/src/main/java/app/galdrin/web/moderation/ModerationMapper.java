@@ -1,6 +1,6 @@
 package app.galdrin.web.moderation;
 
-import app.galdrin.core.moderation.Sample;
+import app.galdrin.core.moderation.SelectionReason;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
@@ -16,7 +16,7 @@ interface ModerationMapper {
     record SignedSheetRow(UUID sittingId, UUID personId, int number, BigDecimal percent, int barring, boolean byHand) {}
 
     /** A sheet of a sample. */
-    record SampledSheetRow(int ordinal, UUID sittingId, UUID personId, int number, Sample.Reason why) {}
+    record SampledSheetRow(int ordinal, UUID sittingId, UUID personId, int number, SelectionReason why) {}
 
     List<SignedSheetRow> signed(UUID centreId, UUID taskId, int most);
 

@@ -2,6 +2,7 @@ package app.galdrin.web.moderation;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.moderation.Sample;
+import app.galdrin.core.moderation.SelectionReason;
 import app.galdrin.core.task.Grade;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
@@ -92,7 +93,7 @@ public class Moderations {
             UUID personId,
             String name,
             int number,
-            Sample.Reason why,
+            SelectionReason why,
             BigDecimal percent,
             boolean competent,
             boolean changedSince,

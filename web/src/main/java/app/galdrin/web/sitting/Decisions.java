@@ -9,6 +9,7 @@ import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.layout.Words;
+import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
@@ -50,7 +51,7 @@ public class Decisions {
             return new Entries.Outcome.Refusal(Sentence.of("sitting.reason", LONGEST_REASON));
         }
         mapper.lock(me.centreId(), sitting.id());
-        LineKey handIn = Works.sheet(sitting).handIn();
+        LineKey handIn = SittingSheet.of(sitting).handIn();
         List<LineKey> ended = Stream.of(StaffLine.STOPPED, handIn)
                 .filter(line -> !entries.standing(sitting, line).isEmpty())
                 .toList();
@@ -135,7 +136,7 @@ public class Decisions {
     /** That the instructor stood by when an item that asks for it was done. */
     @Transactional
     public Entries.Outcome witness(SignedIn me, Sitting sitting, String step, String item, String key) {
-        boolean asked = Works.sheet(sitting)
+        boolean asked = SittingSheet.of(sitting)
                 .line(LineKey.of(step, item))
                 .filter(Line::witnessed)
                 .isPresent();

@@ -74,7 +74,7 @@ public class Entries {
             return calculated(me, sitting, entry);
         }
         if (me.access() == Access.DELIVERY
-                && entry.line().equals(Works.sheet(sitting).handIn())) {
+                && entry.line().equals(SittingSheet.of(sitting).handIn())) {
             return new Entries.Outcome.Refusal(Sentence.of("sitting.endedBefore"));
         }
         Line line = line(sitting, entry.line());
@@ -95,7 +95,9 @@ public class Entries {
     }
 
     private static Line line(Sitting sitting, LineKey key) {
-        return Works.sheet(sitting).line(key).orElseThrow(() -> new NotThere("line", key, "sitting " + sitting.id()));
+        return SittingSheet.of(sitting)
+                .line(key)
+                .orElseThrow(() -> new NotThere("line", key, "sitting " + sitting.id()));
     }
 
     /** Whose sheet it is to write on: the apprentice's own, the instructor's where it is a reference. Others look at it. */
@@ -148,13 +150,12 @@ public class Entries {
     }
 
     /** Keys of what stands on a line, for whoever has just seen it. */
-    List<String> standingKeys(Sitting sitting, LineKey line) {
+    public List<String> standingKeys(Sitting sitting, LineKey line) {
         return standing(sitting, line).stream().map(Entry::key).toList();
     }
 
     List<Entry> standing(Sitting sitting, LineKey line) {
         List<Entry> entries = mapper.entriesOf(sitting.centreId(), sitting.id(), line, MOST_ON_A_LINE).stream()
-                .map(EntryRow::toEntry)
                 .toList();
         return new Log(entries).allAt(line);
     }
@@ -174,7 +175,7 @@ public class Entries {
     }
 
     /** For the marking desk, which checks the words: an instructor's mark, signature, release or decision. */
-    Outcome appendMark(SignedIn me, Sitting sitting, NewEntry entry, @Nullable BigDecimal value) {
+    public Outcome appendMark(SignedIn me, Sitting sitting, NewEntry entry, @Nullable BigDecimal value) {
         Sittings.instructorOnly(me, sitting);
         SittingState state = mapper.lock(me.centreId(), sitting.id());
         return append(me, sitting, state, entry, new Content(entry.text(), value, null, null));
@@ -205,7 +206,6 @@ public class Entries {
     private Outcome append(SignedIn me, Sitting sitting, SittingState state, NewEntry entry, Content content) {
         UUID centre = me.centreId();
         List<Entry> beside = mapper.beside(centre, sitting.id(), entry.line(), entry.key(), MOST_ON_A_LINE).stream()
-                .map(EntryRow::toEntry)
                 .toList();
         Optional<Entry> sentBefore =
                 beside.stream().filter(e -> e.key().equals(entry.key())).findFirst();
@@ -273,7 +273,7 @@ public class Entries {
         if (!stopped.isEmpty()) {
             return Optional.of(Sentence.of("sitting.stopped", stopped.get(0).written()));
         }
-        boolean handsIn = entry.line().equals(Works.sheet(sitting).handIn());
+        boolean handsIn = entry.line().equals(SittingSheet.of(sitting).handIn());
         if (apprentice && handsIn && entry.strike()) {
             return isTakenBackInTime(sitting, state)
                     ? Optional.empty()
@@ -305,7 +305,7 @@ public class Entries {
             throw new NotThere("hand-in", sitting.id(), me);
         }
         mapper.lock(me.centreId(), sitting.id());
-        LineKey line = Works.sheet(sitting).handIn();
+        LineKey line = SittingSheet.of(sitting).handIn();
         var entry =
                 NewEntry.now(line, "", standingKeys(sitting, line), key, "form").asStrike();
         return append(me, sitting, entry, text(""));
@@ -338,7 +338,7 @@ public class Entries {
         for (UUID other : mapper.openOn(sitting.centreId(), sitting.stateId(), sitting.id(), MOST_READERS)) {
             Sitting reading = sittings.whole(Objects.requireNonNull(mapper.sitting(sitting.centreId(), other)));
             Log log = sittings.log(sitting.centreId(), other);
-            Sheet sheet = Works.sheet(reading);
+            Sheet sheet = SittingSheet.of(reading);
             Optional<Measure> open = reading.task().practical().measures(0).stream()
                     .filter(m -> !sheet.progress(m, log.answers()).complete())
                     .findFirst();
@@ -357,20 +357,19 @@ public class Entries {
         UUID centre = me.centreId();
         Instant writtenAt = entry.corrected().isAfter(Instant.now()) ? Instant.now() : entry.corrected();
         Entry written = mapper.insert(
-                        centre,
-                        sitting.id(),
-                        state.lastSeq() + 1,
-                        me.personId(),
-                        me.role(),
-                        entry,
-                        content.written(),
-                        content.value(),
-                        content.resolution(),
-                        content.unit(),
-                        late,
-                        writtenAt)
-                .toEntry();
-        LineKey handIn = Works.sheet(sitting).handIn();
+                centre,
+                sitting.id(),
+                state.lastSeq() + 1,
+                me.personId(),
+                me.role(),
+                entry,
+                content.written(),
+                content.value(),
+                content.resolution(),
+                content.unit(),
+                late,
+                writtenAt);
+        LineKey handIn = SittingSheet.of(sitting).handIn();
         mapper.putState(centre, sitting.id(), state.after(written, handIn));
         if (entry.line().round() > 0 && !sitting.isReference()) {
             sittings.roundState(me, sitting, entry.line().round());
@@ -379,7 +378,7 @@ public class Entries {
     }
 
     /** The state of a sitting, locked until the transaction ends. */
-    SittingState lock(UUID centreId, UUID sittingId) {
+    public SittingState lock(UUID centreId, UUID sittingId) {
         return mapper.lock(centreId, sittingId);
     }
 }

@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param baySince when it came there; null for one from before surveys were kept
  * @param along as in {@link Survey}, deg; null, as all that follows, where nobody had surveyed the bay by then
  */
-record FloorRow(
+public record FloorRow(
         @Nullable Integer bay,
         @Nullable Instant baySince,
         @Nullable Double along,
@@ -22,7 +22,7 @@ record FloorRow(
         @Nullable Facing faces) {
 
     /** Empty for a sitting from before surveys were kept. */
-    Optional<BayFloor> floor() {
+    public Optional<BayFloor> floor() {
         if (baySince == null) {
             return Optional.empty();
         }

@@ -64,7 +64,7 @@ public final class Log {
     }
 
     /** The log as it stood at a time. */
-    Log until(Instant time) {
+    public Log until(Instant time) {
         return time.equals(Instant.MAX)
                 ? this
                 : new Log(entries.stream()
@@ -171,7 +171,7 @@ public final class Log {
     }
 
     /** Whether, since anything was last read on it, someone has said that this reference stands. */
-    boolean saidToStand() {
+    public boolean saidToStand() {
         int read = entries.stream()
                 .filter(e -> !StaffLine.isOutsideTask(e.line()))
                 .mapToInt(Entry::seq)

@@ -59,16 +59,16 @@ interface SittingMapper {
 
     void putState(UUID centreId, UUID sittingId, @Param("s") SittingState state);
 
-    List<EntryRow> entries(UUID centreId, UUID sittingId, int most);
+    List<Entry> entries(UUID centreId, UUID sittingId, int most);
 
-    List<EntryRow> entriesOf(UUID centreId, UUID sittingId, @Param("k") LineKey line, int most);
+    List<Entry> entriesOf(UUID centreId, UUID sittingId, @Param("k") LineKey line, int most);
 
-    List<EntryRow> beside(UUID centreId, UUID sittingId, @Param("k") LineKey line, String key, int most);
+    List<Entry> beside(UUID centreId, UUID sittingId, @Param("k") LineKey line, String key, int most);
 
     int countOf(UUID centreId, UUID sittingId, @Param("k") LineKey line, Role role);
 
     /** Adds it, and gives it as it stands. */
-    EntryRow insert(
+    Entry insert(
             UUID centreId,
             UUID sittingId,
             int seq,

@@ -3,6 +3,7 @@ package app.galdrin.web.sitting;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.web.account.Role;
 import java.math.BigDecimal;
+import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
@@ -32,6 +33,9 @@ public record SittingState(
         boolean signed,
         @Nullable Instant releasedAt,
         boolean stopped) {
+
+    /** How long a release with its whole task can be taken back; its apprentices see nothing before. */
+    public static final Duration BEFORE_SHOWN = Duration.ofMinutes(10);
 
     static SittingState begun(@Nullable Integer bay, @Nullable Instant since) {
         return new SittingState(0, 0, 0, null, 0, null, false, null, 0, 0, bay, since, false, null, false);
@@ -78,7 +82,7 @@ public record SittingState(
         if (StaffLine.isRelease(e.line()) && !e.isStrike()) {
             return e.line().equals(StaffLine.RELEASE)
                     ? e.receivedAt()
-                    : e.receivedAt().plus(MarkSheets.BEFORE_SHOWN);
+                    : e.receivedAt().plus(BEFORE_SHOWN);
         }
         return StaffLine.isRelease(e.line()) || e.line().equals(StaffLine.RETURNED) ? null : releasedAt;
     }

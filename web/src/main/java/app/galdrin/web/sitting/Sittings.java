@@ -328,7 +328,7 @@ public class Sittings {
     }
 
     /** What was read as a reference, in the bay where it was read; from before that was kept, in the sitting's own. */
-    Answers asRead(UUID centreId, Optional<UUID> reference, Answers answers) {
+    public Answers asRead(UUID centreId, Optional<UUID> reference, Answers answers) {
         return reference
                 .flatMap(id -> whole(centreId, id).pinnedFloor())
                 .map(answers::on)
@@ -351,7 +351,7 @@ public class Sittings {
     }
 
     /** A sitting for the house itself, whoever asks. */
-    Sitting whole(UUID centreId, UUID sittingId) {
+    public Sitting whole(UUID centreId, UUID sittingId) {
         return whole(Objects.requireNonNull(mapper.sitting(centreId, sittingId)));
     }
 
@@ -380,9 +380,8 @@ public class Sittings {
 
     /** All entries of a sitting. */
     public Log log(UUID centreId, UUID sittingId) {
-        return new Log(mapper.entries(centreId, sittingId, 2 * Entries.MOST).stream()
-                .map(EntryRow::toEntry)
-                .toList());
+        return new Log(
+                mapper.entries(centreId, sittingId, 2 * Entries.MOST).stream().toList());
     }
 
     /** An apprentice's own sittings, newest first. */
@@ -401,7 +400,7 @@ public class Sittings {
     }
 
     /** What was handed in of the state of the vehicle that a sitting began on, itself among it. */
-    List<UUID> handedInOfItsState(Sitting sitting) {
+    public List<UUID> handedInOfItsState(Sitting sitting) {
         return mapper.handedInOf(sitting.centreId(), sitting.task().id(), sitting.stateId(), MOST_OF_A_STATE);
     }
 
@@ -417,7 +416,7 @@ public class Sittings {
 
     /** The rounds that have been begun, at least one; 1 where the practical has no rounds. */
     public int lastRound(Sitting sitting, Log log) {
-        var sheet = Works.sheet(sitting);
+        var sheet = SittingSheet.of(sitting);
         return sitting.task()
                 .practical()
                 .of(Round.class)
@@ -464,7 +463,7 @@ public class Sittings {
 
     private void rebuild(UUID centre, UUID sittingId) {
         Sitting sitting = whole(Objects.requireNonNull(mapper.sitting(centre, sittingId)));
-        LineKey handIn = Works.sheet(sitting).handIn();
+        LineKey handIn = SittingSheet.of(sitting).handIn();
         List<Entry> entries = log(centre, sittingId).entries();
         boolean moved = entries.stream().anyMatch(e -> e.line().equals(StaffLine.BAY));
         SittingState before = sitting.state();

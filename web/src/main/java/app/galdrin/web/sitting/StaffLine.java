@@ -7,8 +7,8 @@ import java.util.Optional;
 /** The lines that belong to no step of the task: calling the instructor, what he decides about the sitting, and his marks. */
 public final class StaffLine {
 
-    static final String STAFF = "_staff";
-    static final String MARK = "_mark";
+    private static final String STAFF = "_staff";
+    public static final String MARK = "_mark";
     private static final String WITNESS = "_witness";
 
     /** The flag that calls the instructor: {@link #RAISED} or {@link #ANSWERED}. */
@@ -38,7 +38,7 @@ public final class StaffLine {
     public static final LineKey SIGN = LineKey.of(MARK, "sign");
     public static final LineKey RELEASE = LineKey.of(MARK, "release");
 
-    /** A release with all that is signed of its task: shown to the apprentice after {@link MarkSheets#BEFORE_SHOWN}, taken back until then. */
+    /** A release with all that is signed of its task: shown to the apprentice after {@link SittingState#BEFORE_SHOWN}, taken back until then. */
     public static final LineKey RELEASE_SOON = LineKey.of(MARK, "releaseSoon");
 
     public static final String RAISED = "raised";

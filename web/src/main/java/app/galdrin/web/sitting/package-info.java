@@ -1,5 +1,5 @@
 /**
- * Sittings, their append-only entries and their stored mark sheets: the one place that writes and reads them. It has no pages.
+ * Sittings and their append-only entries: the one place that writes and reads them. It has no pages.
  */
 @ApplicationModule(allowedDependencies = {"account", "background", "bay", "layout", "library", "task"})
 @NullMarked

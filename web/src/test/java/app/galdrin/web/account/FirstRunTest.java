@@ -61,7 +61,7 @@ class FirstRunTest {
                         "code",
                         code,
                         "centre",
-                        "North Works",
+                        "North SittingMarks",
                         "zone",
                         "Europe/London",
                         "displayName",

@@ -24,11 +24,11 @@ import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Entries.Outcome.Refusal;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import java.util.List;
 import java.util.Optional;
@@ -60,7 +60,7 @@ class ChoiceTest {
     private Entries entries;
 
     @Autowired
-    private Works works;
+    private SittingMarks works;
 
     private static Practical byBeam(SpecificationSheet sheet) {
         Practical start = TaskStart.TOE.on(sheet, "Beam", OrderSchool.A, AnswerUnit.DEGREES);

@@ -11,8 +11,8 @@ import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.account.FirstRun;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.sitting.Entries;
-import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
@@ -92,7 +92,7 @@ class InstructorJourneyTest {
         ada.waitForText("main h1", "The first instructor");
         assertEquals("Europe/Oslo", ada.value("#zone"), "the browser's zone is offered");
         ada.fill("Set-up code", "aaaa-bbbb-cccc");
-        ada.fill("College or workshop", "North Works");
+        ada.fill("College or workshop", "North SittingMarks");
         ada.fill("Name", "Ada Fern");
         ada.fill("Sign-in name", "a fern");
         ada.fill("Password", "short");
@@ -100,7 +100,7 @@ class InstructorJourneyTest {
         for (String wrong : List.of("without spaces", "10 to 200 characters", "not the code on the console")) {
             ada.waitForText("main", wrong);
         }
-        assertEquals("North Works", ada.value("#centre"));
+        assertEquals("North SittingMarks", ada.value("#centre"));
         ada.fill("Set-up code", code.toUpperCase(Locale.ROOT).replace("-", ""));
         ada.fill("Time zone", "Europe/London");
         ada.fill("Sign-in name", "a.fern");

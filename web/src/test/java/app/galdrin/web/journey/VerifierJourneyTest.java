@@ -8,7 +8,7 @@ import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
-import app.galdrin.web.sitting.MarkSheets;
+import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import java.util.List;
 import java.util.UUID;

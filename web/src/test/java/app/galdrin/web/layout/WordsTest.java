@@ -3,7 +3,6 @@ package app.galdrin.web.layout;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import app.galdrin.core.Keyed;
-import app.galdrin.core.answer.LineText;
 import app.galdrin.core.answer.Sense;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
@@ -21,12 +20,13 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Repeat;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.procedure.paper.Intermediate;
 import app.galdrin.core.procedure.slip.Slip;
 import app.galdrin.core.procedure.slip.Slips;
 import app.galdrin.core.quantity.Quantity;
-import app.galdrin.core.quantity.QuantityText;
+import app.galdrin.core.quantity.TextFault;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.AdjusterUnit;
@@ -43,7 +43,7 @@ import app.galdrin.core.spec.Zone;
 import app.galdrin.core.spec.written.Cell;
 import app.galdrin.core.spec.written.RowKind;
 import app.galdrin.core.spec.written.Share;
-import app.galdrin.core.spec.written.SheetFault;
+import app.galdrin.core.spec.written.SheetFaultCode;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Assignment;
@@ -55,7 +55,7 @@ import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.StepKinds;
-import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskFaultCode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -123,7 +123,6 @@ class WordsTest {
                 keyed("answerUnit.", AnswerUnit.values()),
                 keyed("intermediate.", Intermediate.values()),
                 keyed("field.example.", Quantity.values()),
-                keyed("field.", LineText.Reason.values()),
                 keyed("sense.", Sense.values()),
                 Arguments.of(
                         "sense.",
@@ -134,16 +133,16 @@ class WordsTest {
                 keyed("steering.", Steering.values()),
                 keyed("family.", Family.values()),
                 keyed("aspect.", Aspect.values()),
-                keyed("fault.", TaskFault.Reason.values()),
+                keyed("fault.", TaskFaultCode.values()),
                 keyed("cell.", Cell.values()),
                 keyed("rowKind.", RowKind.values()),
                 keyed("share.", Share.values()),
                 keyed("sheet.printed.", Share.values()),
-                keyed("field.", QuantityText.Reason.values()),
+                keyed("field.", TextFault.values()),
                 keyed(
                         "sheetFault.",
-                        Arrays.stream(SheetFault.Reason.values())
-                                .filter(r -> r != SheetFault.Reason.MALFORMED) // says what the parser says
+                        Arrays.stream(SheetFaultCode.values())
+                                .filter(r -> r != SheetFaultCode.MALFORMED) // says what the parser says
                                 .toArray(Keyed[]::new)),
                 Arguments.of(
                         "rowKind.",
@@ -227,11 +226,8 @@ class WordsTest {
         Map<String, Double> readings =
                 procedure.lay(truth(), standing, 0, new SplittableRandom(1)).read();
         for (String taught : procedure.taught()) {
-            var worked = procedure.work(readings, standing, new Procedure.Repeat("s", 0, 1), taught);
-            worked.figures()
-                    .values()
-                    .forEach(f ->
-                            f.budget().sharesBy(procedure::doubtGroup).keySet().forEach(g -> keys.add(doubt(g))));
+            var worked = procedure.work(readings, standing, new Repeat("s", 0, 1), taught);
+            worked.figures().values().forEach(f -> f.budget().shares().keySet().forEach(g -> keys.add(doubt(g))));
             for (FigureId figure : procedure.sees()) {
                 procedure
                         .stepsTo(figure, worked, taught)

@@ -20,10 +20,11 @@ import app.galdrin.web.TestCentres;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.SittingSheet;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import java.util.Map;
 import java.util.SplittableRandom;
@@ -54,7 +55,7 @@ class ClassOfSixteenTest {
     private Entries entries;
 
     @Autowired
-    private Works works;
+    private SittingMarks works;
 
     @Autowired
     private People people;
@@ -68,7 +69,7 @@ class ClassOfSixteenTest {
         Writer(SignedIn who, Sitting sitting) {
             this.who = who;
             this.sitting = sitting;
-            this.paper = new Paper(Works.sheet(sitting));
+            this.paper = new Paper(SittingSheet.of(sitting));
         }
 
         @Override

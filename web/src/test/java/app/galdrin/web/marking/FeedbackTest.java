@@ -9,7 +9,7 @@ import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.layout.Ids;
-import app.galdrin.web.sitting.MarkSheets;
+import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import java.util.Map;
 import java.util.regex.Pattern;

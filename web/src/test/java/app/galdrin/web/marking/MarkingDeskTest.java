@@ -13,13 +13,13 @@ import app.galdrin.web.Visitor;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.marksheet.MarkSheets;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
-import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
-import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import java.time.Duration;
 import java.util.HashMap;
@@ -57,7 +57,7 @@ class MarkingDeskTest {
     private Entries entries;
 
     @Autowired
-    private Works works;
+    private SittingMarks works;
 
     @Autowired
     private MarkSheets sheets;

@@ -13,7 +13,7 @@ import app.galdrin.web.Visitor;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.layout.Ids;
-import app.galdrin.web.sitting.MarkSheets;
+import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import java.math.BigDecimal;

@@ -18,6 +18,7 @@ import app.galdrin.web.bay.Bays;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Sentence;
+import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
 import java.sql.DriverManager;

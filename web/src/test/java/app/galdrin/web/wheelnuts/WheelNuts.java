@@ -12,7 +12,7 @@ import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.StepKind;
-import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskFaultCode;
 import app.galdrin.core.task.TaskFaults;
 import com.google.auto.service.AutoService;
 import java.util.List;
@@ -55,7 +55,7 @@ record WheelNuts(String id, int nuts) implements Step {
     @Override
     public void check(Practical practical, String at, TaskFaults faults) {
         if (practical.steps().indexOf(this) == practical.steps().size() - 1) {
-            faults.add(at, TaskFault.Reason.AFTER_HAND_IN, id);
+            faults.add(at, TaskFaultCode.AFTER_HAND_IN, id);
         }
     }
 

@@ -110,7 +110,7 @@ final class EvidenceWriter {
         }
         if (!e.places().isEmpty()) {
             json.writeArrayPropertyStart("places");
-            e.places().forEach(json::writeString);
+            e.places().forEach(place -> json.writeString(place.key()));
             json.writeEndArray();
         }
     }

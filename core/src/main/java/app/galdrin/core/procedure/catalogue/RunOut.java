@@ -3,6 +3,7 @@ package app.galdrin.core.procedure.catalogue;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Source.SetUp;
+import app.galdrin.core.uncertainty.DoubtSource;
 
 /**
  * How rims and tyres run out: whoever measures off them as they happen to have rolled reads that with the rest. A point of the rim lies off its
@@ -29,8 +30,7 @@ final class RunOut {
      * @param times how much farther apart than what it leans on it is read, without unit
      */
     static Source.ReadingWithSetup carried(Wheel wheel, Source reading, double times) {
-        return new Source.ReadingWithSetup(
-                reading, new SetUp(name(wheel), times * BETWEEN_ENDS, Source.OF_VEHICLE + name(wheel)));
+        return new Source.ReadingWithSetup(reading, new SetUp(name(wheel), times * BETWEEN_ENDS, onVehicle(wheel)));
     }
 
     /**
@@ -40,7 +40,11 @@ final class RunOut {
      */
     static Source.ReadingWithSetup turning(Wheel wheel, Source reading, double over) {
         return new Source.ReadingWithSetup(
-                reading, new SetUp(name(wheel), Math.atan(BETWEEN_ENDS / over), Source.OF_VEHICLE + name(wheel)));
+                reading, new SetUp(name(wheel), Math.atan(BETWEEN_ENDS / over), onVehicle(wheel)));
+    }
+
+    private static DoubtSource onVehicle(Wheel wheel) {
+        return DoubtSource.shared(DoubtSource.Origin.VEHICLE, "vehicle." + name(wheel));
     }
 
     private static String name(Wheel wheel) {

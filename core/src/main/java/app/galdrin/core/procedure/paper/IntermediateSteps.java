@@ -9,6 +9,7 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.procedure.WorkedRepeat;
 import app.galdrin.core.record.Step;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -34,14 +35,13 @@ public final class IntermediateSteps {
     public static IntermediateSteps any(
             Procedure procedure, FigureId figure, MeasuringContext standing, String taught) {
         MeasuringContext usual = procedure.asUsual(standing);
-        Procedure.WorkedRepeat worked =
-                procedure.work(procedure.readings(SOME_VEHICLE, usual), usual, Place::id, taught);
+        WorkedRepeat worked = procedure.work(procedure.readings(SOME_VEHICLE, usual), usual, Place::asInput, taught);
         return new IntermediateSteps(procedure, figure, List.of(worked), taught);
     }
 
     /** Of the repeats that lead to a figure by the working that is taught. */
-    public IntermediateSteps(Procedure procedure, FigureId figure, List<Procedure.WorkedRepeat> worked, String taught) {
-        for (Procedure.WorkedRepeat repeat : worked) {
+    public IntermediateSteps(Procedure procedure, FigureId figure, List<WorkedRepeat> worked, String taught) {
+        for (WorkedRepeat repeat : worked) {
             procedure
                     .stepsTo(figure, repeat, taught)
                     .filter(steps -> isWorkedBy(steps, repeat.honest(figure)))

@@ -3,9 +3,9 @@ package app.galdrin.core.spec.written;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
+import app.galdrin.core.quantity.TextFault;
 import app.galdrin.core.quantity.Torque;
 import app.galdrin.core.quantity.Unit;
-import app.galdrin.core.spec.written.SheetFault.Reason;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
@@ -35,14 +35,14 @@ final class Cells {
         return !text(cell).isEmpty();
     }
 
-    void fault(Cell cell, Reason reason, String... more) {
+    void fault(Cell cell, SheetFaultCode reason, String... more) {
         faults.add(new SheetFault(row.at(), Optional.of(cell), reason, text(cell), List.of(more)));
     }
 
     /** A text that has to be there. */
     String needed(Cell cell) {
         if (!has(cell)) {
-            fault(cell, Reason.MISSING);
+            fault(cell, SheetFaultCode.MISSING);
         }
         return text(cell);
     }
@@ -51,7 +51,7 @@ final class Cells {
     <T extends Keyed> Optional<T> word(Cell cell, T[] words) {
         Optional<T> known = Keyed.find(words, text(cell));
         if (has(cell) && known.isEmpty()) {
-            fault(cell, Reason.UNKNOWN);
+            fault(cell, SheetFaultCode.UNKNOWN);
         }
         return known;
     }
@@ -69,7 +69,7 @@ final class Cells {
         }
         String word = text(cell).toLowerCase(Locale.ROOT);
         if (!YES_NO.contains(word)) {
-            fault(cell, Reason.UNKNOWN);
+            fault(cell, SheetFaultCode.UNKNOWN);
         }
         return word.equals("yes");
     }
@@ -87,15 +87,15 @@ final class Cells {
         return OptionalDouble.empty();
     }
 
-    void malformed(Cell cell, QuantityText.Reason reason) {
-        fault(cell, Reason.MALFORMED, reason.key());
+    void malformed(Cell cell, TextFault reason) {
+        fault(cell, SheetFaultCode.MALFORMED, reason.key());
     }
 
     OptionalDouble inRange(Cell cell, double value, double least, double most, String unit) {
         if (value >= least && value <= most) {
             return OptionalDouble.of(value);
         }
-        fault(cell, Reason.OUT_OF_RANGE, plain(least), plain(most), unit);
+        fault(cell, SheetFaultCode.OUT_OF_RANGE, plain(least), plain(most), unit);
         return OptionalDouble.empty();
     }
 
@@ -115,7 +115,7 @@ final class Cells {
             return OptionalDouble.empty();
         }
         if (!NUMBER.matcher(text(cell)).matches()) {
-            malformed(cell, QuantityText.Reason.NOT_A_FIGURE);
+            malformed(cell, TextFault.NOT_A_FIGURE);
             return OptionalDouble.empty();
         }
         return inRange(cell, Double.parseDouble(text(cell).replace(',', '.')), least, most, "");
@@ -128,7 +128,7 @@ final class Cells {
         }
         OptionalDouble read = Torque.parse(text(cell));
         if (read.isEmpty()) {
-            fault(cell, Reason.MALFORMED, QuantityText.Reason.LEFT_OVER.key());
+            fault(cell, SheetFaultCode.MALFORMED, TextFault.LEFT_OVER.key());
             return read;
         }
         return inRange(cell, Math.rint(100 * read.getAsDouble()) / 100, 0.1, most, Torque.NEWTON_METRE.key());

@@ -11,12 +11,12 @@ import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
+import app.galdrin.core.quantity.TextFault;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SideDifference;
-import app.galdrin.core.spec.written.SheetFault.Reason;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -83,12 +83,12 @@ final class LineReader {
     /** Whole degrees; empty where the turn-out is given at the locks. */
     private OptionalInt innerAngle(Measurand measurand) {
         if (c.has(Cell.INNER_ANGLE) && measurand != Measurand.TURN_OUT) {
-            c.fault(Cell.INNER_ANGLE, Reason.NO_INNER_ANGLE);
+            c.fault(Cell.INNER_ANGLE, SheetFaultCode.NO_INNER_ANGLE);
             return OptionalInt.empty();
         }
         OptionalDouble angle = c.quantity(Cell.INNER_ANGLE, Unit.DEG, LEAST_INNER, MOST_INNER);
         if (angle.isPresent() && angle.getAsDouble() != Math.rint(angle.getAsDouble())) {
-            c.malformed(Cell.INNER_ANGLE, QuantityText.Reason.LEFT_OVER);
+            c.malformed(Cell.INNER_ANGLE, TextFault.LEFT_OVER);
             return OptionalInt.empty();
         }
         return angle.isPresent() ? OptionalInt.of((int) angle.getAsDouble()) : OptionalInt.empty();
@@ -97,18 +97,18 @@ final class LineReader {
     private Adjustable adjustable(Optional<Measurand> measurand) {
         Adjustable adjustable = c.word(Cell.ADJUSTABLE, Adjustable.values()).orElse(Adjustable.NO);
         if (adjustable != Adjustable.NO && measurand.filter(Measurand::isScreen).isPresent()) {
-            c.fault(Cell.ADJUSTABLE, Reason.ONLY_A_SCREEN);
+            c.fault(Cell.ADJUSTABLE, SheetFaultCode.ONLY_A_SCREEN);
         }
         return adjustable;
     }
 
     private boolean placed(Measurand measurand, Optional<Axle> axle) {
         if (measurand.form() == Measurand.Form.DIFFERENCE) {
-            c.fault(Cell.FIGURE, Reason.DIFFERENCE_OF, measurand.base().key());
+            c.fault(Cell.FIGURE, SheetFaultCode.DIFFERENCE_OF, measurand.base().key());
             return false;
         }
         if ((measurand.extent() == Extent.VEHICLE) == axle.isPresent()) {
-            c.fault(Cell.AXLE, Reason.WRONG_AXLE);
+            c.fault(Cell.AXLE, SheetFaultCode.WRONG_AXLE);
             return false;
         }
         return true;
@@ -120,9 +120,7 @@ final class LineReader {
         }
         Quantity own = measurand.quantity();
         QuantityText read = parse(cell, own);
-        if (own == Quantity.ANGLE
-                && read instanceof QuantityText.Rejection r
-                && r.reason() == QuantityText.Reason.WRONG_UNIT) {
+        if (own == Quantity.ANGLE && read instanceof QuantityText.Rejection r && r.reason() == TextFault.WRONG_UNIT) {
             read = parse(cell, Quantity.LENGTH);
             own = Quantity.LENGTH;
         }
@@ -156,16 +154,16 @@ final class LineReader {
             return Optional.empty();
         }
         if (quantities.containsValue(Quantity.ANGLE)) {
-            c.fault(first(Quantity.LENGTH), Reason.MIXED_UNITS);
+            c.fault(first(Quantity.LENGTH), SheetFaultCode.MIXED_UNITS);
             return Optional.empty();
         }
         if (!IN_MILLIMETRES.contains(measurand)) {
-            c.fault(first(Quantity.LENGTH), Reason.NEVER_A_LENGTH);
+            c.fault(first(Quantity.LENGTH), SheetFaultCode.NEVER_A_LENGTH);
             return Optional.empty();
         }
         share(measurand);
         if (!c.has(Cell.OVER)) {
-            c.fault(Cell.OVER, Reason.NEEDS_LENGTH);
+            c.fault(Cell.OVER, SheetFaultCode.NEEDS_LENGTH);
         }
         OptionalDouble over = c.quantity(Cell.OVER, Unit.MM, SHORTEST, LONGEST);
         if (over.isEmpty()) {
@@ -178,7 +176,7 @@ final class LineReader {
 
     private void notNeeded(Cell cell) {
         if (c.has(cell)) {
-            c.fault(cell, Reason.NOT_IN_MILLIMETRES);
+            c.fault(cell, SheetFaultCode.NOT_IN_MILLIMETRES);
         }
     }
 
@@ -193,11 +191,11 @@ final class LineReader {
     private void share(Measurand measurand) {
         boolean total = measurand == Measurand.TOTAL_TOE;
         if (!c.has(Cell.OF) && measurand.base() == Measurand.TOE) {
-            c.fault(Cell.OF, Reason.NEEDS_OF);
+            c.fault(Cell.OF, SheetFaultCode.NEEDS_OF);
         }
         c.word(Cell.OF, Share.values()).ifPresent(share -> {
             if ((share == Share.TOTAL) != total) {
-                c.fault(Cell.OF, total ? Reason.BELONGS_TO_EACH : Reason.BELONGS_TO_TOTAL);
+                c.fault(Cell.OF, total ? SheetFaultCode.BELONGS_TO_EACH : SheetFaultCode.BELONGS_TO_TOTAL);
             }
         });
     }
@@ -206,25 +204,25 @@ final class LineReader {
         Map<Cell, Double> set = new HashMap<>(written);
         if (c.has(Cell.TOLERANCE)) {
             if (c.has(Cell.MIN) || c.has(Cell.MAX)) {
-                c.fault(Cell.TOLERANCE, Reason.TOLERANCE_AND_LIMITS);
+                c.fault(Cell.TOLERANCE, SheetFaultCode.TOLERANCE_AND_LIMITS);
             } else if (!c.has(Cell.PREFERRED)) {
-                c.fault(Cell.PREFERRED, Reason.NO_PREFERRED);
+                c.fault(Cell.PREFERRED, SheetFaultCode.NO_PREFERRED);
             } else if (set.containsKey(Cell.PREFERRED) && set.containsKey(Cell.TOLERANCE)) {
                 set.put(Cell.MIN, set.get(Cell.PREFERRED) - set.get(Cell.TOLERANCE));
                 set.put(Cell.MAX, set.get(Cell.PREFERRED) + set.get(Cell.TOLERANCE));
             }
         } else if (isAlone() && !WITHOUT_TOLERANCE.contains(measurand)) {
-            c.fault(Cell.PREFERRED, Reason.NO_LIMITS);
+            c.fault(Cell.PREFERRED, SheetFaultCode.NO_LIMITS);
         }
         double min = set.getOrDefault(Cell.MIN, Double.NEGATIVE_INFINITY);
         double max = set.getOrDefault(Cell.MAX, Double.POSITIVE_INFINITY);
         double preferred = set.getOrDefault(Cell.PREFERRED, Math.max(min, Math.min(max, 0)));
         if (min > max) {
-            c.fault(Cell.MAX, Reason.WRONG_WAY_ROUND, c.text(Cell.MIN));
+            c.fault(Cell.MAX, SheetFaultCode.WRONG_WAY_ROUND, c.text(Cell.MIN));
             return Optional.empty();
         }
         if (preferred < min || preferred > max) {
-            c.fault(Cell.PREFERRED, Reason.OUTSIDE_LIMITS);
+            c.fault(Cell.PREFERRED, SheetFaultCode.OUTSIDE_LIMITS);
             return Optional.empty();
         }
         if (!set.containsKey(Cell.MIN) && !set.containsKey(Cell.MAX)) {
@@ -249,7 +247,7 @@ final class LineReader {
             return Optional.empty();
         }
         if (c.has(Cell.INTENDED) && !c.has(Cell.DIFFERENCE)) {
-            c.fault(Cell.DIFFERENCE, Reason.MISSING);
+            c.fault(Cell.DIFFERENCE, SheetFaultCode.MISSING);
         }
         FigureId figure = figure(measurand, axle);
         OptionalDouble most = inCore(written, Cell.DIFFERENCE, figure, over);
@@ -261,7 +259,7 @@ final class LineReader {
 
     private void noDifference(Cell cell) {
         if (c.has(cell)) {
-            c.fault(cell, Reason.NO_DIFFERENCE);
+            c.fault(cell, SheetFaultCode.NO_DIFFERENCE);
         }
     }
 

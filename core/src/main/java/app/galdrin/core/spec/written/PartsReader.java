@@ -11,7 +11,6 @@ import app.galdrin.core.spec.AdjusterUnit;
 import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.VehicleGeometry;
-import app.galdrin.core.spec.written.SheetFault.Reason;
 import app.galdrin.core.steering.TrackRod;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -50,7 +49,7 @@ final class PartsReader {
             var c = new Cells(row, faults);
             id(c).ifPresent(id -> {
                 if (effects.putIfAbsent(id, new HashMap<>()) != null) {
-                    c.fault(Cell.PART, Reason.TWICE);
+                    c.fault(Cell.PART, SheetFaultCode.TWICE);
                 }
             });
         }
@@ -80,23 +79,23 @@ final class PartsReader {
         Optional<Location> where = c.word(Cell.WHERE, Location.values());
         Optional<FigureId> figure = FigureId.parse(c.needed(Cell.FIGURE));
         if (c.has(Cell.FIGURE) && figure.isEmpty()) {
-            c.fault(Cell.FIGURE, Reason.UNKNOWN);
+            c.fault(Cell.FIGURE, SheetFaultCode.UNKNOWN);
         }
         if (part.isEmpty() || where.isEmpty() || figure.isEmpty()) {
             return;
         }
         if (isRod(part.get(), where.get())) {
-            c.fault(Cell.PART, Reason.COMPUTED);
+            c.fault(Cell.PART, SheetFaultCode.COMPUTED);
             return;
         }
         Map<FigureId, Effect> ofPart = effects.get(id(part.get(), where.get()));
         if (ofPart == null) {
-            c.fault(Cell.PART, Reason.NO_SUCH_PART);
+            c.fault(Cell.PART, SheetFaultCode.NO_SUCH_PART);
             return;
         }
         amount(c, figure.get()).ifPresent(effect -> {
             if (ofPart.put(figure.get(), effect) != null) {
-                c.fault(Cell.FIGURE, Reason.TWICE);
+                c.fault(Cell.FIGURE, SheetFaultCode.TWICE);
             }
         });
     }
@@ -106,7 +105,7 @@ final class PartsReader {
         String text = c.needed(Cell.AMOUNT);
         if (SIGNS.contains(text)) {
             if (c.has(Cell.DOUBT)) {
-                c.fault(Cell.DOUBT, Reason.DOUBT_OF_A_WAY);
+                c.fault(Cell.DOUBT, SheetFaultCode.DOUBT_OF_A_WAY);
             }
             return Optional.of(Effect.way(text.equals("+") ? 1 : -1));
         }
@@ -116,7 +115,7 @@ final class PartsReader {
         OptionalDouble amount = c.quantity(Cell.AMOUNT, unit, -most, most);
         OptionalDouble doubt = c.quantity(Cell.DOUBT, unit, 0, most);
         if (amount.isPresent() && amount.getAsDouble() == 0) {
-            c.fault(Cell.AMOUNT, Reason.NO_EFFECT);
+            c.fault(Cell.AMOUNT, SheetFaultCode.NO_EFFECT);
             return Optional.empty();
         }
         return amount.isPresent()
@@ -136,10 +135,10 @@ final class PartsReader {
                 .orElse(part.filter(p -> p.unit() == AdjusterUnit.TURN).isPresent() ? USUAL_TURN : USUAL_STEP);
         boolean reread = c.yes(Cell.REREAD, true);
         if (step > most) {
-            c.fault(Cell.SMALLEST, Reason.WRONG_WAY_ROUND, c.text(Cell.MOST));
+            c.fault(Cell.SMALLEST, SheetFaultCode.WRONG_WAY_ROUND, c.text(Cell.MOST));
         }
         if (c.has(Cell.FASTENER) && fasteners.stream().noneMatch(f -> f.isNamed(c.text(Cell.FASTENER)))) {
-            c.fault(Cell.FASTENER, Reason.NO_SUCH_FASTENER);
+            c.fault(Cell.FASTENER, SheetFaultCode.NO_SUCH_FASTENER);
         }
         if (part.isEmpty() || where.isEmpty()) {
             return Optional.empty();

@@ -4,7 +4,6 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.written.SheetDraft.Row;
-import app.galdrin.core.spec.written.SheetFault.Reason;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -42,9 +41,9 @@ public final class SheetDocument {
     public static WrittenSheet read(String text) {
         byte[] bytes = text.replace('\n', ' ').replace('\r', ' ').getBytes(StandardCharsets.UTF_8);
         if (bytes.length > LONGEST) {
-            return refused(Reason.TOO_LONG, String.valueOf(LONGEST));
+            return refused(SheetFaultCode.TOO_LONG, String.valueOf(LONGEST));
         }
-        return JsonLines.object(bytes).map(SheetDocument::read).orElseGet(() -> refused(Reason.NOT_JSON));
+        return JsonLines.object(bytes).map(SheetDocument::read).orElseGet(() -> refused(SheetFaultCode.NOT_JSON));
     }
 
     /** One that stands within another document. */
@@ -52,13 +51,13 @@ public final class SheetDocument {
         return new SheetDocument().rows(json);
     }
 
-    static WrittenSheet refused(Reason reason, String... more) {
+    static WrittenSheet refused(SheetFaultCode reason, String... more) {
         return new WrittenSheet.Refusal(List.of(new SheetFault("", Optional.empty(), reason, "", List.of(more))));
     }
 
     private WrittenSheet rows(JsonObject json) {
         if (!FORMAT.equals(json.get("format")) || !Double.valueOf(VERSION).equals(json.get("version"))) {
-            return refused(Reason.NOT_A_SHEET);
+            return refused(SheetFaultCode.NOT_A_SHEET);
         }
         for (int i = 0; i < json.size(); i++) {
             String name = json.name(i);
@@ -66,7 +65,7 @@ public final class SheetDocument {
             if (kind.isPresent()) {
                 rows(kind.get(), json.value(i));
             } else if (!name.equals("format") && !name.equals("version")) {
-                fault(name, Reason.UNKNOWN_ROW, name);
+                fault(name, SheetFaultCode.UNKNOWN_ROW, name);
             }
         }
         return together(faults, SheetReader.read(new SheetDraft(rows)));
@@ -84,7 +83,7 @@ public final class SheetDocument {
         return new WrittenSheet.Refusal(all);
     }
 
-    private void fault(String at, Reason reason, String value) {
+    private void fault(String at, SheetFaultCode reason, String value) {
         faults.add(new SheetFault(at, Optional.empty(), reason, value, List.of()));
     }
 
@@ -98,11 +97,11 @@ public final class SheetDocument {
                 if (element instanceof JsonObject object) {
                     row(kind, at, object);
                 } else {
-                    fault(at, Reason.NO_TEXT, String.valueOf(element));
+                    fault(at, SheetFaultCode.NO_TEXT, String.valueOf(element));
                 }
             }
         } else {
-            fault(kind.key(), Reason.NO_TEXT, String.valueOf(value));
+            fault(kind.key(), SheetFaultCode.NO_TEXT, String.valueOf(value));
         }
     }
 
@@ -114,9 +113,9 @@ public final class SheetDocument {
                     kind.cells().stream().filter(c -> c.key().equals(name)).findFirst();
             Optional<String> text = text(object.value(i));
             if (cell.isEmpty()) {
-                fault(at, Reason.UNKNOWN_CELL, name);
+                fault(at, SheetFaultCode.UNKNOWN_CELL, name);
             } else if (text.isEmpty()) {
-                fault(at, Reason.NO_TEXT, name);
+                fault(at, SheetFaultCode.NO_TEXT, name);
             } else if (!text.get().isEmpty()) {
                 cells.put(cell.get(), text.get());
             }

@@ -13,7 +13,6 @@ import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.spec.WheelSize;
 import app.galdrin.core.spec.written.SheetDraft.Row;
-import app.galdrin.core.spec.written.SheetFault.Reason;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
@@ -51,7 +50,7 @@ public final class SheetReader {
 
     private WrittenSheet sheet(SheetDraft draft) {
         count(draft);
-        if (faults.stream().anyMatch(f -> f.reason() == Reason.TOO_LONG)) {
+        if (faults.stream().anyMatch(f -> f.reason() == SheetFaultCode.TOO_LONG)) {
             return new WrittenSheet.Refusal(faults); // reading it could take as long as it is
         }
         Optional<Vehicle> vehicle = first(draft, RowKind.VEHICLE).map(this::vehicle);
@@ -71,22 +70,23 @@ public final class SheetReader {
         for (RowKind kind : RowKind.values()) {
             int there = draft.of(kind).size();
             if (there > kind.most()) {
-                whole(Reason.TOO_MANY, kind.key(), String.valueOf(there), String.valueOf(kind.most()));
+                whole(SheetFaultCode.TOO_MANY, kind.key(), String.valueOf(there), String.valueOf(kind.most()));
             }
             if (there == 0 && (kind.single() || kind == RowKind.WHEELS)) {
-                whole(Reason.MISSING, kind.key());
+                whole(SheetFaultCode.MISSING, kind.key());
             }
         }
         for (Row row : draft.rows()) {
             row.cells().forEach((cell, text) -> {
                 if (text.length() > SheetDraft.LONGEST_CELL) {
-                    new Cells(row, faults).fault(cell, Reason.TOO_LONG, String.valueOf(SheetDraft.LONGEST_CELL));
+                    new Cells(row, faults)
+                            .fault(cell, SheetFaultCode.TOO_LONG, String.valueOf(SheetDraft.LONGEST_CELL));
                 }
             });
         }
     }
 
-    private void whole(Reason reason, String value, String... more) {
+    private void whole(SheetFaultCode reason, String value, String... more) {
         faults.add(new SheetFault("", Optional.empty(), reason, value, List.of(more)));
     }
 
@@ -112,12 +112,12 @@ public final class SheetReader {
             var c = new Cells(row, faults);
             Optional<Axle> axle = c.neededWord(Cell.AXLE, Axle.values());
             if (axle.isPresent() && !seen.add(axle.get())) {
-                c.fault(Cell.AXLE, Reason.TWICE);
+                c.fault(Cell.AXLE, SheetFaultCode.TWICE);
             }
             double rim = c.neededLength(Cell.RIM, LEAST_RIM, MOST_RIM);
             double tyre = c.neededLength(Cell.TYRE_RADIUS, LEAST_RIM / 2, MOST_TYRE);
             if (2 * tyre <= rim) {
-                c.fault(Cell.TYRE_RADIUS, Reason.RIM_IN_TYRE, c.text(Cell.RIM));
+                c.fault(Cell.TYRE_RADIUS, SheetFaultCode.RIM_IN_TYRE, c.text(Cell.RIM));
             } else if (axle.isPresent() && rim > 0 && tyre > 0) {
                 sizes.put(axle.get(), new WheelSize(rim, tyre));
             }
@@ -165,7 +165,7 @@ public final class SheetReader {
                         .anyMatch(l ->
                                 l.measurand() == line.measurand() && l.axle().equals(line.axle()));
                 if (twice) {
-                    c.fault(Cell.FIGURE, Reason.TWICE);
+                    c.fault(Cell.FIGURE, SheetFaultCode.TWICE);
                 }
                 lines.add(line);
             });
@@ -179,7 +179,7 @@ public final class SheetReader {
             var c = new Cells(row, faults);
             String name = c.needed(Cell.NAME);
             if (fasteners.stream().anyMatch(f -> f.isNamed(name))) {
-                c.fault(Cell.NAME, Reason.TWICE);
+                c.fault(Cell.NAME, SheetFaultCode.TWICE);
             }
             fasteners.add(fastener(c, name));
         }
@@ -189,7 +189,7 @@ public final class SheetReader {
     private Fastener fastener(Cells c, String name) {
         Optional<String> thread = Optional.of(c.text(Cell.THREAD)).filter(t -> !t.isEmpty());
         if (thread.isPresent() && Fastener.diameter(thread.get()).isEmpty()) {
-            c.fault(Cell.THREAD, Reason.UNKNOWN);
+            c.fault(Cell.THREAD, SheetFaultCode.UNKNOWN);
         }
         OptionalDouble least = c.torque(Cell.LEAST, MOST_TORQUE);
         OptionalDouble most = c.torque(Cell.MOST, MOST_TORQUE);
@@ -197,7 +197,7 @@ public final class SheetReader {
         boolean once = c.yes(Cell.SINGLE_USE, false);
         boolean checked = c.yes(Cell.CHECKED, false);
         if (least.orElse(0) > most.orElse(MOST_TORQUE)) {
-            c.fault(Cell.MOST, Reason.WRONG_WAY_ROUND, c.text(Cell.LEAST));
+            c.fault(Cell.MOST, SheetFaultCode.WRONG_WAY_ROUND, c.text(Cell.LEAST));
             least = OptionalDouble.empty();
         }
         OptionalDouble diameter = thread.map(Fastener::diameter).orElse(OptionalDouble.empty());
@@ -210,7 +210,7 @@ public final class SheetReader {
 
     private static void plausible(Cells c, Cell cell, OptionalDouble torque, double diameter) {
         if (torque.isPresent() && !Fastener.plausible(torque.getAsDouble(), diameter)) {
-            c.fault(cell, Reason.IMPLAUSIBLE_TORQUE, c.text(Cell.THREAD));
+            c.fault(cell, SheetFaultCode.IMPLAUSIBLE_TORQUE, c.text(Cell.THREAD));
         }
     }
 

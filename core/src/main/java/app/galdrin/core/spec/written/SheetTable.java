@@ -3,7 +3,6 @@ package app.galdrin.core.spec.written;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.quantity.SpreadsheetText;
 import app.galdrin.core.spec.written.SheetDraft.Row;
-import app.galdrin.core.spec.written.SheetFault.Reason;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.StringWriter;
@@ -32,7 +31,7 @@ public final class SheetTable {
     /** Reads a table; faults are named by the line of the file. Semicolons do as well as commas. */
     public static WrittenSheet read(String text) {
         if (text.length() > SheetDocument.LONGEST) {
-            return SheetDocument.refused(Reason.TOO_LONG, String.valueOf(SheetDocument.LONGEST));
+            return SheetDocument.refused(SheetFaultCode.TOO_LONG, String.valueOf(SheetDocument.LONGEST));
         }
         String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
         int end = plain.indexOf('\n');
@@ -49,17 +48,17 @@ public final class SheetTable {
         try (var parser = CSVParser.parse(new StringReader(plain), format)) {
             return new SheetTable().read(parser);
         } catch (IOException | UncheckedIOException | IllegalArgumentException e) {
-            return SheetDocument.refused(Reason.NOT_CSV);
+            return SheetDocument.refused(SheetFaultCode.NOT_CSV);
         }
     }
 
     private WrittenSheet read(CSVParser parser) {
         if (!parser.getHeaderNames().contains(KIND)) {
-            return SheetDocument.refused(Reason.NOT_CSV);
+            return SheetDocument.refused(SheetFaultCode.NOT_CSV);
         }
         for (String name : parser.getHeaderNames()) {
             if (!name.equals(KIND) && Keyed.find(Cell.values(), name).isEmpty()) {
-                fault("1", Reason.UNKNOWN_CELL, name);
+                fault("1", SheetFaultCode.UNKNOWN_CELL, name);
             }
         }
         for (CSVRecord line : parser) {
@@ -68,7 +67,7 @@ public final class SheetTable {
         return SheetDocument.together(faults, SheetReader.read(new SheetDraft(rows)));
     }
 
-    private void fault(String at, Reason reason, String value) {
+    private void fault(String at, SheetFaultCode reason, String value) {
         faults.add(new SheetFault(at, Optional.empty(), reason, value, List.of()));
     }
 
@@ -76,7 +75,7 @@ public final class SheetTable {
         String name = line.isSet(KIND) ? line.get(KIND).strip() : "";
         Optional<RowKind> kind = Keyed.find(RowKind.values(), name);
         if (kind.isEmpty()) {
-            fault(at, Reason.UNKNOWN_ROW, name);
+            fault(at, SheetFaultCode.UNKNOWN_ROW, name);
             return;
         }
         Map<Cell, String> cells = new EnumMap<>(Cell.class);
@@ -86,7 +85,7 @@ public final class SheetTable {
                 if (kind.get().cells().contains(cell.get())) {
                     cells.put(cell.get(), text.strip());
                 } else {
-                    fault(at, Reason.UNKNOWN_CELL, column);
+                    fault(at, SheetFaultCode.UNKNOWN_CELL, column);
                 }
             }
         });

@@ -9,6 +9,8 @@ import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Repeat;
+import app.galdrin.core.procedure.WorkedRepeat;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.task.Measure;
 import java.util.List;
@@ -54,10 +56,10 @@ class SlipStepsTest {
         FigureId asked = Vehicles.figure(figure);
         Measure measure = Measure.of("m", with, List.of(asked), 1);
         MeasuringContext standing = with.asUsual(BAY);
-        Procedure.WorkedRepeat worked = with.work(
+        WorkedRepeat worked = with.work(
                 with.readings(truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing),
                 standing,
-                new Procedure.Repeat("m", 0, 1),
+                new Repeat("m", 0, 1),
                 measure.taught());
         List<Step> steps = with.stepsTo(asked, worked, measure.taught()).orElseThrow();
         assertEquals(

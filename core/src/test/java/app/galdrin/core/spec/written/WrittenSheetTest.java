@@ -301,7 +301,7 @@ class WrittenSheetTest {
                 "16, least, 3.75, IMPLAUSIBLE_TORQUE",
                 "16, most, 540, IMPLAUSIBLE_TORQUE",
             })
-    void whatIsWrong_isNamedAtItsCell(int line, String column, String text, SheetFault.Reason reason) {
+    void whatIsWrong_isNamedAtItsCell(int line, String column, String text, SheetFaultCode reason) {
         List<SheetFault> faults = bad(SheetTable.read(with(line, column, text == null ? "" : text)));
         assertTrue(
                 faults.stream()
@@ -350,7 +350,7 @@ class WrittenSheetTest {
         var reasons = bad(SheetTable.read(table(rows))).stream()
                 .map(SheetFault::reason)
                 .toList();
-        assertEquals(List.of(SheetFault.Reason.TOO_MANY, SheetFault.Reason.TWICE, SheetFault.Reason.TWICE), reasons);
+        assertEquals(List.of(SheetFaultCode.TOO_MANY, SheetFaultCode.TWICE, SheetFaultCode.TWICE), reasons);
     }
 
     @Test
@@ -382,7 +382,7 @@ class WrittenSheetTest {
         "'row,make\r\nvehicle,x\r\nvehicle,y', TOO_MANY",
         "'row,make\r\nvehicle,x', MISSING",
     })
-    void aTableThatIsNone_isSaidSo(String text, SheetFault.Reason reason) {
+    void aTableThatIsNone_isSaidSo(String text, SheetFaultCode reason) {
         assertTrue(bad(SheetTable.read(text)).stream().anyMatch(f -> f.reason() == reason));
     }
 
@@ -399,7 +399,7 @@ class WrittenSheetTest {
                 "`{\"format\":\"galdrin.sheet\",\"version\":1,\"vehicle\":{\"paint\":\"red\"}}`, UNKNOWN_CELL",
                 "`{\"format\":\"galdrin.sheet\",\"version\":1,\"wheels\":[3]}`, NO_TEXT",
             })
-    void aDocumentThatIsNone_isSaidSo(String text, SheetFault.Reason reason) {
+    void aDocumentThatIsNone_isSaidSo(String text, SheetFaultCode reason) {
         assertTrue(bad(SheetDocument.read(text)).stream().anyMatch(f -> f.reason() == reason));
     }
 
@@ -407,14 +407,13 @@ class WrittenSheetTest {
     void sizes_areBounded() {
         String long80 = "x".repeat(SheetDraft.LONGEST_CELL + 1);
         assertEquals(
-                SheetFault.Reason.TOO_LONG,
+                SheetFaultCode.TOO_LONG,
                 bad(SheetTable.read(with(2, "make", long80))).get(0).reason());
         String longest = " ".repeat(SheetDocument.LONGEST + 1);
         assertEquals(
-                SheetFault.Reason.TOO_LONG, bad(SheetTable.read(longest)).get(0).reason());
+                SheetFaultCode.TOO_LONG, bad(SheetTable.read(longest)).get(0).reason());
         assertEquals(
-                SheetFault.Reason.TOO_LONG,
-                bad(SheetDocument.read(longest)).get(0).reason());
+                SheetFaultCode.TOO_LONG, bad(SheetDocument.read(longest)).get(0).reason());
     }
 
     /** As a spreadsheet of another country saves it. */

@@ -16,17 +16,17 @@ import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.TargetWords;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
+import app.galdrin.web.marksheet.MarkSheets;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Entries.Outcome;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
-import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.NewEntry;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Tape;
-import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
@@ -73,7 +73,7 @@ class BaySheetController {
 
     private final Sittings sittings;
     private final Entries entries;
-    private final Works works;
+    private final SittingMarks works;
     private final MarkSheets sheets;
     private final Tasks tasks;
     private final SheetSpeech speech;
@@ -83,7 +83,7 @@ class BaySheetController {
     BaySheetController(
             Sittings sittings,
             Entries entries,
-            Works works,
+            SittingMarks works,
             MarkSheets sheets,
             Tasks tasks,
             EvidenceWords evidence,

@@ -4,7 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.WorkedRepeat;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
@@ -168,7 +168,7 @@ final class MeasureMaker {
 
     /** What the last repeat tells beside its figures. */
     private List<String> notes(Measure measure, int round) {
-        List<Procedure.WorkedRepeat> repeats = own.repeats(measure, round);
+        List<WorkedRepeat> repeats = own.repeats(measure, round);
         if (repeats.isEmpty()) {
             return List.of();
         }

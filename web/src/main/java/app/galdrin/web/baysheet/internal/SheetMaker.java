@@ -15,8 +15,8 @@ import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.SittingSheet;
 import app.galdrin.web.sitting.StaffLine;
-import app.galdrin.web.sitting.Works;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -117,7 +117,7 @@ final class SheetMaker {
     /** An entry that was just written, as it was understood. */
     static String echo(Sitting sitting, Entry entry, StepSheets kinds, Words words) {
         LineKey key = entry.line();
-        Line line = Works.sheet(sitting).line(key).orElseThrow();
+        Line line = SittingSheet.of(sitting).line(key).orElseThrow();
         Step step = sitting.task().practical().step(key.step()).orElseThrow();
         return Fields.echo(entry, line, kinds.of(step).echoUnit(step, key), words);
     }

@@ -5,8 +5,8 @@ import app.galdrin.core.sitting.Answers;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import java.util.List;
@@ -35,11 +35,12 @@ class MatrixController {
     private final MatrixMapper mapper;
     private final Tasks tasks;
     private final Sittings sittings;
-    private final Works works;
+    private final SittingMarks works;
     private final StepWords steps;
     private final Words words;
 
-    MatrixController(MatrixMapper mapper, Tasks tasks, Sittings sittings, Works works, StepWords steps, Words words) {
+    MatrixController(
+            MatrixMapper mapper, Tasks tasks, Sittings sittings, SittingMarks works, StepWords steps, Words words) {
         this.mapper = mapper;
         this.tasks = tasks;
         this.sittings = sittings;

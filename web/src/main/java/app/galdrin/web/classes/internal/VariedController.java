@@ -6,9 +6,9 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.variance.VarianceComponents;
 import app.galdrin.core.variance.VarianceComponents.Reading;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import java.util.ArrayList;
@@ -32,10 +32,10 @@ class VariedController {
     private final MatrixMapper mapper;
     private final Tasks tasks;
     private final Sittings sittings;
-    private final Works works;
+    private final SittingMarks works;
     private final VariedWords words;
 
-    VariedController(MatrixMapper mapper, Tasks tasks, Sittings sittings, Works works, VariedWords words) {
+    VariedController(MatrixMapper mapper, Tasks tasks, Sittings sittings, SittingMarks works, VariedWords words) {
         this.mapper = mapper;
         this.tasks = tasks;
         this.sittings = sittings;

@@ -15,11 +15,12 @@ import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Measure;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.NewEntry;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.SittingSheet;
 import app.galdrin.web.sitting.StaffLine;
-import app.galdrin.web.sitting.Works;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,13 +42,13 @@ final class DemoApprentice implements Pen {
 
     private final Map<LineKey, String> keys = new HashMap<>();
 
-    DemoApprentice(Entries entries, Works works, SignedIn me, Sitting sitting, long seed) {
+    DemoApprentice(Entries entries, SittingMarks works, SignedIn me, Sitting sitting, long seed) {
         this.entries = entries;
         this.me = me;
         this.sitting = sitting;
         this.assignment = works.assignment(sitting);
         this.random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(seed);
-        this.paper = new Paper(Works.sheet(sitting));
+        this.paper = new Paper(SittingSheet.of(sitting));
         this.hands = new Apprentice(assignment, this, () -> Hands.trained(1, random));
     }
 

@@ -19,10 +19,10 @@ import app.galdrin.web.bay.Bays;
 import app.galdrin.web.bay.Facing;
 import app.galdrin.web.bay.NewSurvey;
 import app.galdrin.web.library.Library;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -63,7 +63,7 @@ public class DemoData implements ApplicationRunner {
     private final Tasks tasks;
     private final Sittings sittings;
     private final Entries entries;
-    private final Works works;
+    private final SittingMarks works;
     private final Bays bays;
     private final PastBlock block;
 
@@ -73,7 +73,7 @@ public class DemoData implements ApplicationRunner {
             Tasks tasks,
             Sittings sittings,
             Entries entries,
-            Works works,
+            SittingMarks works,
             Bays bays,
             PastBlock block) {
         this.block = block;

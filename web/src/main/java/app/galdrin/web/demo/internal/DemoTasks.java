@@ -142,7 +142,7 @@ final class DemoTasks {
         steps.add(new Judge("judge", all));
         steps.add(new Plan("plan", all));
         steps.add(new Round(
-                "adjust", measures.stream().map(m -> m.as(m.id() + "Again")).toList(), 2));
+                "adjust", measures.stream().map(m -> Round.again("adjust", m)).toList(), 2));
         steps.addAll(
                 start.steps().subList(start.steps().size() - 2, start.steps().size()));
         return TaskStart.withDefaults(start.with(steps), sheet);

@@ -28,14 +28,14 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.marksheet.MarkSheets;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.moderation.Moderations;
 import app.galdrin.web.moderation.Moderations.Decision;
 import app.galdrin.web.moderation.Moderations.Moderation;
 import app.galdrin.web.sitting.Entries;
-import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
@@ -117,7 +117,7 @@ class PastBlock {
     private final Tasks tasks;
     private final Sittings sittings;
     private final Entries entries;
-    private final Works works;
+    private final SittingMarks works;
     private final MarkSheets sheets;
     private final Moderations moderations;
 
@@ -126,7 +126,7 @@ class PastBlock {
             Tasks tasks,
             Sittings sittings,
             Entries entries,
-            Works works,
+            SittingMarks works,
             MarkSheets sheets,
             Moderations moderations) {
         this.people = people;

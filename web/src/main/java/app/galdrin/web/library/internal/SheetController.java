@@ -4,6 +4,7 @@ import app.galdrin.core.spec.written.Cell;
 import app.galdrin.core.spec.written.RowKind;
 import app.galdrin.core.spec.written.SheetDraft;
 import app.galdrin.core.spec.written.SheetFault;
+import app.galdrin.core.spec.written.SheetFaultCode;
 import app.galdrin.core.spec.written.SheetReader;
 import app.galdrin.core.spec.written.SheetWriter;
 import app.galdrin.core.spec.written.WrittenSheet;
@@ -69,7 +70,7 @@ class SheetController {
             written = new WrittenSheet.Refusal(List.of(new SheetFault(
                     RowKind.VEHICLE.key(),
                     Optional.of(Cell.REGISTRATION),
-                    SheetFault.Reason.TWICE,
+                    SheetFaultCode.TWICE,
                     registration,
                     List.of())));
         }

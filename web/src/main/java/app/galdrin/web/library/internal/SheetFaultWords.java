@@ -4,7 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.spec.written.Cell;
 import app.galdrin.core.spec.written.RowKind;
 import app.galdrin.core.spec.written.SheetFault;
-import app.galdrin.core.spec.written.SheetFault.Reason;
+import app.galdrin.core.spec.written.SheetFaultCode;
 import app.galdrin.web.layout.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -59,21 +59,21 @@ final class SheetFaultWords {
 
     private String why(SheetFault fault) {
         String read = Words.quote(fault.value());
-        if (fault.reason() == Reason.MALFORMED) {
+        if (fault.reason() == SheetFaultCode.MALFORMED) {
             return words.text(
                     "field." + fault.more().get(0),
                     read,
                     words.text(example(fault.cell().orElse(Cell.MIN))));
         }
         List<Object> args = new ArrayList<>();
-        args.add(fault.reason() == Reason.MISSING ? rowKind(read) : read);
+        args.add(fault.reason() == SheetFaultCode.MISSING ? rowKind(read) : read);
         fault.more().forEach(one -> args.add(said(fault.reason(), one)));
         return words.text(
                 "sheetFault." + fault.reason().key() + (fault.cell().isEmpty() ? wholeRow(fault) : ""), args.toArray());
     }
 
     private static String wholeRow(SheetFault fault) {
-        return fault.reason() == Reason.MISSING ? ".row" : "";
+        return fault.reason() == SheetFaultCode.MISSING ? ".row" : "";
     }
 
     private String rowKind(String key) {
@@ -82,7 +82,7 @@ final class SheetFaultWords {
                 .orElse("");
     }
 
-    private String said(Reason reason, String more) {
+    private String said(SheetFaultCode reason, String more) {
         return switch (reason) {
             case DIFFERENCE_OF -> words.text("measurand." + more);
             case OUT_OF_RANGE -> words.textOr("sheetUnit." + (more.isEmpty() ? "none" : more), "sheetUnit.plain", more);

@@ -4,12 +4,12 @@ import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.marksheet.MarkSheets;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.papers.Papers;
 import app.galdrin.web.sitting.Log;
-import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Works;
 import app.galdrin.web.sketch.Sketches;
 import java.util.List;
 import java.util.Objects;
@@ -29,14 +29,19 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class FeedbackController {
 
     private final Sittings sittings;
-    private final Works works;
+    private final SittingMarks works;
     private final MarkSheets sheets;
     private final MarkSheetPages pages;
     private final Papers papers;
     private final SecondTries again;
 
     FeedbackController(
-            Sittings sittings, Works works, MarkSheets sheets, MarkSheetPages pages, Papers papers, SecondTries again) {
+            Sittings sittings,
+            SittingMarks works,
+            MarkSheets sheets,
+            MarkSheetPages pages,
+            Papers papers,
+            SecondTries again) {
         this.sittings = sittings;
         this.works = works;
         this.sheets = sheets;

@@ -9,12 +9,12 @@ import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.marking.EvidenceText;
 import app.galdrin.web.marking.EvidenceWords;
+import app.galdrin.web.marksheet.MarkSheets;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Log;
-import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Tape;
-import app.galdrin.web.sitting.Works;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -25,7 +25,7 @@ import org.springframework.ui.Model;
 class MarkSheetPages {
 
     private final Sittings sittings;
-    private final Works works;
+    private final SittingMarks works;
     private final MarkSheets sheets;
     private final EvidenceWords evidence;
     private final StepWords steps;
@@ -33,7 +33,7 @@ class MarkSheetPages {
 
     MarkSheetPages(
             Sittings sittings,
-            Works works,
+            SittingMarks works,
             MarkSheets sheets,
             EvidenceWords evidence,
             StepWords steps,
@@ -58,7 +58,7 @@ class MarkSheetPages {
     /** The sheet as it stands now, with all of it that a page shows. */
     Log add(Model model, Sitting sitting) {
         Log log = sittings.log(sitting.centreId(), sitting.id());
-        Works.ReferenceReadings references = works.references(sitting, log);
+        SittingMarks.ReferenceReadings references = works.references(sitting, log);
         MarkSheet sheet = sheets.toShow(sitting, log, references);
         var practical = sitting.markedBy().practical();
         var assignment = works.assignment(sitting);

@@ -9,16 +9,17 @@ import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
+import app.galdrin.web.marksheet.MarkSheets;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.moderation.Moderations;
 import app.galdrin.web.moderation.Moderations.Moderation;
 import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
-import app.galdrin.web.sitting.MarkSheets;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.SittingState;
 import app.galdrin.web.sitting.SittingSummary;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.Works;
 import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -51,7 +52,7 @@ class MarkingController {
 
     private final Sittings sittings;
     private final Decisions decisions;
-    private final Works works;
+    private final SittingMarks works;
     private final MarkSheets sheets;
     private final EvidenceWords evidence;
     private final MarkSheetPages pages;
@@ -64,7 +65,7 @@ class MarkingController {
     MarkingController(
             Sittings sittings,
             Decisions decisions,
-            Works works,
+            SittingMarks works,
             MarkSheets sheets,
             EvidenceWords evidence,
             MarkSheetPages pages,
@@ -143,7 +144,7 @@ class MarkingController {
                 "released",
                 released.stream().filter(SittingSummary::shown).filter(wanted).toList());
         model.addAttribute("toRead", sittings.toReadAgain(me.centreId()));
-        model.addAttribute("minutes", MarkSheets.BEFORE_SHOWN.toMinutes());
+        model.addAttribute("minutes", SittingState.BEFORE_SHOWN.toMinutes());
         return "marking/queue";
     }
 
@@ -377,7 +378,7 @@ class MarkingController {
             }
         }
         flash.addFlashAttribute(
-                "done", Sentence.of("marking.releasedTask", released, waiting, MarkSheets.BEFORE_SHOWN.toMinutes()));
+                "done", Sentence.of("marking.releasedTask", released, waiting, SittingState.BEFORE_SHOWN.toMinutes()));
         return "redirect:/marking";
     }
 

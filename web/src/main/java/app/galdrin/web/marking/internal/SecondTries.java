@@ -16,8 +16,8 @@ import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.ReadingWords;
 import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.Words;
+import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Sitting;
-import app.galdrin.web.sitting.Works;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,11 +35,11 @@ class SecondTries {
     private static final int MOST = 40;
 
     private final SecondTryMapper mapper;
-    private final Works works;
+    private final SittingMarks works;
     private final Words words;
     private final ReadingWords readings;
 
-    SecondTries(SecondTryMapper mapper, Works works, Words words, ReadingWords readings) {
+    SecondTries(SecondTryMapper mapper, SittingMarks works, Words words, ReadingWords readings) {
         this.mapper = mapper;
         this.works = works;
         this.words = words;

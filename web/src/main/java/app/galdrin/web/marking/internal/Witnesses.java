@@ -8,8 +8,8 @@ import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.SittingSheet;
 import app.galdrin.web.sitting.StaffLine;
-import app.galdrin.web.sitting.Works;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -34,7 +34,7 @@ class Witnesses {
     record Item(String step, String item, String name, String witness, String at) {}
 
     List<Item> of(SignedIn me, Sitting sitting, Log log) {
-        Sheet sheet = Works.sheet(sitting);
+        Sheet sheet = SittingSheet.of(sitting);
         return sitting.task().practical().steps().stream()
                 .flatMap(step -> sheet.lines(step).stream()
                         .filter(Line::witnessed)

@@ -8,6 +8,7 @@ import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Repeat;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.simulated.Apprentice;
@@ -33,7 +34,7 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import org.jspecify.annotations.Nullable;
 
-/** Works what was typed on a procedure's page, or what trained hands would read of a vehicle as its sheet wants it. */
+/** SittingMarks what was typed on a procedure's page, or what trained hands would read of a vehicle as its sheet wants it. */
 final class Example {
 
     private static final long SEED = 4;
@@ -166,7 +167,7 @@ final class Example {
 
     private List<ExampleView.ExampleFigure> told(Map<String, Double> readings) {
         String taught = procedure.taught().get(0);
-        var worked = procedure.work(readings, standing, new Procedure.Repeat("try", 0, 1), taught);
+        var worked = procedure.work(readings, standing, new Repeat("try", 0, 1), taught);
         List<ExampleView.ExampleFigure> shown = new ArrayList<>();
         for (FigureId figure : figures) {
             Estimate estimate = worked.figures().get(figure);
@@ -191,7 +192,7 @@ final class Example {
 
     /** Each source with what it alone would leave, and its share of the whole. */
     private List<String> sources(Estimate estimate, FigureId figure) {
-        Map<String, Double> shares = new LinkedHashMap<>(estimate.budget().sharesBy(procedure::doubtGroup));
+        Map<String, Double> shares = new LinkedHashMap<>(estimate.budget().shares());
         return shares.entrySet().stream()
                 .sorted(Map.Entry.comparingByValue(Comparator.reverseOrder()))
                 .map(e -> words.text(

@@ -22,6 +22,7 @@ import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.SchemeDefaults;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskFaultCode;
 import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.layout.Words;
@@ -188,14 +189,14 @@ public final class BenchView implements BenchDraft {
     private String said(TaskFault fault) {
         Optional<Step> at = TaskEditor.step(practical(), fault);
         String step = at.map(names::title).orElse("");
-        if (fault.reason() == TaskFault.Reason.MISSING && fault.at().endsWith(".figures")) {
+        if (fault.reason() == TaskFaultCode.MISSING && fault.at().endsWith(".figures")) {
             return words.text("fault.noFigures", step);
         }
         String what = FigureId.parse(fault.value()).map(words::name).orElse(fault.value());
         String own = at.filter(Measure.class::isInstance)
                 .map(s -> "procedure." + ((Measure) s).procedure().key() + ".blind")
                 .orElse("fault.notSeen.why");
-        String why = fault.reason() == TaskFault.Reason.NOT_SEEN ? words.text(own) : "";
+        String why = fault.reason() == TaskFaultCode.NOT_SEEN ? words.text(own) : "";
         return words.text("fault." + fault.reason().key(), step, what, fault.limit(), why);
     }
 

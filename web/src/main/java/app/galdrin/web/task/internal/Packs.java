@@ -9,6 +9,7 @@ import app.galdrin.core.spec.written.SheetFault;
 import app.galdrin.core.spec.written.SheetWriter;
 import app.galdrin.core.spec.written.WrittenSheet;
 import app.galdrin.core.task.TaskFault;
+import app.galdrin.core.task.TaskFaultCode;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.Library;
@@ -110,7 +111,7 @@ class Packs {
 
     private String ofTask(TaskFault fault) {
         String what = FigureId.parse(fault.value()).map(words::name).orElse(Words.quote(fault.value()));
-        String why = fault.reason() == TaskFault.Reason.NOT_SEEN ? words.text("fault.notSeen.why") : "";
+        String why = fault.reason() == TaskFaultCode.NOT_SEEN ? words.text("fault.notSeen.why") : "";
         return words.text(
                 "pack.inTask",
                 fault.at(),

@@ -16,7 +16,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Component;
 
-/** Works through the try-outs of a centre, one after another; how far each is stands in the database. */
+/** SittingMarks through the try-outs of a centre, one after another; how far each is stands in the database. */
 @Component
 class TryOutJob {
 

@@ -1,6 +1,6 @@
-package app.galdrin.web.sitting.internal;
+package app.galdrin.web.marksheet.internal;
 
-import app.galdrin.web.sitting.MarkSheets;
+import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.sitting.Sittings;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

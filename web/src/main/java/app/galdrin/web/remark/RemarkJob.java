@@ -1,4 +1,4 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.remark;
 
 import app.galdrin.core.marking.KnownReferences;
 import app.galdrin.core.marking.MarkLine;
@@ -16,8 +16,13 @@ import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.background.Background;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
-import app.galdrin.web.sitting.RemarkMapper.Concerned;
-import app.galdrin.web.sitting.Remarks.State;
+import app.galdrin.web.marksheet.EvidenceJson;
+import app.galdrin.web.marksheet.MarkSheetRow;
+import app.galdrin.web.marksheet.SittingMarks;
+import app.galdrin.web.remark.RemarkMapper.Concerned;
+import app.galdrin.web.remark.Remarks.State;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.TaskVersion;
 import jakarta.annotation.PreDestroy;
 import java.io.ByteArrayInputStream;
@@ -189,11 +194,11 @@ class RemarkJob {
     private void read(UUID id, Concerned which, TaskVersion version, Optional<SheetVersion> on) {
         var setting = new SharedData(which.centreId(), version, on);
         try (Cursor<RemarkMapper.StoredSheetRow> stored = mapper.stored(which);
-                Cursor<RemarkMapper.EntryValue> entries = mapper.entries(which);
-                Cursor<RemarkMapper.EntryValue> left = mapper.left(which)) {
+                Cursor<RemarkMapper.SittingEntry> entries = mapper.entries(which);
+                Cursor<RemarkMapper.SittingEntry> left = mapper.left(which)) {
             var sat = new GroupedRows<>(stored.iterator(), RemarkMapper.StoredSheetRow::sittingId);
-            var wrote = new GroupedRows<>(entries.iterator(), RemarkMapper.EntryValue::sittingId);
-            var reread = new GroupedRows<>(left.iterator(), RemarkMapper.EntryValue::sittingId);
+            var wrote = new GroupedRows<>(entries.iterator(), RemarkMapper.SittingEntry::sittingId);
+            var reread = new GroupedRows<>(left.iterator(), RemarkMapper.SittingEntry::sittingId);
             List<RemarkItem> batch = new ArrayList<>();
             for (UUID sitting = sat.next(); sitting != null; sitting = sat.next()) {
                 batch.add(setting.one(sat.of(sitting), wrote.of(sitting), reread.of(sitting)));
@@ -238,10 +243,10 @@ class RemarkJob {
 
     private static MarkSheet mark(RemarkItem one) {
         RemarkMapper.StoredSheetRow first = one.people().get(0);
-        return Works.markSheet(
+        return SittingMarks.markSheet(
                 one.known(),
                 one.log(),
-                Works.minutes(one.practical(), first.begunAt(), first.extraMinutes(), one.log()),
+                SittingMarks.minutes(one.practical(), first.begunAt(), first.extraMinutes(), one.log()),
                 one.references());
     }
 
@@ -320,14 +325,15 @@ class RemarkJob {
 
         RemarkItem one(
                 List<RemarkMapper.StoredSheetRow> people,
-                List<RemarkMapper.EntryValue> entries,
-                List<RemarkMapper.EntryValue> left) {
+                List<RemarkMapper.SittingEntry> entries,
+                List<RemarkMapper.SittingEntry> left) {
             RemarkMapper.StoredSheetRow first = people.get(0);
             var where =
                     new SharedData.AssignmentKey(first.sheetId(), first.floor().orElse(BayFloor.LEVEL));
             KnownReferences known = assignments.computeIfAbsent(where, w -> new KnownReferences(assignment(w)));
             Assignment assignment = known.assignment();
-            var log = new Log(entries.stream().map(e -> e.toEntry()).toList());
+            var log = new Log(
+                    entries.stream().map(RemarkMapper.SittingEntry::entry).toList());
             int round = lastRound(assignment, sheets.computeIfAbsent(first.sheetId(), s -> new Sheet(assignment)), log);
             Map<UUID, Integer> seqs = new LinkedHashMap<>();
             Answers asFound = asFound(first, seqs);
@@ -371,8 +377,8 @@ class RemarkJob {
         }
 
         /** The last reference that was taken of a state, of those for several versions of the practical. */
-        private Answers asLeft(List<RemarkMapper.EntryValue> left, int round, int attempt, Map<UUID, Integer> seqs) {
-            List<RemarkMapper.EntryValue> here = left.stream()
+        private Answers asLeft(List<RemarkMapper.SittingEntry> left, int round, int attempt, Map<UUID, Integer> seqs) {
+            List<RemarkMapper.SittingEntry> here = left.stream()
                     .filter(e -> e.round() == round && e.attempt() == attempt)
                     .toList();
             if (here.isEmpty()) {
@@ -381,7 +387,7 @@ class RemarkJob {
             UUID last = here.get(here.size() - 1).inSitting();
             var log = new Log(here.stream()
                     .filter(e -> e.inSitting().equals(last))
-                    .map(e -> e.toEntry())
+                    .map(RemarkMapper.SittingEntry::entry)
                     .toList());
             seqs.put(last, log.lastSeq());
             return log.answers();

@@ -1,4 +1,4 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.remark;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.task.Criterion;
@@ -9,8 +9,8 @@ import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
-import app.galdrin.web.sitting.RemarkMapper.ChangedLine;
-import app.galdrin.web.sitting.RemarkMapper.Concerned;
+import app.galdrin.web.remark.RemarkMapper.ChangedLine;
+import app.galdrin.web.remark.RemarkMapper.Concerned;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;

@@ -1,10 +1,10 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.remark;
 
 import app.galdrin.core.procedure.BayFloor;
-import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Aspect;
-import app.galdrin.web.account.Role;
 import app.galdrin.web.bay.Facing;
+import app.galdrin.web.sitting.Entry;
+import app.galdrin.web.sitting.FloorRow;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
@@ -62,62 +62,19 @@ interface RemarkMapper {
     }
 
     /**
-     * An entry of a sitting, or of a reference of the state that a round of it made: flat, since rows that share a part would be put
-     * together.
+     * An entry of a sitting, or of a reference of the state that a round of it made.
      *
      * @param round 0 for what the sitting itself holds
      * @param attempt which reference of that state
      * @param inSitting in whose log it stands
      */
-    record EntryValue(
-            UUID sittingId,
-            int round,
-            int attempt,
-            UUID inSitting,
-            int seq,
-            String key,
-            String step,
-            String line,
-            int repeatNo,
-            int roundNo,
-            String written,
-            @Nullable BigDecimal value,
-            @Nullable BigDecimal resolution,
-            boolean isStrike,
-            List<String> saw,
-            boolean late,
-            UUID personId,
-            Role role,
-            String device,
-            long deviceSeq,
-            Instant writtenAt,
-            Instant receivedAt) {
-
-        Entry toEntry() {
-            return new Entry(
-                    seq,
-                    key,
-                    new LineKey(step, line, repeatNo, roundNo),
-                    written,
-                    value,
-                    resolution,
-                    isStrike,
-                    saw,
-                    late,
-                    personId,
-                    role,
-                    device,
-                    deviceSeq,
-                    writtenAt,
-                    receivedAt);
-        }
-    }
+    record SittingEntry(UUID sittingId, int round, int attempt, UUID inSitting, Entry entry) {}
 
     Cursor<StoredSheetRow> stored(@Param("c") Concerned concerned);
 
-    Cursor<EntryValue> entries(@Param("c") Concerned concerned);
+    Cursor<SittingEntry> entries(@Param("c") Concerned concerned);
 
-    Cursor<EntryValue> left(@Param("c") Concerned concerned);
+    Cursor<SittingEntry> left(@Param("c") Concerned concerned);
 
     /** How many sittings there are, and how many of them have sheets. */
     int count(@Param("c") Concerned concerned);

@@ -1,4 +1,4 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.marksheet;
 
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
@@ -8,8 +8,14 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Sentence;
+import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.NewEntry;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.SittingState;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.StaffLine;
 import java.math.BigDecimal;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,19 +33,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class MarkSheets {
 
-    /** How long a release with its whole task can be taken back; its apprentices see nothing before. */
-    public static final Duration BEFORE_SHOWN = Duration.ofMinutes(10);
-
     private static final String DESK = "desk";
     private static final int MOST_STORED = 50;
 
     private final Sittings sittings;
     private final Entries entries;
-    private final Works works;
+    private final SittingMarks works;
     private final MarkSheetMapper mapper;
     private final EvidenceJson json;
 
-    MarkSheets(Sittings sittings, Entries entries, Works works, MarkSheetMapper mapper, EvidenceJson json) {
+    MarkSheets(Sittings sittings, Entries entries, SittingMarks works, MarkSheetMapper mapper, EvidenceJson json) {
         this.sittings = sittings;
         this.entries = entries;
         this.works = works;
@@ -48,7 +51,7 @@ public class MarkSheets {
     }
 
     /** The mark sheet to show, with the steps of its workings: the stored one once it is released, else as it stands. */
-    public MarkSheet toShow(Sitting sitting, Log log, Works.ReferenceReadings references) {
+    public MarkSheet toShow(Sitting sitting, Log log, SittingMarks.ReferenceReadings references) {
         Optional<MarkSheet> released = sitting.state().released() ? stored(sitting) : Optional.empty();
         return steps(sitting, log).on(released.orElseGet(() -> works.markSheet(sitting, log, references.references())));
     }
@@ -184,7 +187,7 @@ public class MarkSheets {
         return release(me, sitting, StaffLine.RELEASE, key);
     }
 
-    /** The same with all of its task: to be taken back for {@link #BEFORE_SHOWN}, and shown then. */
+    /** The same with all of its task: to be taken back for {@link SittingState#BEFORE_SHOWN}, and shown then. */
     @Transactional
     public Optional<Sentence> releaseSoon(SignedIn me, Sitting sitting, String key) {
         return release(me, sitting, StaffLine.RELEASE_SOON, key);
@@ -239,7 +242,8 @@ public class MarkSheets {
         return true;
     }
 
-    private void store(UUID author, Sitting sitting, Log log, Works.ReferenceReadings references, MarkSheet marked) {
+    private void store(
+            UUID author, Sitting sitting, Log log, SittingMarks.ReferenceReadings references, MarkSheet marked) {
         MarkSheet sheet = steps(sitting, log).on(marked);
         for (Sitting.PersonName person : sitting.people()) {
             int number = mapper.lastNumber(sitting.centreId(), sitting.id(), person.id()) + 1;

@@ -1,19 +1,18 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.marksheet;
 
 import app.galdrin.core.marking.KnownReferences;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.ReferenceQuestion;
 import app.galdrin.core.marking.References;
-import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Practical;
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
+import app.galdrin.web.sitting.Log;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
@@ -26,32 +25,13 @@ import org.springframework.stereotype.Service;
 
 /** What the entries of a sitting come to: the assignment it is of, the references it is marked against, and the mark sheet as it stands. */
 @Service
-public class Works {
+public class SittingMarks {
 
     private static final double SECONDS = 60;
-    private static final int MOST_KEPT = 500;
-
-    private static final Cache<TaskOnSheet, Sheet> SHEETS =
-            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
-
-    private record TaskOnSheet(UUID taskId, UUID sheetId, boolean floorKnown) {}
-
     private final Sittings sittings;
 
-    Works(Sittings sittings) {
+    SittingMarks(Sittings sittings) {
         this.sittings = sittings;
-    }
-
-    /** The lines of a sitting's sheet. They follow from its task and its vehicle's sheet, which never change, and every entry asks for them. */
-    public static Sheet sheet(Sitting sitting) {
-        boolean floorKnown = sitting.floor().isKnown();
-        var key = new TaskOnSheet(sitting.task().id(), sitting.sheet().id(), floorKnown);
-        return SHEETS.get(
-                key,
-                ids -> new Sheet(new Assignment(
-                        sitting.task().practical(),
-                        sitting.sheet().sheet(),
-                        floorKnown ? BayFloor.LEVEL : BayFloor.unsurveyed(0))));
     }
 
     /** The practical on its vehicle, in its bay, as it is marked. */
@@ -123,14 +103,14 @@ public class Works {
     }
 
     /** The same of a log, done in so many minutes if that is known. */
-    static MarkSheet markSheet(KnownReferences known, Log log, OptionalDouble minutes, References references) {
+    public static MarkSheet markSheet(KnownReferences known, Log log, OptionalDouble minutes, References references) {
         MarkSheet marked =
                 Marker.mark(known, log.answers().in(minutes), references).with(log.overrides());
         return log.stopped().map(marked::stopped).orElse(marked);
     }
 
     /** From the beginning to the hand-in that stands, by the clocks of the devices; what was given beyond the limit is taken off. */
-    static OptionalDouble minutes(Practical practical, Instant begun, int extra, Log log) {
+    public static OptionalDouble minutes(Practical practical, Instant begun, int extra, Log log) {
         return practical
                 .of(HandIn.class)
                 .flatMap(step -> log.at(LineKey.of(step.id(), HandIn.DONE)).stream())

@@ -1,4 +1,4 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.marksheet;
 
 import app.galdrin.core.task.Aspect;
 import java.math.BigDecimal;
@@ -6,7 +6,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** A stored mark sheet. */
-record MarkSheetRow(
+public record MarkSheetRow(
         UUID centreId,
         UUID sittingId,
         UUID personId,
@@ -22,7 +22,7 @@ record MarkSheetRow(
         UUID madeBy) {
 
     /** One of its lines. */
-    record LineRow(
+    public record LineRow(
             int ordinal,
             String step,
             Aspect aspect,

@@ -1,4 +1,4 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.marksheet;
 
 import java.time.Instant;
 import java.util.List;

@@ -1,4 +1,4 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.marksheet;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
@@ -7,6 +7,7 @@ import app.galdrin.core.marking.Evidence.GivenReason;
 import app.galdrin.core.marking.Evidence.JudgedFigure;
 import app.galdrin.core.marking.Evidence.MissingEntry;
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.procedure.PlaceId;
 import app.galdrin.core.record.Formula;
 import app.galdrin.core.task.Criterion;
 import com.fasterxml.jackson.annotation.JsonSetter;
@@ -19,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
@@ -33,7 +35,7 @@ import tools.jackson.databind.module.SimpleModule;
 
 /** Evidence as it is stored with a mark: its kind, keys and numbers. */
 @Component
-class EvidenceJson {
+public class EvidenceJson {
 
     /** Of what is written now; a reader of a later version lifts older ones. */
     private static final int VERSION = 1;
@@ -47,8 +49,12 @@ class EvidenceJson {
             .withConfigOverride(
                     List.class, list -> list.setNullHandling(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY)))
             .addModule(new SimpleModule()
-                    .addSerializer(FigureId.class, new FigureWriter())
-                    .addDeserializer(FigureId.class, new FigureReader())
+                    .addSerializer(FigureId.class, new KeyWriter<>(FigureId::key))
+                    .addDeserializer(
+                            FigureId.class,
+                            new KeyReader<>(key -> FigureId.parse(key).orElseThrow()))
+                    .addSerializer(PlaceId.class, new KeyWriter<>(PlaceId::key))
+                    .addDeserializer(PlaceId.class, new KeyReader<>(PlaceId::parse))
                     .addSerializer(Formula.class, new FormulaWriter())
                     .addDeserializer(Formula.class, new FormulaReader()))
             .build();
@@ -76,17 +82,30 @@ class EvidenceJson {
     })
     private interface Kinds {}
 
-    private static final class FigureWriter extends ValueSerializer<FigureId> {
+    /** Stores a value as its key. */
+    private static final class KeyWriter<T> extends ValueSerializer<T> {
+        private final Function<T, String> key;
+
+        KeyWriter(Function<T, String> key) {
+            this.key = key;
+        }
+
         @Override
-        public void serialize(FigureId figure, JsonGenerator json, SerializationContext context) {
-            json.writeString(figure.key());
+        public void serialize(T value, JsonGenerator json, SerializationContext context) {
+            json.writeString(key.apply(value));
         }
     }
 
-    private static final class FigureReader extends ValueDeserializer<FigureId> {
+    private static final class KeyReader<T> extends ValueDeserializer<T> {
+        private final Function<String, T> parse;
+
+        KeyReader(Function<String, T> parse) {
+            this.parse = parse;
+        }
+
         @Override
-        public FigureId deserialize(JsonParser json, DeserializationContext context) {
-            return FigureId.parse(json.getString()).orElseThrow();
+        public T deserialize(JsonParser json, DeserializationContext context) {
+            return parse.apply(json.getString());
         }
     }
 
@@ -111,11 +130,11 @@ class EvidenceJson {
         }
     }
 
-    String seqs(Map<UUID, Integer> seqs) {
+    public String seqs(Map<UUID, Integer> seqs) {
         return mapper.writeValueAsString(seqs);
     }
 
-    MarkSheetRow.LineRow toRow(MarkLine line, int ordinal) {
+    public MarkSheetRow.LineRow toRow(MarkLine line, int ordinal) {
         return new MarkSheetRow.LineRow(
                 ordinal,
                 line.criterion().step(),

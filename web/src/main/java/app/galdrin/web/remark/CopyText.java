@@ -1,4 +1,4 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.remark;
 
 import java.nio.charset.StandardCharsets;
 import org.jspecify.annotations.Nullable;

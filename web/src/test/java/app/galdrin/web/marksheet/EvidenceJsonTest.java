@@ -1,4 +1,4 @@
-package app.galdrin.web.sitting;
+package app.galdrin.web.marksheet;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
@@ -6,6 +6,7 @@ import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.procedure.PlaceId;
 import app.galdrin.core.procedure.paper.Intermediate;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Formula;
@@ -59,7 +60,7 @@ class EvidenceJsonTest {
                     Optional.of(new Evidence.DoubtFrom("rim", 0.9)),
                     List.of(Set.of("methodSign")),
                     true,
-                    List.of("inclinometer/fl.gauge")),
+                    List.of(new PlaceId("inclinometer", "fl.gauge"))),
             new Evidence.Repeats(TOE, List.of(0.004, 0.005), 0.001, new Band(0.001, 0.003), 1),
             new Evidence.Working(
                     TOE, "toe", AnswerUnit.DEGREES_MINUTES, "solved", 0.23, 0.3, 0.01, 0.25, List.of(), true),

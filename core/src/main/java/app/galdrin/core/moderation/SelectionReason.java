@@ -1,0 +1,21 @@
+package app.galdrin.core.moderation;
+
+import app.galdrin.core.Keyed;
+
+/** Why a sheet is in the sample; the first that holds. */
+public enum SelectionReason implements Keyed {
+    OVERRIDE("override"),
+    BORDERLINE("borderline"),
+    DRAWN("drawn");
+
+    private final String key;
+
+    SelectionReason(String key) {
+        this.key = key;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+}
