@@ -33,7 +33,7 @@ beside() { # NAME COMMAND...
   kill "$work" 2>/dev/null || true; wait "$work" 2>/dev/null || true; sleep 2
 }
 try_out() { press m.aldous "/tasks/$task/try"; sleep 2; }
-remark() { press m.aldous "/marking/anew/$task" -d reason=measured; sleep 3; }
+remark() { press m.aldous "/marking/re-mark/$task" -d reason=measured; sleep 3; }
 entries 'warming'
 entries 'alone'
 beside 'try-outs'                 try_out

@@ -23,9 +23,9 @@ alone() {
   flock -n 9 && return
   local place; place=$(sed -n "s/^/ at /p" "$var/address" 2>/dev/null || true)
   if [ -s "$var/command" ] && ! kill -0 "$(cat "$var/command")" 2>/dev/null; then
-    die "it is already running from this folder$place, but the command that watched over it was ended: nothing starts it again if it ends. Run ./galdrin stop, then start it anew."
+    die "it is already running from this folder$place, but the command that watches it has ended, so a crash would not restart it. Run ./galdrin stop, then start it again."
   fi
-  die "it is already running from this folder$place. Use that one, or end it with ./galdrin stop."
+  die "it is already running from this folder$place. Use that one, or stop it with ./galdrin stop."
 }
 
 # is_ours PID: whether this is the application of this folder, and not another process that got its number

@@ -1,6 +1,5 @@
 package app.galdrin.benchmarks;
 
-import app.galdrin.web.sitting.Sittings;
 import app.galdrin.core.evaluate.LineStream;
 import app.galdrin.core.evaluate.LineWriter;
 import app.galdrin.core.marking.written.MarksWriter;

@@ -34,7 +34,7 @@ export const desk = () => ({
     document.getElementById(presses[event.key])?.click();
   },
 
-  // the next sheet takes the place of this one without the page being loaded anew
+  // the next sheet takes the place of this one without a page load
   async onward(event) {
     if (!event.target.matches('[data-onward]')) return;
     event.preventDefault();

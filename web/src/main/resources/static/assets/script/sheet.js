@@ -50,7 +50,7 @@ export const sheet = () => ({
 
   destroy() { clearInterval(this.looking); this.connection.release(); },
 
-  // given back or stopped while the page is open: it is shown anew, once nothing is on its way
+  // given back or stopped while the page is open: the page reloads once nothing is on its way
   async lookUp() {
     if (document.hidden || this.queue.length > 0 || document.querySelector('dialog[open]')) return;
     const stands = await this.connection.ask();

@@ -7,6 +7,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.marking.ReadingEvidence;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.web.account.People;
 import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.marksheet.SittingMarks;
@@ -46,7 +48,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Sittings that were written before a practical was a list of steps: a dump of 51 of them, made by the version before, is migrated and
- * marked anew. Every line keeps its mark to the last tenth, its status and the slips that were named, but for those that a later engine
+ * re-marked. Every line keeps its mark to the last tenth, its status and the slips that were named, but for those that a later engine
  * marks otherwise.
  */
 @SpringBootTest(
@@ -157,7 +159,7 @@ class BeforeTest {
     private Sittings sittings;
 
     @Autowired
-    private SittingMarks works;
+    private SittingMarks sittingMarks;
 
     @Autowired
     private MarkSheets sheets;
@@ -174,9 +176,9 @@ class BeforeTest {
     private static String slips(MarkLine line) {
         List<String> slips = new ArrayList<>();
         for (Evidence evidence : line.evidence()) {
-            if (evidence instanceof Evidence.Working w) {
+            if (evidence instanceof WorkingEvidence w) {
                 w.slips().forEach(set -> slips.add(String.join("&", new TreeSet<>(set))));
-            } else if (evidence instanceof Evidence.Reading r) {
+            } else if (evidence instanceof ReadingEvidence r) {
                 r.slips().forEach(set -> slips.add("r:" + String.join("&", new TreeSet<>(set))));
             }
         }
@@ -224,8 +226,8 @@ class BeforeTest {
         for (Expected before : all) {
             Sitting sitting = sitting(before.sitting());
             Log log = sittings.log(sitting.centreId(), sitting.id());
-            var references = works.references(sitting, log).references();
-            MarkSheet now = works.markSheet(sitting, log, before.released() ? references.toStand() : references);
+            var references = sittingMarks.references(sitting, log).references();
+            MarkSheet now = sittingMarks.markSheet(sitting, log, before.released() ? references.toStand() : references);
             Map<String, String> then = new TreeMap<>();
             then.putAll(lines(before));
             Map<String, String> here = new TreeMap<>();

@@ -168,11 +168,11 @@ class FuzzTest {
 
     @BeforeEach
     void open() {
-        anew();
+        again();
     }
 
     /** A centre of its own, with everyone at the door: what was sent may have put them out. */
-    private void anew() {
+    private void again() {
         centre = centres.fullFront();
         visitors.clear();
         String sitting = centre.sitting(tasks, sittings).id().toString();
@@ -263,7 +263,7 @@ class FuzzTest {
         int sent = 0;
         while (SECONDS > 0 ? System.nanoTime() < end : sent < MOST) {
             if (sent % 400 == 399) {
-                anew();
+                again();
             }
             boolean entry = sent % 6 == 5;
             Route route = entry ? entries : routes.get(sent < routes.size() ? sent : random.nextInt(routes.size()));

@@ -9,9 +9,9 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.marksheet.MarkSheets;
+import app.galdrin.web.remark.Remark;
+import app.galdrin.web.remark.RemarkState;
 import app.galdrin.web.remark.Remarks;
-import app.galdrin.web.remark.Remarks.Remark;
-import app.galdrin.web.remark.Remarks.State;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
@@ -31,7 +31,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
- * Marks many sittings anew, and reads and writes the same rows plainly in the same run: {@code ./galdrin bench remark 100000}. The sittings
+ * Marks many sittings again, and reads and writes the same rows plainly in the same run: {@code ./galdrin bench remark 100000}. The sittings
  * are those of the demo's toe task by strings, copied with all that was written and read.
  */
 @GaldrinTest
@@ -89,11 +89,11 @@ class RemarkLoad {
                 () -> remarks.begin(me, worthMore(task, aldous), Optional.empty(), "a load run")
                         .orElseThrow()
                         .id(),
-                State.READY);
+                RemarkState.READY);
         assertEquals(wanted + patterns.size(), ready.total());
         long applied = System.nanoTime();
         assertEquals(Optional.empty(), remarks.apply(me, ready.id()));
-        until(me, ready.id(), State.APPLIED);
+        until(me, ready.id(), RemarkState.APPLIED);
         say("applied %d changed sheets in %.1f s", ready.changed(), seconds(applied));
         plain(centre, task.id());
     }
@@ -102,7 +102,7 @@ class RemarkLoad {
         UUID begin();
     }
 
-    private Remark timed(String what, SignedIn me, Begun begun, State state) throws InterruptedException {
+    private Remark timed(String what, SignedIn me, Begun begun, RemarkState state) throws InterruptedException {
         long start = System.nanoTime();
         UUID id = begun.begin();
         Remark done = until(me, id, state);
@@ -110,10 +110,10 @@ class RemarkLoad {
         return done;
     }
 
-    private Remark until(SignedIn me, UUID id, State state) throws InterruptedException {
+    private Remark until(SignedIn me, UUID id, RemarkState state) throws InterruptedException {
         Remark now = remarks.remark(me, id);
         while (now.state() != state) {
-            if (now.state() == State.FAILED) {
+            if (now.state() == RemarkState.FAILED) {
                 throw new IllegalStateException("failed");
             }
             Thread.sleep(200);

@@ -53,7 +53,7 @@ class Screenshots {
         }
     }
 
-    /** The past block: what the class made of it, the task tried out, and what marking it anew would change. */
+    /** The past block: what the class made of it, the task tried out, and what marking it again would change. */
     private void theClass(Browser maud) throws Exception {
         String task = taskPath(maud, "Block 2");
         String id = task.replaceFirst(".*/tasks/", "");
@@ -64,9 +64,10 @@ class Screenshots {
         while (!maud.text("#progress").contains("What this means for the marks")) {
             Thread.sleep(1000); // three hundred sheets take as long as the machine is busy
         }
-        maud.picture(folder.resolve("tried.png"));
+        maud.picture(folder.resolve("try-out.png"));
         String study = taskPath(maud, "Repeatability study");
-        maud.go(study.replaceFirst(".*/tasks/", "/marking/class/") + "/varied").picture(folder.resolve("varied.png"));
+        maud.go(study.replaceFirst(".*/tasks/", "/marking/class/") + "/varied")
+                .picture(folder.resolve("variation.png"));
         maud.go("/tasks/" + id).click("#next-version");
         maud.waitFor(() -> maud.has("#bench"));
         WebElement working = maud.find("#marks-work-working");
@@ -74,11 +75,11 @@ class Screenshots {
         working.sendKeys("35");
         maud.click("#set");
         maud.waitForText("h1", "Block 2");
-        maud.go(maud.path().replace("/tasks/", "/marking/anew/"));
+        maud.go(maud.path().replace("/tasks/", "/marking/re-mark/"));
         maud.find("#reason").sendKeys("The working counts for more in this block");
         maud.click("#work-out");
-        maud.waitFor(() -> !maud.go(maud.path()).all(".anew-table").isEmpty());
-        maud.picture(folder.resolve("anew.png"));
+        maud.waitFor(() -> !maud.go(maud.path()).all(".remark-table").isEmpty());
+        maud.picture(folder.resolve("re-mark.png"));
     }
 
     private void apprenticeAtTheBeamAxle() throws Exception {

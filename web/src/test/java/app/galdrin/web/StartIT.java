@@ -184,7 +184,7 @@ class StartIT {
         other.shell().destroyForcibly().waitFor();
         String address = other.address();
         assertTrue(answers(address), "the application lives on");
-        assertTrue(other.run("demo").contains("the command that watched over it was ended"));
+        assertTrue(other.run("demo").contains("the command that watches it has ended"));
         assertTrue(other.run("stop").contains("Stopped."));
         assertFalse(answers(address));
         assertTrue(one.answers(), "its own, and no other");
@@ -200,7 +200,7 @@ class StartIT {
         assertTrue(one.run("stop").contains("It is not running."));
     }
 
-    /** A restore works beside what is there: killed stopped half-way it changes nothing, and the next one begins anew. */
+    /** A restore works beside what is there: killed stopped half-way it changes nothing, and the next one begins again. */
     @Test
     @Order(6)
     void aBackup_goesBackIn_alsoAfterARestoreThatWasKilled() throws Exception {

@@ -37,6 +37,7 @@ import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.time.LocalDate;
 import java.util.List;
@@ -55,6 +56,7 @@ public class TestCentres {
     private final Tasks tasks;
     private final JdbcTemplate jdbc;
     private final Sittings sittings;
+    private final VehicleReferences vehicles;
     private final Entries entries;
     private final MarkSheets sheets;
     private final Bays bays;
@@ -65,11 +67,13 @@ public class TestCentres {
             Tasks tasks,
             JdbcTemplate jdbc,
             Sittings sittings,
+            VehicleReferences vehicles,
             Entries entries,
             MarkSheets sheets,
             Bays bays) {
         this.bays = bays;
         this.sittings = sittings;
+        this.vehicles = vehicles;
         this.entries = entries;
         this.sheets = sheets;
         this.people = people;
@@ -122,7 +126,7 @@ public class TestCentres {
 
     /** The instructor's readings of the plates' vehicle: 3 mm over 500, which is 0.34 degrees. */
     public void reference(Centre centre) {
-        UUID reference = sittings.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 1);
+        UUID reference = vehicles.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 1);
         read(centre.instructor(), sittings.sitting(centre.instructor(), reference));
     }
 

@@ -85,7 +85,7 @@ public final class BandText {
                                 instanceof QuantityText.ParsedQuantity r
                         && r.value() >= narrowest()
                         && r.value() <= most
-                ? OptionalDouble.of(angle() ? Math.toRadians(r.value()) : r.value())
+                ? OptionalDouble.of(quantity.toCore(r.value()))
                 : OptionalDouble.empty();
     }
 
@@ -108,6 +108,6 @@ public final class BandText {
      * @param inCore mm or rad
      */
     public String limit(double inCore) {
-        return QuantityFormat.decimal(angle() ? Math.toDegrees(inCore) : inCore, PLACES, false);
+        return QuantityFormat.decimal(quantity.toDocument(inCore), PLACES, false);
     }
 }

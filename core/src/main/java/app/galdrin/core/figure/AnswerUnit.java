@@ -67,7 +67,7 @@ public enum AnswerUnit implements Keyed {
             return figure;
         }
         if (quantity == Quantity.ANGLE) {
-            return Math.toDegrees(figure);
+            return quantity.toDocument(figure);
         }
         return isSum(id) ? 2 * baseline * Math.sin(figure / 2) : baseline * Math.sin(figure);
     }
@@ -84,7 +84,7 @@ public enum AnswerUnit implements Keyed {
             return answer;
         }
         if (quantity == Quantity.ANGLE) {
-            return Math.toRadians(answer);
+            return quantity.toCore(answer);
         }
         return isSum(id) ? 2 * arcSine(answer / (2 * baseline)) : arcSine(answer / baseline);
     }

@@ -96,6 +96,19 @@ public enum Measurand implements Keyed {
         return base == null ? this : base;
     }
 
+    /**
+     * Whether the steering shares it between the front wheels: one of them by itself means something only with the steering clamped, and is
+     * told from the line that the rear wheels set.
+     */
+    public boolean isSharedBySteering() {
+        return this == TOE;
+    }
+
+    /** Whether the rear axle's figures set the line from which those of the front wheels are told. */
+    public boolean isDatum() {
+        return base() == TOE;
+    }
+
     /** Whether it only shows that something is off, and nothing sets it by itself. */
     public boolean isScreen() {
         return this == SIDESLIP;

@@ -2,6 +2,7 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.MoveLines;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.spec.Adjustable;
@@ -48,7 +49,7 @@ public final class AsLeftMarker implements AspectMarker {
         boolean anything = round.measures().stream()
                 .anyMatch(m -> !sitting.left().repeats(m, last).isEmpty());
         if (!anything) {
-            return List.of(new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_REFERENCE, ""));
+            return List.of(new Evidence.MissingEntry(Lack.AS_LEFT_REFERENCE, ""));
         }
         List<Evidence> evidence = new ArrayList<>();
         for (Measure measure : round.measures()) {
@@ -58,7 +59,7 @@ public final class AsLeftMarker implements AspectMarker {
                         .ifPresent(limits -> evidence.add(evidence(sitting, round, measure, last, figure, limits)));
             }
         }
-        return evidence.isEmpty() ? List.of(new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_LIMITS, "")) : evidence;
+        return evidence.isEmpty() ? List.of(new Evidence.MissingEntry(Lack.AS_LEFT_LIMITS, "")) : evidence;
     }
 
     private static Evidence evidence(
@@ -68,7 +69,7 @@ public final class AsLeftMarker implements AspectMarker {
         Limits limits = aimed ? ofSheet.within(asked.aim() / (double) Round.INSIDE) : ofSheet;
         Optional<Estimate> read = mean(sitting, measure, round, figure);
         if (read.isEmpty()) {
-            return new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_REFERENCE, figure.key());
+            return new Evidence.MissingEntry(Lack.AS_LEFT_REFERENCE, figure.key());
         }
         boolean again = !sitting.leftAgain().each(measure, round, figure).isEmpty();
         Estimate all = sitting.assignment().beside(figure, read.get(), part -> mean(sitting, measure, round, part));
@@ -77,7 +78,7 @@ public final class AsLeftMarker implements AspectMarker {
         all = OwnFigures.countedFrom(thrust, figure, all).without(DoubtSource::isOfVehicle);
         Judgement judgement = sitting.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
         if (judgement.zone().inDoubt() && !again && !sitting.references().closed()) {
-            return new Evidence.MissingEntry(Evidence.Lack.AS_LEFT_AGAIN, figure.key());
+            return new Evidence.MissingEntry(Lack.AS_LEFT_AGAIN, figure.key());
         }
         if (nothingMoves(sitting, figure) && (judgement.zone() == Zone.OUTSIDE || !judgement.accepted())) {
             return notAdjustable(sitting, figure, all, limits, judgement.zone());
@@ -96,13 +97,13 @@ public final class AsLeftMarker implements AspectMarker {
 
     /** The mean of all readings of the reference, both times together. */
     private static Optional<Estimate> mean(Case sitting, Measure measure, int round, FigureId figure) {
-        List<Estimate> anew = sitting.leftAgain().each(measure, round, figure);
+        List<Estimate> second = sitting.leftAgain().each(measure, round, figure);
         Optional<Estimate> first = sitting.left().mean(measure, round, figure);
-        if (first.isEmpty() || anew.isEmpty()) {
+        if (first.isEmpty() || second.isEmpty()) {
             return first;
         }
         List<Estimate> readings = new ArrayList<>(sitting.left().each(measure, round, figure));
-        anew.forEach(e -> readings.add(e.readAgain()));
+        second.forEach(e -> readings.add(e.readAgain()));
         return Optional.of(Scatter.mean(readings));
     }
 
@@ -152,7 +153,7 @@ public final class AsLeftMarker implements AspectMarker {
         }
         return plans.stream()
                 .anyMatch(plan -> sitting.answers()
-                        .text(LineKey.of(plan.id(), Plan.PART + adjustment.key()))
+                        .text(MoveLines.instead(plan, adjustment))
                         .flatMap(Plan::instead)
                         .filter(Plan.Instead.LOOK_FOR_THE_PART::equals)
                         .isPresent());

@@ -5,6 +5,7 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.spec.Judgement;
@@ -92,7 +93,7 @@ public final class Case {
 
     /** That readings are missing, and which. */
     Evidence.MissingEntry unread(Measure measure, String what, Collection<FigureId> figures) {
-        return new Evidence.MissingEntry(Evidence.Lack.READINGS, what, own.missing(measure, 0, figures));
+        return new Evidence.MissingEntry(Lack.READINGS, what, MissingReading.of(own, measure, 0, figures));
     }
 
     /** What was written as worked before a step, in the answer's unit. */
@@ -114,7 +115,7 @@ public final class Case {
         Optional<Measure> measure = assignment.measuring(figure, beforeStep);
         List<Budget> doubts = new ArrayList<>(List.of(value.budget()));
         double within = 0;
-        if (OwnFigures.isFrontToe(figure) && isThrustLineReadInPart(beforeStep)) {
+        if (OwnFigures.isSteered(figure) && isThrustLineReadInPart(beforeStep)) {
             Estimate thrust = own.thrustLine(beforeStep).orElseThrow();
             within += Judgement.K * thrust.standardUncertainty();
             doubts.addAll(withAllRepeats(
@@ -138,7 +139,7 @@ public final class Case {
 
     private boolean isReadInPart(Measure measure, FigureId figure) {
         return own.each(measure, 0, figure).size() < measure.repeats()
-                || !own.lacking(measure, 0, figure).isEmpty();
+                || !MissingReading.lacking(own, measure, 0, figure).isEmpty();
     }
 
     /** The doubts, rad or mm, that a figure may have with every repeat: as the task asks it, and the least, where all of it averages out. */
@@ -176,7 +177,8 @@ public final class Case {
         return own.thrustLine(beforeStep).isPresent()
                 && assignment
                         .measuring(OwnFigures.THRUST, beforeStep)
-                        .filter(m -> !own.lacking(m, 0, OwnFigures.THRUST).isEmpty())
+                        .filter(m -> !MissingReading.lacking(own, m, 0, OwnFigures.THRUST)
+                                .isEmpty())
                         .isPresent();
     }
 
@@ -198,9 +200,8 @@ public final class Case {
      *
      * @param toe gives the toe, rad, that stands for a front wheel with it
      */
-    Optional<Evidence.ThrustLine> line(
-            FigureId figure, Optional<Estimate> thrust, Function<FigureId, Optional<Estimate>> toe) {
-        if (thrust.isEmpty() || !OwnFigures.isFrontToe(figure)) {
+    Optional<ThrustLine> line(FigureId figure, Optional<Estimate> thrust, Function<FigureId, Optional<Estimate>> toe) {
+        if (thrust.isEmpty() || !OwnFigures.isSteered(figure)) {
             return Optional.empty();
         }
         double angle = thrust.get().value();
@@ -212,7 +213,7 @@ public final class Case {
                 : Optional.of(SteerWheelOffset.evaluate(new SteerWheelOffset.Readings(
                                 left.get().value(), right.get().value(), angle, ratio.getAsDouble()))
                         .steeringWheel());
-        return Optional.of(new Evidence.ThrustLine(angle, wheel));
+        return Optional.of(new ThrustLine(angle, wheel));
     }
 
     /** A figure judged as its sheet shows it, by the practical's rule; empty where the sheet has no limits for it. */

@@ -58,7 +58,7 @@ abstract sealed class ChecklistMarkers implements AspectMarker {
                 item.id(),
                 answer,
                 item.why().stream()
-                        .map(reason -> new Evidence.MatchedReason(
+                        .map(reason -> new MatchedReason(
                                 reason.words(), answer.filter(reason::isIn).isPresent()))
                         .toList());
     }

@@ -21,7 +21,7 @@ final class IntermediateMarker {
     private final Measure measure;
     private final IntermediateSteps way;
     private final Map<Intermediate, Double> wrote = new EnumMap<>(Intermediate.class);
-    private final List<Evidence.OnTheWay> steps = new ArrayList<>();
+    private final List<IntermediateMark> steps = new ArrayList<>();
 
     IntermediateMarker(Case sitting, Work work, Work.Item item) {
         this.sitting = sitting;
@@ -41,7 +41,7 @@ final class IntermediateMarker {
         Optional<Double> value = sitting.answers()
                 .at(LineKey.of(work.id(), item.line(step)))
                 .flatMap(w -> w.value().stream().boxed().findFirst());
-        steps.add(new Evidence.OnTheWay(
+        steps.add(new IntermediateMark(
                 step,
                 honest,
                 value,
@@ -51,7 +51,7 @@ final class IntermediateMarker {
         value.ifPresent(v -> wrote.put(step, step.unit().toCore(v)));
     }
 
-    List<Evidence.OnTheWay> steps() {
+    List<IntermediateMark> steps() {
         return steps;
     }
 
@@ -81,8 +81,7 @@ final class IntermediateMarker {
                         .map(f -> WorkedAnswer.credit(
                                 Math.abs(one.wrote() - f), item.unit().step()))
                         .orElse(0.0));
-        double sum =
-                last + steps.stream().mapToDouble(Evidence.OnTheWay::credit).sum();
+        double sum = last + steps.stream().mapToDouble(IntermediateMark::credit).sum();
         return Math.max(one.credit(), sum / (steps.size() + 1));
     }
 }

@@ -6,6 +6,7 @@ import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SheetScale;
 import app.galdrin.core.spec.Zone;
+import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Judge.Verdict;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.List;
@@ -30,7 +31,7 @@ interface LimitSlip extends Keyed {
                         value,
                         judged.limits(),
                         sitting.assignment().scale(judged.figure()))
-                .map(zone -> VerdictMarker.right(zone, judged.rule()))
+                .map(zone -> Judge.right(zone, judged.rule()))
                 .orElse(judged.right());
     }
 

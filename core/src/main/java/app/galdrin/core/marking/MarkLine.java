@@ -65,15 +65,14 @@ public record MarkLine(
 
     /** Whether it waits for the vehicle as left to be read once more. */
     public boolean asksForAnotherReading() {
-        return override.isEmpty()
-                && any(e -> e instanceof Evidence.MissingEntry m && m.what() == Evidence.Lack.AS_LEFT_AGAIN);
+        return override.isEmpty() && any(e -> e instanceof Evidence.MissingEntry m && m.what() == Lack.AS_LEFT_AGAIN);
     }
 
     /** Whether it waits for that reading and for nothing else: all that is certain is as it should be. */
     public boolean inDoubtAlone() {
         return asksForAnotherReading()
-                && !any(e -> e.credit() != 1
-                        && !(e instanceof Evidence.MissingEntry m && m.what() == Evidence.Lack.AS_LEFT_AGAIN));
+                && !any(e ->
+                        e.credit() != 1 && !(e instanceof Evidence.MissingEntry m && m.what() == Lack.AS_LEFT_AGAIN));
     }
 
     /** Asked of every line of every sheet. */

@@ -4,7 +4,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Axle;
-import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.MoveLines;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Adjuster;
@@ -13,7 +13,6 @@ import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.Measure;
-import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.uncertainty.Estimate;
@@ -85,8 +84,7 @@ public final class OrderMarker implements AspectMarker {
             if (!lost.isEmpty()) {
                 return lost;
             }
-            return List.of(
-                    anything ? Evidence.Sequence.kept(last) : new Evidence.MissingEntry(Evidence.Lack.MOVES, ""));
+            return List.of(anything ? Evidence.Sequence.kept(last) : new Evidence.MissingEntry(Lack.MOVES, ""));
         }
 
         private List<Adjuster> moved(int r) {
@@ -104,7 +102,7 @@ public final class OrderMarker implements AspectMarker {
         }
 
         private Optional<String> way(Adjuster part, int r) {
-            return sitting.answers().text(new LineKey(round.id(), part.id() + Plan.WAY, 0, r));
+            return sitting.answers().text(MoveLines.way(round.id(), part, r));
         }
 
         /** A figure that was found outside, comes before what a part is moved for, and has not been moved yet. */

@@ -59,11 +59,11 @@ record PlanEffect(
                 .sum();
     }
 
-    Evidence evidence(boolean splitAssumed, Optional<Evidence.ThrustLine> line) {
+    Evidence evidence(boolean splitAssumed, Optional<ThrustLine> line) {
         double after = after(moves);
         double credit = credit(after);
-        List<Evidence.PlannedMove> said = moves.entrySet().stream()
-                .map(m -> new Evidence.PlannedMove(
+        List<PlannedMove> said = moves.entrySet().stream()
+                .map(m -> new PlannedMove(
                         m.getKey().id(),
                         m.getKey().unit().key(),
                         m.getKey().part().way((int) Math.signum(m.getValue())),

@@ -4,7 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.procedure.Derivation;
-import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.MoveLines;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.spec.Adjuster;
@@ -80,7 +80,7 @@ public final class PlanMarker implements AspectMarker {
                     if (move.isPresent()) {
                         planned.put(adjuster, move.get());
                     } else if (isFirstOf(adjuster, adjustment)) {
-                        evidence.add(new Evidence.MissingEntry(Evidence.Lack.PLAN, adjuster.id()));
+                        evidence.add(new Evidence.MissingEntry(Lack.PLAN, adjuster.id()));
                     }
                 }
             }
@@ -111,11 +111,10 @@ public final class PlanMarker implements AspectMarker {
         // ---- what can't be adjusted
 
         private Evidence instead(FigureId.Adjustment adjustment) {
-            Optional<Instead> said = sitting.answers()
-                    .text(LineKey.of(plan.id(), Plan.PART + adjustment.key()))
-                    .flatMap(Plan::instead);
+            Optional<Instead> said =
+                    sitting.answers().text(MoveLines.instead(plan, adjustment)).flatMap(Plan::instead);
             if (said.isEmpty()) {
-                return new Evidence.MissingEntry(Evidence.Lack.PLAN, adjustment.key());
+                return new Evidence.MissingEntry(Lack.PLAN, adjustment.key());
             }
             Set<Instead> right = EnumSet.noneOf(Instead.class);
             List<Zone> zones = zones(adjustment);
@@ -152,7 +151,7 @@ public final class PlanMarker implements AspectMarker {
         /** Empty where the way, or the amount that has to go with it, was not written. */
         private Optional<Double> planned(Adjuster adjuster) {
             Optional<Direction> way = sitting.answers()
-                    .text(LineKey.of(plan.id(), adjuster.id() + Plan.WAY))
+                    .text(MoveLines.way(plan.id(), adjuster, 0))
                     .flatMap(text -> Keyed.find(Direction.values(), text));
             if (way.isEmpty()) {
                 return Optional.empty();
@@ -162,7 +161,7 @@ public final class PlanMarker implements AspectMarker {
                 return Optional.of(sign);
             }
             return sitting.answers()
-                    .at(LineKey.of(plan.id(), adjuster.id() + Plan.AMOUNT))
+                    .at(MoveLines.amount(plan.id(), adjuster, 0))
                     .map(WrittenValue::value)
                     .filter(v -> v.isPresent())
                     .map(v -> sign * v.getAsDouble());
@@ -237,7 +236,7 @@ public final class PlanMarker implements AspectMarker {
             }
             Optional<Estimate> now = standing(figure);
             if (now.isEmpty()) {
-                return Optional.of(new Evidence.MissingEntry(Evidence.Lack.WORKING, figure.key()));
+                return Optional.of(new Evidence.MissingEntry(Lack.WORKING, figure.key()));
             }
             if (!moving.stream().allMatch(Adjuster::amountKnown)) {
                 return figure.measurand().form() == Form.DIFFERENCE

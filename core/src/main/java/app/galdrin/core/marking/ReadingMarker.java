@@ -35,19 +35,19 @@ public final class ReadingMarker implements AspectMarker {
             return List.of(sitting.unread(measure, "", measure.figures()));
         }
         if (sitting.found().repeats(measure, 0).isEmpty()) {
-            return List.of(new Evidence.MissingEntry(Evidence.Lack.REFERENCE, ""));
+            return List.of(new Evidence.MissingEntry(Lack.REFERENCE, ""));
         }
         List<Evidence> evidence = measure.figures().stream()
                 .map(figure -> evidence(sitting, measure, figure, criterion))
                 .toList();
-        boolean lost = evidence.stream().anyMatch(e -> e instanceof Evidence.Reading r && r.off());
+        boolean lost = evidence.stream().anyMatch(e -> e instanceof ReadingEvidence r && r.off());
         return lost ? explained(evidence, new ReadingSlips(sitting, measure).found()) : evidence;
     }
 
     /** Where a figure lies off the reference, the slips that moved it. */
-    private static List<Evidence> explained(List<Evidence> evidence, List<ReadingSlips.Explanation> slips) {
+    private static List<Evidence> explained(List<Evidence> evidence, List<SlipExplanation> slips) {
         return evidence.stream()
-                .map(e -> e instanceof Evidence.Reading r && r.off()
+                .map(e -> e instanceof ReadingEvidence r && r.off()
                         ? r.with(slips.stream()
                                 .filter(slip -> slip.figures().contains(r.figure()))
                                 .toList())
@@ -61,14 +61,14 @@ public final class ReadingMarker implements AspectMarker {
         if (own.isEmpty() || reference.isEmpty()) {
             return own.isEmpty()
                     ? sitting.unread(measure, figure.key(), List.of(figure))
-                    : new Evidence.MissingEntry(Evidence.Lack.REFERENCE, figure.key());
+                    : new Evidence.MissingEntry(Lack.REFERENCE, figure.key());
         }
         Band band = criterion.band(figure).orElseThrow(() -> new IllegalStateException("no band for " + figure));
         Band used = band.against(against(own.get().budget(), reference.get().budget()));
         int taken = sitting.own().each(measure, 0, figure).size();
         double share = (double) taken / measure.repeats();
         double credit = share * used.credit(own.get().value() - reference.get().value());
-        return new Evidence.Reading(
+        return new ReadingEvidence(
                 figure,
                 figureOf(own.get()),
                 figureOf(reference.get()),
@@ -95,12 +95,12 @@ public final class ReadingMarker implements AspectMarker {
                 own.standardUncertaintyOf(source -> !shared.contains(source) && source.isCommonToAll()));
     }
 
-    static Evidence.Figure figureOf(Estimate estimate) {
-        return new Evidence.Figure(estimate.value(), estimate.standardUncertainty());
+    static FigureValue figureOf(Estimate estimate) {
+        return new FigureValue(estimate.value(), estimate.standardUncertainty());
     }
 
     /** What most of a figure's doubt comes from. */
-    private static Optional<Evidence.DoubtFrom> doubt(Case sitting, Measure measure, Estimate figure) {
-        return figure.budget().largestShare().map(e -> new Evidence.DoubtFrom(e.getKey(), e.getValue()));
+    private static Optional<DoubtShare> doubt(Case sitting, Measure measure, Estimate figure) {
+        return figure.budget().largestShare().map(e -> new DoubtShare(e.getKey(), e.getValue()));
     }
 }

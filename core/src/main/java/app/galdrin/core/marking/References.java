@@ -7,7 +7,7 @@ import app.galdrin.core.sitting.Answers;
  *
  * @param asFound before anyone adjusted: round 0
  * @param asLeft after this apprentice adjusted, on the lines of his last round
- * @param asLeftAgain the same once more with everything set up anew, where the first left it in doubt
+ * @param asLeftAgain the same once more with everything set up again, where the first left it in doubt
  * @param closed whether no more will be read: what stands decides, as it did when the marks were released
  */
 public record References(Answers asFound, Answers asLeft, Answers asLeftAgain, boolean closed) {

@@ -1,6 +1,7 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Criterion;
@@ -38,8 +39,7 @@ public final class RepeatabilityMarker implements AspectMarker {
     }
 
     private static Evidence missing(Case sitting, Measure measure, String what, Collection<FigureId> figures) {
-        return new Evidence.MissingEntry(
-                Evidence.Lack.REPEATS, what, sitting.own().missing(measure, 0, figures));
+        return new Evidence.MissingEntry(Lack.REPEATS, what, MissingReading.of(sitting.own(), measure, 0, figures));
     }
 
     private static Evidence evidence(Case sitting, Measure measure, FigureId figure, Band band) {

@@ -154,9 +154,9 @@ final class RoundingHabits {
 
     /** In mm or deg. */
     private static double place(Place place) {
-        boolean angle = place.amount().quantity() == Quantity.ANGLE;
-        double resolution = place.instrument().resolution();
-        return angle ? Math.min(Math.toDegrees(resolution), ANGLE_MEAN) : Math.min(resolution, LENGTH_MEAN);
+        Quantity quantity = place.amount().quantity();
+        double resolution = quantity.toDocument(place.instrument().resolution());
+        return Math.min(resolution, quantity == Quantity.ANGLE ? ANGLE_MEAN : LENGTH_MEAN);
     }
 
     private Optional<Double> mean(List<List<WorkedRepeat>> sets, FigureId figure, Habit habit) {

@@ -58,18 +58,18 @@ public final class SlipPicture {
         return sheet.lines().stream()
                 .filter(line -> line.criterion().step().equals(measure.id()))
                 .flatMap(line -> line.evidence().stream())
-                .filter(Evidence.Reading.class::isInstance)
-                .flatMap(e -> ((Evidence.Reading) e).places().stream())
+                .filter(ReadingEvidence.class::isInstance)
+                .flatMap(e -> ((ReadingEvidence) e).places().stream())
                 .map(PlaceId::place)
                 .collect(Collectors.toSet());
     }
 
     /** Those that alone explain readings of a step, or a working from them. */
     private static Stream<Set<String>> slips(Evidence evidence, String step, Measure measure) {
-        if (evidence instanceof Evidence.Reading reading && step.equals(measure.id())) {
+        if (evidence instanceof ReadingEvidence reading && step.equals(measure.id())) {
             return reading.possible() ? Stream.empty() : alone(reading.slips());
         }
-        return evidence instanceof Evidence.Working w
+        return evidence instanceof WorkingEvidence w
                         && !w.possible()
                         && w.from().equals(measure.id())
                 ? alone(w.slips())

@@ -31,7 +31,7 @@ public final class TimeMarker implements AspectMarker {
         OptionalDouble taken = sitting.answers().minutes();
         int limit = sitting.practical().minutes().orElse(0);
         if (taken.isEmpty() || limit == 0) {
-            return List.of(new Evidence.MissingEntry(Evidence.Lack.TIME, ""));
+            return List.of(new Evidence.MissingEntry(Lack.TIME, ""));
         }
         return List.of(new Evidence.TimeTaken(limit, taken.getAsDouble(), new Band(0, NONE_BEYOND * limit)));
     }

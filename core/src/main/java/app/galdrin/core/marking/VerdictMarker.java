@@ -83,8 +83,7 @@ public final class VerdictMarker implements AspectMarker {
         if (first.isEmpty() || second.isEmpty() || said.isEmpty()) {
             boolean read = first.isPresent() && second.isPresent();
             return new Evidence.MissingEntry(
-                    read ? Evidence.Lack.VERDICT : Evidence.Lack.READINGS,
-                    c.figure().key());
+                    read ? Lack.VERDICT : Lack.READINGS, c.figure().key());
         }
         Estimate difference = Comparison.difference(first.get(), second.get());
         return new Evidence.FigureComparison(
@@ -105,8 +104,7 @@ public final class VerdictMarker implements AspectMarker {
                 .text(LineKey.of(judge.id(), figure.key()))
                 .flatMap(text -> Keyed.find(Verdict.values(), text));
         if (value.isEmpty() || said.isEmpty()) {
-            return new Evidence.MissingEntry(
-                    value.isEmpty() ? Evidence.Lack.WORKING : Evidence.Lack.VERDICT, figure.key());
+            return new Evidence.MissingEntry(value.isEmpty() ? Lack.WORKING : Lack.VERDICT, figure.key());
         }
         Judgement judgement = sitting.judged(figure, value.get()).orElseThrow();
         DecisionRule rule = sitting.practical().rule();
@@ -120,7 +118,7 @@ public final class VerdictMarker implements AspectMarker {
                 said.get(),
                 sitting.likewise(figure, judge.id(), value.get()).stream()
                         .flatMap(e -> sitting.judged(figure, e).stream())
-                        .flatMap(j -> right(j.zone(), rule).stream())
+                        .flatMap(j -> Judge.right(j.zone(), rule).stream())
                         .collect(Collectors.toCollection(() -> EnumSet.noneOf(Verdict.class))),
                 List.of(),
                 false,
@@ -147,24 +145,12 @@ public final class VerdictMarker implements AspectMarker {
                 .toList();
     }
 
-    /** In doubt, "too close to tell" is right; under simple acceptance so is the side on which the value lies. */
-    static Set<Verdict> right(Zone zone, DecisionRule rule) {
-        boolean simple = rule == DecisionRule.SIMPLE;
-        return switch (zone) {
-            case INSIDE -> EnumSet.of(Verdict.INSIDE);
-            case OUTSIDE -> EnumSet.of(Verdict.OUTSIDE);
-            case DOUBT_INSIDE -> simple ? EnumSet.of(Verdict.TOO_CLOSE, Verdict.INSIDE) : EnumSet.of(Verdict.TOO_CLOSE);
-            case DOUBT_OUTSIDE ->
-                simple ? EnumSet.of(Verdict.TOO_CLOSE, Verdict.OUTSIDE) : EnumSet.of(Verdict.TOO_CLOSE);
-        };
-    }
-
     private static Evidence adjustable(Case sitting, Judge judge, FigureId.Adjustment adjustment) {
         Adjustable actual = sitting.assignment().sheet().adjustable(adjustment);
         return sitting.answers()
                 .text(LineKey.of(judge.id(), Judge.ADJUSTABLE + adjustment.key()))
                 .flatMap(text -> Keyed.find(Adjustable.values(), text))
                 .<Evidence>map(said -> new Evidence.CanBeAdjusted(adjustment.key(), said, actual))
-                .orElseGet(() -> new Evidence.MissingEntry(Evidence.Lack.ADJUSTABLE, adjustment.key()));
+                .orElseGet(() -> new Evidence.MissingEntry(Lack.ADJUSTABLE, adjustment.key()));
     }
 }

@@ -3,11 +3,11 @@ package app.galdrin.core.marking;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Tolerance;
+import app.galdrin.core.procedure.Combination;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.procedure.WorkedRepeat;
-import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.sitting.WrittenValue;
@@ -54,10 +54,10 @@ public final class WorkingMarker implements AspectMarker {
                 .toList();
         if (measures.stream().allMatch(m -> sitting.own().repeats(m, 0).isEmpty())) {
             return List.of(new Evidence.MissingEntry(
-                    Evidence.Lack.READINGS,
+                    Lack.READINGS,
                     "",
                     measures.stream()
-                            .flatMap(m -> sitting.own().missing(m, 0, m.figures()).stream())
+                            .flatMap(m -> MissingReading.of(sitting.own(), m, 0, m.figures()).stream())
                             .toList()));
         }
         List<Evidence> evidence = new ArrayList<>(new OneWork(sitting, work).evidence());
@@ -79,10 +79,10 @@ public final class WorkingMarker implements AspectMarker {
                 .map(WrittenValue::value)
                 .orElse(OptionalDouble.empty());
         if (wrote.isEmpty()) {
-            return new Evidence.MissingEntry(Evidence.Lack.TARGET, "");
+            return new Evidence.MissingEntry(Lack.TARGET, "");
         }
         double step = place.instrument().resolution();
-        double tolerance = place.amount().quantity() == Quantity.ANGLE ? Math.toDegrees(step) : step;
+        double tolerance = place.amount().quantity().toDocument(step);
         return new Evidence.Target(
                 target.from(),
                 target.procedure().key(),
@@ -124,8 +124,7 @@ public final class WorkingMarker implements AspectMarker {
                                 sitting.practical().measure(item.from()).orElseThrow(),
                                 item.figure().key(),
                                 List.of(item.figure()))
-                        : new Evidence.MissingEntry(
-                                Evidence.Lack.WORKING, item.figure().key());
+                        : new Evidence.MissingEntry(Lack.WORKING, item.figure().key());
             }
             SlipFinder.Explanation found = SlipFinder.Explanation.NOTHING;
             if (one.wrong()) {
@@ -133,7 +132,7 @@ public final class WorkingMarker implements AspectMarker {
             }
             var way = new IntermediateMarker(sitting, work, item);
             double keeps = found.named() ? sitting.practical().scheme().slipKeepsPercent() / 100.0 : 0;
-            return new Evidence.Working(
+            return new WorkingEvidence(
                     item.figure(),
                     item.from(),
                     item.unit(),
@@ -209,7 +208,7 @@ public final class WorkingMarker implements AspectMarker {
         private WorkedAnswer withWhatIsUnread(WorkedAnswer one) {
             Measure measure = one.measure();
             FigureId figure = one.item().figure();
-            List<MissingReading> missing = sitting.own().lacking(measure, 0, figure);
+            List<MissingReading> missing = MissingReading.lacking(sitting.own(), measure, 0, figure);
             List<WorkedRepeat> repeats = sitting.own().worked(measure, 0);
             int begun = repeats.size();
             List<Double> each = IntStream.range(0, begun)
@@ -247,7 +246,7 @@ public final class WorkingMarker implements AspectMarker {
         }
 
         /** What it comes to of the part he wrote and of the other as it would have been right, in the answer's unit: a step beside any habit, too. */
-        private Stream<Double> fromOnePart(WorkedAnswer one, Derivation.Combination made) {
+        private Stream<Double> fromOnePart(WorkedAnswer one, Combination made) {
             AnswerUnit unit = one.item().unit();
             Optional<Double> first = wroteOf(made.parts().get(0), unit);
             Optional<Double> second = wroteOf(made.parts().get(1), unit);

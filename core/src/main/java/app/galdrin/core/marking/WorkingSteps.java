@@ -30,18 +30,17 @@ public final class WorkingSteps {
     }
 
     private Evidence on(Evidence evidence) {
-        return evidence instanceof Evidence.Working working && working.steps().isEmpty()
+        return evidence instanceof WorkingEvidence working && working.steps().isEmpty()
                 ? working.with(to(working))
                 : evidence;
     }
 
     /** The steps to one worked figure, an element a repeat; empty in a repeat whose readings do not lead to it. */
-    public List<List<Step>> to(Evidence.Working working) {
+    public List<List<Step>> to(WorkingEvidence working) {
         Measure measure = assignment.practical().measure(working.from()).orElseThrow();
         return own.repeats(measure, 0).stream()
-                .map(repeat -> measure.procedure()
-                        .stepsTo(working.figure(), repeat, working.taught())
-                        .orElse(List.of()))
+                .map(repeat ->
+                        repeat.stepsTo(working.figure(), working.taught()).orElse(List.of()))
                 .toList();
     }
 }

@@ -3,7 +3,9 @@ package app.galdrin.core.measure;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
+import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The instruments of a workshop and how well each reads in trained hands. The standard uncertainty of a reading is
@@ -74,9 +76,8 @@ public enum CatalogueInstrument implements Keyed {
     CatalogueInstrument(String key, Unit unit, double resolution, double handling, Use... uses) {
         this.key = key;
         this.unit = unit;
-        boolean angle = unit.quantity() == Quantity.ANGLE;
-        this.resolution = angle ? Math.toRadians(resolution) : resolution;
-        this.handling = angle ? Math.toRadians(handling) : handling;
+        this.resolution = unit.quantity().toCore(resolution);
+        this.handling = unit.quantity().toCore(handling);
         this.uses = Set.of(uses);
     }
 
@@ -128,5 +129,25 @@ public enum CatalogueInstrument implements Keyed {
     /** For a forward model: scatters by handling and surface, then rounds to the resolution. */
     public Instrument on(Surface surface) {
         return new Instrument(resolution, scatter(surface));
+    }
+
+    /** Returns the instrument that something is done with where nobody says otherwise. */
+    public static CatalogueInstrument usualFor(Use use) {
+        return switch (use) {
+            case GAP, SPACING -> RULE_MILLIMETRES;
+            case SPAN -> TAPE;
+            case BEAM -> LASER_AND_RULER;
+            case LEVEL -> DIGITAL_INCLINOMETER;
+            case STEER -> TURN_PLATE;
+            case AXIS -> PROTRACTOR;
+            case FLAG -> FLAG_GAUGE;
+            case HEAD -> WHEEL_HEADS;
+            case SLIP -> SLIP_PLATE;
+        };
+    }
+
+    /** Returns the instruments that do for a use. */
+    public static List<CatalogueInstrument> allFor(Use use) {
+        return Stream.of(values()).filter(i -> i.uses().contains(use)).toList();
     }
 }

@@ -1,6 +1,7 @@
 package app.galdrin.core.measure;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.Input;
 import app.galdrin.core.record.JsonObject;
 import java.util.Arrays;
@@ -88,7 +89,7 @@ public enum SweepHand {
             double shortcut = number(result, "shortcut", 0);
             double pitch = input.asWritten(CasterSweep.FLOOR_PITCH, 0);
             double exact = number(result, "factor", 1);
-            return Math.toRadians((shortcut + pitch) / exact * hand.factor(exact) - pitch);
+            return Quantity.ANGLE.toCore((shortcut + pitch) / exact * hand.factor(exact) - pitch);
         }
 
         private static double number(JsonObject object, String name, double otherwise) {

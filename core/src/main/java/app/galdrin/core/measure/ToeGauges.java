@@ -5,6 +5,7 @@ import app.galdrin.core.FaultCode;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.Outcome;
 import app.galdrin.core.Outcome.Failure;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.FieldUnit;
@@ -108,7 +109,7 @@ public final class ToeGauges implements MeasuringMethod {
 
         /** A bare number of the record in the core's unit. */
         double toCore(double shown) {
-            return this == ANGLE ? Math.toRadians(shown) : shown;
+            return this == ANGLE ? Quantity.ANGLE.toCore(shown) : shown;
         }
     }
 

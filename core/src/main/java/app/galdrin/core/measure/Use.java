@@ -1,8 +1,6 @@
 package app.galdrin.core.measure;
 
 import app.galdrin.core.Keyed;
-import java.util.List;
-import java.util.stream.Stream;
 
 /** What an instrument is used for at a place: of those that do for it a task names one. */
 public enum Use implements Keyed {
@@ -36,27 +34,5 @@ public enum Use implements Keyed {
     @Override
     public String key() {
         return key;
-    }
-
-    /** What it is done with where nobody says otherwise. */
-    public CatalogueInstrument usual() {
-        return switch (this) {
-            case GAP, SPACING -> CatalogueInstrument.RULE_MILLIMETRES;
-            case SPAN -> CatalogueInstrument.TAPE;
-            case BEAM -> CatalogueInstrument.LASER_AND_RULER;
-            case LEVEL -> CatalogueInstrument.DIGITAL_INCLINOMETER;
-            case STEER -> CatalogueInstrument.TURN_PLATE;
-            case AXIS -> CatalogueInstrument.PROTRACTOR;
-            case FLAG -> CatalogueInstrument.FLAG_GAUGE;
-            case HEAD -> CatalogueInstrument.WHEEL_HEADS;
-            case SLIP -> CatalogueInstrument.SLIP_PLATE;
-        };
-    }
-
-    /** The instruments that do for it. */
-    public List<CatalogueInstrument> instruments() {
-        return Stream.of(CatalogueInstrument.values())
-                .filter(i -> i.uses().contains(this))
-                .toList();
     }
 }

@@ -2,6 +2,7 @@ package app.galdrin.core.measure;
 
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.Outcome;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.FieldUnit;
@@ -208,6 +209,6 @@ public final class WheelRunout implements MeasuringMethod {
 
     /** Whole turns are taken off in degrees, where that is exact. */
     private static Position position(Input in) {
-        return new Position(Math.toRadians(in.asWritten(ROTATION) % 360), in.number(ANGLE));
+        return new Position(Quantity.ANGLE.toCore(in.asWritten(ROTATION) % 360), in.number(ANGLE));
     }
 }

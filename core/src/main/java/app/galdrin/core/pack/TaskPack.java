@@ -3,6 +3,7 @@ package app.galdrin.core.pack;
 import app.galdrin.core.Fault;
 import app.galdrin.core.FaultCode;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.Vehicle;
@@ -134,7 +135,7 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
         double pitch = slope(floor.get(), PITCH, -STEEPEST, faults);
         double roll = slope(floor.get(), ROLL, -STEEPEST, faults);
         double doubt = slope(floor.get(), DOUBT, 0, faults);
-        return new BayFloor(1, Math.toRadians(pitch), Math.toRadians(roll), Math.toRadians(doubt));
+        return new BayFloor(1, Quantity.ANGLE.toCore(pitch), Quantity.ANGLE.toCore(roll), Quantity.ANGLE.toCore(doubt));
     }
 
     private static double slope(JsonObject floor, String name, double least, List<PackFault> faults) {

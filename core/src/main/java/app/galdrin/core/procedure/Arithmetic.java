@@ -32,10 +32,10 @@ abstract sealed class Arithmetic<V> {
     abstract V figure(EvaluationInputs inputs, EvaluationPlan.ResultField field, double value, Figures found);
 
     /** Returns a figure with a correction added. */
-    abstract V corrected(V figure, Evaluation.Correction correction, EvaluationInputs inputs);
+    abstract V corrected(V figure, Correction correction, EvaluationInputs inputs);
 
     /** Returns the figure that follows from two parts. */
-    abstract V combined(Derivation.Combination combination, V first, V second);
+    abstract V combined(Combination combination, V first, V second);
 
     /** Returns the figure's value, mm or rad. */
     abstract double value(V figure);
@@ -58,12 +58,12 @@ abstract sealed class Arithmetic<V> {
         }
 
         @Override
-        Estimate corrected(Estimate figure, Evaluation.Correction correction, EvaluationInputs inputs) {
+        Estimate corrected(Estimate figure, Correction correction, EvaluationInputs inputs) {
             return figure.plus(correction.added(inputs));
         }
 
         @Override
-        Estimate combined(Derivation.Combination combination, Estimate first, Estimate second) {
+        Estimate combined(Combination combination, Estimate first, Estimate second) {
             return combination.of(first, second);
         }
 
@@ -97,12 +97,12 @@ abstract sealed class Arithmetic<V> {
         }
 
         @Override
-        Double corrected(Double figure, Evaluation.Correction correction, EvaluationInputs inputs) {
+        Double corrected(Double figure, Correction correction, EvaluationInputs inputs) {
             return figure + correction.added(inputs.standing());
         }
 
         @Override
-        Double combined(Derivation.Combination combination, Double first, Double second) {
+        Double combined(Combination combination, Double first, Double second) {
             return combination.of(first, second);
         }
 

@@ -9,7 +9,6 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.record.Formula;
 import app.galdrin.core.record.Formula.Operation;
-import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -27,30 +26,6 @@ import java.util.concurrent.ConcurrentHashMap;
 public final class Derivation {
 
     private Derivation() {}
-
-    /**
-     * How a figure is made of two others.
-     *
-     * @param formula of the step that works it on paper
-     * @param parts two: the left wheel's and the right one's, or camber and KPI
-     * @param first factor of the first part, without unit
-     * @param second factor of the second, without unit
-     */
-    public record Combination(Formula formula, List<FigureId> parts, double first, double second) {
-        Estimate of(Estimate one, Estimate other) {
-            return (first == 1 ? one : one.times(first)).plus(other.times(second));
-        }
-
-        /**
-         * What it comes to of its two parts, in their unit.
-         *
-         * @param one the first part, rad or mm
-         * @param other the second part, rad or mm
-         */
-        public double of(double one, double other) {
-            return first * one + second * other;
-        }
-    }
 
     /** How a figure follows from others; empty where it is read by itself. */
     public static Optional<Combination> of(FigureId figure) {

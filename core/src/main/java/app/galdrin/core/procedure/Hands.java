@@ -44,9 +44,8 @@ public interface Hands {
         @Override
         public double read(Place place, double stands) {
             Instrument instrument = place.instrument().inHands(handling, place.surface());
-            return place.instrument().quantity() == Quantity.ANGLE
-                    ? Math.toDegrees(instrument.read(Math.toRadians(stands), random))
-                    : instrument.read(stands, random);
+            Quantity quantity = place.instrument().quantity();
+            return quantity.toDocument(instrument.read(quantity.toCore(stands), random));
         }
     }
 }

@@ -2,18 +2,19 @@ package app.galdrin.core.procedure;
 
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /** Instruments as they were laid once, and hands that read them; what is read once for the set-up is read with the first repeat. */
 public final class InstrumentSetup {
 
-    private final Procedure procedure;
+    private final List<Place> walk;
     private final Simulation.Laying laying;
     private final Hands hands;
     private final Map<String, Double> once = new HashMap<>();
 
-    InstrumentSetup(Procedure procedure, Simulation.Laying laying, Hands hands) {
-        this.procedure = procedure;
+    InstrumentSetup(List<Place> walk, Simulation.Laying laying, Hands hands) {
+        this.walk = walk;
         this.laying = laying;
         this.hands = hands;
     }
@@ -22,7 +23,7 @@ public final class InstrumentSetup {
     public Map<String, Double> read() {
         Map<String, Double> shows = laying.shows();
         Map<String, Double> read = new LinkedHashMap<>();
-        for (Place place : procedure.walk()) {
+        for (Place place : walk) {
             double stands = shows.getOrDefault(place.id(), 0.0);
             read.put(
                     place.id(),

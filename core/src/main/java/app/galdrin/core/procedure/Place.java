@@ -14,6 +14,7 @@ import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.uncertainty.DoubtSource;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * A place on the vehicle where a reading is taken.
@@ -21,19 +22,19 @@ import java.util.Optional;
  * @param id its line on the sheet, unlike any other of its procedure
  * @param where the wheel or the axle it is at, or the vehicle
  * @param end which end of that wheel, or of the vehicle
- * @param reading what is read there: names its words and groups the sources of doubt
+ * @param reading what is read there
  * @param answer what is written
  * @param use what its instrument is used for
  * @param instrument what it is read with
  * @param surface what it is read from
- * @param eachRepeat whether it is read anew in every repeat, or once for the set-up
+ * @param eachRepeat whether it is read again in every repeat, or once for the set-up
  * @param compared whether it is compared with the same reading at the other end
  */
 public record Place(
         String id,
         Location where,
         Optional<End> end,
-        String reading,
+        ReadingType reading,
         AnswerType answer,
         Use use,
         CatalogueInstrument instrument,
@@ -50,9 +51,18 @@ public record Place(
     }
 
     private static Place at(String id, Location where, String reading, AnswerType answer, Use use) {
-        CatalogueInstrument usual = use.usual();
+        CatalogueInstrument usual = CatalogueInstrument.usualFor(use);
         return new Place(
-                id, where, Optional.empty(), reading, inUnitOf(usual, answer), use, usual, Surface.RIM, true, false);
+                id,
+                where,
+                Optional.empty(),
+                ReadingType.of(reading),
+                inUnitOf(usual, answer),
+                use,
+                usual,
+                Surface.RIM,
+                true,
+                false);
     }
 
     /**
@@ -113,6 +123,11 @@ public record Place(
         return at(id, Location.of(wheel), reading, new SizeAndSense(size, List.of(senses), wheel.side()), use);
     }
 
+    /** Returns the same place, with what its reading tells besides. */
+    public Place reading(UnaryOperator<ReadingType> change) {
+        return new Place(id, where, end, change.apply(reading), answer, use, instrument, surface, eachRepeat, compared);
+    }
+
     /** The same place at an end of its wheel, axle or vehicle. */
     public Place at(End there) {
         return new Place(
@@ -167,7 +182,7 @@ public record Place(
 
     /** Key of its words, in which the name of where it is is filled. */
     public String words() {
-        return "place." + reading + end.map(e -> "." + e.key()).orElse("");
+        return "place." + reading.key() + end.map(e -> "." + e.key()).orElse("");
     }
 
     /** Key of the words of the wheel or the axle. */
@@ -177,13 +192,9 @@ public record Place(
                 .orElse("wheel.none");
     }
 
-    /** What it is read with, by one name for all places of a procedure that are read with the same: {@code gauge} of {@code gaugeTurned}, {@code camber} of {@code camber.out}. */
+    /** Returns what it is read with, by one name for all places of a procedure that are read with the same. */
     public String tool() {
-        int i = 0;
-        while (i < reading.length() && Character.isLowerCase(reading.charAt(i))) {
-            i++;
-        }
-        return reading.substring(0, i);
+        return reading.tool();
     }
 
     /** Returns the reading here as a source of doubt where there is only one. */

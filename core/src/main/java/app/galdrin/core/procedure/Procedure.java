@@ -6,8 +6,7 @@ import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.measure.Use;
-import app.galdrin.core.record.FieldUnit;
-import app.galdrin.core.record.Step;
+import app.galdrin.core.procedure.WorkedRepeat.WorkedEvaluation;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.uncertainty.DoubtSource;
@@ -25,7 +24,6 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
@@ -200,7 +198,7 @@ public record Procedure(
         return walk.stream()
                 .filter(p -> p.tool().equals(tool))
                 .findFirst()
-                .map(p -> p.use().instruments())
+                .map(p -> CatalogueInstrument.allFor(p.use()))
                 .orElse(List.of());
     }
 
@@ -234,7 +232,7 @@ public record Procedure(
                 .filter(place -> place.use() == Use.LEVEL)
                 .map(Place::instrument)
                 .findFirst()
-                .orElse(Use.LEVEL.usual())
+                .orElse(CatalogueInstrument.usualFor(Use.LEVEL))
                 .standardUncertainty(CatalogueInstrument.Surface.RIM);
     }
 
@@ -356,9 +354,9 @@ public record Procedure(
             MeasuringContext standing,
             Function<Place, DoubtSource> ofReading,
             String taught) {
-        Map<Integer, Supplier<List<Step>>> steps = new LinkedHashMap<>();
-        Evaluation.Run<Estimate> all = run(readings, standing, ofReading, taught, Arithmetic.ESTIMATES, steps);
-        return new WorkedRepeat(all.figures(), all.byHand(), all.notes(), steps);
+        List<WorkedEvaluation> worked = new ArrayList<>();
+        Evaluation.Run<Estimate> all = run(readings, standing, ofReading, taught, Arithmetic.ESTIMATES, worked);
+        return new WorkedRepeat(all.figures(), all.byHand(), all.notes(), worked);
     }
 
     /**
@@ -377,40 +375,31 @@ public record Procedure(
      * @param readings mm or deg by place
      */
     public Map<FigureId, Double> values(Map<String, Double> readings, MeasuringContext standing, String taught) {
-        Evaluation.Run<Double> all = run(
-                readings,
-                standing,
-                place -> DoubtSource.input(place.id()),
-                taught,
-                Arithmetic.VALUES,
-                new LinkedHashMap<>());
+        Evaluation.Run<Double> all =
+                run(readings, standing, Place::asInput, taught, Arithmetic.VALUES, new ArrayList<>());
         all.figures().putAll(all.byHand());
         return all.figures();
     }
 
-    /** Runs every evaluation that can be worked, puts its steps beside its index, and adds what follows from the figures of all. */
+    /** Runs every evaluation, lists those that could be worked, and adds what follows from the figures of all. */
     private <V> Evaluation.Run<V> run(
             Map<String, Double> readings,
             MeasuringContext standing,
             Function<Place, DoubtSource> ofReading,
             String taught,
             Arithmetic<V> arithmetic,
-            Map<Integer, Supplier<List<Step>>> steps) {
+            List<WorkedEvaluation> worked) {
         Map<FigureId, V> figures = new LinkedHashMap<>();
         Map<FigureId, Double> byHand = new LinkedHashMap<>();
         Map<String, Double> notes = new LinkedHashMap<>();
-        for (int i = 0; i < evaluations.size(); i++) {
-            int index = i;
-            evaluations
-                    .get(i)
-                    .run(readings, standing, ofReading, taught, arithmetic)
-                    .ifPresent(run -> {
-                        run.figures().keySet().forEach(byHand::remove);
-                        figures.putAll(run.figures());
-                        byHand.putAll(run.byHand());
-                        notes.putAll(run.notes());
-                        steps.put(index, run.steps());
-                    });
+        for (Evaluation evaluation : evaluations) {
+            evaluation.run(readings, standing, ofReading, taught, arithmetic).ifPresent(run -> {
+                run.figures().keySet().forEach(byHand::remove);
+                figures.putAll(run.figures());
+                byHand.putAll(run.byHand());
+                notes.putAll(run.notes());
+                worked.add(new WorkedEvaluation(evaluation, run.steps()));
+            });
         }
         Derivation.derive(figures, byHand, arithmetic);
         return new Evaluation.Run<>(figures, byHand, notes, List::of);
@@ -427,48 +416,13 @@ public record Procedure(
 
     /** The instruments laid by somebody on a vehicle in a known state. */
     public InstrumentSetup lay(Truth truth, MeasuringContext standing, Hands hands) {
-        return new InstrumentSetup(this, simulation.lay(truth, standing, hands), hands);
+        return new InstrumentSetup(walk, simulation.lay(truth, standing, hands), hands);
     }
 
     /** What is read without scatter on a vehicle in a known state, mm or deg by place; everything has to be chosen. */
     public Map<String, Double> readings(Truth truth, MeasuringContext standing) {
         RandomGenerator random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(SEED);
         return lay(truth, standing, 0, random).read();
-    }
-
-    /** The steps from one repeat's readings to a figure, as the taught working has them; empty where they do not lead to it. */
-    public Optional<List<Step>> stepsTo(FigureId figure, WorkedRepeat worked, String taught) {
-        for (int i = evaluations.size() - 1; i >= 0; i--) {
-            Evaluation evaluation = evaluations.get(i);
-            Optional<String> path = evaluation.pathOf(figure, taught);
-            if (path.isPresent()) {
-                List<Step> steps = Step.leadingTo(path.get(), worked.stepsOf(i));
-                if (!steps.isEmpty()) {
-                    return Optional.of(steps);
-                }
-            }
-        }
-        return Derivation.of(figure).flatMap(made -> stepsToParts(figure, made, worked, taught));
-    }
-
-    private Optional<List<Step>> stepsToParts(
-            FigureId figure, Derivation.Combination made, WorkedRepeat worked, String taught) {
-        List<Step> steps = new ArrayList<>();
-        Step.Builder last = Step.of(made.formula());
-        for (FigureId part : made.parts()) {
-            Optional<List<Step>> toPart = stepsTo(part, worked, taught);
-            if (toPart.isEmpty()) {
-                return Optional.empty();
-            }
-            steps.addAll(toPart.get());
-            last.with(part.key(), unit(figure), worked.honest(part).orElseThrow());
-        }
-        steps.add(last.gives(figure.key(), unit(figure), worked.honest(figure).orElseThrow()));
-        return Optional.of(steps);
-    }
-
-    private static FieldUnit unit(FigureId figure) {
-        return FieldUnit.of(figure.measurand().quantity());
     }
 
     /** The place of an id, which must be one of its own. */

@@ -9,13 +9,13 @@ import java.util.Map;
 public interface Simulation {
 
     /**
-     * One laying of the instruments: the set-up is made anew and stays for the repeats that are read of it.
+     * One laying of the instruments: the set-up is made again and stays for the repeats that are read of it.
      */
     Laying lay(Truth truth, MeasuringContext standing, Hands hands);
 
     /** The instruments as they lie. */
     interface Laying {
-        /** What stands there, mm or deg by place, with signs; anew for each repeat, because nobody turns a wheel twice alike. */
+        /** What stands there, mm or deg by place, with signs; again for each repeat, because nobody turns a wheel twice alike. */
         Map<String, Double> shows();
     }
 }

@@ -288,7 +288,7 @@ public sealed interface Source {
         @Override
         public Optional<Double> known(MeasuringContext standing) {
             BayFloor floor = standing.floor();
-            return floor.isKnown() ? Optional.of(Math.toDegrees(floor.of(slope))) : Optional.empty();
+            return floor.isKnown() ? Optional.of(unit().toRecord(floor.of(slope))) : Optional.empty();
         }
 
         @Override
@@ -364,11 +364,6 @@ public sealed interface Source {
         /** With the usual source of doubt. */
         public SetUp(String key, double standardUncertainty) {
             this(key, standardUncertainty, DoubtSource.shared(Origin.SET_UP, "setUp." + key));
-        }
-
-        /** How far off it was made this once, mm or rad. */
-        public double made(Hands hands) {
-            return hands.off(this);
         }
 
         @Override

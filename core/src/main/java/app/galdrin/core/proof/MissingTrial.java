@@ -4,6 +4,8 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.marking.ReadingEvidence;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Measure;
@@ -63,11 +65,11 @@ record MissingTrial(Trial trial) {
     private static Map<FigureId, Double> credits(MarkLine line) {
         Map<FigureId, Double> credits = new HashMap<>();
         for (Evidence e : line.evidence()) {
-            if (e instanceof Evidence.Reading r) {
+            if (e instanceof ReadingEvidence r) {
                 credits.put(r.figure(), r.credit());
             } else if (e instanceof Evidence.Repeats r) {
                 credits.put(r.figure(), r.credit());
-            } else if (e instanceof Evidence.Working w) {
+            } else if (e instanceof WorkingEvidence w) {
                 credits.put(w.figure(), w.credit());
             }
         }

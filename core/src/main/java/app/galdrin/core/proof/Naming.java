@@ -2,6 +2,8 @@ package app.galdrin.core.proof;
 
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.marking.ReadingEvidence;
+import app.galdrin.core.marking.WorkingEvidence;
 import java.util.Collection;
 import java.util.List;
 import java.util.Set;
@@ -22,10 +24,10 @@ final class Naming {
 
     /** The slips that are named, alone or with what fits equally; none where they are only possible. */
     static List<Set<String>> named(Evidence evidence) {
-        if (evidence instanceof Evidence.Working e) {
+        if (evidence instanceof WorkingEvidence e) {
             return e.possible() ? List.of() : e.slips();
         }
-        return evidence instanceof Evidence.Reading e && !e.possible() ? e.slips() : List.of();
+        return evidence instanceof ReadingEvidence e && !e.possible() ? e.slips() : List.of();
     }
 
     static boolean accuses(MarkSheet marks) {
@@ -46,8 +48,8 @@ final class Naming {
 
     static boolean isPossible(List<? extends Evidence> evidence, String slip) {
         return evidence.stream()
-                .anyMatch(e -> e instanceof Evidence.Working w && w.possible() && has(w.slips(), slip)
-                        || e instanceof Evidence.Reading r && r.possible() && has(r.slips(), slip));
+                .anyMatch(e -> e instanceof WorkingEvidence w && w.possible() && has(w.slips(), slip)
+                        || e instanceof ReadingEvidence r && r.possible() && has(r.slips(), slip));
     }
 
     private static boolean has(Collection<Set<String>> slips, String slip) {

@@ -4,6 +4,8 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.marking.ReadingEvidence;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.task.Aspect;
@@ -121,7 +123,7 @@ public final class Proof {
         private void honest(SimulatedSitting sat, Habit habit) {
             MarkSheet marks = sat.mark();
             tally.count(ProofMeasure.HONEST_ACCUSED, trial.name(), Naming.accuses(marks));
-            List<Evidence.Working> worked = Naming.evidence(marks, Evidence.Working.class);
+            List<WorkingEvidence> worked = Naming.evidence(marks, WorkingEvidence.class);
             if (!worked.isEmpty()) {
                 boolean lost = worked.stream().anyMatch(e -> e.credit() < 1);
                 tally.count(ProofMeasure.HONEST_WORKING_LOST, trial.name(), lost);
@@ -132,7 +134,7 @@ public final class Proof {
                 boolean lost = repeats.stream().anyMatch(e -> e.credit() < 1);
                 tally.count(ProofMeasure.HONEST_REPEATABILITY_LOST, trial.name() + " " + measure.repeats(), lost);
             }
-            Naming.evidence(marks, Evidence.Reading.class)
+            Naming.evidence(marks, ReadingEvidence.class)
                     .forEach(e -> tally.count(ProofMeasure.HONEST_READING_LOST, trial.name(), e.credit() < 1));
             covered(ProofMeasure.COVERAGE, sat);
         }

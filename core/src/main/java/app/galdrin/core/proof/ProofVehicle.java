@@ -7,7 +7,6 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Truth;
-import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
@@ -76,7 +75,7 @@ final class ProofVehicle {
     }
 
     private static double inCore(Line line, double value) {
-        return line.measurand().quantity() == Quantity.ANGLE ? Math.toRadians(value) : value;
+        return line.measurand().quantity().toCore(value);
     }
 
     /** Every wheel and axle somewhere up to so many tolerances about what is preferred; 0 is exactly that. */

@@ -2,7 +2,7 @@ package app.galdrin.core.proof;
 
 import app.galdrin.core.answer.AnswerType.SizeAndSense;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.ReadingEvidence;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.slip.SenseSlips;
 import app.galdrin.core.quantity.Quantity;
@@ -53,8 +53,8 @@ final class ReadingTrial {
             }
             sat.write(trial.measure(), place, repeat, was + shift);
         }
-        List<Evidence.Reading> marked = marked();
-        if (marked.stream().anyMatch(Evidence.Reading::off)) {
+        List<ReadingEvidence> marked = marked();
+        if (marked.stream().anyMatch(ReadingEvidence::off)) {
             trial.tally().count(ProofMeasure.MISREAD_NAMED, trial.name(), Naming.accuses(marked));
         }
     }
@@ -76,7 +76,7 @@ final class ReadingTrial {
         Map<FigureId, Estimate> before = means();
         writeTurned(List.of(place));
         if (moved(before, means()) > 0) {
-            List<Evidence.Reading> marked = marked();
+            List<ReadingEvidence> marked = marked();
             count(ProofMeasure.SENSE_SLIP_NAMED, trial.name(), SenseSlips.WRONG_SENSE, marked);
             trial.tally()
                     .count(
@@ -154,12 +154,12 @@ final class ReadingTrial {
         }
     }
 
-    private void count(ProofMeasure measured, String apart, String slip, List<Evidence.Reading> marked) {
+    private void count(ProofMeasure measured, String apart, String slip, List<ReadingEvidence> marked) {
         trial.tally().count(measured, apart, Naming.names(marked, slip), Naming.isPossible(marked, slip));
     }
 
-    private List<Evidence.Reading> marked() {
-        return Naming.evidence(sat.mark(), Evidence.Reading.class);
+    private List<ReadingEvidence> marked() {
+        return Naming.evidence(sat.mark(), ReadingEvidence.class);
     }
 
     /** Of every figure that is read by itself. */

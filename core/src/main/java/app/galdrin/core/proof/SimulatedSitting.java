@@ -106,7 +106,7 @@ final class SimulatedSitting {
         }
     }
 
-    /** The instructor reads the vehicle as left; called again, once more with everything set up anew. */
+    /** The instructor reads the vehicle as left; called again, once more with everything set up again. */
     SimulatedSitting leave() {
         Map<LineKey, WrittenValue> into = left.isEmpty() ? left : leftAgain;
         for (Measure measure : subject.round().measures()) {
@@ -157,9 +157,7 @@ final class SimulatedSitting {
 
     /** One mark of an instrument, mm or deg. */
     static double markOf(CatalogueInstrument instrument) {
-        return instrument.quantity() == Quantity.ANGLE
-                ? Math.toDegrees(instrument.resolution())
-                : instrument.resolution();
+        return instrument.quantity().toDocument(instrument.resolution());
     }
 
     private static WrittenValue number(double value, double step) {

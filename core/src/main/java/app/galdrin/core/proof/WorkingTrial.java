@@ -2,8 +2,8 @@ package app.galdrin.core.proof;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Work;
@@ -133,7 +133,7 @@ final class WorkingTrial {
             if (moved(slipped) == 0 || alike) {
                 return;
             }
-            List<Evidence.Working> marked = written(slipped, coarser);
+            List<WorkingEvidence> marked = written(slipped, coarser);
             trial.tally().count(measured, how, Naming.names(marked, slip.key()), Naming.isPossible(marked, slip.key()));
             if (measured == ProofMeasure.PARTIAL_SLIP_NAMED) {
                 trial.tally().count(ProofMeasure.PARTIAL_SLIP_MISNAMED, how, Naming.namesAnother(marked, slip.key()));
@@ -189,13 +189,13 @@ final class WorkingTrial {
         }
     }
 
-    private List<Evidence.Working> written(Map<FigureId, Double> figures, double coarser) {
+    private List<WorkingEvidence> written(Map<FigureId, Double> figures, double coarser) {
         figures.forEach((figure, value) -> {
             if (Double.isFinite(value)) {
                 sat.write(figure, value, coarser * trial.step(figure));
             }
         });
-        return Naming.evidence(sat.mark(), Evidence.Working.class);
+        return Naming.evidence(sat.mark(), WorkingEvidence.class);
     }
 
     // ---- errors that are no slip
@@ -252,7 +252,7 @@ final class WorkingTrial {
     /** Where some figure is wrong. */
     private void countUnlisted(ProofMeasure measured, String how) {
         MarkSheet marks = sat.mark();
-        List<Evidence.Working> marked = Naming.evidence(marks, Evidence.Working.class);
+        List<WorkingEvidence> marked = Naming.evidence(marks, WorkingEvidence.class);
         if (marked.stream().anyMatch(e -> e.credit() == 0)) {
             trial.tally().count(measured, how, Naming.accuses(marked));
         }

@@ -20,4 +20,25 @@ public enum Quantity implements Keyed {
     public String key() {
         return key;
     }
+
+    /**
+     * Returns a value in the unit of the core. Documents, readings and pages carry degrees and the core works in radians; here and in
+     * {@link #toDocument} they turn.
+     *
+     * @param documented in the unit of documents: mm, deg or a count
+     * @return mm, rad or a count
+     */
+    public double toCore(double documented) {
+        return this == ANGLE ? Math.toRadians(documented) : documented;
+    }
+
+    /**
+     * Returns a value in the unit of documents.
+     *
+     * @param inCore in the unit of the core: mm, rad or a count
+     * @return mm, deg or a count
+     */
+    public double toDocument(double inCore) {
+        return this == ANGLE ? Math.toDegrees(inCore) : inCore;
+    }
 }

@@ -2,7 +2,7 @@ package app.galdrin.core.record;
 
 import app.galdrin.core.quantity.Quantity;
 
-/** What a number in a record is a number of. Records carry degrees, the core works in radians; this is where they turn. */
+/** What a number in a record is a number of. Records carry degrees, the core works in radians: {@link #toCore}, {@link #toRecord}. */
 public enum FieldUnit {
     LENGTH("mm", Quantity.LENGTH, false),
     ANGLE("deg", Quantity.ANGLE, true),
@@ -48,7 +48,7 @@ public enum FieldUnit {
      * @param inRecord in the unit of records, mm or deg
      */
     public double toCore(double inRecord) {
-        return angular ? Math.toRadians(inRecord) : inRecord;
+        return angular ? Quantity.ANGLE.toCore(inRecord) : inRecord;
     }
 
     /**
@@ -57,6 +57,6 @@ public enum FieldUnit {
      * @param inCoreUnit mm or rad
      */
     public double toRecord(double inCoreUnit) {
-        return angular ? Math.toDegrees(inCoreUnit) : inCoreUnit;
+        return angular ? Quantity.ANGLE.toDocument(inCoreUnit) : inCoreUnit;
     }
 }

@@ -90,14 +90,14 @@ public final class Formula {
     /**
      * Works a step with other numbers than its own.
      *
-     * @param step one of this formula
-     * @param in in their order, mm and rad
+     * @param first the first number that went into the step, mm or rad
+     * @param gave what the step gave of its own numbers, mm or rad
+     * @param in other numbers, in their order, mm and rad
      * @return mm or rad; empty where the formula can't be worked again, or not from such numbers
      */
-    OptionalDouble work(Step step, double[] in) {
+    OptionalDouble work(double first, double gave, double[] in) {
         if (movesWithFirst) {
-            return OptionalDouble.of(
-                    step.out().value() + in[0] - step.in().get(0).value());
+            return OptionalDouble.of(gave + in[0] - first);
         }
         double worked = function == null ? Double.NaN : function.applyAsDouble(in);
         return Double.isFinite(worked) ? OptionalDouble.of(worked) : OptionalDouble.empty();

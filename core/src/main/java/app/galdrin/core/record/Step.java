@@ -77,7 +77,7 @@ public record Step(Formula formula, List<Term> in, Term out) {
         double[] other = in.stream()
                 .mapToDouble(term -> term.value() + off.getOrDefault(term.name(), 0.0))
                 .toArray();
-        return formula.work(this, other);
+        return formula.work(in.get(0).value(), out.value(), other);
     }
 
     /** Begins a step that is not worked again with other numbers. */

@@ -33,7 +33,7 @@ public final class Apprentice {
     private final Supplier<Hands> hands;
     private final Sheet sheet;
 
-    /** {@code hands} set everything up anew each time they are asked for. */
+    /** {@code hands} set everything up again each time they are asked for. */
     public Apprentice(Assignment assignment, Pen pen, Supplier<Hands> hands) {
         this.assignment = assignment;
         this.pen = pen;

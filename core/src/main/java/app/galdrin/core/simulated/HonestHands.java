@@ -14,7 +14,7 @@ import java.util.random.RandomGenerator;
 
 /**
  * One honest person's hands, with the habits of {@code docs/honest-hands.md}: what the eye makes of a scale, how an instrument is laid on
- * anew for every reading, how a set-up is made once, and to which mark is read.
+ * again for every reading, how a set-up is made once, and to which mark is read.
  */
 public final class HonestHands implements Hands {
 
@@ -26,7 +26,7 @@ public final class HonestHands implements Hands {
      */
     public record Reading(double eye, double laidOn) {}
 
-    /** What wanders under a tape on a tread, mm either way, evenly: it is hooked anew for every reading. */
+    /** What wanders under a tape on a tread, mm either way, evenly: it is hooked again for every reading. */
     public static final double TREAD = 1.4;
 
     /** One person in so many reads no finer than a whole mark where an instrument shows halves of it. */
@@ -111,7 +111,7 @@ public final class HonestHands implements Hands {
         Double angle = SET_ANGLES.get(word);
         return angle == null
                 ? Objects.requireNonNull(SET_LENGTHS.get(word), () -> "no habit of setting " + word)
-                : Math.toRadians(angle);
+                : Quantity.ANGLE.toCore(angle);
     }
 
     @Override
@@ -132,9 +132,7 @@ public final class HonestHands implements Hands {
 
     /** One mark of an instrument, mm or deg. */
     public static double stepOf(CatalogueInstrument instrument) {
-        return instrument.quantity() == Quantity.ANGLE
-                ? Math.toDegrees(instrument.resolution())
-                : instrument.resolution();
+        return instrument.quantity().toDocument(instrument.resolution());
     }
 
     private double triangular(double most) {

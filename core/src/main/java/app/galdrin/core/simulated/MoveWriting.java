@@ -1,9 +1,8 @@
 package app.galdrin.core.simulated;
 
 import app.galdrin.core.quantity.QuantityFormat;
-import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.MoveLines;
 import app.galdrin.core.spec.Adjuster;
-import app.galdrin.core.task.Plan;
 
 /** Writes how parts are moved. */
 record MoveWriting(Pen pen) {
@@ -13,11 +12,10 @@ record MoveWriting(Pen pen) {
         double rounded = Math.rint(units / adjuster.smallestStep()) * adjuster.smallestStep();
         int sign = Math.abs(rounded) < adjuster.smallestStep() ? 0 : (int) Math.signum(rounded);
         pen.write(
-                new LineKey(step, adjuster.id() + Plan.WAY, 0, round),
-                adjuster.part().way(sign).key());
+                MoveLines.way(step, adjuster, round), adjuster.part().way(sign).key());
         if (sign != 0 && adjuster.amountKnown()) {
             pen.write(
-                    new LineKey(step, adjuster.id() + Plan.AMOUNT, 0, round),
+                    MoveLines.amount(step, adjuster, round),
                     QuantityFormat.decimal(Math.min(adjuster.most(), Math.abs(rounded)), 2, false));
         }
     }

@@ -2,7 +2,7 @@ package app.galdrin.core.simulated;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand.Form;
-import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.MoveLines;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Part;
@@ -39,7 +39,7 @@ final class Planning {
                 apprentice
                         .pen()
                         .write(
-                                LineKey.of(plan.id(), Plan.PART + adjustment.key()),
+                                MoveLines.instead(plan, adjustment),
                                 (outside ? Plan.Instead.LOOK_FOR_THE_PART : Plan.Instead.NOTHING).key());
             }
         }

@@ -2,9 +2,9 @@ package app.galdrin.core.simulated;
 
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.References;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
@@ -63,14 +63,14 @@ public record SecondQuestion(Assignment assignment, Work work, Work.Item item, A
     }
 
     /** Marks an answer as the sheet's own would be: with the slip that explains it. */
-    public Evidence.Working judged(LineText.ParsedText answer) {
+    public WorkingEvidence judged(LineText.ParsedText answer) {
         var paper = new Paper(new Sheet(assignment));
         readings.standing().forEach((line, written) -> paper.write(line, written.text()));
         paper.write(line(), answer.written());
         return Marker.mark(assignment, paper.answers(), References.none()).lines().stream()
                 .flatMap(line -> line.evidence().stream())
-                .filter(Evidence.Working.class::isInstance)
-                .map(Evidence.Working.class::cast)
+                .filter(WorkingEvidence.class::isInstance)
+                .map(WorkingEvidence.class::cast)
                 .filter(e -> e.figure().equals(item.figure()))
                 .findFirst()
                 .orElseThrow();

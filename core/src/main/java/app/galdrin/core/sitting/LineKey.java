@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 /**
  * Where something is written. In forms and documents it is {@code step/line/repeat/round}.
  *
- * @param repeat 1 and up on lines written anew in every repeat, else 0
+ * @param repeat 1 and up on lines written again in every repeat, else 0
  * @param round 1 and up within rounds, else 0
  */
 public record LineKey(String step, String line, int repeat, int round) {

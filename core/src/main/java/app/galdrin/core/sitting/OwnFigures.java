@@ -7,10 +7,10 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.Combination;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Repeat;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.procedure.WorkedRepeat;
@@ -27,7 +27,6 @@ import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.core.uncertainty.Scatter;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Collections;
 import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
@@ -45,9 +44,6 @@ import java.util.function.Function;
  * repeats of one figure average; what they share does not. What was asked for once is kept; one is safely asked by many threads.
  */
 public final class OwnFigures {
-
-    /** Nobody reads a scale finer than a fifth of its marks. */
-    private static final double FINEST_SHARE = 0.2;
 
     /** The source of doubt that a formula on paper adds by what it misses. */
     private static final DoubtSource HAND_FORMULA = DoubtSource.input("handFormula");
@@ -100,6 +96,11 @@ public final class OwnFigures {
     public List<Map<String, Double>> readings(Measure measure, int round) {
         return readings.computeIfAbsent(
                 new State(measure.id(), round), state -> answers.readings(measure, round, assignment.places(measure)));
+    }
+
+    /** Returns the places that a step reads. */
+    List<Place> places(Measure measure) {
+        return assignment.places(measure);
     }
 
     /** Every repeat that can be worked to one of its figures at least. */
@@ -167,57 +168,6 @@ public final class OwnFigures {
         return measure.procedure().values(readings, standing(measure, round), taught);
     }
 
-    /** What is to be read again because the readings of a repeat don't go together, in their order. */
-    public List<ReadingQuery> askedBack(Measure measure, int round) {
-        Procedure procedure = measure.procedure();
-        MeasuringContext standing = standing(measure, round);
-        boolean chosen = procedure.choices().stream()
-                .allMatch(choice -> choice.in(standing).isPresent());
-        boolean floorKnown = standing.floor().isKnown()
-                || procedure.slopes(measure.figures()).isEmpty();
-        List<Map<String, Double>> all = readings(measure, round);
-        List<ReadingQuery> asked = new ArrayList<>();
-        for (int i = 0; i < all.size(); i++) {
-            int repeat = i + 1;
-            Map<String, Double> read = all.get(i);
-            procedure.unlike().stream()
-                    .filter(pair -> pair.alikeIn(read))
-                    .forEach(pair -> asked.add(
-                            new ReadingQuery(repeat, Optional.empty(), List.of(pair.first(), pair.second()))));
-            askedBack(measure, round, repeat, read).forEach(asked::add);
-            if (chosen && floorKnown) {
-                WorkedRepeat one = worked(measure, round).get(i);
-                measure.figures().stream()
-                        .filter(f -> !f.ofBothWheels() && !one.figures().containsKey(f))
-                        .forEach(f -> impossible(procedure, f, repeat, read).ifPresent(asked::add));
-            }
-        }
-        return asked;
-    }
-
-    /** What is far finer than the instrument shows was read in another unit, or is a digit short; what stands for all repeats is asked once. */
-    private List<ReadingQuery> askedBack(Measure measure, int round, int repeat, Map<String, Double> read) {
-        return assignment.places(measure).stream()
-                .filter(place -> place.eachRepeat() || repeat == 1)
-                .filter(place -> isFinerThanShown(place, Math.abs(read.getOrDefault(place.id(), 0.0))))
-                .map(place -> new ReadingQuery(repeat, Optional.empty(), List.of(place)))
-                .toList();
-    }
-
-    /** {@code size} in mm or deg; nothing at all can be read on any scale. */
-    private static boolean isFinerThanShown(Place place, double size) {
-        double resolution = place.instrument().resolution();
-        double mark = place.amount().quantity() == Quantity.ANGLE ? Math.toDegrees(resolution) : resolution;
-        return size > 0 && size < FINEST_SHARE * mark;
-    }
-
-    private static Optional<ReadingQuery> impossible(
-            Procedure procedure, FigureId figure, int repeat, Map<String, Double> read) {
-        List<Place> places = procedure.places(List.of(figure));
-        boolean all = !places.isEmpty() && places.stream().allMatch(p -> read.containsKey(p.id()));
-        return all ? Optional.of(new ReadingQuery(repeat, Optional.of(figure), places)) : Optional.empty();
-    }
-
     /** What a step's readings are taken on, with what was chosen for them and the figures it takes from the steps before it. */
     public MeasuringContext standing(Measure measure, int round) {
         var state = new State(measure.id(), round);
@@ -253,7 +203,7 @@ public final class OwnFigures {
             if (degrees.isEmpty()) {
                 return floor;
             }
-            read[slope.ordinal()] = Math.toRadians(degrees.getAsDouble());
+            read[slope.ordinal()] = Quantity.ANGLE.toCore(degrees.getAsDouble());
         }
         return floor.read(
                 read[BayFloor.Slope.PITCH.ordinal()],
@@ -344,7 +294,7 @@ public final class OwnFigures {
     }
 
     /** What follows from his own worked figures, with the doubt of the readings; empty where he has not written all of them. */
-    private Optional<Estimate> followsFromHis(Derivation.Combination made, String beforeStep, Estimate solved) {
+    private Optional<Estimate> followsFromHis(Combination made, String beforeStep, Estimate solved) {
         Optional<Estimate> first = goesBy(made.parts().get(0), beforeStep);
         Optional<Estimate> second = goesBy(made.parts().get(1), beforeStep);
         return first.flatMap(one ->
@@ -381,16 +331,16 @@ public final class OwnFigures {
 
     /** A figure, rad or mm, counted from a thrust line, rad, if it is a front wheel's toe; else as it is. */
     public static Estimate countedFrom(Optional<Estimate> thrust, FigureId figure, Estimate value) {
-        return isFrontToe(figure)
+        return isSteered(figure)
                 ? thrust.map(t -> value.plus(
                                 t.times(-figure.wheel().orElseThrow().side().sign())))
                         .orElse(value)
                 : value;
     }
 
-    /** Whether a figure is the toe of a front wheel, which a thrust line matters to. */
-    public static boolean isFrontToe(FigureId figure) {
-        return figure.measurand() == Measurand.TOE
+    /** Whether a figure is a front wheel's share of what the steering divides, which a thrust line matters to. */
+    public static boolean isSteered(FigureId figure) {
+        return figure.measurand().isSharedBySteering()
                 && figure.wheel().filter(Wheel::front).isPresent();
     }
 
@@ -474,39 +424,6 @@ public final class OwnFigures {
                 .sees()
                 .forEach(figure -> mean(from, round, figure).ifPresent(e -> figures.put(figure, e.value())));
         return figures.isEmpty() ? List.of() : target.of(readings, figures, standing(from, round));
-    }
-
-    /**
-     * The places that figures need and that were not read, repeat by repeat as the task asks them.
-     *
-     * @param figures of the step
-     */
-    public List<MissingReading> missing(Measure measure, int round, Collection<FigureId> figures) {
-        int repeats = Math.max(measure.repeats(), readings(measure, round).size());
-        return missing(measure, round, measure.procedure().places(figures), repeats);
-    }
-
-    /** The places that some way to a figure reads and that are missing in a repeat that was begun: he may have had more to work with. */
-    public List<MissingReading> lacking(Measure measure, int round, FigureId figure) {
-        int begun = readings(measure, round).size();
-        return missing(measure, round, assignment.places(measure), begun).stream()
-                .filter(reading -> measure.procedure().reads(figure, reading.place()))
-                .toList();
-    }
-
-    private List<MissingReading> missing(Measure measure, int round, List<Place> places, int repeats) {
-        List<Map<String, Double>> read = readings(measure, round);
-        List<MissingReading> missing = new ArrayList<>();
-        for (int repeat = 1; repeat <= repeats; repeat++) {
-            Map<String, Double> there = repeat <= read.size() ? read.get(repeat - 1) : Map.of();
-            for (Place place : places) {
-                if (!there.containsKey(place.id()) && (place.eachRepeat() || repeat == 1)) {
-                    missing.add(
-                            new MissingReading(measure.procedure().key(), place.id(), place.eachRepeat() ? repeat : 0));
-                }
-            }
-        }
-        return missing;
     }
 
     /** What an honest sheet has for a figure: the mean of the repeats worked as the task teaches, mm or rad. */

@@ -8,6 +8,7 @@ import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.MeasuringMethod;
 import app.galdrin.core.measure.Observables;
 import app.galdrin.core.measure.Sight;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.Answer;
 import app.galdrin.core.record.Contract;
 import app.galdrin.core.record.FieldUnit;
@@ -101,7 +102,7 @@ public final class BumpLaser implements MeasuringMethod {
         }
 
         private static Tendency of(double slope) {
-            if (Math.abs(Math.toDegrees(slope)) < FLAT) {
+            if (Math.abs(Quantity.ANGLE.toDocument(slope)) < FLAT) {
                 return NONE;
             }
             return slope > 0 ? STEERS_IN : STEERS_OUT;

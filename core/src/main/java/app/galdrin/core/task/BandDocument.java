@@ -81,7 +81,7 @@ final class BandDocument {
         double least = length ? Band.NARROWEST_LENGTH : Band.NARROWEST_ANGLE;
         double most = length ? Band.WIDEST_LENGTH : Band.WIDEST_ANGLE;
         OptionalDouble read = faults.between(json, name, least, most * times);
-        return length || read.isEmpty() ? read : OptionalDouble.of(Math.toRadians(read.getAsDouble()));
+        return length || read.isEmpty() ? read : OptionalDouble.of(Quantity.ANGLE.toCore(read.getAsDouble()));
     }
 
     static void write(JsonGenerator json, Map<FigureId, Band> bands) {
@@ -116,7 +116,7 @@ final class BandDocument {
 
     /** What was printed: the way there and back leaves nothing in the last digits. */
     private static double inDocument(double inCore, FigureId figure) {
-        double value = figure.measurand().quantity() == Quantity.LENGTH ? inCore : Math.toDegrees(inCore);
+        double value = figure.measurand().quantity().toDocument(inCore);
         return Math.rint(value * 1e12) / 1e12;
     }
 }

@@ -8,7 +8,6 @@ import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Repeat;
 import app.galdrin.core.procedure.Truth;
-import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.uncertainty.Estimate;
@@ -103,7 +102,7 @@ public final class ExpectedUncertainty {
                 .flatMapToDouble(place -> {
                     double resolution = place.instrument().resolution();
                     Map<String, Double> moved = new HashMap<>(readings);
-                    double step = place.amount().quantity() == Quantity.ANGLE ? Math.toDegrees(resolution) : resolution;
+                    double step = place.amount().quantity().toDocument(resolution);
                     moved.merge(place.id(), step, Double::sum);
                     return Optional.ofNullable(
                                     figures(measure, standing, moved, 1).get(figure))

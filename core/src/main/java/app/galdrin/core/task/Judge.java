@@ -6,7 +6,9 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Zone;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -147,6 +149,18 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
                         Assignment.of(practical, sheet).standing()))
                 .filter(can -> !can.canSayInside(practical.rule()))
                 .isPresent();
+    }
+
+    /** Returns the verdicts that are right in a zone: in doubt "too close to tell", and under simple acceptance the side on which the value lies. */
+    public static Set<Verdict> right(Zone zone, DecisionRule rule) {
+        boolean simple = rule == DecisionRule.SIMPLE;
+        return switch (zone) {
+            case INSIDE -> EnumSet.of(Verdict.INSIDE);
+            case OUTSIDE -> EnumSet.of(Verdict.OUTSIDE);
+            case DOUBT_INSIDE -> simple ? EnumSet.of(Verdict.TOO_CLOSE, Verdict.INSIDE) : EnumSet.of(Verdict.TOO_CLOSE);
+            case DOUBT_OUTSIDE ->
+                simple ? EnumSet.of(Verdict.TOO_CLOSE, Verdict.OUTSIDE) : EnumSet.of(Verdict.TOO_CLOSE);
+        };
     }
 
     @Override

@@ -10,7 +10,7 @@ import java.util.Optional;
  *
  * @param id its name within the step
  * @param answer what may be written
- * @param repeated whether it is written anew in every repeat
+ * @param repeated whether it is written again in every repeat
  * @param critical whether someone can be hurt if it is left out; such a line has to pass
  * @param witnessed whether the instructor has to see it done
  * @param figure the figure it is about

@@ -3,10 +3,7 @@ package app.galdrin.core.task;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.record.JsonObject;
-import app.galdrin.core.spec.Adjuster;
-import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.SpecificationSheet;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
@@ -22,10 +19,6 @@ public record Plan(String id, List<FigureId> figures) implements Step {
 
     public static final String KIND = "plan";
 
-    /** Ends the line that says which way a part is moved. */
-    public static final String WAY = ".way";
-    /** Ends the line that says how far. */
-    public static final String AMOUNT = ".amount";
     /** Begins the line of figures that can't be adjusted. */
     public static final String PART = "part.";
 
@@ -60,34 +53,13 @@ public record Plan(String id, List<FigureId> figures) implements Step {
     @Override
     public List<Line> lines(SpecificationSheet sheet) {
         List<Line> lines = new ArrayList<>();
-        adjusters(sheet, figures).forEach(a -> lines.addAll(moves(a)));
+        MoveLine.adjusters(sheet, figures).forEach(a -> lines.addAll(MoveLine.of(a)));
         for (FigureId.Adjustment adjustment : Practical.adjustments(figures)) {
             if (sheet.adjusters(adjustment).isEmpty()) {
                 lines.add(Line.of(
                         PART + adjustment.key(),
                         AnswerType.Choice.of("instead", Instead.LOOK_FOR_THE_PART, Instead.NOTHING)));
             }
-        }
-        return lines;
-    }
-
-    /** The parts that move any of these figures, each once, in the order of the sheet. */
-    static List<Adjuster> adjusters(SpecificationSheet sheet, List<FigureId> figures) {
-        return Practical.adjustments(figures).stream()
-                .flatMap(a -> sheet.adjusters(a).stream())
-                .distinct()
-                .toList();
-    }
-
-    /** Which way and how far one part is moved; how far is needless where it is left alone, or where nobody can know. */
-    static List<Line> moves(Adjuster adjuster) {
-        var ways = AnswerType.Choice.of("way", adjuster.part().ways().toArray(Direction[]::new));
-        List<Line> lines = new ArrayList<>();
-        lines.add(Line.of(adjuster.id() + WAY, ways));
-        if (adjuster.amountKnown()) {
-            Unit unit = adjuster.unit().unit();
-            lines.add(Line.of(adjuster.id() + AMOUNT, new AnswerType.Amount(unit.quantity(), unit, 0, adjuster.most()))
-                    .unless(adjuster.id() + WAY, Direction.LEAVE.key()));
         }
         return lines;
     }
@@ -116,7 +88,7 @@ public record Plan(String id, List<FigureId> figures) implements Step {
 
     @Override
     public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
-        if (adjusters(sheet, figures).isEmpty()) {
+        if (MoveLine.adjusters(sheet, figures).isEmpty()) {
             faults.add(at + ".figures", TaskFaultCode.NOTHING_ADJUSTABLE, "");
         }
     }

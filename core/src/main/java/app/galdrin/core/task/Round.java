@@ -80,7 +80,7 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
         List<Line> lines = new ArrayList<>();
         var figures = measures.stream().flatMap(m -> m.figures().stream()).toList();
         if (most > 1) {
-            Plan.adjusters(sheet, figures).forEach(a -> lines.addAll(Plan.moves(a)));
+            MoveLine.adjusters(sheet, figures).forEach(a -> lines.addAll(MoveLine.of(a)));
             lines.add(Line.of(NEXT, AnswerType.Choice.of("next", Next.AGAIN, Next.DONE)));
         }
         return lines;
@@ -123,7 +123,7 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
     public void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {
         measures.forEach(m -> m.check(practical, sheet, at, faults));
         var figures = measures.stream().flatMap(m -> m.figures().stream()).toList();
-        if (Plan.adjusters(sheet, figures).isEmpty()) {
+        if (MoveLine.adjusters(sheet, figures).isEmpty()) {
             faults.add(at + ".measures", TaskFaultCode.NOTHING_ADJUSTABLE, "");
         }
     }

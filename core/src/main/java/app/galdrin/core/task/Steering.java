@@ -2,12 +2,11 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 
-/** Where the steering stands while toe is read: a part of the set-up, because the front wheels' share of the total hangs on it. */
+/** Where the steering stands while a figure is read that the front wheels share: a part of the set-up, because each one's share hangs on it. */
 public enum Steering implements Keyed {
-    /** The steering wheel straight and clamped: each front wheel's toe means something. */
+    /** The steering wheel straight and clamped: each front wheel's share means something. */
     CLAMPED("clamped"),
     /** One front wheel squared by hand to the line and all read in the other: the total alone means something. */
     SQUARED("squared");
@@ -26,6 +25,6 @@ public enum Steering implements Keyed {
     /** Whether a figure means anything with the steering so. */
     public boolean leaves(FigureId figure) {
         boolean steered = figure.axle().filter(Axle.FRONT::equals).isPresent();
-        return this == CLAMPED || !steered || figure.measurand() != Measurand.TOE;
+        return this == CLAMPED || !steered || !figure.measurand().isSharedBySteering();
     }
 }

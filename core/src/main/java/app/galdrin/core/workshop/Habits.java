@@ -15,7 +15,7 @@ public final class Habits {
      */
     public record ReadingHabit(double eye, double laidOn) {}
 
-    /** What wanders under a tape on a tread, mm either way, evenly: it is hooked anew for every reading. */
+    /** What wanders under a tape on a tread, mm either way, evenly: it is hooked again for every reading. */
     public static final double TREAD = 1.4;
 
     /** One person in so many reads no finer than a whole mark where a rule shows halves of it. */

@@ -190,7 +190,7 @@ class TaskEditorTest {
         return unmeasured;
     }
 
-    /** What is measured no more is asked no more; what is measured anew is asked as the others are. */
+    /** What is measured no more is asked no more; what is measured again is asked as the others are. */
     @Test
     void whatIsAsked_followsWhatIsMeasured() {
         FigureId total = FigureId.parse("totalToe.front").orElseThrow();

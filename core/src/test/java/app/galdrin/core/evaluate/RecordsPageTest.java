@@ -33,10 +33,10 @@ class RecordsPageTest {
     private static final String HEAD = """
             # Kinds of measurement record
 
-            Written by `RecordsPageTest` from the declarations that check the records; what a field means, signs and errors are in
-            [conventions.md](conventions.md), the formulas in the class of each kind. `?` may be left out. A figure marked `u` has a
-            standard uncertainty where the input has a `u`. The CSV header is the first row of a file for `./galdrin compute --csv`;
-            a list goes on with `.2.`, `.3.` and so on; columns that are not needed may be left out.
+            `RecordsPageTest` writes this page from the declarations that check the records. [conventions.md](conventions.md) explains fields, signs
+            and errors. The formulas stand in the class of each kind. A field with `?` is optional. A figure marked `u` has a standard uncertainty
+            if the input has a `u`. The last block of each section is the header of a file for `./galdrin compute --csv`. A list continues with
+            `.2.`, `.3.` and so on. Optional columns may be left out.
             """;
 
     private final StringBuilder page = new StringBuilder(HEAD);
@@ -55,17 +55,17 @@ class RecordsPageTest {
         page.append("\n## ").append(contract.name()).append("\n");
         page.append("`").append(kind.getClass().getSimpleName()).append("`");
         if (kind instanceof MeasuringMethod method) {
-            page.append("; sees ")
+            page.append("; measures ")
                     .append(sorted(
                             method.sight().sees().stream().map(s -> s.key()).toList()));
             if (!method.sight().assumes().isEmpty()) {
-                page.append("; takes for granted ")
+                page.append("; assumes ")
                         .append(sorted(method.sight().assumes().stream()
                                 .map(a -> a.key())
                                 .toList()));
             }
         }
-        page.append("\n\n| input | | unit | legal |\n|---|---|---|---|\n");
+        page.append("\n\n| input | | unit | allowed |\n|---|---|---|---|\n");
         rows("", contract.input(), false);
         page.append("\n| result | | unit |\n|---|---|---|\n");
         rows("", contract.result(), true);

@@ -106,12 +106,12 @@ class ArguedCasesTest {
         assertEquals(new TreeMap<>(marks), lost, why);
         List<String> accused = new ArrayList<>();
         after.lines().stream().flatMap(l -> l.evidence().stream()).forEach(e -> {
-            if (e instanceof Evidence.Working w) {
+            if (e instanceof WorkingEvidence w) {
                 assertFalse(w.possible() && w.slips().isEmpty(), "possible, and nothing that is");
             }
-            if (e instanceof Evidence.Working w && !w.possible()) {
+            if (e instanceof WorkingEvidence w && !w.possible()) {
                 w.slips().forEach(accused::addAll);
-            } else if (e instanceof Evidence.Reading r && !r.possible()) {
+            } else if (e instanceof ReadingEvidence r && !r.possible()) {
                 r.slips().forEach(accused::addAll);
             }
         });

@@ -150,7 +150,7 @@ final class Bench {
         return this;
     }
 
-    /** Read once more, with everything set up anew. */
+    /** Read once more, with everything set up again. */
     Bench leftAgainAt(Truth truth) {
         practical().steps().stream().flatMap(s -> s.within().stream()).forEach(m -> read(leftAgain, m, 1, truth));
         return this;

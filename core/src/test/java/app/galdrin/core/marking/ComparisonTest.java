@@ -58,14 +58,14 @@ class ComparisonTest {
     void withoutAnAnswerOrAReading_itIsMissing() {
         Bench bench = Bench.of(both(List.of(TOTAL), PLATES, STRINGS), Vehicles.van());
         assertEquals(
-                List.of(Evidence.Lack.READINGS, Evidence.Lack.WORKING),
+                List.of(Lack.READINGS, Lack.WORKING),
                 bench.evidence("judge.verdict", Evidence.MissingEntry.class).stream()
                         .map(Evidence.MissingEntry::what)
                         .limit(2)
                         .toList());
         bench.read(truth("toe.front.left", 0.1));
         assertEquals(
-                Evidence.Lack.VERDICT,
+                Lack.VERDICT,
                 bench.evidence("judge.verdict", Evidence.MissingEntry.class)
                         .get(0)
                         .what());

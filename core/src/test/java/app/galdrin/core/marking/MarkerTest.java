@@ -129,7 +129,7 @@ class MarkerTest {
         "work.working,WORKING",
         "judge.verdict,VERDICT",
     })
-    void whatIsNotThere_isNamed(String criterion, Evidence.Lack lack) {
+    void whatIsNotThere_isNamed(String criterion, Lack lack) {
         Bench bench = Bench.fullFront(DecisionRule.SIMPLE).read(FOUND);
         assertEquals(
                 lack,
@@ -143,7 +143,7 @@ class MarkerTest {
             bench.strike("camber/" + place + "/2/0");
         }
         assertEquals(
-                Evidence.Lack.REPEATS,
+                Lack.REPEATS,
                 bench.evidence("camber.repeatability", Evidence.MissingEntry.class)
                         .get(0)
                         .what());
@@ -184,18 +184,18 @@ class MarkerTest {
 
     // ---- reading
 
-    private static Evidence.Reading camber(Bench bench) {
-        return bench.evidence("camber.reading", Evidence.Reading.class).get(0);
+    private static ReadingEvidence camber(Bench bench) {
+        return bench.evidence("camber.reading", ReadingEvidence.class).get(0);
     }
 
     /** Twice the doubt of the difference: half of the promise is the task's own, the rest is the reference's as it was taken. */
     @Test
     void aPoorReference_widensAUsualBand_andATypedOneStands() {
-        Evidence.Reading promised = camber(read());
+        ReadingEvidence promised = camber(read());
         assertFalse(promised.widened());
         assertEquals(promised.promised(), promised.band().full(), 0.02 * promised.promised());
         Bench poor = Bench.fullFront(DecisionRule.SIMPLE).read(FOUND).referenceOnce(FOUND);
-        Evidence.Reading widened = camber(poor);
+        ReadingEvidence widened = camber(poor);
         assertTrue(widened.widened());
         double task = widened.promised() / (2 * Math.sqrt(2));
         assertEquals(
@@ -222,7 +222,7 @@ class MarkerTest {
                 .procedure()
                 .walk()
                 .forEach(place -> bench.strike("camber/" + place.id() + "/2/0"));
-        Evidence.Reading reading = camber(bench);
+        ReadingEvidence reading = camber(bench);
         assertEquals(0.5, reading.credit());
         assertEquals(1, reading.taken());
         assertEquals(2, reading.asked());
@@ -235,14 +235,14 @@ class MarkerTest {
     void readings_loseStraightly_betweenTheBandsEnds(double bands, double credit) {
         Bench bench = Bench.fullFront(DecisionRule.SIMPLE).reference(FOUND).read(FOUND);
         var id = figure("camber.front.left");
-        double full = bench.evidence("camber.reading", Evidence.Reading.class).stream()
+        double full = bench.evidence("camber.reading", ReadingEvidence.class).stream()
                 .filter(e -> e.figure().equals(id))
                 .findFirst()
                 .orElseThrow()
                 .band()
                 .full();
         bench.read(state(3.5, -Math.toDegrees(full * bands), -0.2, 0.3, 0.1));
-        var line = bench.evidence("camber.reading", Evidence.Reading.class).stream()
+        var line = bench.evidence("camber.reading", ReadingEvidence.class).stream()
                 .filter(e -> e.figure().equals(id))
                 .findFirst()
                 .orElseThrow();
@@ -258,7 +258,7 @@ class MarkerTest {
         Bench bench = Bench.fullFront(DecisionRule.SIMPLE)
                 .reference(state(3.5, 0.0, -0.2, 0.50, 0.10))
                 .read(state(3.5, -0.2, 0.0, 0.10, 0.50));
-        Set<String> slips = bench.evidence("toe.reading", Evidence.Reading.class).stream()
+        Set<String> slips = bench.evidence("toe.reading", ReadingEvidence.class).stream()
                 .filter(e -> e.figure().equals(figure("toe.front.left")))
                 .flatMap(e -> e.slips().stream())
                 .flatMap(Set::stream)

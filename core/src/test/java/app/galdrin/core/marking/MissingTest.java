@@ -52,7 +52,7 @@ class MissingTest {
     void aGapOfOneWheel_leavesTheOther() {
         Bench bench = flawless().strike("toe/wheels.fl.frontGap/2/0");
         Map<String, Integer> taken = new TreeMap<>();
-        bench.evidence("toe.reading", Evidence.Reading.class)
+        bench.evidence("toe.reading", ReadingEvidence.class)
                 .forEach(e -> taken.put(e.figure().key(), e.taken()));
         assertEquals(Map.of("toe.front.left", 1, "toe.front.right", 2, "totalToe.front", 1), taken);
         Map<String, BigDecimal> marks = marks(flawless());
@@ -73,7 +73,7 @@ class MissingTest {
     void withoutAHubGap_theReadingsAreMissing_andWhatWasWrittenIsJudgedAndPlannedOn() {
         Bench bench = strike(flawless(), "hubGap.rl");
         var missing = bench.evidence("toe.reading", Evidence.MissingEntry.class).get(0);
-        assertEquals(Evidence.Lack.READINGS, missing.what());
+        assertEquals(Lack.READINGS, missing.what());
         assertEquals(
                 List.of(new MissingReading("strings", "hubGap.rl", 1), new MissingReading("strings", "hubGap.rl", 2)),
                 missing.readings());
@@ -93,7 +93,7 @@ class MissingTest {
         FigureId left = figure("toe.front.left");
         double wrote = bench.honest(left) + moreThanTheOther;
         bench.write("work/toe.front.left/0/0", String.format(Locale.ROOT, "%.2f", wrote));
-        var working = bench.evidence("work.working", Evidence.Working.class).stream()
+        var working = bench.evidence("work.working", WorkingEvidence.class).stream()
                 .filter(e -> e.figure().equals(left))
                 .findFirst()
                 .orElseThrow();
@@ -123,7 +123,7 @@ class MissingTest {
         FigureId total = figure("totalToe.front");
         write(bench, left, bench.honest(left) + Math.copySign(0.01, off));
         write(bench, total, bench.honest(total) + off);
-        var working = bench.evidence("work.working", Evidence.Working.class).stream()
+        var working = bench.evidence("work.working", WorkingEvidence.class).stream()
                 .filter(e -> e.figure().equals(total))
                 .findFirst()
                 .orElseThrow();

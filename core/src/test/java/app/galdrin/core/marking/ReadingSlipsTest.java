@@ -52,7 +52,7 @@ class ReadingSlipsTest {
     /** Names of the slips found in the readings of a step. */
     private static Set<String> named(Bench bench, String step) {
         Set<String> named = new TreeSet<>();
-        bench.evidence(step + ".reading", Evidence.Reading.class).stream()
+        bench.evidence(step + ".reading", ReadingEvidence.class).stream()
                 .filter(e -> !e.possible())
                 .forEach(e -> e.slips().forEach(named::addAll));
         return named;
@@ -123,7 +123,7 @@ class ReadingSlipsTest {
                     bench,
                     "toe",
                     (id, mm) -> was.containsKey(other(id)) && id.contains("Gap") ? was.get(other(id)) : mm);
-            boolean far = bench.evidence("toe.reading", Evidence.Reading.class).stream()
+            boolean far = bench.evidence("toe.reading", ReadingEvidence.class).stream()
                     .filter(e -> !e.figure().ofBothWheels())
                     .allMatch(e -> Math.abs(e.difference())
                             > 3.2
@@ -161,8 +161,8 @@ class ReadingSlipsTest {
                                 List.of(),
                                 List.of(Set.of("steeringNotStraight")),
                                 List.of(Set.of("steeringNotStraight"))),
-                        bench.evidence("toe.reading", Evidence.Reading.class).stream()
-                                .map(Evidence.Reading::slips)
+                        bench.evidence("toe.reading", ReadingEvidence.class).stream()
+                                .map(ReadingEvidence::slips)
                                 .toList());
             }
         }
@@ -203,8 +203,8 @@ class ReadingSlipsTest {
         for (String repeat : repeats.split(" ")) {
             bench.write("camber/" + wheel + ".gauge/" + repeat + "/0", "0.80, topOut");
         }
-        List<Evidence.Reading> off = bench.evidence("camber.reading", Evidence.Reading.class).stream()
-                .filter(Evidence.Reading::off)
+        List<ReadingEvidence> off = bench.evidence("camber.reading", ReadingEvidence.class).stream()
+                .filter(ReadingEvidence::off)
                 .toList();
         assertEquals(1, off.size());
         assertEquals(List.of(Set.of("wrongSense")), off.get(0).slips());
@@ -232,8 +232,8 @@ class ReadingSlipsTest {
         for (String repeat : repeats.split(" ")) {
             bench.write("camber/fl.gauge/" + repeat + "/0", wrote + ", topOut");
         }
-        Evidence.Reading left =
-                bench.evidence("camber.reading", Evidence.Reading.class).get(0);
+        ReadingEvidence left =
+                bench.evidence("camber.reading", ReadingEvidence.class).get(0);
         assertEquals(possible == null ? List.of() : List.of(Set.of("wrongSense")), left.slips());
         assertEquals(Boolean.TRUE.equals(possible), left.possible());
     }
@@ -247,8 +247,8 @@ class ReadingSlipsTest {
             bench.write("camber/fl.gauge/" + repeat + "/0", "0.20, topOut");
         }
         assertEquals(Set.of(), named(bench, "camber"));
-        assertTrue(bench.evidence("camber.reading", Evidence.Reading.class).stream()
-                .anyMatch(Evidence.Reading::off));
+        assertTrue(
+                bench.evidence("camber.reading", ReadingEvidence.class).stream().anyMatch(ReadingEvidence::off));
     }
 
     /** A wheel that is off for any other reason looks the same, so that it is possible; and not on the figures of the other side. */
@@ -262,9 +262,9 @@ class ReadingSlipsTest {
                 .get(0);
         change(bench, "toe", (id, mm) -> id.startsWith("wheels.fl.") ? was.get(other(id)) : mm);
         assertEquals(Set.of(), named(bench, "toe"));
-        assertTrue(bench.evidence("toe.reading", Evidence.Reading.class).stream()
+        assertTrue(bench.evidence("toe.reading", ReadingEvidence.class).stream()
                 .anyMatch(e -> e.possible() && e.slips().contains(Set.of("frontRearSwapped"))));
-        bench.evidence("toe.reading", Evidence.Reading.class).stream()
+        bench.evidence("toe.reading", ReadingEvidence.class).stream()
                 .filter(e -> e.figure().key().equals("toe.front.right"))
                 .forEach(e -> assertEquals(List.of(), e.slips()));
     }

@@ -74,7 +74,7 @@ class SetbackTest {
         assertEquals(List.of(), sheet.redo());
         assertEquals(sheet.available(), sheet.total().intValueExact());
         assertTrue(
-                bench.evidence("setback.reading", Evidence.Reading.class)
+                bench.evidence("setback.reading", ReadingEvidence.class)
                                 .get(0)
                                 .band()
                                 .full()
@@ -85,8 +85,7 @@ class SetbackTest {
     @Test
     void sidesTakenForOneAnother_areTheWrongSign() {
         Bench bench = read(4).write("work/setback.front/0/0", "-4");
-        var slips =
-                bench.evidence("work.working", Evidence.Working.class).get(0).slips();
+        var slips = bench.evidence("work.working", WorkingEvidence.class).get(0).slips();
         assertTrue(slips.contains(Set.of("methodSign")), slips.toString());
     }
 

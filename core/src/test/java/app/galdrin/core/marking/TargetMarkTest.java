@@ -83,7 +83,7 @@ class TargetMarkTest {
     void whatIsNotWritten_isSaidToLack() {
         Bench bench = Bench.of(practical(TOE.target()), Vehicles.van());
         assertEquals(
-                List.of(Evidence.Lack.READINGS),
+                List.of(Lack.READINGS),
                 bench.evidence("work.working", Evidence.MissingEntry.class).stream()
                         .map(Evidence.MissingEntry::what)
                         .toList());
@@ -92,8 +92,8 @@ class TargetMarkTest {
                 .evidence("work.working", Evidence.MissingEntry.class);
         assertEquals(
                 List.of(
-                        new Evidence.MissingEntry(Evidence.Lack.WORKING, "toe.front.left"),
-                        new Evidence.MissingEntry(Evidence.Lack.TARGET, "")),
+                        new Evidence.MissingEntry(Lack.WORKING, "toe.front.left"),
+                        new Evidence.MissingEntry(Lack.TARGET, "")),
                 missing);
     }
 

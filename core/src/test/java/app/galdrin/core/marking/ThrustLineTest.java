@@ -118,7 +118,7 @@ class ThrustLineTest {
     @Test
     void theLine_saysTheThrust_andThatTheSteeringWheelIsStraight() {
         for (Evidence.AsLeft left : bench(Optional.empty()).evidence("adjust.asLeft", Evidence.AsLeft.class)) {
-            Evidence.ThrustLine line = left.line().orElseThrow();
+            ThrustLine line = left.line().orElseThrow();
             assertEquals(0.20, Math.toDegrees(line.thrust()), 1e-4);
             assertEquals(0, Math.toDegrees(line.steeringWheel().orElseThrow()), 0.01);
             assertEquals(-0.04, Math.toDegrees(left.reference().value()), 1e-3);

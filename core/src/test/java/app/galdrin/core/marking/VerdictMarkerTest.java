@@ -29,8 +29,8 @@ class VerdictMarkerTest {
     @ParameterizedTest
     @EnumSource(Zone.class)
     void verdicts_followTheZone_andTheRule(Zone zone) {
-        var guarded = VerdictMarker.right(zone, DecisionRule.GUARDED);
-        var simple = VerdictMarker.right(zone, DecisionRule.SIMPLE);
+        var guarded = Judge.right(zone, DecisionRule.GUARDED);
+        var simple = Judge.right(zone, DecisionRule.SIMPLE);
         switch (zone) {
             case INSIDE ->
                 assertEquals(List.of(Set.of(Verdict.INSIDE), Set.of(Verdict.INSIDE)), List.of(guarded, simple));
@@ -125,7 +125,7 @@ class VerdictMarkerTest {
             var value = new Estimate(j.own().value(), j.own().doubt());
             var zone = new LimitSlip.SignLost()
                     .seen(j.figure(), value, sheet.limits(j.figure()).orElseThrow(), scale);
-            var said = zone.map(z -> VerdictMarker.right(z, j.rule())).orElse(j.right());
+            var said = zone.map(z -> Judge.right(z, j.rule())).orElse(j.right());
             bench.write(
                     "judge/" + j.figure().key() + "/0/0", said.iterator().next().key());
         });

@@ -41,7 +41,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class WorkingMarkerTest {
 
     private static Set<Set<String>> slips(Bench bench, String figure) {
-        return bench.evidence("work.working", Evidence.Working.class).stream()
+        return bench.evidence("work.working", WorkingEvidence.class).stream()
                 .filter(e -> e.figure().equals(figure(figure)))
                 .flatMap(e -> e.slips().stream())
                 .map(TreeSet::new)
@@ -147,7 +147,7 @@ class WorkingMarkerTest {
                     ? rounded(bench.honest(figure("toe.front.left"))) + rounded(bench.honest(figure("toe.front.right")))
                     : bench.honest(f));
             String which = "vehicle " + i;
-            bench.evidence("work.working", Evidence.Working.class)
+            bench.evidence("work.working", WorkingEvidence.class)
                     .forEach(e -> assertTrue(e.right() && e.slips().isEmpty(), which + e));
         }
     }
@@ -167,15 +167,15 @@ class WorkingMarkerTest {
         int wrong = 0;
         for (int i = 0; i < 300; i++) {
             bench.write("work/" + key + "/0/0", String.format(Locale.ROOT, "%.2f", random.nextDouble(-reach, reach)));
-            Evidence.Working e = working(bench, key);
+            WorkingEvidence e = working(bench, key);
             wrong += e.credit() == 0 ? 1 : 0;
             named += e.slips().isEmpty() || e.possible() ? 0 : 1;
         }
         assertTrue(wrong > 250 && named <= 0.05 * wrong, named + " of " + wrong);
     }
 
-    private static Evidence.Working working(Bench bench, String figure) {
-        return bench.evidence("work.working", Evidence.Working.class).stream()
+    private static WorkingEvidence working(Bench bench, String figure) {
+        return bench.evidence("work.working", WorkingEvidence.class).stream()
                 .filter(e -> e.figure().equals(figure(figure)))
                 .findFirst()
                 .orElseThrow();
@@ -362,13 +362,13 @@ class WorkingMarkerTest {
     void everyStepOnTheWay_carriesItsShare(@Nullable Double skew, double off, double step, double credit) {
         Bench bench = askedForTheSkew();
         bench.write("work/toe.front.left/0/0", "0");
-        Evidence.Working before = working(bench, "toe.front.left");
+        WorkingEvidence before = working(bench, "toe.front.left");
         double honest = before.way().get(0).honest();
         if (skew != null) {
             bench.write("work/toe.front.left.via.skew.left/0/0", String.format(Locale.ROOT, "%.5f", honest + skew));
         }
         bench.write("work/toe.front.left/0/0", String.format(Locale.ROOT, "%.5f", before.honest() + off));
-        Evidence.Working e = working(bench, "toe.front.left");
+        WorkingEvidence e = working(bench, "toe.front.left");
         assertEquals(step, e.way().get(0).credit(), 1e-12);
         assertEquals(credit, e.credit(), 1e-12, e.toString());
         assertEquals(skew != null, e.follows().isPresent());

@@ -38,7 +38,7 @@ class ProceduresTest {
     private static final FigureId RIGHT_LOCK = figure("turnOut.front.rightLock");
     static final Repeat ONCE = new Repeat("step", 0, 1);
 
-    /** Made anew by each test, and the same as those that are offered. */
+    /** Made again by each test, and the same as those that are offered. */
     static Stream<Procedure> all() {
         List<Procedure> made = ServiceLoader.load(ProcedureList.class).stream()
                 .flatMap(list -> list.get().procedures().stream())
@@ -137,7 +137,8 @@ class ProceduresTest {
             double slope = (up.get(figure).value() - down.get(figure).value()) / 2 * 100;
             double part = estimate.budget().parts().getOrDefault(source, 0.0);
             // lengths along the vehicle count as exact; a run-out bends within the doubt of one reading
-            boolean exact = Set.of("stations", "below", "marksAhead").contains(moved.reading());
+            boolean exact = Set.of("stations", "below", "marksAhead")
+                    .contains(moved.reading().key());
             double within = figure.measurand() == Measurand.RUN_OUT ? 0.3 : 1e-4;
             assertEquals(exact ? 0 : slope, part, within * Math.abs(part) + 1e-8, figure + " by " + moved.id());
         });

@@ -28,11 +28,11 @@ class ToolsTest {
     @Test
     void everyPlace_isReadWithWhatDoesForIt_andCanBeReadWithAllThatDo() {
         for (Use use : Use.values()) {
-            assertTrue(use.instruments().contains(use.usual()), use.key());
+            assertTrue(CatalogueInstrument.allFor(use).contains(CatalogueInstrument.usualFor(use)), use.key());
         }
         for (Procedure procedure : Procedures.all()) {
             for (Place place : procedure.walk()) {
-                assertSame(place.use().usual(), place.instrument(), place.id());
+                assertSame(CatalogueInstrument.usualFor(place.use()), place.instrument(), place.id());
                 for (CatalogueInstrument other : procedure.choiceOf(place.tool())) {
                     Place read = procedure.with(Map.of(place.tool(), other)).place(place.id());
                     assertEquals(place.amount().quantity(), other.quantity(), place.id());
@@ -63,7 +63,7 @@ class ToolsTest {
         var worked = read.work(read.readings(truth(), LEVEL), LEVEL, ONCE, HandFormula.SOLVED);
         double u = worked.figures().get(figure("camber.front.left")).standardUncertainty();
         double seat = Math.toRadians(0.03);
-        double floor = Use.LEVEL.usual().standardUncertainty(CatalogueInstrument.Surface.RIM);
+        double floor = CatalogueInstrument.usualFor(Use.LEVEL).standardUncertainty(CatalogueInstrument.Surface.RIM);
         double gauge = with.standardUncertainty(CatalogueInstrument.Surface.RIM);
         assertEquals(Math.sqrt(gauge * gauge + floor * floor + seat * seat), u, 1e-9);
         assertTrue(Math.abs(Math.toDegrees(u) - expected) < 0.05, "about " + Math.toDegrees(u));

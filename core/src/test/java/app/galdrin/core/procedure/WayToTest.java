@@ -68,8 +68,7 @@ class WayToTest {
         for (String taught : procedure.taught()) {
             WorkedRepeat worked = procedure.work(readings, standing, ONCE, taught);
             for (FigureId figure : procedure.sees()) {
-                procedure
-                        .stepsTo(figure, worked, taught)
+                worked.stepsTo(figure, taught)
                         .ifPresent(steps -> steps.stream()
                                 .filter(s -> s.formula().isKnown())
                                 .forEach(s -> assertEquals(
@@ -97,7 +96,7 @@ class WayToTest {
         Truth four = new Truth(Map.of(figure("toe.front.left"), Math.toRadians(0.4)));
         WorkedRepeat worked = plates.work(plates.readings(four, standing), standing, ONCE, "solved");
         FigureId total = figure("totalToe.front");
-        Step last = plates.stepsTo(total, worked, "solved").orElseThrow().get(1);
+        Step last = worked.stepsTo(total, "solved").orElseThrow().get(1);
         double d = last.in().get(0).value();
         double baseline = last.in().get(1).value();
         var way = new IntermediateSteps(plates, total, List.of(worked, worked), "solved");

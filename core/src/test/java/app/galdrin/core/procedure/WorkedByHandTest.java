@@ -76,8 +76,7 @@ class WorkedByHandTest {
         Map<String, Double> gaps =
                 string.readings(Vehicles.truth("toe.front.left", 0.2, "toe.front.right", 0.1), standing);
         WorkedRepeat sum = string.work(gaps, standing, ONCE, HandFormula.SOLVED);
-        var steps = string.stepsTo(figure("totalToe.front"), sum, HandFormula.SOLVED)
-                .orElseThrow();
+        var steps = sum.stepsTo(figure("totalToe.front"), HandFormula.SOLVED).orElseThrow();
         var last = steps.get(steps.size() - 1);
         assertEquals(0.3, last.out().inRecord(), 1e-9);
         assertEquals(
@@ -217,7 +216,7 @@ class WorkedByHandTest {
         Map<String, Double> parts =
                 worked.figures().get(figure("camberDifference.front")).budget().parts();
         assertEquals(2 * 0.108, Math.toDegrees(parts.get("bay.roll.2")), 1e-9);
-        var steps = plumb.stepsTo(left, worked, HandFormula.SOLVED).orElseThrow();
+        var steps = worked.stepsTo(left, HandFormula.SOLVED).orElseThrow();
         assertEquals(
                 List.of("camber.offset.camber", "floor.roll.left"),
                 steps.stream().map(s -> s.formula().key()).toList());
@@ -256,15 +255,13 @@ class WorkedByHandTest {
                 string.work(readings, new MeasuringContext(Vehicles.van(), BayFloor.LEVEL), ONCE, HandFormula.SOLVED);
         assertEquals(
                 2,
-                string.stepsTo(figure("toe.front.left"), worked, HandFormula.SOLVED)
+                worked.stepsTo(figure("toe.front.left"), HandFormula.SOLVED)
                         .orElseThrow()
                         .size());
-        var total = string.stepsTo(figure("totalToe.front"), worked, HandFormula.SOLVED)
-                .orElseThrow();
+        var total = worked.stepsTo(figure("totalToe.front"), HandFormula.SOLVED).orElseThrow();
         assertEquals("figure.sum", total.get(total.size() - 1).formula().key());
         assertEquals(5, total.size());
-        assertTrue(string.stepsTo(figure("thrust.rear"), worked, HandFormula.SOLVED)
-                .isEmpty());
+        assertTrue(worked.stepsTo(figure("thrust.rear"), HandFormula.SOLVED).isEmpty());
     }
 
     /** A gauge laid on and turned end for end: its own error goes out of the mean, and each of the two readings has half a say. */

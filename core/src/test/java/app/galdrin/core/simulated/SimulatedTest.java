@@ -14,7 +14,9 @@ import app.galdrin.core.marking.Drills;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
+import app.galdrin.core.marking.ReadingEvidence;
 import app.galdrin.core.marking.References;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.simulated.TryOut.Kind;
@@ -82,9 +84,9 @@ class SimulatedTest {
     private static Set<String> named(MarkSheet sheet) {
         return sheet.lines().stream()
                 .flatMap(l -> l.evidence().stream())
-                .flatMap(e -> e instanceof Evidence.Working w && !w.possible()
+                .flatMap(e -> e instanceof WorkingEvidence w && !w.possible()
                         ? w.slips().stream()
-                        : e instanceof Evidence.Reading r
+                        : e instanceof ReadingEvidence r
                                 ? r.slips().stream()
                                 : e instanceof Evidence.JudgedFigure j
                                         ? j.slips().stream()
@@ -159,14 +161,14 @@ class SimulatedTest {
         assertTrue(Math.abs(honest) > 0.02, "a question with an answer");
         assertTrue(
                 judged(question, String.valueOf(Math.rint(honest * 100) / 100)).right());
-        Evidence.Working wrong = judged(question, String.valueOf(Math.rint(-honest * 100) / 100));
+        WorkingEvidence wrong = judged(question, String.valueOf(Math.rint(-honest * 100) / 100));
         assertFalse(wrong.right());
         assertFalse(question.read("soon") instanceof LineText.ParsedText);
         assertTrue(SecondQuestion.of(FULL, FigureId.parse("toe.rear.left").orElseThrow(), 1)
                 .isEmpty());
     }
 
-    private static Evidence.Working judged(SecondQuestion question, String typed) {
+    private static WorkingEvidence judged(SecondQuestion question, String typed) {
         return question.judged((LineText.ParsedText) question.read(typed));
     }
 

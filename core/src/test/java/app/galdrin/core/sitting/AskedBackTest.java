@@ -57,7 +57,8 @@ class AskedBackTest {
                     new LineKey("m", choice.id(), 0, 0),
                     new WrittenValue(choice.usual(), OptionalDouble.empty(), OptionalDouble.empty()));
         }
-        return new OwnFigures(Assignment.of(practical, Vehicles.van()), new Answers(written)).askedBack(measure, 0);
+        var own = new OwnFigures(Assignment.of(practical, Vehicles.van()), new Answers(written));
+        return ReadingQuery.of(own, measure, 0);
     }
 
     static Stream<Procedure> all() {

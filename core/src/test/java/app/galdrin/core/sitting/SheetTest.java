@@ -224,7 +224,7 @@ class SheetTest {
         }
     }
 
-    /** The side a beam runs on is a line of the step, asked anew in each round; until it stands the gaps come to nothing. */
+    /** The side a beam runs on is a line of the step, asked again in each round; until it stands the gaps come to nothing. */
     @Test
     void whatIsChosenForReadings_isALineBeforeThem_andTurnsWhatTheyComeTo() {
         FigureId toe = figure("toe.front.left");

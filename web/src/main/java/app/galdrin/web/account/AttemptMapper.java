@@ -10,14 +10,14 @@ interface AttemptMapper {
     record Line(String account, String address) {}
 
     /** One more try; how many the line has with it. */
-    int count(Attempts.Kind kind, Line line, int minutes);
+    int count(AttemptKind kind, Line line, int minutes);
 
     /** How many a line has of late. */
-    int tries(Attempts.Kind kind, Line line, int minutes);
+    int tries(AttemptKind kind, Line line, int minutes);
 
-    void takeBack(Attempts.Kind kind, Line line);
+    void takeBack(AttemptKind kind, Line line);
 
-    void forget(Attempts.Kind kind, Line line);
+    void forget(AttemptKind kind, Line line);
 
     void deleteOld(int minutes);
 }

@@ -1,6 +1,5 @@
 package app.galdrin.web.account;
 
-import app.galdrin.core.Keyed;
 import app.galdrin.web.account.AttemptMapper.Line;
 import java.util.Locale;
 import org.springframework.stereotype.Service;
@@ -37,23 +36,6 @@ public class Attempts {
         this.mapper = mapper;
     }
 
-    /** What is tried: names and codes have nothing to do with one another. */
-    public enum Kind implements Keyed {
-        SIGN_IN("signIn"),
-        JOIN("join");
-
-        private final String key;
-
-        Kind(String key) {
-            this.key = key;
-        }
-
-        @Override
-        public String key() {
-            return key;
-        }
-    }
-
     /** Whether a try may go on, and whether it comes from where much fails. */
     public record Turn(boolean allowed, boolean failing) {}
 
@@ -79,7 +61,7 @@ public class Attempts {
     public Turn begin(String name, Origin origin) {
         String account = account(name);
         String from = origin.place();
-        int here = mapper.count(Kind.SIGN_IN, new Line(account, from), MINUTES);
+        int here = mapper.count(AttemptKind.SIGN_IN, new Line(account, from), MINUTES);
         if (here > PER_ACCOUNT_AND_ADDRESS) {
             return new Turn(
                     false, true); // not tried, so that it counts nowhere else: the name stays open at other addresses
@@ -87,8 +69,8 @@ public class Attempts {
         if (origin.isOwnDevice()) {
             return new Turn(true, here > 1);
         }
-        int anywhere = mapper.count(Kind.SIGN_IN, new Line(account, ANY), MINUTES);
-        int there = mapper.count(Kind.SIGN_IN, new Line(ANY, from), MINUTES);
+        int anywhere = mapper.count(AttemptKind.SIGN_IN, new Line(account, ANY), MINUTES);
+        int there = mapper.count(AttemptKind.SIGN_IN, new Line(ANY, from), MINUTES);
         return new Turn(anywhere <= PER_ACCOUNT, here > 1 || there > FAILING);
     }
 
@@ -96,10 +78,10 @@ public class Attempts {
     public void succeeded(String name, Origin origin) {
         String account = account(name);
         String from = origin.place();
-        mapper.forget(Kind.SIGN_IN, new Line(account, from));
+        mapper.forget(AttemptKind.SIGN_IN, new Line(account, from));
         if (!origin.isOwnDevice()) {
-            mapper.takeBack(Kind.SIGN_IN, new Line(account, ANY));
-            mapper.takeBack(Kind.SIGN_IN, new Line(ANY, from));
+            mapper.takeBack(AttemptKind.SIGN_IN, new Line(account, ANY));
+            mapper.takeBack(AttemptKind.SIGN_IN, new Line(ANY, from));
         }
         mapper.deleteOld(MINUTES);
     }
@@ -108,22 +90,22 @@ public class Attempts {
     public void notTried(String name, Origin origin) {
         String account = account(name);
         String from = origin.place();
-        mapper.takeBack(Kind.SIGN_IN, new Line(account, from));
+        mapper.takeBack(AttemptKind.SIGN_IN, new Line(account, from));
         if (!origin.isOwnDevice()) {
-            mapper.takeBack(Kind.SIGN_IN, new Line(account, ANY));
-            mapper.takeBack(Kind.SIGN_IN, new Line(ANY, from));
+            mapper.takeBack(AttemptKind.SIGN_IN, new Line(account, ANY));
+            mapper.takeBack(AttemptKind.SIGN_IN, new Line(ANY, from));
         }
     }
 
     /** Counts a code that was none; right ones are not counted, a class of thirty types one at the same time. */
     public void wrongCode(String address) {
-        mapper.count(Kind.JOIN, new Line(ANY, cut(address, LONGEST_ADDRESS)), MINUTES);
+        mapper.count(AttemptKind.JOIN, new Line(ANY, cut(address, LONGEST_ADDRESS)), MINUTES);
         mapper.deleteOld(MINUTES);
     }
 
     /** Whether codes from an address are looked up slowly, since many were none. */
     public boolean failsCodes(String address) {
-        return mapper.tries(Kind.JOIN, new Line(ANY, cut(address, LONGEST_ADDRESS)), MINUTES) > FAILING;
+        return mapper.tries(AttemptKind.JOIN, new Line(ANY, cut(address, LONGEST_ADDRESS)), MINUTES) > FAILING;
     }
 
     private static String account(String name) {

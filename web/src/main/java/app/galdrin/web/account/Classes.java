@@ -2,7 +2,7 @@ package app.galdrin.web.account;
 
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Sentence;
+import app.galdrin.web.words.Sentence;
 import java.io.Serializable;
 import java.text.Normalizer;
 import java.util.ArrayList;
@@ -39,16 +39,13 @@ public class Classes {
         this.office = office;
     }
 
-    /** A class with how many apprentices are in it. */
-    public record Row(UUID id, String name, int members) {}
-
     /** Somebody new, with the one-time password to hand over. */
     public record Newcomer(String name, String signIn, String password) implements Serializable {
         private static final long serialVersionUID = 1L;
     }
 
     /** All of a centre by name. */
-    public List<Row> all(UUID centreId) {
+    public List<ClassRow> all(UUID centreId) {
         return mapper.classRows(centreId, People.MOST);
     }
 

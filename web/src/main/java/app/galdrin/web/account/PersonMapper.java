@@ -90,7 +90,7 @@ interface PersonMapper {
     /** @param nameInstead what stands in the name's place, before a number */
     int erase(UUID centreId, UUID personId, UUID eraserId, String nameInstead);
 
-    List<Classes.Row> classRows(UUID centreId, int most);
+    List<ClassRow> classRows(UUID centreId, int most);
 
     void renameClass(UUID centreId, UUID classId, String name);
 

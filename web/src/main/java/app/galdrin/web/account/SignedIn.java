@@ -3,7 +3,7 @@ package app.galdrin.web.account;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.quantity.AngleDisplay;
 import app.galdrin.core.quantity.LengthDisplay;
-import app.galdrin.web.layout.Reader;
+import app.galdrin.web.words.Reader;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;

@@ -1,5 +1,5 @@
 /** People, signing in and joining, and what a signed-in person may do. */
-@ApplicationModule(allowedDependencies = {"gate", "layout"})
+@ApplicationModule(allowedDependencies = {"gate", "layout", "words"})
 @NullMarked
 package app.galdrin.web.account;
 

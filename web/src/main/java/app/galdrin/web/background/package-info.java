@@ -2,7 +2,7 @@
  * Work that no request waits for, such as trying a task out or re-marking. It is done a portion at a time, never on all processors, and
  * behind the requests of people. Whoever has such work keeps its state in the database.
  */
-@ApplicationModule(allowedDependencies = {})
+@ApplicationModule(allowedDependencies = {"words"})
 @NullMarked
 package app.galdrin.web.background;
 

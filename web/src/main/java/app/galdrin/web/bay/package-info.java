@@ -1,5 +1,5 @@
 /** The bays of a workshop with the surveys of their floors, and the pages for them. */
-@ApplicationModule(allowedDependencies = {"account", "layout"})
+@ApplicationModule(allowedDependencies = {"account", "layout", "words"})
 @NullMarked
 package app.galdrin.web.bay;
 

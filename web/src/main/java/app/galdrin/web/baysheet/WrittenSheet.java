@@ -11,12 +11,12 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.Step;
-import app.galdrin.web.layout.StepWords;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceText;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingSheet;
+import app.galdrin.web.words.StepWords;
+import app.galdrin.web.words.Words;
 import java.util.List;
 import java.util.Map;
 

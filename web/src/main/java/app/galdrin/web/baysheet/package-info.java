@@ -12,7 +12,8 @@
             "marksheet",
             "sitting",
             "sketch",
-            "task"
+            "task",
+            "words"
         })
 @NullMarked
 package app.galdrin.web.baysheet;

@@ -1,7 +1,7 @@
 /**
  * What a class made of a task: people by criteria, from the signed mark sheets, and whose readings are alike. It only reads.
  */
-@ApplicationModule(allowedDependencies = {"account", "layout", "library", "marksheet", "sitting", "task"})
+@ApplicationModule(allowedDependencies = {"account", "layout", "library", "marksheet", "sitting", "task", "words"})
 @NullMarked
 package app.galdrin.web.classes;
 

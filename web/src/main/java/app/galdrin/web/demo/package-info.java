@@ -1,6 +1,16 @@
 /** Demo data for a first look. Only the demo profile loads it. */
 @ApplicationModule(
-        allowedDependencies = {"account", "bay", "layout", "library", "marksheet", "moderation", "sitting", "task"})
+        allowedDependencies = {
+            "account",
+            "bay",
+            "layout",
+            "library",
+            "marksheet",
+            "moderation",
+            "sitting",
+            "task",
+            "words"
+        })
 @NullMarked
 package app.galdrin.web.demo;
 

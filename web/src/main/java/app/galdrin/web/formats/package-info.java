@@ -1,7 +1,7 @@
 /**
  * The formats Galdrin reads and writes, for other programs: their schemas at fixed addresses. It knows no person and no data.
  */
-@ApplicationModule(allowedDependencies = {})
+@ApplicationModule(allowedDependencies = {"words"})
 @NullMarked
 package app.galdrin.web.formats;
 

@@ -1,4 +1,4 @@
-/** What every page shares: ids, words for figures, headers, error pages. It knows no feature. */
+/** What every page shares: ids, headers, error pages. It knows no feature. */
 @ApplicationModule(allowedDependencies = {})
 @NullMarked
 package app.galdrin.web.layout;

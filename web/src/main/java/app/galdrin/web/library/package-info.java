@@ -1,5 +1,5 @@
 /** Vehicles and the issues of their specification sheets. */
-@ApplicationModule(allowedDependencies = {"account", "layout", "sketch"})
+@ApplicationModule(allowedDependencies = {"account", "layout", "sketch", "words"})
 @NullMarked
 package app.galdrin.web.library;
 

@@ -1,7 +1,7 @@
 package app.galdrin.web.marking;
 
-import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.sketch.ToleranceRule;
+import app.galdrin.web.words.WorkingWords;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

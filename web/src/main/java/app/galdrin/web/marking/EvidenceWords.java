@@ -1,31 +1,24 @@
 package app.galdrin.web.marking;
 
-import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.marking.ReadingEvidence;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.TargetReading;
-import app.galdrin.core.procedure.paper.Intermediate;
-import app.galdrin.core.procedure.slip.Slips;
-import app.galdrin.core.quantity.QuantityFormat;
-import app.galdrin.core.record.Step;
 import app.galdrin.core.sitting.Answers;
-import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Judge.Verdict;
-import app.galdrin.web.layout.TargetWords;
-import app.galdrin.web.layout.Words;
-import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.sketch.ToleranceRule;
+import app.galdrin.web.words.TargetWords;
+import app.galdrin.web.words.Words;
+import app.galdrin.web.words.WorkingWords;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -34,18 +27,23 @@ import org.springframework.stereotype.Component;
 @Component
 public class EvidenceWords {
 
-    /** Places that were not read, before the rest is only counted. */
-    private static final int MOST_NAMED = 6;
-
     private final Words words;
     private final WorkingWords working;
+    private final WorkingEvidenceWords worked;
     private final TargetWords targets;
     private final PlanWords plans;
     private final SlipWords slips;
 
-    EvidenceWords(Words words, WorkingWords working, TargetWords targets, PlanWords plans, SlipWords slips) {
+    EvidenceWords(
+            Words words,
+            WorkingWords working,
+            WorkingEvidenceWords worked,
+            TargetWords targets,
+            PlanWords plans,
+            SlipWords slips) {
         this.words = words;
         this.working = working;
+        this.worked = worked;
         this.targets = targets;
         this.plans = plans;
         this.slips = slips;
@@ -62,8 +60,8 @@ public class EvidenceWords {
         var own = new OwnFigures(assignment, answers);
         var printed = PrintedTotals.of(line.evidence(), words);
         Set<FigureId> figures = line.evidence().stream()
-                .filter(Evidence.Working.class::isInstance)
-                .map(e -> ((Evidence.Working) e).figure())
+                .filter(WorkingEvidence.class::isInstance)
+                .map(e -> ((WorkingEvidence) e).figure())
                 .collect(Collectors.toSet());
         return EvidenceText.explainedOnce(line.evidence().stream()
                 .map(e -> {
@@ -71,57 +69,15 @@ public class EvidenceWords {
                         return judged(j, inHisUnit(assignment, line.criterion().step(), j));
                     }
                     EvidenceText text = tell(e, printed);
-                    return e instanceof Evidence.Working w
-                            ? withMean(text, baseline(assignment, own, w), w).calculated(through(w, figures))
+                    return e instanceof WorkingEvidence w
+                            ? worked.through(text, w, baseline(assignment, own, w), figures)
                             : text;
                 })
                 .toList());
     }
 
-    private static double baseline(Assignment assignment, OwnFigures own, Evidence.Working e) {
+    private static double baseline(Assignment assignment, OwnFigures own, WorkingEvidence e) {
         return own.baseline(assignment.practical().measure(e.from()).orElseThrow());
-    }
-
-    /** What the repeats of a figure give that was worked wrong: the mean of them is what was right. */
-    private EvidenceText withMean(EvidenceText text, double baseline, Evidence.Working e) {
-        List<String> each = e.steps().stream()
-                .filter(steps -> !steps.isEmpty())
-                .map(steps -> steps.get(steps.size() - 1).out().value())
-                .map(v -> words.answer(e.unit().ofFigure(v, e.figure(), baseline), e.unit()))
-                .toList();
-        return e.credit() == 1 || each.size() < 2
-                ? text
-                : text.also(say("evidence.working.mean", String.join(", ", each), words.answer(e.honest(), e.unit())));
-    }
-
-    /** The steps to a figure, repeat by repeat; of a sum that stands beside its two wheels nothing but itself is shown. */
-    private List<EvidenceText.Repeat> through(Evidence.Working e, Set<FigureId> beside) {
-        boolean partsStandBeside = e.figure().ofBothWheels()
-                && beside.stream()
-                        .anyMatch(f -> f.measurand() == e.figure().measurand().base());
-        List<EvidenceText.Repeat> repeats = new ArrayList<>();
-        for (List<Step> steps : e.steps()) {
-            if (!steps.isEmpty()) {
-                List<Step> shown = partsStandBeside ? steps.subList(steps.size() - 1, steps.size()) : steps;
-                repeats.add(new EvidenceText.Repeat(
-                        say("calc.repeat", repeats.size() + 1),
-                        shown.stream().map(step -> calculated(step, e)).toList()));
-            }
-        }
-        return repeats;
-    }
-
-    private EvidenceText.CalculationLine calculated(Step step, Evidence.Working e) {
-        // a slip that is only possible is not pointed at
-        Set<String> keys = e.possible()
-                ? Set.of()
-                : e.slips().stream().flatMap(Set::stream).collect(Collectors.toSet());
-        return new EvidenceText.CalculationLine(
-                working.calculation(step),
-                Slips.all().stream()
-                        .filter(slip -> keys.contains(slip.key()) && slip.isMadeAt(step.formula()))
-                        .map(slip -> slips.name(slip.key()))
-                        .findFirst());
     }
 
     private EvidenceText tell(Evidence evidence, PrintedTotals printed) {
@@ -134,14 +90,14 @@ public class EvidenceWords {
         if (evidence instanceof Evidence.GivenReason e) {
             return why(e);
         }
-        if (evidence instanceof Evidence.Reading e) {
+        if (evidence instanceof ReadingEvidence e) {
             return reading(e, printed);
         }
         if (evidence instanceof Evidence.Repeats e) {
             return repeats(e);
         }
-        if (evidence instanceof Evidence.Working e) {
-            return working(e, printed.honest(e));
+        if (evidence instanceof WorkingEvidence e) {
+            return worked.text(e, printed.honest(e));
         }
         if (evidence instanceof Evidence.Target e) {
             return target(e);
@@ -163,7 +119,8 @@ public class EvidenceWords {
         String line = subject.isEmpty()
                 ? say("lack." + e.what().key())
                 : say("lack.of", say("lack." + e.what().key()), subject);
-        return EvidenceText.missing(say("missing"), e.readings().isEmpty() ? line : line + " " + unread(e.readings()));
+        return EvidenceText.missing(
+                say("missing"), e.readings().isEmpty() ? line : line + " " + worked.unread(e.readings()));
     }
 
     private EvidenceText compared(Evidence.FigureComparison e) {
@@ -251,7 +208,7 @@ public class EvidenceWords {
         return EvidenceText.of(say("evidence.why", item(e.item())), e.credit() == 1, lines);
     }
 
-    private EvidenceText reading(Evidence.Reading e, PrintedTotals printed) {
+    private EvidenceText reading(ReadingEvidence e, PrintedTotals printed) {
         List<String> lines = new ArrayList<>();
         lines.add(say(
                 "evidence.reading",
@@ -302,87 +259,6 @@ public class EvidenceWords {
                                 .map(step ->
                                         say("evidence.band.step", words.doubt(step.within(), figure), step.percent()))
                                 .collect(Collectors.joining(", ")));
-    }
-
-    private EvidenceText working(Evidence.Working e, double honest) {
-        boolean sum = e.figure().measurand().form() == Measurand.Form.SUM;
-        String how =
-                e.addedUp() ? (sum ? "addedUp" : "follows") : e.right() ? right(e) : e.near() ? near(e) : onTheWay(e);
-        AnswerUnit unit = e.unit();
-        List<String> lines = new ArrayList<>();
-        lines.add(say(
-                "evidence.working." + how,
-                words.answer(e.written(), unit),
-                words.answer(honest, unit),
-                words.answerDoubt(unit.step(), unit),
-                words.answerDoubt(2 * unit.step(), unit),
-                e.rounded().map(r -> words.answer(r, unit)).orElse("")));
-        if (!e.unread().isEmpty()) {
-            lines.add(unread(e.unread()));
-        }
-        if (!e.right()) {
-            e.way().forEach(step -> lines.add(onTheWay(step)));
-        }
-        if (e.possible()) {
-            lines.add(say(e.slips().size() > 1 ? "slip.possible" : "slip.possible.pen", slips.names(e.slips())));
-        }
-        return EvidenceText.of(words.name(e.figure()), e.right(), lines)
-                .slipped(e.possible() ? List.of() : slips.all(e.slips(), e.figure()));
-    }
-
-    private static String right(Evidence.Working e) {
-        return !e.unread().isEmpty() ? "unread" : e.rounded().isPresent() ? "rounded" : "right";
-    }
-
-    private static String near(Evidence.Working e) {
-        return e.way().isEmpty() ? "near" : "nearOnTheWay";
-    }
-
-    private static String onTheWay(Evidence.Working e) {
-        boolean carries = e.slips().isEmpty() && e.credit() > 0;
-        return !carries ? "wrong" : e.followsWay() ? "way" : "wayOnly";
-    }
-
-    private String onTheWay(Evidence.OnTheWay step) {
-        String name = say("intermediate." + step.what().key());
-        String honest = intermediate(step.what(), step.honest());
-        return step.wrote()
-                .map(wrote -> {
-                    String how = step.credit() == 1 ? "right" : step.credit() > 0 ? "near" : "wrong";
-                    return say("evidence.way." + how, name, intermediate(step.what(), wrote), honest);
-                })
-                .orElseGet(() -> say("evidence.way.missing", name, honest));
-    }
-
-    /** mm, deg or a number. */
-    private String intermediate(Intermediate what, double value) {
-        return switch (what.unit().quantity()) {
-            case LENGTH -> words.length(value);
-            case ANGLE -> words.answer(value, AnswerUnit.DEGREES);
-            case COUNT -> QuantityFormat.decimal(value, 2, false);
-        };
-    }
-
-    /** The places, each with its repeats; the rest by number. */
-    private String unread(List<MissingReading> readings) {
-        Map<String, List<Integer>> byPlace = new LinkedHashMap<>();
-        for (MissingReading one : readings) {
-            var place = Procedures.named(one.procedure()).orElseThrow().place(one.place());
-            byPlace.computeIfAbsent(
-                            words.text(place.words(), words.text(place.wheelWords())), name -> new ArrayList<>())
-                    .add(one.repeat());
-        }
-        String named = byPlace.entrySet().stream()
-                .limit(MOST_NAMED)
-                .map(e -> e.getValue().equals(List.of(0))
-                        ? e.getKey()
-                        : say(
-                                "unread.repeats",
-                                e.getKey(),
-                                e.getValue().stream().map(String::valueOf).collect(Collectors.joining(", "))))
-                .collect(Collectors.joining("; "));
-        int more = byPlace.size() - MOST_NAMED;
-        return more > 0 ? say("unread.more", named, more) : say("unread", named);
     }
 
     private EvidenceText target(Evidence.Target e) {

@@ -3,12 +3,13 @@ package app.galdrin.web.marking;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.ThrustLine;
 import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.task.Plan.Instead;
-import app.galdrin.web.layout.StepWords;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.words.StepWords;
+import app.galdrin.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -73,7 +74,7 @@ final class PlanWords {
     }
 
     /** What a front wheel is counted from, and how the steering wheel sits then. */
-    String thrustLine(Evidence.ThrustLine line) {
+    String thrustLine(ThrustLine line) {
         String counted = say("evidence.thrustLine." + way(line.thrust()), words.angleSize(line.thrust()));
         return line.steeringWheel()
                 .map(wheel -> counted + " " + say("evidence.steeringWheel." + way(wheel), words.angleSize(wheel)))

@@ -3,9 +3,11 @@ package app.galdrin.web.marking;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.ReadingEvidence;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.procedure.paper.PrintedFigures;
 import app.galdrin.core.quantity.Quantity;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.words.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,34 +31,34 @@ record PrintedTotals(Map<FigureId, Double> own, Map<FigureId, Double> reference,
     }
 
     private static Map<FigureId, Double> printed(
-            List<Evidence> evidence, Function<Evidence.Reading, Double> value, Words words) {
+            List<Evidence> evidence, Function<ReadingEvidence, Double> value, Words words) {
         Map<FigureId, Double> values = new LinkedHashMap<>();
-        all(evidence, Evidence.Reading.class).forEach(e -> values.put(e.figure(), value.apply(e)));
+        all(evidence, ReadingEvidence.class).forEach(e -> values.put(e.figure(), value.apply(e)));
         return PrintedFigures.of(values, words::printed);
     }
 
-    double own(Evidence.Reading e) {
+    double own(ReadingEvidence e) {
         return own.getOrDefault(e.figure(), e.own().value());
     }
 
-    double reference(Evidence.Reading e) {
+    double reference(ReadingEvidence e) {
         return reference.getOrDefault(e.figure(), e.reference().value());
     }
 
-    double honest(Evidence.Working e) {
+    double honest(WorkingEvidence e) {
         return honest.getOrDefault(e.figure(), e.honest());
     }
 
     /** What was asked in millimetres is no sum: an angle's two shares over a length are not. */
     private static Map<FigureId, Double> honest(List<Evidence> evidence) {
         Map<FigureId, Double> honest = new LinkedHashMap<>();
-        all(evidence, Evidence.Working.class).stream()
-                .collect(Collectors.groupingBy(Evidence.Working::unit))
+        all(evidence, WorkingEvidence.class).stream()
+                .collect(Collectors.groupingBy(WorkingEvidence::unit))
                 .forEach((unit, worked) -> honest.putAll(honest(unit, worked)));
         return honest;
     }
 
-    private static Map<FigureId, Double> honest(AnswerUnit unit, List<Evidence.Working> worked) {
+    private static Map<FigureId, Double> honest(AnswerUnit unit, List<WorkingEvidence> worked) {
         Map<FigureId, Double> values = new LinkedHashMap<>();
         worked.forEach(e -> values.put(e.figure(), e.honest()));
         return unit.quantity() == Quantity.ANGLE

@@ -6,7 +6,7 @@ import app.galdrin.core.marking.Drills;
 import app.galdrin.core.procedure.PlaceId;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.procedure.slip.SenseSlips;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.words.Words;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;

@@ -10,7 +10,8 @@
             "remark",
             "sitting",
             "sketch",
-            "task"
+            "task",
+            "words"
         })
 @NullMarked
 package app.galdrin.web.marking;

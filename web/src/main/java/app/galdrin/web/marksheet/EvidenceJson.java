@@ -2,11 +2,12 @@ package app.galdrin.web.marksheet;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
-import app.galdrin.core.marking.Evidence.FigureComparison;
 import app.galdrin.core.marking.Evidence.GivenReason;
 import app.galdrin.core.marking.Evidence.JudgedFigure;
 import app.galdrin.core.marking.Evidence.MissingEntry;
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.marking.ReadingEvidence;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.procedure.PlaceId;
 import app.galdrin.core.record.Formula;
 import app.galdrin.core.task.Criterion;
@@ -65,12 +66,12 @@ public class EvidenceJson {
         @JsonSubTypes.Type(value = MissingEntry.class, name = "missing"),
         @JsonSubTypes.Type(value = Evidence.Item.class, name = "item"),
         @JsonSubTypes.Type(value = GivenReason.class, name = "why"),
-        @JsonSubTypes.Type(value = Evidence.Reading.class, name = "reading"),
+        @JsonSubTypes.Type(value = ReadingEvidence.class, name = "reading"),
         @JsonSubTypes.Type(value = Evidence.Repeats.class, name = "repeats"),
-        @JsonSubTypes.Type(value = Evidence.Working.class, name = "working"),
+        @JsonSubTypes.Type(value = WorkingEvidence.class, name = "working"),
         @JsonSubTypes.Type(value = Evidence.Target.class, name = "target"),
         @JsonSubTypes.Type(value = JudgedFigure.class, name = "judged"),
-        @JsonSubTypes.Type(value = FigureComparison.class, name = "compared"),
+        @JsonSubTypes.Type(value = Evidence.FigureComparison.class, name = "compared"),
         @JsonSubTypes.Type(value = Evidence.CanBeAdjusted.class, name = "canBeAdjusted"),
         @JsonSubTypes.Type(value = Evidence.Effect.class, name = "effect"),
         @JsonSubTypes.Type(value = Evidence.Move.class, name = "move"),

@@ -29,7 +29,7 @@ interface MarkSheetMapper {
 
     List<MarkSheets.StoredSheet> history(UUID centreId, UUID sittingId, UUID personId, int most);
 
-    /** Of a person, the sittings that were marked anew after their release. */
+    /** Of a person, the sittings that were re-marked after their release. */
     List<UUID> remarkedOf(UUID centreId, UUID personId, int most);
 
     /** One instance at a time until the transaction ends. */

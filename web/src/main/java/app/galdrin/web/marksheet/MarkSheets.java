@@ -7,7 +7,6 @@ import app.galdrin.core.marking.WorkingSteps;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.NewEntry;
@@ -15,6 +14,7 @@ import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingState;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
+import app.galdrin.web.words.Sentence;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -38,14 +38,15 @@ public class MarkSheets {
 
     private final Sittings sittings;
     private final Entries entries;
-    private final SittingMarks works;
+    private final SittingMarks sittingMarks;
     private final MarkSheetMapper mapper;
     private final EvidenceJson json;
 
-    MarkSheets(Sittings sittings, Entries entries, SittingMarks works, MarkSheetMapper mapper, EvidenceJson json) {
+    MarkSheets(
+            Sittings sittings, Entries entries, SittingMarks sittingMarks, MarkSheetMapper mapper, EvidenceJson json) {
         this.sittings = sittings;
         this.entries = entries;
-        this.works = works;
+        this.sittingMarks = sittingMarks;
         this.mapper = mapper;
         this.json = json;
     }
@@ -53,11 +54,12 @@ public class MarkSheets {
     /** The mark sheet to show, with the steps of its workings: the stored one once it is released, else as it stands. */
     public MarkSheet toShow(Sitting sitting, Log log, SittingMarks.ReferenceReadings references) {
         Optional<MarkSheet> released = sitting.state().released() ? stored(sitting) : Optional.empty();
-        return steps(sitting, log).on(released.orElseGet(() -> works.markSheet(sitting, log, references.references())));
+        return steps(sitting, log)
+                .on(released.orElseGet(() -> sittingMarks.markSheet(sitting, log, references.references())));
     }
 
     private WorkingSteps steps(Sitting sitting, Log log) {
-        return new WorkingSteps(works.assignment(sitting), log.answers());
+        return new WorkingSteps(sittingMarks.assignment(sitting), log.answers());
     }
 
     /** The sheet that was stored last. */
@@ -68,7 +70,7 @@ public class MarkSheets {
     /**
      * A sheet as it was stored.
      *
-     * @param reason why it was marked anew; null where it was signed at the desk
+     * @param reason why it was re-marked; null where it was signed at the desk
      */
     public record StoredSheet(
             int number,
@@ -87,13 +89,13 @@ public class MarkSheets {
     }
 
     /**
-     * What a released sheet was marked anew to, with the one before it.
+     * What a released sheet was re-marked to, with the one before it.
      *
      * @param now made after the release, with its reason
      */
     public record RemarkChange(StoredSheet before, StoredSheet now) {}
 
-    /** The last time that a sheet was marked anew after its release; empty where it stands as it was released. */
+    /** The last time that a sheet was re-marked after its release; empty where it stands as it was released. */
     public Optional<RemarkChange> remarked(Sitting sitting) {
         Instant released = sitting.state().releasedAt();
         List<StoredSheet> stored = history(sitting);
@@ -105,7 +107,7 @@ public class MarkSheets {
                 : Optional.of(new RemarkChange(stored.get(1), stored.get(0)));
     }
 
-    /** Somebody's own sittings that were marked anew after their release. */
+    /** Somebody's own sittings that were re-marked after their release. */
     public Set<UUID> remarkedOf(SignedIn me) {
         return Set.copyOf(mapper.remarkedOf(me.centreId(), me.personId(), MOST_STORED));
     }
@@ -135,8 +137,8 @@ public class MarkSheets {
             SignedIn me, Sitting sitting, Criterion.Id criterion, String reason, String key) {
         entries.lock(me.centreId(), sitting.id());
         Log log = sittings.log(me.centreId(), sitting.id());
-        MarkSheet now =
-                works.markSheet(sitting, log, works.references(sitting, log).references());
+        MarkSheet now = sittingMarks.markSheet(
+                sitting, log, sittingMarks.references(sitting, log).references());
         return now.lines().stream()
                 .filter(line -> line.criterion().equals(criterion) && line.inDoubtAlone())
                 .findFirst()
@@ -165,13 +167,13 @@ public class MarkSheets {
             return Optional.of(Sentence.of("marking.notHandedIn"));
         }
         Log log = sittings.log(me.centreId(), sitting.id());
-        var references = works.references(sitting, log);
+        var references = sittingMarks.references(sitting, log);
         if (state.signed()
                 && mapper.isSignedAs(
                         me.centreId(), sitting.id(), log.lastSeq() - 1, Marker.ENGINE, json.seqs(references.seqs()))) {
             return Optional.empty(); // nothing was written since: the same sheet again
         }
-        MarkSheet sheet = works.markSheet(sitting, log, references.references());
+        MarkSheet sheet = sittingMarks.markSheet(sitting, log, references.references());
         var line = StaffLine.SIGN;
         var entry = NewEntry.now(line, sheet.total().toPlainString(), entries.standingKeys(sitting, line), key, DESK);
         Entries.Outcome outcome = entries.appendMark(me, sitting, entry, sheet.total());
@@ -212,8 +214,8 @@ public class MarkSheets {
             return Optional.empty();
         }
         Log log = sittings.log(me.centreId(), sitting.id());
-        MarkSheet now =
-                works.markSheet(sitting, log, works.references(sitting, log).references());
+        MarkSheet now = sittingMarks.markSheet(
+                sitting, log, sittingMarks.references(sitting, log).references());
         Optional<MarkSheet> signed = stored(sitting);
         if (!state.signed() || signed.isEmpty() || !sameMarks(signed.get(), now)) {
             return Optional.of(Sentence.of("desk.notSigned"));
@@ -221,7 +223,7 @@ public class MarkSheets {
         if (now.lines().stream().anyMatch(MarkLine::asksForAnotherReading)) {
             return Optional.of(Sentence.of("desk.waitsForReading"));
         }
-        if (!works.referenceQuestion(sitting).isEmpty()) {
+        if (!sittingMarks.referenceQuestion(sitting).isEmpty()) {
             return Optional.of(Sentence.of("desk.waitsForReference"));
         }
         var entry = NewEntry.now(line, now.total().toPlainString(), entries.standingKeys(sitting, line), key, DESK);
@@ -279,13 +281,13 @@ public class MarkSheets {
         for (MarkSheetMapper.ReleasedSitting one : missing) {
             Sitting sitting = sittings.whole(one.centreId(), one.sittingId());
             Log log = sittings.log(one.centreId(), one.sittingId()).until(one.releaseSeq() - 1);
-            var references = works.referencesUntil(sitting, log, one.releasedAt());
+            var references = sittingMarks.referencesUntil(sitting, log, one.releasedAt());
             store(
                     one.releasedBy(),
                     sitting,
                     log,
                     references,
-                    works.markSheet(sitting, log, references.references().toStand()));
+                    sittingMarks.markSheet(sitting, log, references.references().toStand()));
         }
         return missing.size();
     }

@@ -13,6 +13,7 @@ import app.galdrin.core.task.Practical;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
@@ -29,9 +30,11 @@ public class SittingMarks {
 
     private static final double SECONDS = 60;
     private final Sittings sittings;
+    private final VehicleReferences vehicles;
 
-    SittingMarks(Sittings sittings) {
+    SittingMarks(Sittings sittings, VehicleReferences vehicles) {
         this.sittings = sittings;
+        this.vehicles = vehicles;
     }
 
     /** The practical on its vehicle, in its bay, as it is marked. */
@@ -54,18 +57,18 @@ public class SittingMarks {
     ReferenceReadings referencesUntil(Sitting sitting, Log log, Instant until) {
         Map<UUID, Integer> seqs = new LinkedHashMap<>();
         UUID centre = sitting.centreId();
-        Optional<UUID> reference = sittings.findReference(centre, sitting.task().id(), sitting.stateId());
-        Answers found = sittings.asRead(centre, reference, answers(centre, reference, seqs, until));
+        Optional<UUID> reference = vehicles.findReference(centre, sitting.task().id(), sitting.stateId());
+        Answers found = vehicles.asRead(centre, reference, answers(centre, reference, seqs, until));
         int round = sittings.lastRound(sitting, log);
-        Answers left = answers(centre, sittings.findReferenceAfter(sitting, round), seqs, until);
-        Answers again = answers(centre, sittings.findReferenceAgain(sitting, round), seqs, until);
+        Answers left = answers(centre, vehicles.findReferenceAfter(sitting, round), seqs, until);
+        Answers again = answers(centre, vehicles.findReferenceAgain(sitting, round), seqs, until);
         return new ReferenceReadings(new References(found, left, again), seqs);
     }
 
     /** The figures in which so many sittings lie off this one's reference the same way that it is to be read again; none once it was said to stand. */
     public List<ReferenceQuestion.DisagreeingFigure> referenceQuestion(Sitting sitting) {
         UUID centre = sitting.centreId();
-        Optional<UUID> reference = sittings.findReference(centre, sitting.task().id(), sitting.stateId());
+        Optional<UUID> reference = vehicles.findReference(centre, sitting.task().id(), sitting.stateId());
         List<UUID> beside = reference.isEmpty() ? List.of() : sittings.handedInOfItsState(sitting);
         if (beside.size() < ReferenceQuestion.ENOUGH) {
             return List.of();
@@ -75,7 +78,7 @@ public class SittingMarks {
                 ? List.of()
                 : ReferenceQuestion.of(
                         assignment(sitting),
-                        sittings.asRead(centre, reference, log.answers()),
+                        vehicles.asRead(centre, reference, log.answers()),
                         beside.stream()
                                 .map(id -> sittings.log(centre, id).answers())
                                 .toList());

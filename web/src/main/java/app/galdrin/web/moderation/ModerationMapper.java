@@ -28,11 +28,11 @@ interface ModerationMapper {
 
     void insertSheets(UUID centreId, UUID id, @Param("sheets") List<SampledSheetRow> sheets);
 
-    List<Moderations.Moderation> list(UUID centreId, int most);
+    List<Moderation> list(UUID centreId, int most);
 
-    Optional<Moderations.Moderation> one(UUID centreId, UUID id);
+    Optional<Moderation> one(UUID centreId, UUID id);
 
-    List<Moderations.SampledSheet> sheets(UUID centreId, UUID id, int most);
+    List<ModerationSheet> sheets(UUID centreId, UUID id, int most);
 
     /** 0 where it was decided already, or is no sheet of the sample. */
     int decide(
@@ -40,7 +40,7 @@ interface ModerationMapper {
             UUID id,
             UUID sittingId,
             UUID personId,
-            Moderations.Decision decision,
+            ModerationDecision decision,
             String reason,
             UUID byId);
 }

@@ -1,19 +1,16 @@
 package app.galdrin.web.moderation;
 
-import app.galdrin.core.Keyed;
 import app.galdrin.core.moderation.Sample;
-import app.galdrin.core.moderation.SelectionReason;
 import app.galdrin.core.task.Grade;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.TaskVersion;
+import app.galdrin.web.words.Sentence;
 import java.math.BigDecimal;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -24,7 +21,6 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -48,59 +44,6 @@ public class Moderations {
         this.sittings = sittings;
         this.decisions = decisions;
     }
-
-    /** What is decided of a sheet. */
-    public enum Decision implements Keyed {
-        AGREE("agree"),
-        RETURN("return");
-
-        private final String key;
-
-        Decision(String key) {
-            this.key = key;
-        }
-
-        @Override
-        public String key() {
-            return key;
-        }
-    }
-
-    /** One sample with the rule that made it; {@code percent} of all sheets, {@code borderline} in points of percent. */
-    public record Moderation(
-            UUID id,
-            UUID centreId,
-            UUID taskId,
-            String title,
-            String className,
-            long seed,
-            int percent,
-            BigDecimal borderline,
-            String madeBy,
-            Instant madeAt,
-            int sheets,
-            int decided,
-            int returned) {}
-
-    /**
-     * A sheet of it, as it was signed when it was drawn.
-     *
-     * @param changedSince whether a later one was signed or made since
-     */
-    public record SampledSheet(
-            int ordinal,
-            UUID sittingId,
-            UUID personId,
-            String name,
-            int number,
-            SelectionReason why,
-            BigDecimal percent,
-            boolean competent,
-            boolean changedSince,
-            @Nullable Decision decision,
-            @Nullable String reason,
-            @Nullable String decidedBy,
-            @Nullable Instant decidedAt) {}
 
     /**
      * Draws a sample of what was signed of a task, once for an id however often it is asked for; empty where nothing was signed, or nothing
@@ -159,29 +102,29 @@ public class Moderations {
         return mapper.one(me.centreId(), id).orElseThrow(() -> new NotThere("moderation", id, me));
     }
 
-    public List<SampledSheet> sheets(Moderation moderation) {
+    public List<ModerationSheet> sheets(Moderation moderation) {
         return mapper.sheets(moderation.centreId(), moderation.id(), MOST);
     }
 
     /** The sheet to decide on after this one: the next in the order of the sample, from its end on its first; empty where all are decided. */
-    public Optional<SampledSheet> next(Moderation moderation, UUID after) {
-        List<SampledSheet> all = sheets(moderation);
-        int here = all.stream().map(SampledSheet::sittingId).toList().indexOf(after);
+    public Optional<ModerationSheet> next(Moderation moderation, UUID after) {
+        List<ModerationSheet> all = sheets(moderation);
+        int here = all.stream().map(ModerationSheet::sittingId).toList().indexOf(after);
         return Stream.concat(all.stream().skip(here + 1L), all.stream().limit(Math.max(here, 0)))
                 .filter(s -> s.decision() == null)
                 .findFirst();
     }
 
-    /** Agrees to a sheet or returns it with a reason, once; what is returned has to be signed and released anew. */
+    /** Agrees to a sheet or returns it with a reason, once; what is returned has to be signed and released again. */
     @Transactional
     public Optional<Sentence> decide(
-            SignedIn me, Moderation moderation, UUID sittingId, Decision decision, String reason) {
+            SignedIn me, Moderation moderation, UUID sittingId, ModerationDecision decision, String reason) {
         verifierOnly(me);
-        SampledSheet sheet = sheets(moderation).stream()
+        ModerationSheet sheet = sheets(moderation).stream()
                 .filter(s -> s.sittingId().equals(sittingId))
                 .findFirst()
                 .orElseThrow(() -> new NotThere("sheet of the sample", sittingId, me));
-        if (reason.length() > LONGEST_REASON || decision == Decision.RETURN && reason.isBlank()) {
+        if (reason.length() > LONGEST_REASON || decision == ModerationDecision.RETURN && reason.isBlank()) {
             return Optional.of(Sentence.of("moderation.reason", LONGEST_REASON));
         }
         int made = mapper.decide(
@@ -189,7 +132,7 @@ public class Moderations {
         if (made == 0) {
             return Optional.of(Sentence.of("moderation.decided"));
         }
-        return decision == Decision.RETURN
+        return decision == ModerationDecision.RETURN
                         && decisions.returnMarks(me, sittings.sitting(me, sittingId), reason.strip())
                                 instanceof Entries.Outcome.Refusal refused
                 ? Optional.of(refused.why())

@@ -1,5 +1,5 @@
 /** A verifier's samples of mark sheets, and what was decided on them. */
-@ApplicationModule(allowedDependencies = {"account", "layout", "papers", "sitting", "task"})
+@ApplicationModule(allowedDependencies = {"account", "layout", "papers", "sitting", "task", "words"})
 @NullMarked
 package app.galdrin.web.moderation;
 

@@ -1,5 +1,5 @@
 /** Pages as PDF. Other features hand over a template and what stands in it. */
-@ApplicationModule(allowedDependencies = {})
+@ApplicationModule(allowedDependencies = {"words"})
 @NullMarked
 package app.galdrin.web.papers;
 

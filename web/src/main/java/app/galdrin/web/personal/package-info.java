@@ -2,7 +2,7 @@
  * What is held about one person: given out as a file, and erased. It reads the tables of {@code task}, {@code sitting} and
  * {@code moderation}.
  */
-@ApplicationModule(allowedDependencies = {"account", "layout"})
+@ApplicationModule(allowedDependencies = {"account", "layout", "words"})
 @NullMarked
 package app.galdrin.web.personal;
 

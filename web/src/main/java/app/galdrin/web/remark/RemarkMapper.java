@@ -15,12 +15,12 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.cursor.Cursor;
 import org.jspecify.annotations.Nullable;
 
-/** Marking anew: what is read for it in one go, and what came of it. */
+/** Re-marking: what is read for it in one go, and what came of it. */
 @Mapper
 interface RemarkMapper {
 
     /**
-     * Which sittings are marked anew.
+     * Which sittings are re-marked.
      *
      * @param taskIds versions of the practical that they were sat under
      * @param vehicleId of which they have to be; null where it does not matter
@@ -79,7 +79,7 @@ interface RemarkMapper {
     /** How many sittings there are, and how many of them have sheets. */
     int count(@Param("c") Concerned concerned);
 
-    // ---- one marking anew
+    // ---- one re-marking
 
     /** Begins one; 0 where another by this version is being worked out. */
     int insert(UUID id, UUID centreId, UUID taskId, @Nullable UUID sheetId, String reason, int total, UUID personId);
@@ -93,25 +93,25 @@ interface RemarkMapper {
     /** Waits until no other of this centre is being applied; kept until the transaction ends. */
     boolean lockCentre(UUID centreId);
 
-    Optional<Remarks.Remark> remark(UUID centreId, UUID id);
+    Optional<Remark> remark(UUID centreId, UUID id);
 
-    List<Remarks.Remark> ofTask(UUID centreId, UUID taskId, int most);
+    List<Remark> ofTask(UUID centreId, UUID taskId, int most);
 
     /** Moves it on; 0 where it is not in the state from which it goes there. */
-    int to(UUID centreId, UUID id, Remarks.State from, Remarks.State to);
+    int to(UUID centreId, UUID id, RemarkState from, RemarkState to);
 
     /** Tells how far it is; 0 where it was stopped. */
-    int progress(UUID centreId, UUID id, Remarks.State state, int done, int changed);
+    int progress(UUID centreId, UUID id, RemarkState state, int done, int changed);
 
     /** Throws away what was laid down. */
     void clearSheets(UUID centreId, UUID id);
 
     void clearLines(UUID centreId, UUID id);
 
-    /** Sittings, or references of theirs, in which something was written since they were marked anew. */
+    /** Sittings, or references of theirs, in which something was written since they were re-marked. */
     int stale(UUID centreId, UUID id);
 
-    /** The last sitting of the next so many that were marked anew; empty behind the last. */
+    /** The last sitting of the next so many that were re-marked; empty behind the last. */
     Optional<UUID> upTo(UUID centreId, UUID id, @Nullable UUID after, int most);
 
     int applySheets(UUID centreId, UUID id, @Nullable UUID after, UUID upTo, UUID personId);
@@ -122,7 +122,7 @@ interface RemarkMapper {
 
     // ---- what would change
 
-    List<Remarks.MarkChange> changed(UUID centreId, UUID id, int from, int most);
+    List<MarkChange> changed(UUID centreId, UUID id, int from, int most);
 
     /** The lines that differ, of some sittings. */
     List<ChangedLine> changedLines(UUID centreId, UUID id, @Param("sittings") List<UUID> sittings);

@@ -1,30 +1,27 @@
 package app.galdrin.web.remark;
 
-import app.galdrin.core.Keyed;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.remark.RemarkMapper.ChangedLine;
 import app.galdrin.web.remark.RemarkMapper.Concerned;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.Sentence;
 import java.math.BigDecimal;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /**
- * Marking anew what was marked already, after a scheme, a sheet or a reference has changed. What would come out is laid down beside the
+ * Re-marking what was marked already, after a scheme, a sheet or a reference has changed. What would come out is laid down beside the
  * marks and shown; applied, it is put among them in one go. Thrown away, nothing was ever there.
  */
 @Service
@@ -48,72 +45,6 @@ public class Remarks {
         this.tasks = tasks;
         this.library = library;
     }
-
-    /** How far it is. */
-    public enum State implements Keyed {
-        WORKING("working"),
-        READY("ready"),
-        APPLYING("applying"),
-        APPLIED("applied"),
-        CANCELLED("cancelled"),
-        FAILED("failed"),
-        /** Something was written or marked since it was worked out. */
-        STALE("stale");
-
-        private final String key;
-
-        State(String key) {
-            this.key = key;
-        }
-
-        @Override
-        public String key() {
-            return key;
-        }
-
-        /** Whether it is at work, so that a page has something to follow. */
-        public boolean moves() {
-            return this == WORKING || this == APPLYING;
-        }
-    }
-
-    /**
-     * One marking anew.
-     *
-     * @param taskId the version by whose scheme it marks
-     * @param sheetId the sheet it marks on, where it is another than each was marked on
-     * @param done of {@code total} sittings
-     * @param changed sheets whose marks come out otherwise
-     * @param stopped whether nothing has moved for a minute, as when a server was stopped
-     */
-    public record Remark(
-            UUID id,
-            UUID centreId,
-            UUID taskId,
-            @Nullable UUID sheetId,
-            String reason,
-            State state,
-            int total,
-            int done,
-            int changed,
-            String madeBy,
-            Instant madeAt,
-            boolean stopped,
-            @Nullable Instant appliedAt) {}
-
-    /** Someone's marks before and after. */
-    public record MarkChange(
-            UUID sittingId,
-            UUID personId,
-            String name,
-            BigDecimal oldTotal,
-            BigDecimal total,
-            int available,
-            BigDecimal oldPercent,
-            BigDecimal percent,
-            boolean oldCompetent,
-            boolean competent,
-            boolean released) {}
 
     /** A criterion before and after; empty where the scheme had or has none of it. */
     public record LineBefore(
@@ -146,7 +77,7 @@ public class Remarks {
      */
     public record Begun(UUID id, boolean already) {}
 
-    /** Begins to mark anew by the scheme of a version; empty where the reason can't stand or there is nothing to mark. */
+    /** Begins to re-mark by the scheme of a version; empty where the reason can't stand or there is nothing to mark. */
     public Optional<Begun> begin(SignedIn me, TaskVersion version, Optional<SheetVersion> on, String reason) {
         Concerned which = which(version, on);
         int total = mapper.count(which);
@@ -169,7 +100,7 @@ public class Remarks {
     public Remark remark(SignedIn me, UUID id) {
         return mapper.remark(me.centreId(), id)
                 .filter(r -> me.is(Role.INSTRUCTOR) || me.is(Role.VERIFIER))
-                .orElseThrow(() -> new NotThere("marking anew", id, me));
+                .orElseThrow(() -> new NotThere("re-marking", id, me));
     }
 
     /** Those that marked by a version, the newest first. */
@@ -179,8 +110,9 @@ public class Remarks {
 
     /** Stops it and throws away what came of it; what was applied stays. */
     public void cancel(SignedIn me, UUID id) {
-        for (State from : List.of(State.WORKING, State.READY, State.APPLYING, State.FAILED, State.STALE)) {
-            if (mapper.to(me.centreId(), id, from, State.CANCELLED) > 0) {
+        for (RemarkState from : List.of(
+                RemarkState.WORKING, RemarkState.READY, RemarkState.APPLYING, RemarkState.FAILED, RemarkState.STALE)) {
+            if (mapper.to(me.centreId(), id, from, RemarkState.CANCELLED) > 0) {
                 run.clear(me.centreId(), id);
             }
         }
@@ -188,7 +120,7 @@ public class Remarks {
 
     /** Begins to put it among the marks; it comes to nothing where something was written or marked since. */
     public Optional<Sentence> apply(SignedIn me, UUID id) {
-        if (mapper.to(me.centreId(), id, State.READY, State.APPLYING) == 0) {
+        if (mapper.to(me.centreId(), id, RemarkState.READY, RemarkState.APPLYING) == 0) {
             return Optional.of(Sentence.of("remark.notReady"));
         }
         run.apply(me, id);

@@ -6,12 +6,12 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.WholeNumber;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.Sentence;
+import app.galdrin.web.words.Words;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -146,7 +146,7 @@ public class Decisions {
         return staff(me, sitting, StaffLine.witness(step, item), "seen", null, key);
     }
 
-    /** A verifier gives the marks back, released or not: they have to be signed and released anew. */
+    /** A verifier gives the marks back, released or not: they have to be signed and released again. */
     @Transactional
     public Entries.Outcome returnMarks(SignedIn me, Sitting sitting, String reason) {
         if (!me.is(Role.VERIFIER) || sitting.isReference()) {

@@ -6,7 +6,7 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.Sessions;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Sentence;
+import app.galdrin.web.words.Sentence;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;

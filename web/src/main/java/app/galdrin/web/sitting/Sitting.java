@@ -13,7 +13,7 @@ import java.util.UUID;
  * A sitting, without its entries.
  *
  * @param sheet the sheet it was sat on
- * @param markedBy the version of the practical by whose scheme it is marked: the one it was sat under, until it was marked anew
+ * @param markedBy the version of the practical by whose scheme it is marked: the one it was sat under, until it was re-marked
  * @param markedOn the sheet it is marked on, likewise
  * @param stateId the state of the vehicle it began on, or of which a reference was taken
  * @param stateRound the round that made this state; 0 for one that was put up

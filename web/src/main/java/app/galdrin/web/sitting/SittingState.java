@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What lists and guards need to know of a sitting, one definition for the whole house. Written with each entry; {@link #after} over all
- * entries makes it anew.
+ * entries makes it again.
  *
  * @param apprenticeEntries how many entries apprentices have written; staff's have a limit of their own
  * @param handedInAt when the sheet was handed in or stopped; null before, and again once it is given back

@@ -29,7 +29,7 @@ public final class StaffLine {
     /** On a reference: that it stands although many lie off it the same way; the text is the reason. */
     public static final LineKey STANDS = LineKey.of(STAFF, "stands");
 
-    /** The verifier gives the marks back; the text is the reason. They are signed and released anew. */
+    /** The verifier gives the marks back; the text is the reason. They are signed and released again. */
     public static final LineKey RETURNED = LineKey.of(STAFF, "returned");
 
     /** The instructor has stopped the sitting at once; the text is the reason. It is over, and nobody is competent by it. */

@@ -82,12 +82,11 @@ public record Sketch(
 
         /** The position of the wheel it is read in, where a drawing shows several; else null. */
         public @Nullable String position() {
-            int dot = place.reading().indexOf('.');
-            return dot < 0
-                    ? null
-                    : place.wheel()
-                            .map(w -> w.key() + place.reading().substring(dot))
-                            .orElse(null);
+            return place.reading().isTurned()
+                    ? place.wheel()
+                            .map(w -> w.key() + "." + place.reading().position())
+                            .orElse(null)
+                    : null;
         }
 
         /** Whether it belongs to the left side of a plan, which lies below when the front is to the left. */

@@ -1,5 +1,5 @@
 /** The dimensioned sketch and the tolerance rule. View models are made here, and one fragment draws each. */
-@ApplicationModule(allowedDependencies = {})
+@ApplicationModule(allowedDependencies = {"words"})
 @NullMarked
 package app.galdrin.web.sketch;
 

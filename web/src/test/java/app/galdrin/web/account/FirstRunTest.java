@@ -61,7 +61,7 @@ class FirstRunTest {
                         "code",
                         code,
                         "centre",
-                        "North SittingMarks",
+                        "North Works",
                         "zone",
                         "Europe/London",
                         "displayName",

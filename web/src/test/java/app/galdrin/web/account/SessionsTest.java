@@ -418,11 +418,12 @@ class SessionsTest {
     @Test
     void aButtonPressedTwice_isAnsweredTwice() throws Exception {
         var visitor = signedIn(centre.instructor());
-        String anew = "/marking/anew/" + centre.taskId();
-        Callable<Integer> press = () -> visitor.post(anew, Map.of("reason", "")).statusCode();
+        String again = "/marking/re-mark/" + centre.taskId();
+        Callable<Integer> press =
+                () -> visitor.post(again, Map.of("reason", "")).statusCode();
         ExecutorService fingers = Executors.newFixedThreadPool(6);
         for (int round = 0; round < 5; round++) {
-            visitor.get(anew);
+            visitor.get(again);
             for (var answer : fingers.invokeAll(Collections.nCopies(6, press))) {
                 assertEquals(302, answer.get());
             }

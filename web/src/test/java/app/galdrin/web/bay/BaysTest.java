@@ -11,6 +11,7 @@ import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -35,6 +36,9 @@ class BaysTest {
     private Sittings sittings;
 
     @Autowired
+    private VehicleReferences vehicles;
+
+    @Autowired
     private Bays bays;
 
     private Sitting whole(Centre centre, UUID id) {
@@ -51,7 +55,7 @@ class BaysTest {
         Sitting after = whole(centre, sittings.begin(opening, centre.neighbour().personId(), null));
         assertEquals(before.floor(), whole(centre, before.id()).floor(), "kept");
         assertNotEquals(before.floor(), after.floor());
-        UUID reference = sittings.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 1);
+        UUID reference = vehicles.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 1);
         assertEquals(after.floor(), whole(centre, reference).floor(), "one floor on its own page and on the desk");
     }
 

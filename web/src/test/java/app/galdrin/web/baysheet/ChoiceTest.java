@@ -29,6 +29,7 @@ import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Entries.Outcome.Refusal;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.util.List;
 import java.util.Optional;
@@ -57,10 +58,13 @@ class ChoiceTest {
     private Sittings sittings;
 
     @Autowired
+    private VehicleReferences vehicles;
+
+    @Autowired
     private Entries entries;
 
     @Autowired
-    private SittingMarks works;
+    private SittingMarks sittingMarks;
 
     private static Practical byBeam(SpecificationSheet sheet) {
         Practical start = TaskStart.TOE.on(sheet, "Beam", OrderSchool.A, AnswerUnit.DEGREES);
@@ -91,17 +95,21 @@ class ChoiceTest {
         Centre centre = centres.with(ChoiceTest::byBeam);
         var task = tasks.task(centre.id(), centre.taskId());
         var maud = centre.instructor();
-        read(maud, sittings.sitting(maud, sittings.referenceAsFound(maud, task, 1)), reference);
+        read(maud, sittings.sitting(maud, vehicles.referenceAsFound(maud, task, 1)), reference);
         Sitting sitting = centre.sitting(tasks, sittings);
         read(centre.apprentice(), sitting, own);
         var log = sittings.log(centre.id(), sitting.id());
-        var reading = works
-                .markSheet(sitting, log, works.references(sitting, log).references())
-                .lines()
-                .stream()
-                .filter(l -> l.criterion().key().equals("toe.reading"))
-                .findFirst()
-                .orElseThrow();
+        var reading =
+                sittingMarks
+                        .markSheet(
+                                sitting,
+                                log,
+                                sittingMarks.references(sitting, log).references())
+                        .lines()
+                        .stream()
+                        .filter(l -> l.criterion().key().equals("toe.reading"))
+                        .findFirst()
+                        .orElseThrow();
         assertEquals(reading.available(), reading.marks().doubleValue(), reading.toString());
 
         var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
@@ -154,7 +162,7 @@ class ChoiceTest {
         read(centre.apprentice(), sitting, "above");
         assertInstanceOf(Refusal.class, write(centre.apprentice(), sitting, "toe/lineSide/0/0", "OUTBOARD "));
         var log = sittings.log(centre.id(), sitting.id());
-        var own = new OwnFigures(works.assignment(sitting), log.answers());
+        var own = new OwnFigures(sittingMarks.assignment(sitting), log.answers());
         var measure = sitting.task().practical().measure("toe").orElseThrow();
         assertEquals(Optional.empty(), own.mean(measure, 0, TOE));
     }

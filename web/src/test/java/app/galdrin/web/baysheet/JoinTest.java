@@ -135,7 +135,7 @@ class JoinTest {
         assertEquals(422, other.post("/join", form(who, "4")).statusCode());
 
         first.losesSession();
-        jdbc.update("update sitting_joined set joined_at = joined_at - interval '11 minutes'");
+        jdbc.update("update sitting_join set joined_at = joined_at - interval '11 minutes'");
         assertFalse(first.get("/join?code=" + centre.code()).body().contains(offered));
         assertEquals(422, first.post("/join", form(who, "4")).statusCode());
     }

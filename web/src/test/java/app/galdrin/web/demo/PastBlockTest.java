@@ -139,7 +139,7 @@ class PastBlockTest {
                     "/marking/class/" + block,
                     "/marking/class/" + block + "/alike",
                     "/marking/class/" + study + "/varied",
-                    "/marking/anew/" + block,
+                    "/marking/re-mark/" + block,
                     "/marking/" + felix,
                     "/marking/" + felix + "/stored/1")) {
                 breaches.addAll(browser.go(page).breaches());

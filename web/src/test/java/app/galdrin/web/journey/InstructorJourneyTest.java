@@ -92,7 +92,7 @@ class InstructorJourneyTest {
         ada.waitForText("main h1", "The first instructor");
         assertEquals("Europe/Oslo", ada.value("#zone"), "the browser's zone is offered");
         ada.fill("Set-up code", "aaaa-bbbb-cccc");
-        ada.fill("College or workshop", "North SittingMarks");
+        ada.fill("College or workshop", "North Works");
         ada.fill("Name", "Ada Fern");
         ada.fill("Sign-in name", "a fern");
         ada.fill("Password", "short");
@@ -100,7 +100,7 @@ class InstructorJourneyTest {
         for (String wrong : List.of("without spaces", "10 to 200 characters", "not the code on the console")) {
             ada.waitForText("main", wrong);
         }
-        assertEquals("North SittingMarks", ada.value("#centre"));
+        assertEquals("North Works", ada.value("#centre"));
         ada.fill("Set-up code", code.toUpperCase(Locale.ROOT).replace("-", ""));
         ada.fill("Time zone", "Europe/London");
         ada.fill("Sign-in name", "a.fern");
@@ -303,7 +303,7 @@ class InstructorJourneyTest {
         }
     }
 
-    /** Journey 9: one key a sheet, the page not loaded anew, then the rest of the task at once and taken back. */
+    /** Journey 9: one key a sheet, the page not loaded again, then the rest of the task at once and taken back. */
     @Test
     void whatWasHandedIn_isSignedAndReleased_aKeyASheet() {
         Centre centre = centres.plates();
@@ -320,7 +320,7 @@ class InstructorJourneyTest {
             maud.script("window.stays = true");
             maud.find("body").sendKeys("g");
             maud.waitForText("[role=status]", "Ada is signed and released");
-            assertEquals(true, maud.script("return window.stays"), "the page is not loaded anew");
+            assertEquals(true, maud.script("return window.stays"), "the page is not loaded again");
             maud.press("Marking");
             maud.press("Release signed sheets (1)");
             maud.press("Release 1");
@@ -357,8 +357,8 @@ class InstructorJourneyTest {
             maud.press("Re-mark signed sheets");
             maud.fill("Why you re-mark", "the tape lay on the tread's edge");
             maud.press("Work out the changes");
-            maud.waitFor(() -> !maud.go(maud.path()).all(".anew-table").isEmpty());
-            assertTrue(maud.text(".anew-table").contains("Ada"));
+            maud.waitFor(() -> !maud.go(maud.path()).all(".remark-table").isEmpty());
+            assertTrue(maud.text(".remark-table").contains("Ada"));
             maud.click("#apply");
             maud.waitForText("#progress", "Applied");
             her.press("My sheets");

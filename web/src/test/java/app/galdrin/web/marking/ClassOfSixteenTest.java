@@ -25,6 +25,7 @@ import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingSheet;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.util.Map;
 import java.util.SplittableRandom;
@@ -52,10 +53,13 @@ class ClassOfSixteenTest {
     private Sittings sittings;
 
     @Autowired
+    private VehicleReferences vehicles;
+
+    @Autowired
     private Entries entries;
 
     @Autowired
-    private SittingMarks works;
+    private SittingMarks sittingMarks;
 
     @Autowired
     private People people;
@@ -84,7 +88,8 @@ class ClassOfSixteenTest {
         }
 
         Apprentice apprentice() {
-            return new Apprentice(works.assignment(sitting), this, () -> Hands.trained(0, new SplittableRandom(4)));
+            return new Apprentice(
+                    sittingMarks.assignment(sitting), this, () -> Hands.trained(0, new SplittableRandom(4)));
         }
     }
 
@@ -102,8 +107,8 @@ class ClassOfSixteenTest {
         var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
         Sitting sitting = sittings.sitting(centre.instructor(), sittings.begin(opening, id, null));
         new Writer(people.session(centre.id(), id), sitting).apprentice().doAll(Habit.CAREFUL, FOUND, LEFT);
-        readLeft(centre, sittings.referenceAsLeft(centre.instructor(), sitting));
-        readLeft(centre, sittings.referenceAsLeftAgain(centre.instructor(), sitting));
+        readLeft(centre, vehicles.referenceAsLeft(centre.instructor(), sitting));
+        readLeft(centre, vehicles.referenceAsLeftAgain(centre.instructor(), sitting));
     }
 
     private void readLeft(Centre centre, UUID reference) {
@@ -120,7 +125,7 @@ class ClassOfSixteenTest {
         Centre centre = centres.plates();
         Sitting found = sittings.sitting(
                 centre.instructor(),
-                sittings.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 1));
+                vehicles.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 1));
         found.task()
                 .practical()
                 .measure("found")

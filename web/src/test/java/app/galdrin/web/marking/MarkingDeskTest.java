@@ -20,6 +20,7 @@ import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.time.Duration;
 import java.util.HashMap;
@@ -54,10 +55,13 @@ class MarkingDeskTest {
     private Sittings sittings;
 
     @Autowired
+    private VehicleReferences vehicles;
+
+    @Autowired
     private Entries entries;
 
     @Autowired
-    private SittingMarks works;
+    private SittingMarks sittingMarks;
 
     @Autowired
     private MarkSheets sheets;
@@ -111,7 +115,7 @@ class MarkingDeskTest {
     private MarkSheet sheet() {
         var now = sittings.sitting(centre.instructor(), sitting.id());
         Log log = sittings.log(centre.id(), sitting.id());
-        return sheets.toShow(now, log, works.references(now, log));
+        return sheets.toShow(now, log, sittingMarks.references(now, log));
     }
 
     @Test
@@ -190,7 +194,7 @@ class MarkingDeskTest {
         MarkSheet released = sheet();
         post("override", "criterion", "plan.plan", "marks", "10", "reason", "late thought");
         var task = tasks.task(centre.id(), centre.taskId());
-        var reference = sittings.sitting(centre.instructor(), sittings.referenceAsFound(centre.instructor(), task, 1));
+        var reference = sittings.sitting(centre.instructor(), vehicles.referenceAsFound(centre.instructor(), task, 1));
         for (int repeat = 1; repeat <= 2; repeat++) {
             for (String place : new String[] {"frontDistance", "rearDistance"}) {
                 Centre.write(
@@ -257,7 +261,7 @@ class MarkingDeskTest {
     void asLeftInDoubt_isAskedForOnceMore_andHoldsTheRelease() {
         assertFalse(desk().contains("ask-again"), "nothing was read as left");
         assertEquals(404, refers(sitting.id(), "reference-again"), "nor is there anything to read again");
-        UUID left = sittings.referenceAsLeft(centre.instructor(), sitting);
+        UUID left = vehicles.referenceAsLeft(centre.instructor(), sitting);
         assertEquals(404, refers(left, "reference"), "a reference leaves no vehicle behind");
         read(left, "left", 1, "1905", "1904");
         assertTrue(sheet().lines().stream().anyMatch(MarkLine::asksForAnotherReading));
@@ -269,7 +273,7 @@ class MarkingDeskTest {
         String queue = teacher.get("/marking").body();
         assertTrue(queue.contains("Readings to repeat at the bay") && queue.contains("as left by " + sitting.names()));
         post("reference-again");
-        UUID again = sittings.findReferenceAgain(sitting, 1).orElseThrow();
+        UUID again = vehicles.findReferenceAgain(sitting, 1).orElseThrow();
         read(again, "left", 1, "1905", "1904.5");
         assertFalse(teacher.get("/marking").body().contains("Readings to repeat"));
         MarkLine asLeft = sheet().lines().stream()
@@ -288,7 +292,7 @@ class MarkingDeskTest {
     void asLeftInDoubt_canBeAccepted_withAReason() {
         post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", "too early");
         assertTrue(desk().contains("no longer too close to tell"), "nothing was read yet");
-        read(sittings.referenceAsLeft(centre.instructor(), sitting), "left", 1, "1905", "1904");
+        read(vehicles.referenceAsLeft(centre.instructor(), sitting), "left", 1, "1905", "1904");
         post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", " ");
         assertTrue(desk().contains("needs a reason"));
         post("accept-in-doubt", "criterion", "adjust.asLeft", "reason", "the edge of the rod's thread");
@@ -304,7 +308,7 @@ class MarkingDeskTest {
         var stranger = centres.plates();
         String verifier = "v." + centre.id();
         people.add(centre.id(), Role.VERIFIER, "Vera", verifier, Centre.PASSWORD);
-        sittings.referenceAsLeft(centre.instructor(), sitting);
+        vehicles.referenceAsLeft(centre.instructor(), sitting);
         for (Visitor visitor : List.of(
                 new Visitor(port).signIn(stranger.instructor().signIn(), Centre.PASSWORD),
                 new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD),
@@ -317,7 +321,7 @@ class MarkingDeskTest {
                 assertTrue(status == 403 || status == 404, action + " " + status);
             }
         }
-        assertTrue(sittings.findReferenceAgain(sitting, 1).isEmpty());
+        assertTrue(vehicles.findReferenceAgain(sitting, 1).isEmpty());
     }
 
     /** Five people read 3.5 mm where the instructor reads none. */
@@ -341,7 +345,7 @@ class MarkingDeskTest {
             Centre.write(sittings, entries, people.session(centre.id(), person), other, "handIn/done/0/0", "done");
         }
         var task = tasks.task(centre.id(), centre.taskId());
-        UUID reference = sittings.referenceAsFound(centre.instructor(), task, 1);
+        UUID reference = vehicles.referenceAsFound(centre.instructor(), task, 1);
         read(reference, "found", 0, "1906", "1906");
         post("sign");
         post("release");

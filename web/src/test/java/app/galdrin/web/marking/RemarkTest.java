@@ -15,12 +15,13 @@ import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.marksheet.MarkSheets;
+import app.galdrin.web.remark.Remark;
+import app.galdrin.web.remark.RemarkState;
 import app.galdrin.web.remark.Remarks;
-import app.galdrin.web.remark.Remarks.Remark;
-import app.galdrin.web.remark.Remarks.State;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
@@ -38,7 +39,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** Marking anew, on the real database. */
+/** Re-marking, on the real database. */
 @GaldrinTest
 class RemarkTest {
 
@@ -55,6 +56,9 @@ class RemarkTest {
 
     @Autowired
     private Sittings sittings;
+
+    @Autowired
+    private VehicleReferences vehicles;
 
     @Autowired
     private MarkSheets sheets;
@@ -111,7 +115,7 @@ class RemarkTest {
     }
 
     private Remark workedOut(TaskVersion version) throws InterruptedException {
-        return until(begin(version).id(), State.READY);
+        return until(begin(version).id(), RemarkState.READY);
     }
 
     private Remarks.Begun begin(TaskVersion version) {
@@ -119,7 +123,7 @@ class RemarkTest {
                 .orElseThrow();
     }
 
-    private Remark until(UUID id, State state) throws InterruptedException {
+    private Remark until(UUID id, RemarkState state) throws InterruptedException {
         Instant end = Instant.now().plus(Duration.ofSeconds(30));
         Remark now = remarks.remark(centre.instructor(), id);
         while (now.state() != state && Instant.now().isBefore(end)) {
@@ -165,7 +169,7 @@ class RemarkTest {
         assertEquals(new BigDecimal("20.0"), lines.get(0).before().orElseThrow());
         assertEquals(new BigDecimal("40.0"), lines.get(0).after().orElseThrow());
         assertEquals(Optional.empty(), remarks.apply(centre.instructor(), ready.id()));
-        until(ready.id(), State.APPLIED);
+        until(ready.id(), RemarkState.APPLIED);
         Sitting now = sittings.sitting(centre.instructor(), right.id());
         assertEquals(
                 40,
@@ -201,7 +205,8 @@ class RemarkTest {
         assertTrue(laidDown() > 0);
         remarks.cancel(centre.instructor(), ready.id());
         assertEquals(
-                State.CANCELLED, remarks.remark(centre.instructor(), ready.id()).state());
+                RemarkState.CANCELLED,
+                remarks.remark(centre.instructor(), ready.id()).state());
         assertEquals(0, laidDown());
         assertEquals(2, stored());
         assertTrue(remarks.apply(centre.instructor(), ready.id()).isPresent());
@@ -214,13 +219,13 @@ class RemarkTest {
         try (Connection other = database.getConnection()) {
             other.setAutoCommit(false);
             try (var lock = other.createStatement()) {
-                lock.execute("lock table sitting_marked_by in share mode");
+                lock.execute("lock table marking_basis in share mode");
             }
             assertEquals(Optional.empty(), remarks.apply(centre.instructor(), ready.id()));
             remarks.cancel(centre.instructor(), ready.id());
             other.rollback();
         }
-        until(ready.id(), State.CANCELLED);
+        until(ready.id(), RemarkState.CANCELLED);
         Instant end = Instant.now().plus(Duration.ofSeconds(10));
         while (laidDown() > 0 && Instant.now().isBefore(end)) {
             Thread.sleep(20);
@@ -237,7 +242,7 @@ class RemarkTest {
         Remark ready = workedOut(worth(40));
         sheets.override(centre.instructor(), wrong, WORKING, BigDecimal.TEN, "said it right", key());
         assertEquals(Optional.empty(), remarks.apply(centre.instructor(), ready.id()));
-        until(ready.id(), State.STALE);
+        until(ready.id(), RemarkState.STALE);
         assertEquals(0, laidDown());
         assertEquals(2, stored());
     }
@@ -249,11 +254,11 @@ class RemarkTest {
         Remark second = workedOut(worth(30));
         assertEquals(Optional.empty(), remarks.apply(centre.instructor(), first.id()));
         assertEquals(Optional.empty(), remarks.apply(centre.instructor(), second.id()));
-        until(first.id(), State.APPLIED);
-        until(second.id(), State.STALE);
+        until(first.id(), RemarkState.APPLIED);
+        until(second.id(), RemarkState.STALE);
         assertEquals(3, stored());
         remarks.cancel(centre.instructor(), second.id());
-        until(second.id(), State.CANCELLED);
+        until(second.id(), RemarkState.CANCELLED);
     }
 
     /** The marks are held by another connection, so that the first is at work when the second is asked for. */
@@ -273,7 +278,7 @@ class RemarkTest {
             assertEquals(new Remarks.Begun(first.id(), true), begin(before), "one of a centre at a time");
             other.rollback();
         }
-        until(first.id(), State.READY);
+        until(first.id(), RemarkState.READY);
         assertFalse(begin(version).already());
     }
 
@@ -294,8 +299,8 @@ class RemarkTest {
             other.rollback();
         }
         assertFalse(next.already());
-        until(next.id(), State.READY);
-        until(left.id(), State.FAILED);
+        until(next.id(), RemarkState.READY);
+        until(left.id(), RemarkState.FAILED);
     }
 
     /** A version with other steps marks nothing that was sat under these; nor does one without a reason. */
@@ -317,23 +322,23 @@ class RemarkTest {
         for (String who : List.of(
                 centres.plates().instructor().signIn(), centre.apprentice().signIn())) {
             Visitor other = new Visitor(port).signIn(who, Centre.PASSWORD);
-            int seen = other.get("/marking/anew/run/" + ready.id()).statusCode();
-            int applied = other.post("/marking/anew/run/" + ready.id() + "/apply", Map.of())
+            int seen = other.get("/marking/re-mark/job/" + ready.id()).statusCode();
+            int applied = other.post("/marking/re-mark/job/" + ready.id() + "/apply", Map.of())
                     .statusCode();
             assertTrue(seen == 403 || seen == 404, who + " " + seen);
             assertTrue(applied == 403 || applied == 404, who + " " + applied);
         }
-        assertFalse(remarks.remark(centre.instructor(), ready.id()).state() == State.APPLIED);
+        assertFalse(remarks.remark(centre.instructor(), ready.id()).state() == RemarkState.APPLIED);
     }
 
-    /** Released, a vehicle that was left in doubt was taken as it stood: marking anew does not ask for another reading of it. */
+    /** Released, a vehicle that was left in doubt was taken as it stood: re-marking does not ask for another reading of it. */
     @Test
     void whatIsReleased_asksForNoOtherReading() throws InterruptedException {
         sheets.sign(centre.instructor(), right, key());
         assertEquals(
                 Optional.empty(),
                 sheets.release(centre.instructor(), sittings.sitting(centre.instructor(), right.id()), key()));
-        UUID left = sittings.referenceAsLeft(centre.instructor(), right);
+        UUID left = vehicles.referenceAsLeft(centre.instructor(), right);
         Sitting reference = sittings.sitting(centre.instructor(), left);
         for (int repeat = 1; repeat <= 2; repeat++) {
             Centre.write(

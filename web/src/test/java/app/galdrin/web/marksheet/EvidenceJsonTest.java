@@ -4,8 +4,17 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.marking.DoubtShare;
 import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.FigureValue;
+import app.galdrin.core.marking.IntermediateMark;
+import app.galdrin.core.marking.Lack;
 import app.galdrin.core.marking.MarkLine;
+import app.galdrin.core.marking.MatchedReason;
+import app.galdrin.core.marking.PlannedMove;
+import app.galdrin.core.marking.ReadingEvidence;
+import app.galdrin.core.marking.ThrustLine;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.procedure.PlaceId;
 import app.galdrin.core.procedure.paper.Intermediate;
 import app.galdrin.core.record.FieldUnit;
@@ -37,18 +46,16 @@ import org.junit.jupiter.api.Test;
 class EvidenceJsonTest {
 
     private static final FigureId TOE = FigureId.parse("toe.front.left").orElseThrow();
-    private static final Evidence.Figure OWN = new Evidence.Figure(0.004, 0.0003);
+    private static final FigureValue OWN = new FigureValue(0.004, 0.0003);
     private static final Limits ONE_SIDED =
             new Limits(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(0.002));
 
     private static final List<Evidence> EVERY_KIND = List.of(
-            new Evidence.MissingEntry(Evidence.Lack.TARGET, ""),
+            new Evidence.MissingEntry(Lack.TARGET, ""),
             new Evidence.Item("stands", true, Optional.of("chocks")),
             new Evidence.GivenReason(
-                    "boots",
-                    Optional.of("it falls"),
-                    List.of(new Evidence.MatchedReason(List.of("falls", "drops"), true))),
-            new Evidence.Reading(
+                    "boots", Optional.of("it falls"), List.of(new MatchedReason(List.of("falls", "drops"), true))),
+            new ReadingEvidence(
                     TOE,
                     OWN,
                     OWN,
@@ -57,14 +64,14 @@ class EvidenceJsonTest {
                     2,
                     3,
                     0.5,
-                    Optional.of(new Evidence.DoubtFrom("rim", 0.9)),
+                    Optional.of(new DoubtShare("rim", 0.9)),
                     List.of(Set.of("methodSign")),
                     true,
                     List.of(new PlaceId("inclinometer", "fl.gauge"))),
             new Evidence.Repeats(TOE, List.of(0.004, 0.005), 0.001, new Band(0.001, 0.003), 1),
-            new Evidence.Working(
+            new WorkingEvidence(
                     TOE, "toe", AnswerUnit.DEGREES_MINUTES, "solved", 0.23, 0.3, 0.01, 0.25, List.of(), true),
-            new Evidence.Working(
+            new WorkingEvidence(
                     TOE,
                     "toe",
                     AnswerUnit.DEGREES,
@@ -75,7 +82,7 @@ class EvidenceJsonTest {
                     0.5,
                     List.of(),
                     false,
-                    List.of(new Evidence.OnTheWay(Intermediate.SKEW_LEFT, 0.1, Optional.of(0.17), 0.01, 0)),
+                    List.of(new IntermediateMark(Intermediate.SKEW_LEFT, 0.1, Optional.of(0.17), 0.01, 0)),
                     Optional.of(0.3),
                     Optional.of(0.24),
                     List.of(new MissingReading("strings", "hubGap.fl", 2)),
@@ -99,7 +106,7 @@ class EvidenceJsonTest {
                     Set.of(Verdict.OUTSIDE),
                     List.of(Set.of("limitSignLost")),
                     true,
-                    Optional.of(new Evidence.ThrustLine(0.003, Optional.of(-0.05)))),
+                    Optional.of(new ThrustLine(0.003, Optional.of(-0.05)))),
             new Evidence.TimeTaken(60, 71.5, new Band(0, 30)),
             new Evidence.FigureComparison(
                     TOE, "plates", "strings", 0.002, 0.0015, Judge.Agreement.AGREE, Judge.Agreement.DISAGREE),
@@ -110,11 +117,11 @@ class EvidenceJsonTest {
                     Zone.OUTSIDE,
                     0.001,
                     ONE_SIDED,
-                    List.of(new Evidence.PlannedMove("rod.front.left", "turn", Direction.SHORTEN, 0.5)),
+                    List.of(new PlannedMove("rod.front.left", "turn", Direction.SHORTEN, 0.5)),
                     true,
                     0.5,
                     List.of(Set.of("wrongWay"), Set.of("wrongLinkage")),
-                    Optional.of(new Evidence.ThrustLine(-0.003, Optional.empty()))),
+                    Optional.of(new ThrustLine(-0.003, Optional.empty()))),
             new Evidence.Move(
                     "rod.front.left",
                     "rod",
@@ -156,8 +163,8 @@ class EvidenceJsonTest {
 
     private static List<Formula.Operation> operations(MarkLine line) {
         return line.evidence().stream()
-                .filter(Evidence.Working.class::isInstance)
-                .flatMap(e -> ((Evidence.Working) e).steps().stream())
+                .filter(WorkingEvidence.class::isInstance)
+                .flatMap(e -> ((WorkingEvidence) e).steps().stream())
                 .flatMap(List::stream)
                 .flatMap(step -> step.formula().operations().stream())
                 .toList();

@@ -16,6 +16,7 @@ import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.util.Map;
 import java.util.UUID;
@@ -45,6 +46,9 @@ class PersonalDataTest {
 
     @Autowired
     private Sittings sittings;
+
+    @Autowired
+    private VehicleReferences vehicles;
 
     @Autowired
     private Entries entries;
@@ -102,10 +106,10 @@ class PersonalDataTest {
         assertTrue(left.isOf(centre.neighbour().personId()) && !left.isOf(bo));
         assertEquals(
                 "Erased person 1",
-                sittings.movedOutOf(centre.id(), alone.stateId(), null)
+                vehicles.movedOutOf(centre.id(), alone.stateId(), null)
                         .orElseThrow()
                         .names());
-        sittings.readAsItStands(
+        vehicles.readAsItStands(
                 centre.instructor(),
                 tasks.task(centre.id(), centre.taskId()),
                 alone.state().bay(),

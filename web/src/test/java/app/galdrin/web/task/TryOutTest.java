@@ -94,7 +94,7 @@ class TryOutTest {
     private static String begun(HttpResponse<String> pressed) {
         assertEquals(302, pressed.statusCode(), pressed.body());
         String page = pressed.headers().firstValue("Location").orElseThrow();
-        return page.substring(page.indexOf("/tasks/tried/"));
+        return page.substring(page.indexOf("/tasks/try-outs/"));
     }
 
     private String ready(String page) {

@@ -48,7 +48,7 @@ class WheelNutsTest {
     private Sittings sittings;
 
     @Autowired
-    private SittingMarks works;
+    private SittingMarks sittingMarks;
 
     @Autowired
     private MarkSheets sheets;
@@ -101,7 +101,7 @@ class WheelNutsTest {
     private MarkLine marked(Sitting sitting) {
         Sitting now = sittings.sitting(centre.instructor(), sitting.id());
         Log log = sittings.log(centre.id(), sitting.id());
-        return sheets.toShow(now, log, works.references(now, log)).lines().stream()
+        return sheets.toShow(now, log, sittingMarks.references(now, log)).lines().stream()
                 .filter(l -> l.criterion().equals(COUNTED))
                 .findFirst()
                 .orElseThrow();

@@ -3,6 +3,13 @@ package app.galdrin.core.marking.written;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.FigureValue;
+import app.galdrin.core.marking.IntermediateMark;
+import app.galdrin.core.marking.MatchedReason;
+import app.galdrin.core.marking.PlannedMove;
+import app.galdrin.core.marking.ReadingEvidence;
+import app.galdrin.core.marking.ThrustLine;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Limits;
@@ -36,11 +43,11 @@ final class EvidenceWriter {
             e.before().ifPresent(id -> text("before", id));
         } else if (evidence instanceof Evidence.GivenReason e) {
             why(e);
-        } else if (evidence instanceof Evidence.Reading e) {
+        } else if (evidence instanceof ReadingEvidence e) {
             reading(e);
         } else if (evidence instanceof Evidence.Repeats e) {
             repeats(e);
-        } else if (evidence instanceof Evidence.Working e) {
+        } else if (evidence instanceof WorkingEvidence e) {
             working(e);
         } else if (evidence instanceof Evidence.Target e) {
             target(e);
@@ -95,7 +102,7 @@ final class EvidenceWriter {
         }
     }
 
-    private void reading(Evidence.Reading e) {
+    private void reading(ReadingEvidence e) {
         is("reading")
                 .figure(e.figure())
                 .value("own", e.figure(), e.own())
@@ -123,7 +130,7 @@ final class EvidenceWriter {
         amount("range", e.figure(), e.range()).band(e.figure(), e.band());
     }
 
-    private void working(Evidence.Working e) {
+    private void working(WorkingEvidence e) {
         is("working").figure(e.figure()).text("from", e.from()).word("unit", e.unit());
         text("taught", e.taught()).number("honest", e.honest()).number("written", e.written());
         number("tolerance", e.tolerance()).flag("addedUp", e.addedUp());
@@ -143,7 +150,7 @@ final class EvidenceWriter {
         }
     }
 
-    private void onTheWay(Evidence.OnTheWay step) {
+    private void onTheWay(IntermediateMark step) {
         json.writeStartObject();
         word("what", step.what()).number("honest", step.honest());
         step.wrote().ifPresent(wrote -> number("written", wrote));
@@ -161,7 +168,7 @@ final class EvidenceWriter {
         is("effect").figure(e.figure()).value("own", e.figure(), e.own()).word("zone", e.zone());
         amount("after", e.figure(), e.after()).limits(e.figure(), e.limits());
         json.writeArrayPropertyStart("moves");
-        for (Evidence.PlannedMove move : e.moves()) {
+        for (PlannedMove move : e.moves()) {
             json.writeStartObject();
             text("adjuster", move.adjuster()).text("unit", move.unit()).word("way", move.way());
             number("amount", move.amount());
@@ -172,10 +179,10 @@ final class EvidenceWriter {
         e.line().ifPresent(this::thrustLine);
     }
 
-    private void thrustLine(Evidence.ThrustLine line) {
+    private void thrustLine(ThrustLine line) {
         json.writeObjectPropertyStart("thrustLine");
-        number("thrust", Math.toDegrees(line.thrust()));
-        line.steeringWheel().ifPresent(wheel -> number("steeringWheel", Math.toDegrees(wheel)));
+        number("thrust", Quantity.ANGLE.toDocument(line.thrust()));
+        line.steeringWheel().ifPresent(wheel -> number("steeringWheel", Quantity.ANGLE.toDocument(wheel)));
         json.writeEndObject();
     }
 
@@ -239,14 +246,14 @@ final class EvidenceWriter {
     }
 
     private static double inRecord(FigureId figure, double inCore) {
-        return figure.measurand().quantity() == Quantity.ANGLE ? Math.toDegrees(inCore) : inCore;
+        return figure.measurand().quantity().toDocument(inCore);
     }
 
     private EvidenceWriter amount(String name, FigureId figure, double inCore) {
         return number(name, inRecord(figure, inCore));
     }
 
-    private EvidenceWriter value(String name, FigureId figure, Evidence.Figure value) {
+    private EvidenceWriter value(String name, FigureId figure, FigureValue value) {
         json.writeObjectPropertyStart(name);
         amount("value", figure, value.value()).amount("u", figure, value.doubt());
         json.writeEndObject();
@@ -272,7 +279,7 @@ final class EvidenceWriter {
         is("why").text("item", e.item());
         e.answer().ifPresent(answer -> text("answer", answer));
         json.writeArrayPropertyStart("reasons");
-        for (Evidence.MatchedReason reason : e.reasons()) {
+        for (MatchedReason reason : e.reasons()) {
             json.writeStartObject();
             json.writeArrayPropertyStart("words");
             reason.words().forEach(json::writeString);

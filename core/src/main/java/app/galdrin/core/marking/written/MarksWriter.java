@@ -9,6 +9,7 @@ import app.galdrin.core.marking.KnownReferences;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.marking.WorkingSteps;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.record.Step;
@@ -97,7 +98,7 @@ public final class MarksWriter implements LineWriter {
         for (Evidence evidence : line.evidence()) {
             json.writeStartObject();
             writer.members(evidence);
-            if (explain && evidence instanceof Evidence.Working working) {
+            if (explain && evidence instanceof WorkingEvidence working) {
                 steps(json, steps.to(working));
             }
             json.writeEndObject();

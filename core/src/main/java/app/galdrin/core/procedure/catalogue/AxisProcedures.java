@@ -17,13 +17,14 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.ProcedureList;
+import app.galdrin.core.procedure.ReadingType.Subject;
+import app.galdrin.core.procedure.ShownReadings;
 import app.galdrin.core.procedure.Simulation;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.procedure.Truth;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -55,13 +56,14 @@ public final class AxisProcedures implements ProcedureList {
         List<Evaluation> evaluations = new ArrayList<>();
         for (Wheel wheel : Data.FRONTS) {
             Place frame = Place.sensed(
-                    wheel.key() + ".frame",
-                    wheel,
-                    "frame",
-                    MOST_FRAME,
-                    Use.AXIS,
-                    Sense.FALLS_TO_REAR,
-                    Sense.FALLS_TO_FRONT);
+                            wheel.key() + ".frame",
+                            wheel,
+                            "frame",
+                            MOST_FRAME,
+                            Use.AXIS,
+                            Sense.FALLS_TO_REAR,
+                            Sense.FALLS_TO_FRONT)
+                    .reading(reading -> reading.of(Subject.FRAME_SLOPE));
             Place pad = leaning(wheel, "pad");
             Place knuckle = leaning(wheel, "knuckle");
             walk.addAll(List.of(frame, pad, knuckle));
@@ -108,7 +110,7 @@ public final class AxisProcedures implements ProcedureList {
     private static final double FRAME = Math.toRadians(0.9);
 
     private static Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Wheel wheel : Data.FRONTS) {
             double twist = truth.of(Measurand.KINGPIN_TWIST, wheel);
             var r = CasterProtractor.forward(
@@ -117,16 +119,11 @@ public final class AxisProcedures implements ProcedureList {
                     FRAME + s.floor().pitch(),
                     Instrument.PERFECT,
                     hands.random());
-            places.put(wheel.key() + ".frame", Math.toDegrees(r.frameAngle()));
-            places.put(
-                    wheel.key() + ".pad",
-                    Math.toDegrees(r.pad().orElseThrow() + face("pad", wheel).made(hands)));
-            places.put(
-                    wheel.key() + ".knuckle",
-                    Math.toDegrees(
-                            r.knuckle().orElseThrow() + face("knuckle", wheel).made(hands)));
+            places.angle(wheel.key() + ".frame", r.frameAngle());
+            places.angle(wheel.key() + ".pad", r.pad().orElseThrow() + hands.off(face("pad", wheel)));
+            places.angle(wheel.key() + ".knuckle", r.knuckle().orElseThrow() + hands.off(face("knuckle", wheel)));
         }
-        return () -> places;
+        return places::byPlace;
     }
 
     /** Across the axle on the knuckle, the frame's slope across taken off. */
@@ -137,13 +134,14 @@ public final class AxisProcedures implements ProcedureList {
             Place across = Place.sensed(
                     wheel.key() + ".across", wheel, "across", MOST_AXIS, Use.AXIS, Sense.LEANS_IN, Sense.LEANS_OUT);
             Place slope = Place.sensed(
-                    wheel.key() + ".cross",
-                    wheel,
-                    "frameAcross",
-                    MOST_FRAME,
-                    Use.AXIS,
-                    Sense.FALLS_LEFT,
-                    Sense.FALLS_RIGHT);
+                            wheel.key() + ".cross",
+                            wheel,
+                            "frameAcross",
+                            MOST_FRAME,
+                            Use.AXIS,
+                            Sense.FALLS_LEFT,
+                            Sense.FALLS_RIGHT)
+                    .reading(reading -> reading.with("frame").of(Subject.FRAME_SLOPE));
             walk.addAll(List.of(slope, across));
             Map<String, Source> fields = new LinkedHashMap<>();
             fields.put("side", new Source.Constant(wheel.side().key()));
@@ -169,7 +167,7 @@ public final class AxisProcedures implements ProcedureList {
     }
 
     private static Simulation.Laying layAcross(Truth truth, MeasuringContext s, Hands hands) {
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Wheel wheel : Data.FRONTS) {
             var r = KpiProtractor.forward(
                     truth.of(Measurand.KPI, wheel),
@@ -178,11 +176,9 @@ public final class AxisProcedures implements ProcedureList {
                     Instrument.PERFECT,
                     Instrument.PERFECT,
                     hands.random());
-            places.put(
-                    wheel.key() + ".across",
-                    Math.toDegrees(r.reading() + face("across", wheel).made(hands)));
-            places.put(wheel.key() + ".cross", Math.toDegrees(r.crossSlope()));
+            places.angle(wheel.key() + ".across", r.reading() + hands.off(face("across", wheel)));
+            places.angle(wheel.key() + ".cross", r.crossSlope());
         }
-        return () -> places;
+        return places::byPlace;
     }
 }

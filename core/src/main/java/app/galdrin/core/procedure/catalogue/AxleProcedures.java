@@ -21,6 +21,7 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.ProcedureList;
+import app.galdrin.core.procedure.ShownReadings;
 import app.galdrin.core.procedure.Simulation;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Source.SetUp;
@@ -88,7 +89,7 @@ public final class AxleProcedures implements ProcedureList {
         double angle = Math.atan(truth.of(SETBACK) / g.frontTrack());
         var r = AxleSetback.forward(angle, g.wheelbase(), g.frontTrack(), Instrument.PERFECT, hands.random());
         Map<String, Double> places =
-                Map.of("fl.wheelbase", r.wheelbaseLeft() + STRAIGHT.made(hands), "fr.wheelbase", r.wheelbaseRight());
+                Map.of("fl.wheelbase", r.wheelbaseLeft() + hands.off(STRAIGHT), "fr.wheelbase", r.wheelbaseRight());
         return () -> places;
     }
 
@@ -105,13 +106,14 @@ public final class AxleProcedures implements ProcedureList {
             Map<String, Source> fields = new LinkedHashMap<>();
             for (int i = 0; i < QUARTERS.length; i++) {
                 Place quarter = Place.sensed(
-                        quarter(wheel, i),
-                        wheel,
-                        "quarter" + (i + 1),
-                        MOST_LEAN,
-                        Use.LEVEL,
-                        Sense.TOP_OUT,
-                        Sense.TOP_IN);
+                                quarter(wheel, i),
+                                wheel,
+                                "quarter" + (i + 1),
+                                MOST_LEAN,
+                                Use.LEVEL,
+                                Sense.TOP_OUT,
+                                Sense.TOP_IN)
+                        .reading(reading -> reading.with("quarter"));
                 walk.add(quarter);
                 fields.put("positions." + i + ".rotation", new Source.Constant(QUARTERS[i]));
                 fields.put("positions." + i + ".angle", new Source.PlaceReading(quarter, 1));
@@ -142,7 +144,7 @@ public final class AxleProcedures implements ProcedureList {
     }
 
     private static Simulation.Laying layRound(Truth truth, MeasuringContext s, Hands hands) {
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Wheel wheel : Data.ROUND) {
             double greatestAt = 2 * Math.PI * hands.random().nextDouble();
             double[] rotations = {0, Math.PI / 2, Math.PI, 3 * Math.PI / 2};
@@ -154,10 +156,10 @@ public final class AxleProcedures implements ProcedureList {
                     Instrument.PERFECT,
                     hands.random());
             for (int i = 0; i < rotations.length; i++) {
-                places.put(quarter(wheel, i), Math.toDegrees(positions.get(i).angle()));
+                places.angle(quarter(wheel, i), positions.get(i).angle());
             }
         }
-        return () -> places;
+        return places::byPlace;
     }
 
     /** More than any wheel turns and less than a lock that is one, deg. */
@@ -223,7 +225,8 @@ public final class AxleProcedures implements ProcedureList {
     private static final double TWENTY = Math.toRadians(20);
 
     private static Place turned(Wheel wheel, String reading) {
-        return Place.angle(wheel.key() + "." + reading, wheel, reading, LEAST_LOCK, MOST_LOCK, Use.STEER);
+        return Place.angle(wheel.key() + "." + reading, wheel, reading, LEAST_LOCK, MOST_LOCK, Use.STEER)
+                .reading(type -> type.with("plate"));
     }
 
     /** To which the inner wheel turns in a simulation, rad. */
@@ -232,16 +235,16 @@ public final class AxleProcedures implements ProcedureList {
     private static Simulation.Laying layTurned(Truth truth, Function<Side, FigureId> at, double turned, Hands hands) {
         Map<Side, Double> zeros = new HashMap<>();
         for (Side side : Side.values()) {
-            zeros.put(side, plateZero(Wheel.of(Axle.FRONT, side)).made(hands));
+            zeros.put(side, hands.off(plateZero(Wheel.of(Axle.FRONT, side))));
         }
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Side lock : Side.values()) {
             Wheel inner = Wheel.of(Axle.FRONT, lock);
             double in = turned + zeros.getOrDefault(lock, 0.0);
             double out = turned - truth.of(at.apply(lock)) + zeros.getOrDefault(lock.other(), 0.0);
-            places.put(inner.key() + ".plateInner", Math.toDegrees(in));
-            places.put(inner.opposite().key() + ".plateOuter", Math.toDegrees(out));
+            places.angle(inner.key() + ".plateInner", in);
+            places.angle(inner.opposite().key() + ".plateOuter", out);
         }
-        return () -> places;
+        return places::byPlace;
     }
 }

@@ -10,10 +10,12 @@ import app.galdrin.core.measure.Assumption;
 import app.galdrin.core.measure.CamberInclinometer;
 import app.galdrin.core.measure.CamberInclinometer.Reference;
 import app.galdrin.core.measure.CamberOffset;
+import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.Use;
 import app.galdrin.core.procedure.BayFloor.Slope;
+import app.galdrin.core.procedure.Correction;
 import app.galdrin.core.procedure.End;
 import app.galdrin.core.procedure.Evaluation;
 import app.galdrin.core.procedure.Family;
@@ -23,6 +25,8 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.ProcedureList;
+import app.galdrin.core.procedure.ReadingType.Subject;
+import app.galdrin.core.procedure.ShownReadings;
 import app.galdrin.core.procedure.Simulation;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Source.FromPlumb;
@@ -49,7 +53,7 @@ public final class CamberProcedures implements ProcedureList {
     private static final double SEATED = Math.toRadians(0.03);
 
     /** How well a gauge's zero is set across the floor, rad: as well as it reads. */
-    private static final double ZEROED = Use.LEVEL.usual().standardUncertainty(Surface.RIM);
+    private static final double ZEROED = CatalogueInstrument.usualFor(Use.LEVEL).standardUncertainty(Surface.RIM);
 
     private static SetUp seated(Wheel wheel) {
         return new SetUp("seat." + wheel.key(), SEATED);
@@ -81,14 +85,23 @@ public final class CamberProcedures implements ProcedureList {
         return Procedure.of(key, Family.CAMBER, walk, evaluations, guide, simulation);
     }
 
+    private static final String GAUGE = "gauge";
+
     private static Place gauge(Wheel wheel) {
-        return Place.sensed(
-                wheel.key() + ".gauge", wheel, "gauge", MOST_CAMBER, Use.LEVEL, Sense.TOP_OUT, Sense.TOP_IN);
+        return Place.sensed(wheel.key() + ".gauge", wheel, GAUGE, MOST_CAMBER, Use.LEVEL, Sense.TOP_OUT, Sense.TOP_IN)
+                .reading(reading -> reading.of(Subject.WHEEL_LEAN));
     }
 
     private static Place floor(Wheel wheel) {
         return Place.sensed(
-                wheel.key() + ".floor", wheel, "floor", MOST_SLOPE, Use.LEVEL, Sense.FALLS_LEFT, Sense.FALLS_RIGHT);
+                        wheel.key() + ".floor",
+                        wheel,
+                        "floor",
+                        MOST_SLOPE,
+                        Use.LEVEL,
+                        Sense.FALLS_LEFT,
+                        Sense.FALLS_RIGHT)
+                .reading(reading -> reading.of(Subject.FLOOR_SLOPE));
     }
 
     private static Map<String, Source> record(Source reading, Reference reference, String floor, Source roll) {
@@ -119,7 +132,7 @@ public final class CamberProcedures implements ProcedureList {
                             ZERO);
                 },
                 (truth, s, hands) -> {
-                    double off = ZERO.made(hands);
+                    double off = hands.off(ZERO);
                     return shows(truth, s, hands, true, off);
                 });
     }
@@ -159,14 +172,16 @@ public final class CamberProcedures implements ProcedureList {
                         .assuming(Assumption.RUN_OUT_REMOVED),
                 (wheel, walk) -> {
                     Place gauge = Place.sensed(
-                            wheel.key() + ".gauge",
-                            wheel,
-                            "gauge90",
-                            FromPlumb.UPRIGHT - MOST_CAMBER,
-                            FromPlumb.UPRIGHT + MOST_CAMBER,
-                            Use.LEVEL,
-                            Sense.TOP_OUT,
-                            Sense.TOP_IN);
+                                    wheel.key() + ".gauge",
+                                    wheel,
+                                    "gauge90",
+                                    FromPlumb.UPRIGHT - MOST_CAMBER,
+                                    FromPlumb.UPRIGHT + MOST_CAMBER,
+                                    Use.LEVEL,
+                                    Sense.TOP_OUT,
+                                    Sense.TOP_IN)
+                            .reading(reading ->
+                                    reading.with(GAUGE).of(Subject.WHEEL_LEAN).fromPlumb());
                     Place floor = floor(wheel);
                     walk.addAll(List.of(gauge, floor));
                     Map<String, Source> fields = record(
@@ -205,13 +220,14 @@ public final class CamberProcedures implements ProcedureList {
                 (wheel, walk) -> {
                     Place once = gauge(wheel);
                     Place turned = Place.sensed(
-                            wheel.key() + ".turned",
-                            wheel,
-                            "gaugeTurned",
-                            MOST_CAMBER,
-                            Use.LEVEL,
-                            Sense.TOP_OUT,
-                            Sense.TOP_IN);
+                                    wheel.key() + ".turned",
+                                    wheel,
+                                    "gaugeTurned",
+                                    MOST_CAMBER,
+                                    Use.LEVEL,
+                                    Sense.TOP_OUT,
+                                    Sense.TOP_IN)
+                            .reading(reading -> reading.with(GAUGE).of(Subject.WHEEL_LEAN));
                     walk.addAll(List.of(once, turned));
                     return record(
                             new Source.ReadingWithSetup(
@@ -228,16 +244,16 @@ public final class CamberProcedures implements ProcedureList {
     /** {@code off}: how far off a gauge was zeroed, rad, the left side shown too high. */
     private static Simulation.Laying shows(Truth truth, MeasuringContext s, Hands hands, boolean zeroed, double off) {
         Floor floor = new Floor(0, s.floor().roll());
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Wheel wheel : Data.ROUND) {
             double seen = floor.inclinometerReading(truth.of(Measurand.CAMBER, wheel), 0, wheel.side())
-                    + seated(wheel).made(hands);
+                    + hands.off(seated(wheel));
             double zero = zeroed ? wheel.side().sign() * (s.floor().roll() + off) : 0;
-            places.put(wheel.key() + ".gauge", Math.toDegrees(seen + zero));
-            places.put(wheel.key() + ".turned", Math.toDegrees(seen));
-            places.put(wheel.key() + ".floor", Math.toDegrees(s.floor().roll()));
+            places.angle(wheel.key() + ".gauge", seen + zero);
+            places.angle(wheel.key() + ".turned", seen);
+            places.angle(wheel.key() + ".floor", s.floor().roll());
         }
-        return () -> places;
+        return places::byPlace;
     }
 
     /**
@@ -257,7 +273,7 @@ public final class CamberProcedures implements ProcedureList {
             fields.put("length", Data.rim(wheel.axle()));
             evaluations.add(Evaluation.of(
                             CamberOffset.NAME, fields, Map.of("camber", FigureId.of(Measurand.CAMBER, wheel)))
-                    .with(new Evaluation.Correction(
+                    .with(new Correction(
                             "camber",
                             "floor.roll." + wheel.side().key(),
                             new Source.Bay(Slope.ROLL),
@@ -287,15 +303,15 @@ public final class CamberProcedures implements ProcedureList {
     private static final double GAP_AT_HUB = 60;
 
     private static Simulation.Laying hang(Truth truth, MeasuringContext s, Hands hands) {
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Wheel wheel : Data.ROUND) {
             double rim = s.sheet().geometry().rim(wheel.axle());
             double against = truth.of(Measurand.CAMBER, wheel)
                     - wheel.side().sign() * s.floor().roll();
             var r = CamberOffset.forward(against, GAP_AT_HUB, rim, Instrument.PERFECT, hands.random());
-            places.put(wheel.key() + ".topGap", r.topGap() + hung(wheel).made(hands));
-            places.put(wheel.key() + ".bottomGap", r.bottomGap());
+            places.length(wheel.key() + ".topGap", r.topGap() + hands.off(hung(wheel)));
+            places.length(wheel.key() + ".bottomGap", r.bottomGap());
         }
-        return () -> places;
+        return places::byPlace;
     }
 }

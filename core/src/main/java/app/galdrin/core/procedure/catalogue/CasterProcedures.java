@@ -23,11 +23,15 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.ProcedureList;
+import app.galdrin.core.procedure.ReadingType;
+import app.galdrin.core.procedure.ReadingType.Subject;
+import app.galdrin.core.procedure.ShownReadings;
 import app.galdrin.core.procedure.Simulation;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Source.FromPlumb;
 import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.spec.Limits;
 import com.google.auto.service.AutoService;
@@ -188,15 +192,20 @@ public final class CasterProcedures implements ProcedureList {
 
         private Place steer(Wheel wheel, String position) {
             String id = wheel.key() + "." + position + ".steer";
-            return Place.angle(id, wheel, steer + "." + position, 0, MOST_STEER, Use.STEER);
+            return Place.angle(id, wheel, steer, 0, MOST_STEER, Use.STEER).reading(reading -> reading.turned(position));
         }
 
         private Place camber(Wheel wheel, String position) {
             double least = from90 ? FromPlumb.UPRIGHT - MOST_CAMBER : 0;
             double most = from90 ? FromPlumb.UPRIGHT + MOST_CAMBER : MOST_CAMBER;
             String id = wheel.key() + "." + position + ".camber";
-            return Place.sensed(
-                    id, wheel, camber + "." + position, least, most, Use.LEVEL, Sense.TOP_OUT, Sense.TOP_IN);
+            return Place.sensed(id, wheel, camber, least, most, Use.LEVEL, Sense.TOP_OUT, Sense.TOP_IN)
+                    .reading(reading -> leaning(reading).turned(position));
+        }
+
+        private ReadingType leaning(ReadingType reading) {
+            ReadingType lean = reading.with("camber").of(Subject.WHEEL_LEAN);
+            return from90 ? lean.fromPlumb() : lean;
         }
 
         private Evaluation swept(Wheel wheel, List<Position> positions, Map<String, FigureId> figures) {
@@ -229,9 +238,9 @@ public final class CasterProcedures implements ProcedureList {
         private Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {
             var floor = new Floor(s.floor().pitch(), s.floor().roll());
             Map<Wheel, Double> zeros = new HashMap<>();
-            Data.FRONTS.forEach(wheel -> zeros.put(wheel, plateZero(wheel).made(hands)));
+            Data.FRONTS.forEach(wheel -> zeros.put(wheel, hands.off(plateZero(wheel))));
             return () -> {
-                Map<String, Double> places = new HashMap<>();
+                var places = new ShownReadings();
                 for (Wheel wheel : Data.FRONTS) {
                     var axis = new SteeringAxis(truth.of(Measurand.CASTER, wheel), truth.of(Measurand.KPI, wheel));
                     double camber = truth.of(Measurand.CAMBER, wheel);
@@ -244,23 +253,25 @@ public final class CasterProcedures implements ProcedureList {
                                 axis.camber(camber, steer, wheel.side()),
                                 SteeringAxis.toe(steer, wheel.side()),
                                 wheel.side());
-                        double leans = Math.toDegrees(seen);
-                        double shown =
-                                !from90 ? leans : leans < 0 ? -(FromPlumb.UPRIGHT + leans) : FromPlumb.UPRIGHT - leans;
-                        places.put(wheel.key() + "." + position + ".camber", shown);
-                        places.put(
+                        String gauge = wheel.key() + "." + position + ".camber";
+                        if (from90) {
+                            places.fromPlumb(gauge, seen);
+                        } else {
+                            places.angle(gauge, seen);
+                        }
+                        places.angle(
                                 wheel.key() + "." + position + ".steer",
-                                Math.abs(Math.toDegrees(outward - (stand.ahead() ? 0 : zero))));
+                                Math.abs(outward - (stand.ahead() ? 0 : zero)));
                     }
                 }
-                return places;
+                return places.byPlace();
             };
         }
 
         /** How far a wheel is turned outward, rad; nobody turns it twice alike. */
         private static double outward(Stand stand, RandomGenerator random) {
             double about = random.nextDouble() - 0.5;
-            return stand.ahead() ? 0 : Math.toRadians(stand.outward() + Math.signum(stand.outward()) * about);
+            return stand.ahead() ? 0 : Quantity.ANGLE.toCore(stand.outward() + Math.signum(stand.outward()) * about);
         }
     }
 
@@ -273,7 +284,9 @@ public final class CasterProcedures implements ProcedureList {
         return new Source.Datum(
                 kpi.key(),
                 FieldUnit.ANGLE,
-                s -> s.sheet().preferred(kpi).stream().mapToObj(Math::toDegrees).findFirst(),
+                s -> s.sheet().preferred(kpi).stream()
+                        .mapToObj(FieldUnit.ANGLE::toRecord)
+                        .findFirst(),
                 s -> s.sheet().limits(kpi).map(CasterProcedures::width).orElse(UNTOLERATED) / Math.sqrt(12));
     }
 
@@ -282,7 +295,8 @@ public final class CasterProcedures implements ProcedureList {
 
     private static double width(Limits limits) {
         return limits.min().isPresent() && limits.max().isPresent()
-                ? Math.toDegrees(limits.max().getAsDouble() - limits.min().getAsDouble())
+                ? FieldUnit.ANGLE.toRecord(
+                        limits.max().getAsDouble() - limits.min().getAsDouble())
                 : 0;
     }
 }

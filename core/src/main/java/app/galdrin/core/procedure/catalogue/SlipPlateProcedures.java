@@ -15,6 +15,7 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.ProcedureList;
+import app.galdrin.core.procedure.ShownReadings;
 import app.galdrin.core.procedure.Simulation;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Source.Mean;
@@ -22,7 +23,6 @@ import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.procedure.Truth;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -78,22 +78,23 @@ public final class SlipPlateProcedures implements ProcedureList {
 
     private static Place slide(Wheel wheel, String way) {
         return Place.sensedLength(
-                wheel.key() + ".slip" + way,
-                wheel,
-                "slip" + way,
-                MOST_SLIDE,
-                Use.SLIP,
-                Sense.PUSHED_OUT,
-                Sense.PUSHED_IN);
+                        wheel.key() + ".slip" + way,
+                        wheel,
+                        "slip" + way,
+                        MOST_SLIDE,
+                        Use.SLIP,
+                        Sense.PUSHED_OUT,
+                        Sense.PUSHED_IN)
+                .reading(reading -> reading.with("slip"));
     }
 
     private static Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Wheel wheel : Data.ROUND) {
-            double slides = truth.sideslip(wheel) + driven(wheel).made(hands);
-            places.put(wheel.key() + ".slipForward", slides);
-            places.put(wheel.key() + ".slipBack", -slides);
+            double slides = truth.sideslip(wheel) + hands.off(driven(wheel));
+            places.length(wheel.key() + ".slipForward", slides);
+            places.length(wheel.key() + ".slipBack", -slides);
         }
-        return () -> places;
+        return places::byPlace;
     }
 }

@@ -22,6 +22,7 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.ProcedureList;
+import app.galdrin.core.procedure.ShownReadings;
 import app.galdrin.core.procedure.Simulation;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Source.SetUp;
@@ -131,15 +132,17 @@ public final class ToeGaugeProcedures implements ProcedureList {
                 Instrument.PERFECT,
                 hands.random());
         var rear = shown.rear().orElseThrow();
-        Map<String, Double> places = new HashMap<>();
-        places.put(flag(Wheel.FRONT_LEFT), Math.toDegrees(shown.front().left() + HUNG.made(hands)));
-        places.put(flag(Wheel.FRONT_RIGHT), Math.toDegrees(shown.front().right()));
-        places.put(flag(Wheel.REAR_LEFT), rear.left());
-        places.put(flag(Wheel.REAR_RIGHT), rear.right());
-        return () -> places;
+        var places = new ShownReadings();
+        places.angle(flag(Wheel.FRONT_LEFT), shown.front().left() + hands.off(HUNG));
+        places.angle(flag(Wheel.FRONT_RIGHT), shown.front().right());
+        places.length(flag(Wheel.REAR_LEFT), rear.left());
+        places.length(flag(Wheel.REAR_RIGHT), rear.right());
+        return places::byPlace;
     }
 
     /** What compensation leaves of a bent rim and a clamp that sits askew; our own working value, rad. */
+    private static final String HEAD = "head";
+
     private static final double COMPENSATED = Math.toRadians(0.015);
 
     private static SetUp compensated(String what, Wheel wheel) {
@@ -153,15 +156,17 @@ public final class ToeGaugeProcedures implements ProcedureList {
         Map<Wheel, Place> toes = new HashMap<>();
         for (Wheel wheel : Data.ROUND) {
             Place toe = Place.sensed(
-                    wheel.key() + ".headToe", wheel, "headToe", MOST_TOE, Use.HEAD, Sense.TOE_IN, Sense.TOE_OUT);
+                            wheel.key() + ".headToe", wheel, "headToe", MOST_TOE, Use.HEAD, Sense.TOE_IN, Sense.TOE_OUT)
+                    .reading(reading -> reading.with(HEAD));
             Place camber = Place.sensed(
-                    wheel.key() + ".headCamber",
-                    wheel,
-                    "headCamber",
-                    MOST_CAMBER,
-                    Use.HEAD,
-                    Sense.TOP_OUT,
-                    Sense.TOP_IN);
+                            wheel.key() + ".headCamber",
+                            wheel,
+                            "headCamber",
+                            MOST_CAMBER,
+                            Use.HEAD,
+                            Sense.TOP_OUT,
+                            Sense.TOP_IN)
+                    .reading(reading -> reading.with(HEAD));
             toes.put(wheel, toe);
             walk.addAll(List.of(toe, camber));
             Map<String, Source> fields = new LinkedHashMap<>();
@@ -199,15 +204,13 @@ public final class ToeGaugeProcedures implements ProcedureList {
     }
 
     private static Simulation.Laying layHeads(Truth truth, MeasuringContext s, Hands hands) {
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Wheel wheel : Data.ROUND) {
-            double toe =
-                    truth.of(Measurand.TOE, wheel) + compensated("toe", wheel).made(hands);
-            double camber = truth.of(Measurand.CAMBER, wheel)
-                    + compensated("camber", wheel).made(hands);
-            places.put(wheel.key() + ".headToe", Math.toDegrees(toe));
-            places.put(wheel.key() + ".headCamber", Math.toDegrees(camber));
+            double toe = truth.of(Measurand.TOE, wheel) + hands.off(compensated("toe", wheel));
+            double camber = truth.of(Measurand.CAMBER, wheel) + hands.off(compensated("camber", wheel));
+            places.angle(wheel.key() + ".headToe", toe);
+            places.angle(wheel.key() + ".headCamber", camber);
         }
-        return () -> places;
+        return places::byPlace;
     }
 }

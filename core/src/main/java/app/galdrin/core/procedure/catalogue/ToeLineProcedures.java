@@ -22,13 +22,13 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.ProcedureList;
+import app.galdrin.core.procedure.ShownReadings;
 import app.galdrin.core.procedure.Simulation;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.procedure.Truth;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -102,19 +102,19 @@ public final class ToeLineProcedures implements ProcedureList {
     private static Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {
         LineSide line =
                 SIDE.in(s).filter(LineSide.INBOARD.key()::equals).isPresent() ? LineSide.INBOARD : LineSide.OUTBOARD;
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Side side : Side.values()) {
-            double skew = parallel(side).made(hands);
+            double skew = hands.off(parallel(side));
             for (Axle axle : Axle.values()) {
                 Wheel wheel = Wheel.of(axle, side);
                 double rim = s.sheet().geometry().rim(axle);
                 double toe = truth.of(Measurand.TOE, wheel);
                 var gaps = ToeLine.forward(toe, GAP_AT_HUB, rim, line, skew, Instrument.PERFECT, hands.random())
                         .gaps();
-                places.put(ToeBox.frontGap(wheel), gaps.frontGap());
-                places.put(ToeBox.rearGap(wheel), gaps.rearGap());
+                places.length(ToeBox.frontGap(wheel), gaps.frontGap());
+                places.length(ToeBox.rearGap(wheel), gaps.rearGap());
             }
         }
-        return () -> places;
+        return places::byPlace;
     }
 }

@@ -21,6 +21,7 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.ProcedureList;
+import app.galdrin.core.procedure.ShownReadings;
 import app.galdrin.core.procedure.Simulation;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Source.SetUp;
@@ -28,7 +29,6 @@ import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.VehicleGeometry;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -234,6 +234,7 @@ public final class ToeSpanProcedures implements ProcedureList {
         List<Place> ahead = new ArrayList<>();
         for (Axle axle : Axle.values()) {
             ahead.add(Place.length(marks(axle), Location.of(axle), "marksAhead", LEAST_AHEAD, MOST_AHEAD, Use.SPAN)
+                    .reading(reading -> reading.with("marks"))
                     .once());
         }
         return procedure(
@@ -288,7 +289,7 @@ public final class ToeSpanProcedures implements ProcedureList {
     }
 
     private static Simulation.Laying lay(Span span, Truth truth, MeasuringContext s, Hands hands) {
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Axle axle : Axle.values()) {
             VehicleGeometry g = s.sheet().geometry();
             double total = truth.of(Measurand.TOE, Wheel.of(axle, Side.LEFT))
@@ -296,13 +297,11 @@ public final class ToeSpanProcedures implements ProcedureList {
             double baseline = span.points().between(axle, g);
             double between = span.as() == Reading.SPAN ? g.track(axle) + span.atHubs() : span.atHubs();
             var r = ToeAcross.forward(total, between, baseline, span.as(), Instrument.PERFECT, hands.random());
-            places.put(
-                    distance(axle, End.FRONT),
-                    r.frontDistance() + span.setUp(axle).made(hands));
-            places.put(distance(axle, End.REAR), r.rearDistance());
-            places.put(below(axle), BELOW);
-            places.put(marks(axle), AHEAD);
+            places.length(distance(axle, End.FRONT), r.frontDistance() + hands.off(span.setUp(axle)));
+            places.length(distance(axle, End.REAR), r.rearDistance());
+            places.length(below(axle), BELOW);
+            places.length(marks(axle), AHEAD);
         }
-        return () -> places;
+        return places::byPlace;
     }
 }

@@ -20,6 +20,7 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.ProcedureList;
+import app.galdrin.core.procedure.ShownReadings;
 import app.galdrin.core.procedure.Simulation;
 import app.galdrin.core.procedure.Source;
 import app.galdrin.core.procedure.Source.SetUp;
@@ -29,7 +30,6 @@ import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -223,7 +223,7 @@ public final class ToeStringProcedures implements ProcedureList {
                 .toArray();
         if (battens) {
             // the rear batten may lie off to a side, but its notches are as far apart as the front one's
-            off[3] = off[0] + off[2] - off[1] + NOTCHED.made(hands);
+            off[3] = off[0] + off[2] - off[1] + hands.off(NOTCHED);
         }
         var setUp = new ToeBoxForward.SetUp(
                 STATION_AHEAD, Math.rint(g.wheelbase() + STATIONS_BEYOND), off[0], off[1], off[2], off[3]);
@@ -239,26 +239,26 @@ public final class ToeStringProcedures implements ProcedureList {
         Map<String, Double> shows =
                 byPlace(ToeBoxForward.readings(state, setUp, Instrument.PERFECT, Instrument.PERFECT, hands.random()));
         for (Wheel wheel : Data.FRONTS) {
-            shows.merge(ToeBox.hubGap(wheel), straight(wheel).made(hands), Double::sum);
+            shows.merge(ToeBox.hubGap(wheel), hands.off(straight(wheel)), Double::sum);
         }
         for (Wheel wheel : Wheel.values()) {
-            shows.merge(ToeBox.frontGap(wheel), bow(wheel).made(hands), Double::sum);
+            shows.merge(ToeBox.frontGap(wheel), hands.off(bow(wheel)), Double::sum);
         }
         return () -> shows;
     }
 
     private static Map<String, Double> byPlace(ToeBox.Readings r) {
-        Map<String, Double> places = new HashMap<>();
-        places.put("stringSpacingFront", r.spacingFront());
-        places.put("notches", r.spacingFront());
-        places.put("stringSpacingRear", r.spacingRear());
-        places.put("stationDistance", r.stationDistance());
+        var places = new ShownReadings();
+        places.length("stringSpacingFront", r.spacingFront());
+        places.length("notches", r.spacingFront());
+        places.length("stringSpacingRear", r.spacingRear());
+        places.length("stationDistance", r.stationDistance());
         r.wheels().forEach((wheel, gaps) -> {
-            places.put(ToeBox.hubGap(wheel), r.hubGaps().at(wheel));
-            places.put(ToeBox.frontGap(wheel), gaps.frontGap());
-            places.put(ToeBox.rearGap(wheel), gaps.rearGap());
+            places.length(ToeBox.hubGap(wheel), r.hubGaps().at(wheel));
+            places.length(ToeBox.frontGap(wheel), gaps.frontGap());
+            places.length(ToeBox.rearGap(wheel), gaps.rearGap());
         });
-        return places;
+        return places.byPlace();
     }
 
     /** From a string on the rear tyre to the front hub, mm. */
@@ -266,15 +266,15 @@ public final class ToeStringProcedures implements ProcedureList {
 
     private static Simulation.Laying layRearString(Truth truth, MeasuringContext s, Hands hands) {
         double rim = s.sheet().geometry().rim(Axle.FRONT);
-        Map<String, Double> places = new HashMap<>();
+        var places = new ShownReadings();
         for (Wheel wheel : Data.FRONTS) {
             double rear = truth.of(Measurand.TOE, Wheel.of(Axle.REAR, wheel.side()));
             var gaps = ToeRearString.forward(
                             truth.of(Measurand.TOE, wheel), rear, GAP_AT_HUB, rim, Instrument.PERFECT, hands.random())
                     .gaps();
-            places.put(ToeBox.frontGap(wheel), gaps.frontGap() + bend(wheel).made(hands));
-            places.put(ToeBox.rearGap(wheel), gaps.rearGap());
+            places.length(ToeBox.frontGap(wheel), gaps.frontGap() + hands.off(bend(wheel)));
+            places.length(ToeBox.rearGap(wheel), gaps.rearGap());
         }
-        return () -> places;
+        return places::byPlace;
     }
 }

@@ -42,8 +42,7 @@ public final class IntermediateSteps {
     /** Of the repeats that lead to a figure by the working that is taught. */
     public IntermediateSteps(Procedure procedure, FigureId figure, List<WorkedRepeat> worked, String taught) {
         for (WorkedRepeat repeat : worked) {
-            procedure
-                    .stepsTo(figure, repeat, taught)
+            repeat.stepsTo(figure, taught)
                     .filter(steps -> isWorkedBy(steps, repeat.honest(figure)))
                     .ifPresent(repeats::add);
         }

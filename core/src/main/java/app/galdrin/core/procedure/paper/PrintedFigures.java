@@ -1,8 +1,8 @@
 package app.galdrin.core.procedure.paper;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Combination;
 import app.galdrin.core.procedure.Derivation;
-import app.galdrin.core.procedure.Derivation.Combination;
 import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.LinkedHashMap;

@@ -7,6 +7,8 @@ import app.galdrin.core.procedure.Evaluation;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.ReadingType;
+import app.galdrin.core.procedure.ReadingType.Subject;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.Formula;
 import app.galdrin.core.record.Formula.Operation;
@@ -25,20 +27,15 @@ import java.util.stream.Stream;
 @AutoService(SlipList.class)
 public final class LevelSlips implements SlipList {
 
-    private static final String FLOOR = "floor";
-    private static final String FRAME = "frame";
-
-    /** Of a sweep, by what the gauge shows at plumb. */
-    private static final List<String> SWEPT = List.of("camber.", "camber90.");
-
-    private static final String AHEAD_90 = "camber90.ahead";
+    private static final String AHEAD = "ahead";
 
     @Override
     public List<Slip> slips() {
         return List.of(
                 new OfFloor("floorIgnored", 0),
                 new OfFloor("floorWrongWay", -1),
-                new OfReadings("frameWrongWay", Drill.SLOPES, Operation.FRAME, p -> isSlope(p, FRAME), v -> -v),
+                new OfReadings(
+                        "frameWrongWay", Drill.SLOPES, Operation.FRAME, p -> tells(p, Subject.FRAME_SLOPE), v -> -v),
                 new OfReadings("camberSignsLost", Drill.SWEEP, Operation.CAMBERS, LevelSlips::isSwept, Math::abs),
                 new NinetyAsCamber(),
                 new OfFactor("factorForgotten", (difference, factor) -> difference),
@@ -46,12 +43,12 @@ public final class LevelSlips implements SlipList {
     }
 
     private static boolean isSwept(Place place) {
-        return SWEPT.stream().anyMatch(place.reading()::startsWith);
+        return place.reading().subject() == Subject.WHEEL_LEAN
+                && place.reading().isTurned();
     }
 
-    /** An angle: what is read at a frame on the rim is none of the frame's slope. */
-    private static boolean isSlope(Place place, String slope) {
-        return place.reading().startsWith(slope) && place.amount().quantity() == Quantity.ANGLE;
+    private static boolean tells(Place place, Subject subject) {
+        return place.reading().subject() == subject;
     }
 
     private static boolean reads(Procedure procedure, Predicate<Place> such) {
@@ -72,15 +69,15 @@ public final class LevelSlips implements SlipList {
 
         @Override
         public boolean concerns(Procedure procedure) {
-            return reads(procedure, p -> isSlope(p, FLOOR))
+            return reads(procedure, p -> tells(p, Subject.FLOOR_SLOPE))
                     || procedure.evaluations().stream().anyMatch(Evaluation::takesFloor);
         }
 
         @Override
         public Optional<Map<String, Double>> misused(SlipContext setting, Map<String, Double> readings) {
-            return reads(setting.procedure(), p -> isSlope(p, FLOOR))
-                    ? Optional.of(
-                            setting.changed(readings, (place, value) -> isSlope(place, FLOOR) ? factor * value : value))
+            return reads(setting.procedure(), p -> tells(p, Subject.FLOOR_SLOPE))
+                    ? Optional.of(setting.changed(
+                            readings, (place, value) -> tells(place, Subject.FLOOR_SLOPE) ? factor * value : value))
                     : Optional.empty();
         }
 
@@ -118,7 +115,6 @@ public final class LevelSlips implements SlipList {
      */
     private static final class NinetyAsCamber implements Slip {
         private static final double PLUMB = 90;
-        private static final String AT_PLUMB = "90";
 
         @Override
         public String key() {
@@ -141,12 +137,14 @@ public final class LevelSlips implements SlipList {
         }
 
         private static boolean isSweptBy90(Place place) {
-            return isSwept(place) && place.reading().contains(AT_PLUMB);
+            return isSwept(place) && place.reading().isFromPlumb();
         }
 
         /** Whether it is the camber itself that a gauge shows there. */
         private static boolean isShown(Place place) {
-            return place.reading().endsWith(AT_PLUMB) || place.reading().equals(AHEAD_90);
+            ReadingType reading = place.reading();
+            return reading.isFromPlumb()
+                    && (!reading.isTurned() || reading.position().equals(AHEAD));
         }
 
         @Override
@@ -170,7 +168,7 @@ public final class LevelSlips implements SlipList {
                     answers,
                     (figure, camber) -> figure.measurand() == Measurand.CAMBER
                             ? shown(setting, figure).stream()
-                                    .map(v -> Math.toRadians(as.applyAsDouble(v)))
+                                    .map(v -> Quantity.ANGLE.toCore(as.applyAsDouble(v)))
                                     .findFirst()
                                     .orElse(camber)
                             : camber);
@@ -205,7 +203,7 @@ public final class LevelSlips implements SlipList {
 
         @Override
         public List<Map<FigureId, Double>> altered(SlipContext setting, Map<FigureId, Double> answers) {
-            double pitch = Math.toDegrees(setting.standing().floor().pitch());
+            double pitch = Quantity.ANGLE.toDocument(setting.standing().floor().pitch());
             Map<FigureId, Double> altered = new HashMap<>(answers);
             answers.forEach((figure, value) -> {
                 OptionalDouble factor =
@@ -222,7 +220,8 @@ public final class LevelSlips implements SlipList {
                     .mapToDouble(
                             r -> r.getOrDefault(wheel + ".out.steer", 0.0) + r.getOrDefault(wheel + ".in.steer", 0.0))
                     .filter(span -> span > 0)
-                    .map(span -> SweepHand.factor(setting.taught(), 1 / (2 * Math.sin(Math.toRadians(span / 2)))))
+                    .map(span ->
+                            SweepHand.factor(setting.taught(), 1 / (2 * Math.sin(Quantity.ANGLE.toCore(span / 2)))))
                     .average();
         }
     }

@@ -2,6 +2,7 @@ package app.galdrin.core.procedure.slip;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.procedure.Combination;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
@@ -51,7 +52,7 @@ public record SlipContext(
         });
         for (FigureId figure : answers.keySet()) {
             if (!changed.containsKey(figure)) {
-                Derivation.Combination made = Derivation.of(figure).orElseThrow();
+                Combination made = Derivation.of(figure).orElseThrow();
                 Double one = changed.get(made.parts().get(0));
                 Double other = changed.get(made.parts().get(1));
                 if (one != null && other != null) {

@@ -9,11 +9,13 @@ import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.record.Formula;
 import app.galdrin.core.record.Formula.Operation;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -49,9 +51,14 @@ public final class ToeSlips implements SlipList {
         for (Side side : Side.values()) {
             Estimate rear = setting.standing().own().get(FigureId.of(Measurand.TOE, Wheel.of(Axle.REAR, side)));
             // a string round the rear tyre is askew by what that points outward
-            skews.put(side, rear == null ? skew(setting, "skew." + side.key()) : -rear.value());
+            skews.put(side, rear == null ? skew(setting, note(side)) : -rear.value());
         }
         return skews;
+    }
+
+    /** The note of an evaluation that says how far the string of a side is askew. */
+    private static String note(Side side) {
+        return "skew." + side.key();
     }
 
     private static double skew(SlipContext setting, String note) {
@@ -60,7 +67,7 @@ public final class ToeSlips implements SlipList {
         for (Map<String, Double> notes : setting.notes()) {
             Double degrees = notes.get(note);
             if (degrees != null) {
-                sum += Math.toRadians(degrees);
+                sum += Quantity.ANGLE.toCore(degrees);
                 repeats++;
             }
         }
@@ -86,7 +93,8 @@ public final class ToeSlips implements SlipList {
         @Override
         public boolean concerns(Procedure procedure) {
             return procedure.evaluations().stream()
-                    .anyMatch(e -> e.notes().stream().anyMatch(n -> n.startsWith("skew.")));
+                    .anyMatch(e -> Arrays.stream(Side.values())
+                            .anyMatch(side -> e.notes().contains(note(side))));
         }
 
         @Override
@@ -232,7 +240,7 @@ public final class ToeSlips implements SlipList {
 
         @Override
         public boolean concerns(Procedure procedure) {
-            return procedure.walk().stream().anyMatch(p -> p.reading().equals(BAR));
+            return procedure.walk().stream().anyMatch(p -> p.reading().is(BAR));
         }
 
         @Override

@@ -124,7 +124,7 @@ final class PartsReader {
     }
 
     private static double inCore(double value, boolean length) {
-        return length ? value : Math.toRadians(value);
+        return length ? value : Quantity.ANGLE.toCore(value);
     }
 
     private Optional<Adjuster> adjuster(Cells c) {

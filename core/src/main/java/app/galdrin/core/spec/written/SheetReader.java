@@ -2,6 +2,7 @@ package app.galdrin.core.spec.written;
 
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Fastener;
@@ -215,6 +216,6 @@ public final class SheetReader {
     }
 
     private static OptionalDouble inCore(OptionalDouble degrees) {
-        return degrees.isPresent() ? OptionalDouble.of(Math.toRadians(degrees.getAsDouble())) : degrees;
+        return degrees.isPresent() ? OptionalDouble.of(Quantity.ANGLE.toCore(degrees.getAsDouble())) : degrees;
     }
 }

@@ -80,7 +80,7 @@ public final class SheetWriter {
     }
 
     private static OptionalDouble printed(OptionalDouble core, boolean angle) {
-        return core.isPresent() && angle ? OptionalDouble.of(Math.toDegrees(core.getAsDouble())) : core;
+        return core.isPresent() && angle ? OptionalDouble.of(Quantity.ANGLE.toDocument(core.getAsDouble())) : core;
     }
 
     private void vehicle(Vehicle v) {

@@ -61,7 +61,7 @@ class SlipStepsTest {
                 standing,
                 new Repeat("m", 0, 1),
                 measure.taught());
-        List<Step> steps = with.stepsTo(asked, worked, measure.taught()).orElseThrow();
+        List<Step> steps = worked.stepsTo(asked, measure.taught()).orElseThrow();
         assertEquals(
                 expected.replaceAll(" +", " "),
                 Slips.all().stream()

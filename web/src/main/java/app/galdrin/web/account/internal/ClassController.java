@@ -8,7 +8,7 @@ import app.galdrin.web.account.Person;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
-import app.galdrin.web.layout.Sentence;
+import app.galdrin.web.words.Sentence;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -196,7 +196,7 @@ class SecurityConfiguration {
         };
     }
 
-    /** A form from before the last sign-in is out of date, not forbidden; nor is a page one can open after signing in anew. */
+    /** A form from before the last sign-in is out of date, not forbidden; nor is a page one can open after signing in again. */
     private static AccessDeniedHandler denied() {
         return (request, response, e) -> {
             boolean ended = request.getAttribute(SessionContext.ENDED) != null;

@@ -1,11 +1,11 @@
 package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.MoveLines;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.spec.Adjustable;
@@ -14,16 +14,17 @@ import app.galdrin.core.spec.Limits;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
 import app.galdrin.web.baysheet.Fields;
 import app.galdrin.web.baysheet.StepView;
 import app.galdrin.web.baysheet.WrittenSheet;
-import app.galdrin.web.layout.PartWords;
-import app.galdrin.web.layout.StepWords;
-import app.galdrin.web.layout.TargetWords;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.words.PartWords;
+import app.galdrin.web.words.StepWords;
+import app.galdrin.web.words.TargetWords;
+import app.galdrin.web.words.Words;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -65,11 +66,11 @@ final class AdjustMaker {
     }
 
     PlanView plan(StepView.Head head, Plan plan) {
-        List<PlanView.NoMove> noMoves = sheet.lines(plan).stream()
-                .filter(l -> l.id().startsWith(Plan.PART))
-                .map(l -> new PlanView.NoMove(
-                        names.adjustment(l.id().substring(Plan.PART.length())),
-                        fields.at(LineKey.of(plan.id(), l.id()))))
+        List<PlanView.NoMove> noMoves = Practical.adjustments(plan.figures()).stream()
+                .filter(adjustment ->
+                        sheet.line(MoveLines.instead(plan, adjustment)).isPresent())
+                .map(adjustment -> new PlanView.NoMove(
+                        names.adjustment(adjustment), fields.at(MoveLines.instead(plan, adjustment))))
                 .toList();
         var shown = OfHisSheet.standing(own, plan.figures(), plan.id(), speaks, words);
         List<PlanView.Figure> figures = plan.figures().stream()
@@ -105,8 +106,8 @@ final class AdjustMaker {
     private List<PlanView.Move> moves(Step step, int round, Set<Adjuster> adjusters) {
         List<PlanView.Move> moves = new ArrayList<>();
         for (Adjuster adjuster : adjusters) {
-            var way = new LineKey(step.id(), adjuster.id() + Plan.WAY, 0, round);
-            var amount = new LineKey(step.id(), adjuster.id() + Plan.AMOUNT, 0, round);
+            var way = MoveLines.way(step.id(), adjuster, round);
+            var amount = MoveLines.amount(step.id(), adjuster, round);
             if (sheet.line(way).isPresent()) {
                 moves.add(new PlanView.Move(
                         names.adjuster(adjuster.id()),
@@ -131,7 +132,7 @@ final class AdjustMaker {
         boolean rearMoves = adjusters(figures).stream()
                 .anyMatch(a -> a.where().axle().filter(Axle.REAR::equals).isPresent());
         boolean rearStays = assignment.sheet().lines().stream()
-                .filter(l -> l.measurand().base() == Measurand.TOE)
+                .filter(l -> l.measurand().isDatum())
                 .filter(l -> l.axle().filter(Axle.REAR::equals).isPresent())
                 .allMatch(l -> l.adjustable() == Adjustable.NO);
         String which = rearMoves ? "rearFirst" : rearStays ? "rearIsDatum" : "";

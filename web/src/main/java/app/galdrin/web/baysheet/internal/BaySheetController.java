@@ -12,9 +12,6 @@ import app.galdrin.web.baysheet.StepSheets;
 import app.galdrin.web.baysheet.WrittenSheet;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.StepWords;
-import app.galdrin.web.layout.TargetWords;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.marksheet.SittingMarks;
@@ -27,7 +24,11 @@ import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Tape;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.StepWords;
+import app.galdrin.web.words.TargetWords;
+import app.galdrin.web.words.Words;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
@@ -72,8 +73,9 @@ class BaySheetController {
     private static final int MOST_SEEN = 8;
 
     private final Sittings sittings;
+    private final VehicleReferences vehicles;
     private final Entries entries;
-    private final SittingMarks works;
+    private final SittingMarks sittingMarks;
     private final MarkSheets sheets;
     private final Tasks tasks;
     private final SheetSpeech speech;
@@ -82,8 +84,9 @@ class BaySheetController {
 
     BaySheetController(
             Sittings sittings,
+            VehicleReferences vehicles,
             Entries entries,
-            SittingMarks works,
+            SittingMarks sittingMarks,
             MarkSheets sheets,
             Tasks tasks,
             EvidenceWords evidence,
@@ -92,8 +95,9 @@ class BaySheetController {
             Words words,
             StepSheets kinds) {
         this.sittings = sittings;
+        this.vehicles = vehicles;
         this.entries = entries;
-        this.works = works;
+        this.sittingMarks = sittingMarks;
         this.sheets = sheets;
         this.tasks = tasks;
         this.kinds = kinds;
@@ -113,13 +117,13 @@ class BaySheetController {
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID taskId,
             @RequestParam(defaultValue = "0") int bay) {
-        return "redirect:/sittings/" + sittings.referenceAsFound(me, tasks.task(me.centreId(), taskId), bay);
+        return "redirect:/sittings/" + vehicles.referenceAsFound(me, tasks.task(me.centreId(), taskId), bay);
     }
 
     /** The instructor's own readings of a vehicle as an apprentice left it. */
     @PostMapping("/marking/{sittingId}/reference")
     String asLeftReference(@AuthenticationPrincipal SignedIn me, @PathVariable UUID sittingId) {
-        return "redirect:/sittings/" + sittings.referenceAsLeft(me, sittings.sitting(me, sittingId));
+        return "redirect:/sittings/" + vehicles.referenceAsLeft(me, sittings.sitting(me, sittingId));
     }
 
     /** The same once more, asked for from the desk: it waits in the list of what is to be read. */
@@ -128,7 +132,7 @@ class BaySheetController {
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID sittingId,
             @RequestParam(defaultValue = "false") boolean now) {
-        UUID reference = sittings.referenceAsLeftAgain(me, sittings.sitting(me, sittingId));
+        UUID reference = vehicles.referenceAsLeftAgain(me, sittings.sitting(me, sittingId));
         return now ? "redirect:/sittings/" + reference : "redirect:/marking/" + sittingId;
     }
 
@@ -158,7 +162,7 @@ class BaySheetController {
 
     private SheetMaker maker(Sitting sitting, Map<LineKey, Fields.Refusal> refused) {
         Log log = sittings.log(sitting);
-        return new SheetMaker(new WrittenSheet(sitting, works.assignment(sitting), log, refused, speech), kinds);
+        return new SheetMaker(new WrittenSheet(sitting, sittingMarks.assignment(sitting), log, refused, speech), kinds);
     }
 
     private static Step named(SheetMaker maker, String step, SignedIn me) {
@@ -181,7 +185,7 @@ class BaySheetController {
         model.addAttribute(
                 "givenBack",
                 sitting.state().handedIn() ? "" : sittings.log(sitting).givenBack());
-        model.addAttribute("waitsFor", sittings.waitsFor(sitting).orElse(null));
+        model.addAttribute("waitsFor", vehicles.waitsFor(sitting).orElse(null));
         model.addAttribute("calls", !sitting.isReference() && (Entries.isWriter(me, sitting) || answers));
     }
 

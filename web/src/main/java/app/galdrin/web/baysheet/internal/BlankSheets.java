@@ -2,7 +2,7 @@ package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.web.baysheet.StepView;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.words.Words;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;

@@ -9,7 +9,7 @@ import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.task.Measure;
 import app.galdrin.web.baysheet.WrittenSheet;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -19,12 +19,12 @@ import app.galdrin.web.baysheet.FieldView;
 import app.galdrin.web.baysheet.Fields;
 import app.galdrin.web.baysheet.StepView;
 import app.galdrin.web.baysheet.WrittenSheet;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.Sketches;
 import app.galdrin.web.sketch.ToleranceRule;
+import app.galdrin.web.words.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -129,7 +129,7 @@ final class MeasureMaker {
     /** What is to be read again; of a reference also repeats that lie too far apart, since everybody is marked by it. */
     private List<String> askedBack(Measure measure, int round) {
         List<String> asked = new ArrayList<>();
-        own.askedBack(measure, round).forEach(a -> asked.add(askedBack(a)));
+        ReadingQuery.of(own, measure, round).forEach(a -> asked.add(askedBack(a)));
         if (sitting.isReference()) {
             own.scattered(measure, round).forEach(figure -> {
                 List<Estimate> each = own.each(measure, round, figure);

@@ -3,7 +3,7 @@ package app.galdrin.web.baysheet.internal;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.uncertainty.Estimate;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.words.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

@@ -11,12 +11,12 @@ import app.galdrin.web.baysheet.StepSheets;
 import app.galdrin.web.baysheet.StepView;
 import app.galdrin.web.baysheet.WrittenSheet;
 import app.galdrin.web.layout.Ids;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingSheet;
 import app.galdrin.web.sitting.StaffLine;
+import app.galdrin.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -10,17 +10,18 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.Person;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.Bays;
-import app.galdrin.web.layout.StepWords;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingSummary;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.VehicleMove;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Opening;
 import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.StepWords;
+import app.galdrin.web.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -42,16 +43,25 @@ class TaskPageController {
 
     private final Tasks tasks;
     private final Sittings sittings;
+    private final VehicleReferences vehicles;
     private final Words words;
     private final StepWords names;
     private final Bays bays;
     private final People people;
 
-    TaskPageController(Tasks tasks, Sittings sittings, Words words, StepWords names, Bays bays, People people) {
+    TaskPageController(
+            Tasks tasks,
+            Sittings sittings,
+            VehicleReferences vehicles,
+            Words words,
+            StepWords names,
+            Bays bays,
+            People people) {
         this.bays = bays;
         this.people = people;
         this.tasks = tasks;
         this.sittings = sittings;
+        this.vehicles = vehicles;
         this.words = words;
         this.names = names;
     }
@@ -126,7 +136,7 @@ class TaskPageController {
 
     private BayView bay(SignedIn me, TaskVersion task, TaskBay bay) {
         Optional<Sitting> reference =
-                sittings.findReference(me.centreId(), task.id(), bay.stateId()).map(id -> sittings.sitting(me, id));
+                vehicles.findReference(me.centreId(), task.id(), bay.stateId()).map(id -> sittings.sitting(me, id));
         Log log = reference.map(sittings::log).orElseGet(() -> new Log(List.of()));
         var assignment = new Assignment(
                 task.practical(),
@@ -146,7 +156,7 @@ class TaskPageController {
                 complete,
                 repeats,
                 figures,
-                sittings.movedOutOf(me.centreId(), bay.stateId(), null).orElse(null));
+                vehicles.movedOutOf(me.centreId(), bay.stateId(), null).orElse(null));
     }
 
     /** The instructor's word on a vehicle that somebody has adjusted: it is as before, or is read as it stands. */
@@ -158,9 +168,9 @@ class TaskPageController {
             @RequestParam int bay) {
         TaskVersion task = tasks.task(me.centreId(), id);
         if (word.equals("put-back")) {
-            sittings.putBack(me, task, bay);
+            vehicles.putBack(me, task, bay);
         } else {
-            sittings.readAsItStands(me, task, bay, words.text("task.asItStands.note"));
+            vehicles.readAsItStands(me, task, bay, words.text("task.asItStands.note"));
         }
         return "redirect:/tasks/" + id;
     }

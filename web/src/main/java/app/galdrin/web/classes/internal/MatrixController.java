@@ -3,12 +3,12 @@ package app.galdrin.web.classes.internal;
 import app.galdrin.core.marking.CopyingQuestion;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.StepWords;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.StepWords;
+import app.galdrin.web.words.Words;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -35,16 +35,21 @@ class MatrixController {
     private final MatrixMapper mapper;
     private final Tasks tasks;
     private final Sittings sittings;
-    private final SittingMarks works;
+    private final SittingMarks sittingMarks;
     private final StepWords steps;
     private final Words words;
 
     MatrixController(
-            MatrixMapper mapper, Tasks tasks, Sittings sittings, SittingMarks works, StepWords steps, Words words) {
+            MatrixMapper mapper,
+            Tasks tasks,
+            Sittings sittings,
+            SittingMarks sittingMarks,
+            StepWords steps,
+            Words words) {
         this.mapper = mapper;
         this.tasks = tasks;
         this.sittings = sittings;
-        this.works = works;
+        this.sittingMarks = sittingMarks;
         this.steps = steps;
         this.words = words;
     }
@@ -85,7 +90,8 @@ class MatrixController {
     }
 
     private List<Alike> alike(SignedIn me, List<MatrixMapper.Person> people) {
-        var assignment = works.assignment(sittings.sitting(me, people.get(0).sittingId()));
+        var assignment =
+                sittingMarks.assignment(sittings.sitting(me, people.get(0).sittingId()));
         List<Answers> sheets = people.stream()
                 .map(p -> sittings.log(me.centreId(), p.sittingId()).answers())
                 .toList();

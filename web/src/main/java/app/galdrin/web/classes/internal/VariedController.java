@@ -32,14 +32,15 @@ class VariedController {
     private final MatrixMapper mapper;
     private final Tasks tasks;
     private final Sittings sittings;
-    private final SittingMarks works;
+    private final SittingMarks sittingMarks;
     private final VariedWords words;
 
-    VariedController(MatrixMapper mapper, Tasks tasks, Sittings sittings, SittingMarks works, VariedWords words) {
+    VariedController(
+            MatrixMapper mapper, Tasks tasks, Sittings sittings, SittingMarks sittingMarks, VariedWords words) {
         this.mapper = mapper;
         this.tasks = tasks;
         this.sittings = sittings;
-        this.works = works;
+        this.sittingMarks = sittingMarks;
         this.words = words;
     }
 
@@ -70,7 +71,7 @@ class VariedController {
         for (UUID id : sat) {
             Sitting sitting = sittings.sitting(me, id);
             var own = new OwnFigures(
-                    works.assignment(sitting), sittings.log(sitting).answers());
+                    sittingMarks.assignment(sitting), sittings.log(sitting).answers());
             String person = sitting.people().get(0).id().toString();
             readings.forEach((key, all) -> own.each(key.measure(), 0, key.figure())
                     .forEach(e -> all.add(new Reading(person, sitting.stateId().toString(), e.value()))));

@@ -42,11 +42,11 @@ final class DemoApprentice implements Pen {
 
     private final Map<LineKey, String> keys = new HashMap<>();
 
-    DemoApprentice(Entries entries, SittingMarks works, SignedIn me, Sitting sitting, long seed) {
+    DemoApprentice(Entries entries, SittingMarks sittingMarks, SignedIn me, Sitting sitting, long seed) {
         this.entries = entries;
         this.me = me;
         this.sitting = sitting;
-        this.assignment = works.assignment(sitting);
+        this.assignment = sittingMarks.assignment(sitting);
         this.random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(seed);
         this.paper = new Paper(SittingSheet.of(sitting));
         this.hands = new Apprentice(assignment, this, () -> Hands.trained(1, random));

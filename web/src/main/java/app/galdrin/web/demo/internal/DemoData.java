@@ -23,6 +23,7 @@ import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -62,8 +63,9 @@ public class DemoData implements ApplicationRunner {
     private final Library library;
     private final Tasks tasks;
     private final Sittings sittings;
+    private final VehicleReferences vehicles;
     private final Entries entries;
-    private final SittingMarks works;
+    private final SittingMarks sittingMarks;
     private final Bays bays;
     private final PastBlock block;
 
@@ -72,8 +74,9 @@ public class DemoData implements ApplicationRunner {
             Library library,
             Tasks tasks,
             Sittings sittings,
+            VehicleReferences vehicles,
             Entries entries,
-            SittingMarks works,
+            SittingMarks sittingMarks,
             Bays bays,
             PastBlock block) {
         this.block = block;
@@ -81,8 +84,9 @@ public class DemoData implements ApplicationRunner {
         this.library = library;
         this.tasks = tasks;
         this.sittings = sittings;
+        this.vehicles = vehicles;
         this.entries = entries;
-        this.works = works;
+        this.sittingMarks = sittingMarks;
         this.bays = bays;
     }
 
@@ -323,7 +327,7 @@ public class DemoData implements ApplicationRunner {
             Sitting sitting = begin(instructor, task, people.get(i), bay);
             apprentice(instructor, people.get(i), sitting, 600 + i).doAll(i == 0 ? Habit.CAREFUL : slip, found, left);
             asLeftReference(instructor, sitting, left, 700 + i);
-            sittings.putBack(instructor, sitting.task(), bay);
+            vehicles.putBack(instructor, sitting.task(), bay);
         }
     }
 
@@ -345,7 +349,7 @@ public class DemoData implements ApplicationRunner {
             Sitting sitting = begin(instructor, task, class1.get(i), VAN_BAY);
             apprentice(instructor, class1.get(i), sitting, 100 + i).doAll(habits[i], found, left);
             asLeftReference(instructor, sitting, left, 200 + i);
-            sittings.putBack(instructor, sitting.task(), VAN_BAY);
+            vehicles.putBack(instructor, sitting.task(), VAN_BAY);
         }
         tasks.close(instructor.centreId(), task);
     }
@@ -373,12 +377,12 @@ public class DemoData implements ApplicationRunner {
             apprentice(instructor, people.get(i), sitting, 400 + i)
                     .doAll(i == 1 ? Habit.CAREFUL : Habit.working(Map.of("toe", "methodSign")), found, left);
             asLeftReference(instructor, sitting, left, 500 + i);
-            sittings.putBack(instructor, sitting.task(), VAN_BAY);
+            vehicles.putBack(instructor, sitting.task(), VAN_BAY);
         }
     }
 
     private DemoApprentice apprentice(SignedIn instructor, UUID person, Sitting sitting, long seed) {
-        return new DemoApprentice(entries, works, people.session(instructor.centreId(), person), sitting, seed);
+        return new DemoApprentice(entries, sittingMarks, people.session(instructor.centreId(), person), sitting, seed);
     }
 
     private Sitting begin(SignedIn instructor, UUID task, UUID person, int bay) {
@@ -387,22 +391,26 @@ public class DemoData implements ApplicationRunner {
     }
 
     private void reference(SignedIn me, UUID taskId, int bay, Truth truth) {
-        Sitting reference = sittings.sitting(me, sittings.referenceAsFound(me, tasks.task(me.centreId(), taskId), bay));
-        readAll(new DemoApprentice(entries, works, me, reference, 7), reference, 0, truth);
+        Sitting reference = sittings.sitting(me, vehicles.referenceAsFound(me, tasks.task(me.centreId(), taskId), bay));
+        readAll(new DemoApprentice(entries, sittingMarks, me, reference, 7), reference, 0, truth);
     }
 
     private void asLeftReference(SignedIn me, Sitting sitting, Truth truth, long seed) {
-        Sitting reference = sittings.sitting(me, sittings.referenceAsLeft(me, sitting));
-        readAll(new DemoApprentice(entries, works, me, reference, seed), reference, 1, truth);
+        Sitting reference = sittings.sitting(me, vehicles.referenceAsLeft(me, sitting));
+        readAll(new DemoApprentice(entries, sittingMarks, me, reference, seed), reference, 1, truth);
         var log = sittings.log(me.centreId(), sitting.id());
-        boolean inDoubt = works
-                .markSheet(sitting, log, works.references(sitting, log).references())
-                .lines()
-                .stream()
-                .anyMatch(MarkLine::asksForAnotherReading);
+        boolean inDoubt =
+                sittingMarks
+                        .markSheet(
+                                sitting,
+                                log,
+                                sittingMarks.references(sitting, log).references())
+                        .lines()
+                        .stream()
+                        .anyMatch(MarkLine::asksForAnotherReading);
         if (inDoubt) {
-            Sitting again = sittings.sitting(me, sittings.referenceAsLeftAgain(me, sitting));
-            readAll(new DemoApprentice(entries, works, me, again, seed + 1000), again, 1, truth);
+            Sitting again = sittings.sitting(me, vehicles.referenceAsLeftAgain(me, sitting));
+            readAll(new DemoApprentice(entries, sittingMarks, me, again, seed + 1000), again, 1, truth);
         }
     }
 

@@ -30,12 +30,14 @@ import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.marksheet.SittingMarks;
+import app.galdrin.web.moderation.Moderation;
+import app.galdrin.web.moderation.ModerationDecision;
+import app.galdrin.web.moderation.ModerationSheet;
 import app.galdrin.web.moderation.Moderations;
-import app.galdrin.web.moderation.Moderations.Decision;
-import app.galdrin.web.moderation.Moderations.Moderation;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
@@ -116,8 +118,9 @@ class PastBlock {
     private final People people;
     private final Tasks tasks;
     private final Sittings sittings;
+    private final VehicleReferences vehicles;
     private final Entries entries;
-    private final SittingMarks works;
+    private final SittingMarks sittingMarks;
     private final MarkSheets sheets;
     private final Moderations moderations;
 
@@ -125,15 +128,17 @@ class PastBlock {
             People people,
             Tasks tasks,
             Sittings sittings,
+            VehicleReferences vehicles,
             Entries entries,
-            SittingMarks works,
+            SittingMarks sittingMarks,
             MarkSheets sheets,
             Moderations moderations) {
         this.people = people;
         this.tasks = tasks;
         this.sittings = sittings;
+        this.vehicles = vehicles;
         this.entries = entries;
-        this.works = works;
+        this.sittingMarks = sittingMarks;
         this.sheets = sheets;
         this.moderations = moderations;
     }
@@ -146,7 +151,7 @@ class PastBlock {
         tasks.preset(centre, instructor.personId(), task, BAY, van, "Mounts pushed out, rods unequal");
         tasks.open(centre, instructor.personId(), task);
         TaskVersion set = tasks.task(centre, task);
-        Sitting reference = sittings.sitting(instructor, sittings.referenceAsFound(instructor, set, BAY));
+        Sitting reference = sittings.sitting(instructor, vehicles.referenceAsFound(instructor, set, BAY));
         read(instructor, reference, 0, found(), SEED);
         List<Sitting> sat = new ArrayList<>();
         for (int i = 0; i < NAMES.size(); i++) {
@@ -185,7 +190,12 @@ class PastBlock {
                 if (sitting.state().handedIn()) {
                     sitting = sittings.sitting(instructor, sittings.sitAgain(instructor, sitting));
                 }
-                new DemoApprentice(entries, works, this.people.session(centre, people.get(i)), sitting, SEED + 500 + i)
+                new DemoApprentice(
+                                entries,
+                                sittingMarks,
+                                this.people.session(centre, people.get(i)),
+                                sitting,
+                                SEED + 500 + i)
                         .doAll(Habit.CAREFUL, state, state);
             }
         }
@@ -291,14 +301,15 @@ class PastBlock {
     private Sitting sit(SignedIn instructor, UUID task, UUID person, int i) {
         var opening = tasks.current(instructor.centreId(), task).orElseThrow();
         Sitting sitting = sittings.sitting(instructor, sittings.begin(opening, person, BAY));
-        new DemoApprentice(entries, works, people.session(instructor.centreId(), person), sitting, SEED + 10L * i)
+        new DemoApprentice(
+                        entries, sittingMarks, people.session(instructor.centreId(), person), sitting, SEED + 10L * i)
                 .doAll(HABITS.get(i), foundBy(i), leftBy(i));
-        sittings.putBack(instructor, sitting.task(), BAY);
+        vehicles.putBack(instructor, sitting.task(), BAY);
         return sittings.sitting(instructor, sitting.id());
     }
 
     private void read(SignedIn me, Sitting reference, int round, Truth truth, long seed) {
-        var who = new DemoApprentice(entries, works, me, reference, seed);
+        var who = new DemoApprentice(entries, sittingMarks, me, reference, seed);
         reference.task().practical().measures(round).forEach(m -> who.read(m, round, truth, m.repeats()));
     }
 
@@ -308,10 +319,10 @@ class PastBlock {
     private void mark(SignedIn instructor, Sitting sitting, int i) {
         boolean waits = i == NAMES.size() - 1;
         Truth state = leftBy(i);
-        Sitting left = sittings.sitting(instructor, sittings.referenceAsLeft(instructor, sitting));
+        Sitting left = sittings.sitting(instructor, vehicles.referenceAsLeft(instructor, sitting));
         read(instructor, left, 1, state, SEED + 10L * i + 1);
         if (inDoubt(sitting)) {
-            UUID again = sittings.referenceAsLeftAgain(instructor, sitting);
+            UUID again = vehicles.referenceAsLeftAgain(instructor, sitting);
             if (waits) {
                 return;
             }
@@ -339,7 +350,10 @@ class PastBlock {
 
     private boolean inDoubt(Sitting sitting) {
         var log = sittings.log(sitting.centreId(), sitting.id());
-        return works.markSheet(sitting, log, works.references(sitting, log).references()).lines().stream()
+        return sittingMarks
+                .markSheet(sitting, log, sittingMarks.references(sitting, log).references())
+                .lines()
+                .stream()
                 .anyMatch(MarkLine::asksForAnotherReading);
     }
 
@@ -359,16 +373,16 @@ class PastBlock {
                 .draw(verifier, task, Ids.next(), 1106, 20, BigDecimal.valueOf(3))
                 .map(id -> moderations.one(verifier, id))
                 .orElseThrow();
-        List<Moderations.SampledSheet> sampled = moderations.sheets(drawn);
+        List<ModerationSheet> sampled = moderations.sheets(drawn);
         boolean returned = false;
-        for (Moderations.SampledSheet sheet : sampled.subList(0, sampled.size() - 1)) {
+        for (ModerationSheet sheet : sampled.subList(0, sampled.size() - 1)) {
             boolean back = !returned && sheet.why().key().equals("override");
             returned |= back;
             moderations.decide(
                     verifier,
                     drawn,
                     sheet.sittingId(),
-                    back ? Decision.RETURN : Decision.AGREE,
+                    back ? ModerationDecision.RETURN : ModerationDecision.AGREE,
                     back
                             ? "The working’s mark is not borne out by what stands on the sheet. Say what was seen, or take it back."
                             : "");

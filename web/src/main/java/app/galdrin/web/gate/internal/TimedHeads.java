@@ -11,7 +11,7 @@ import org.apache.tomcat.util.net.SocketWrapperBase;
 import org.jspecify.annotations.Nullable;
 
 /**
- * HTTP as the server speaks it, but the head of a request has its time as a whole. The server's own timeout begins anew with every letter, so
+ * HTTP as the server speaks it, but the head of a request has its time as a whole. The server's own timeout begins again with every letter, so
  * that somebody who sends one now and then would hold a connection for ever.
  */
 public final class TimedHeads extends Http11NioProtocol {

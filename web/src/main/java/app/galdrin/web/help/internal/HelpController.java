@@ -4,7 +4,7 @@ import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.Unit;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.words.Words;
 import java.util.List;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;

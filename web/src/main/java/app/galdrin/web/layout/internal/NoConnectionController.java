@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 
 /**
  * The page that a browser keeps for when no other comes, and the service worker that shows it. The worker is no asset: it has to lie at the
- * root to answer for every page, and is asked for anew each time.
+ * root to answer for every page, and is asked for again each time.
  */
 @Controller
 class NoConnectionController {

@@ -5,7 +5,7 @@ import app.galdrin.core.spec.written.Cell;
 import app.galdrin.core.spec.written.RowKind;
 import app.galdrin.core.spec.written.SheetFault;
 import app.galdrin.core.spec.written.SheetFaultCode;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -2,8 +2,8 @@ package app.galdrin.web.library.internal;
 
 import app.galdrin.core.spec.written.SheetFault;
 import app.galdrin.core.spec.written.WrittenSheet;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.words.Words;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;

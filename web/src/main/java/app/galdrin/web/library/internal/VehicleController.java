@@ -1,9 +1,9 @@
 package app.galdrin.web.library.internal;
 
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;

@@ -1,12 +1,12 @@
 package app.galdrin.web.marking.internal;
 
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Names;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.words.Sentence;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -58,7 +58,7 @@ class DecisionController {
     }
 
     /** Puts right a sheet on which somebody writes under another's name. */
-    @PostMapping("/marking/{id}/belongs")
+    @PostMapping("/marking/{id}/owner")
     String belongs(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
@@ -75,7 +75,7 @@ class DecisionController {
     }
 
     /** Lets whoever sits a sheet join it once more by the code, after a device has died. */
-    @PostMapping("/marking/{id}/welcome")
+    @PostMapping("/marking/{id}/readmit")
     String welcome(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,

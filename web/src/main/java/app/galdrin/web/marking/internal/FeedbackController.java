@@ -29,7 +29,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class FeedbackController {
 
     private final Sittings sittings;
-    private final SittingMarks works;
+    private final SittingMarks sittingMarks;
     private final MarkSheets sheets;
     private final MarkSheetPages pages;
     private final Papers papers;
@@ -37,13 +37,13 @@ class FeedbackController {
 
     FeedbackController(
             Sittings sittings,
-            SittingMarks works,
+            SittingMarks sittingMarks,
             MarkSheets sheets,
             MarkSheetPages pages,
             Papers papers,
             SecondTries again) {
         this.sittings = sittings;
-        this.works = works;
+        this.sittingMarks = sittingMarks;
         this.sheets = sheets;
         this.pages = pages;
         this.papers = papers;
@@ -87,7 +87,7 @@ class FeedbackController {
             throw new NotThere("own sitting", id, me);
         }
         Log log = sittings.log(sitting.centreId(), sitting.id());
-        MarkSheet sheet = sheets.toShow(sitting, log, works.references(sitting, log));
+        MarkSheet sheet = sheets.toShow(sitting, log, sittingMarks.references(sitting, log));
         again.answer(me, sitting, sheet, figure, answer).ifPresent(why -> {
             flash.addFlashAttribute("refused", why);
             flash.addFlashAttribute("refusedAt", figure);

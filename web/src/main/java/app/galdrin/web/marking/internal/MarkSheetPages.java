@@ -6,7 +6,6 @@ import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.marking.EvidenceText;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.marksheet.MarkSheets;
@@ -15,6 +14,7 @@ import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Tape;
+import app.galdrin.web.words.StepWords;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -25,7 +25,7 @@ import org.springframework.ui.Model;
 class MarkSheetPages {
 
     private final Sittings sittings;
-    private final SittingMarks works;
+    private final SittingMarks sittingMarks;
     private final MarkSheets sheets;
     private final EvidenceWords evidence;
     private final StepWords steps;
@@ -33,13 +33,13 @@ class MarkSheetPages {
 
     MarkSheetPages(
             Sittings sittings,
-            SittingMarks works,
+            SittingMarks sittingMarks,
             MarkSheets sheets,
             EvidenceWords evidence,
             StepWords steps,
             ComparedPlaces compared) {
         this.sittings = sittings;
-        this.works = works;
+        this.sittingMarks = sittingMarks;
         this.sheets = sheets;
         this.evidence = evidence;
         this.steps = steps;
@@ -58,10 +58,10 @@ class MarkSheetPages {
     /** The sheet as it stands now, with all of it that a page shows. */
     Log add(Model model, Sitting sitting) {
         Log log = sittings.log(sitting.centreId(), sitting.id());
-        SittingMarks.ReferenceReadings references = works.references(sitting, log);
+        SittingMarks.ReferenceReadings references = sittingMarks.references(sitting, log);
         MarkSheet sheet = sheets.toShow(sitting, log, references);
         var practical = sitting.markedBy().practical();
-        var assignment = works.assignment(sitting);
+        var assignment = sittingMarks.assignment(sitting);
         model.addAttribute("sitting", sitting);
         model.addAttribute("task", sitting.markedBy());
         model.addAttribute("sheet", sheet);

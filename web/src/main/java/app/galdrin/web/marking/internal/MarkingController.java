@@ -6,13 +6,11 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Sentence;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.marking.EvidenceWords;
 import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.marksheet.SittingMarks;
+import app.galdrin.web.moderation.Moderation;
 import app.galdrin.web.moderation.Moderations;
-import app.galdrin.web.moderation.Moderations.Moderation;
 import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
@@ -20,7 +18,10 @@ import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingState;
 import app.galdrin.web.sitting.SittingSummary;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.Sentence;
+import app.galdrin.web.words.Words;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Comparator;
@@ -51,8 +52,9 @@ class MarkingController {
     private static final int LONGEST_REASON = 400;
 
     private final Sittings sittings;
+    private final VehicleReferences vehicles;
     private final Decisions decisions;
-    private final SittingMarks works;
+    private final SittingMarks sittingMarks;
     private final MarkSheets sheets;
     private final EvidenceWords evidence;
     private final MarkSheetPages pages;
@@ -64,8 +66,9 @@ class MarkingController {
 
     MarkingController(
             Sittings sittings,
+            VehicleReferences vehicles,
             Decisions decisions,
-            SittingMarks works,
+            SittingMarks sittingMarks,
             MarkSheets sheets,
             EvidenceWords evidence,
             MarkSheetPages pages,
@@ -80,8 +83,9 @@ class MarkingController {
         this.words = words;
         this.witnessed = witnessed;
         this.sittings = sittings;
+        this.vehicles = vehicles;
         this.decisions = decisions;
-        this.works = works;
+        this.sittingMarks = sittingMarks;
         this.sheets = sheets;
         this.evidence = evidence;
         this.pages = pages;
@@ -159,15 +163,15 @@ class MarkingController {
         Log log = pages.add(model, sitting);
         int round = sittings.lastRound(sitting, log);
         model.addAttribute(
-                "asLeftReference", sittings.findReferenceAfter(sitting, round).isPresent());
+                "asLeftReference", vehicles.findReferenceAfter(sitting, round).isPresent());
         model.addAttribute(
-                "askedAgain", sittings.findReferenceAgain(sitting, round).isPresent());
-        model.addAttribute("readAsLeft", sittings.isReadAsLeft(sitting));
+                "askedAgain", vehicles.findReferenceAgain(sitting, round).isPresent());
+        model.addAttribute("readAsLeft", vehicles.isReadAsLeft(sitting));
         model.addAttribute("returned", log.returned());
         model.addAttribute("stopped", log.stopped().orElse(""));
         model.addAttribute("witnessed", witnessed.of(me, sitting, log));
         model.addAttribute("history", sheets.history(sitting));
-        model.addAttribute("question", works.referenceQuestion(sitting));
+        model.addAttribute("question", sittingMarks.referenceQuestion(sitting));
         model.addAttribute("late", log.lateWaiting());
         model.addAttribute("next", next(me, sitting).map(SittingSummary::id).orElse(null));
         model.addAttribute("mayMark", me.is(Role.INSTRUCTOR) && !sitting.state().released());
@@ -342,7 +346,7 @@ class MarkingController {
     }
 
     /** Signs, releases and goes on to the next of the task; what refuses is said at the sheet. */
-    @PostMapping("/marking/{id}/onward")
+    @PostMapping("/marking/{id}/sign-and-release")
     String onward(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
@@ -406,7 +410,7 @@ class MarkingController {
             @RequestParam String key,
             RedirectAttributes flash) {
         Sitting sitting = pages.practical(me, id);
-        UUID reference = sittings.findReference(me.centreId(), sitting.task().id(), sitting.stateId())
+        UUID reference = vehicles.findReference(me.centreId(), sitting.task().id(), sitting.stateId())
                 .orElseThrow(() -> new NotThere("reference", id, me));
         tell(flash, why(decisions.referenceStands(me, sittings.sitting(me, reference), reason, key)));
         return "redirect:/marking/" + id;

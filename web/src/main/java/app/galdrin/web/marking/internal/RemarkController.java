@@ -3,15 +3,17 @@ package app.galdrin.web.marking.internal;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Sentence;
-import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.remark.MarkChange;
+import app.galdrin.web.remark.Remark;
+import app.galdrin.web.remark.RemarkState;
 import app.galdrin.web.remark.Remarks;
 import app.galdrin.web.remark.Remarks.LineBefore;
-import app.galdrin.web.remark.Remarks.Remark;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.Sentence;
+import app.galdrin.web.words.StepWords;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,7 +28,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** Marking anew: what would change is worked out and shown before anything does. */
+/** Re-marking: what would change is worked out and shown before anything does. */
 @Controller
 class RemarkController {
 
@@ -43,7 +45,7 @@ class RemarkController {
     }
 
     /** By the scheme of a version of a practical, for all versions with the same steps. */
-    @GetMapping("/marking/anew/{taskId}")
+    @GetMapping("/marking/re-mark/{taskId}")
     String ask(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, Model model) {
         TaskVersion version = tasks.task(me.centreId(), taskId);
         model.addAttribute("task", version);
@@ -53,7 +55,7 @@ class RemarkController {
         model.addAttribute("sheets", sheets(me, version));
         model.addAttribute("before", remarks.ofTask(version));
         model.addAttribute("mayMark", me.is(Role.INSTRUCTOR));
-        return "marking/anew";
+        return "marking/re-mark";
     }
 
     /** All versions of the sheets of the vehicles it may be sat on. */
@@ -65,7 +67,7 @@ class RemarkController {
                 .toList();
     }
 
-    @PostMapping("/marking/anew/{taskId}")
+    @PostMapping("/marking/re-mark/{taskId}")
     String begin(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID taskId,
@@ -85,16 +87,16 @@ class RemarkController {
             flash.addFlashAttribute("refused", Sentence.of("remark.refused"));
             flash.addFlashAttribute("typedReason", reason);
         }
-        return begun.map(b -> "redirect:/marking/anew/run/" + b.id()).orElse("redirect:/marking/anew/" + taskId);
+        return begun.map(b -> "redirect:/marking/re-mark/job/" + b.id()).orElse("redirect:/marking/re-mark/" + taskId);
     }
 
     /** Someone's sheet before and after, with the criteria that differ. */
-    record ChangedView(Remarks.MarkChange marks, List<CriterionView> lines) {}
+    record ChangedView(MarkChange marks, List<CriterionView> lines) {}
 
     /** A criterion that differs. */
     record CriterionView(String name, LineBefore line) {}
 
-    @GetMapping("/marking/anew/run/{id}")
+    @GetMapping("/marking/re-mark/job/{id}")
     String run(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
@@ -103,8 +105,8 @@ class RemarkController {
             Model model) {
         Remark remark = remarks.remark(me, id);
         TaskVersion version = tasks.task(me.centreId(), remark.taskId());
-        List<Remarks.MarkChange> changed =
-                remark.state() == Remarks.State.READY ? remarks.changed(remark, Math.max(0, from)) : List.of();
+        List<MarkChange> changed =
+                remark.state() == RemarkState.READY ? remarks.changed(remark, Math.max(0, from)) : List.of();
         model.addAttribute("remark", remark);
         model.addAttribute("task", version);
         model.addAttribute("onSheet", remarks.sheet(remark).orElse(null));
@@ -112,11 +114,11 @@ class RemarkController {
         model.addAttribute("page", Remarks.page());
         model.addAttribute("changed", views(version, changed, remarks.lines(remark, changed)));
         model.addAttribute("mayMark", me.is(Role.INSTRUCTOR));
-        return part == null ? "marking/anew-run" : "marking/anew-run :: progress";
+        return part == null ? "marking/re-mark-job" : "marking/re-mark-job :: progress";
     }
 
     private List<ChangedView> views(
-            TaskVersion version, List<Remarks.MarkChange> changed, Map<String, List<LineBefore>> lines) {
+            TaskVersion version, List<MarkChange> changed, Map<String, List<LineBefore>> lines) {
         return changed.stream()
                 .map(c -> new ChangedView(
                         c,
@@ -126,7 +128,7 @@ class RemarkController {
                 .toList();
     }
 
-    @PostMapping("/marking/anew/run/{id}/{what:apply|cancel}")
+    @PostMapping("/marking/re-mark/job/{id}/{what:apply|cancel}")
     String decide(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
@@ -138,6 +140,6 @@ class RemarkController {
         } else {
             remarks.cancel(me, remark.id());
         }
-        return "redirect:/marking/anew/run/" + id;
+        return "redirect:/marking/re-mark/job/" + id;
     }
 }

@@ -3,21 +3,21 @@ package app.galdrin.web.marking.internal;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.answer.LineText.ParsedText;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.marking.Evidence;
 import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.marking.WorkingEvidence;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.simulated.SecondQuestion;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.layout.LineTextWords;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.ReadingWords;
-import app.galdrin.web.layout.Sentence;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.words.LineTextWords;
+import app.galdrin.web.words.ReadingWords;
+import app.galdrin.web.words.Sentence;
+import app.galdrin.web.words.Words;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,13 +35,13 @@ class SecondTries {
     private static final int MOST = 40;
 
     private final SecondTryMapper mapper;
-    private final SittingMarks works;
+    private final SittingMarks sittingMarks;
     private final Words words;
     private final ReadingWords readings;
 
-    SecondTries(SecondTryMapper mapper, SittingMarks works, Words words, ReadingWords readings) {
+    SecondTries(SecondTryMapper mapper, SittingMarks sittingMarks, Words words, ReadingWords readings) {
         this.mapper = mapper;
-        this.works = works;
+        this.sittingMarks = sittingMarks;
         this.words = words;
         this.readings = readings;
     }
@@ -65,7 +65,7 @@ class SecondTries {
         if (!sitting.state().shown()) {
             return List.of();
         }
-        Assignment assignment = works.assignment(sitting);
+        Assignment assignment = sittingMarks.assignment(sitting);
         Map<String, SecondTryMapper.TryRow> tried = mapper.of(sitting.centreId(), sitting.id(), person, MOST).stream()
                 .collect(Collectors.toMap(SecondTryMapper.TryRow::figure, Function.identity()));
         List<Question> questions = new ArrayList<>();
@@ -80,8 +80,8 @@ class SecondTries {
     private static List<FigureId> wrong(MarkSheet sheet) {
         return sheet.lines().stream()
                 .flatMap(line -> line.evidence().stream())
-                .filter(e -> e instanceof Evidence.Working w && w.credit() < 1)
-                .map(e -> ((Evidence.Working) e).figure())
+                .filter(e -> e instanceof WorkingEvidence w && w.credit() < 1)
+                .map(e -> ((WorkingEvidence) e).figure())
                 .distinct()
                 .toList();
     }
@@ -133,7 +133,7 @@ class SecondTries {
         FigureId figure = FigureId.parse(figureKey)
                 .filter(f -> sitting.state().shown() && wrong(sheet).contains(f))
                 .orElseThrow(() -> new NotThere("second question", Words.quote(figureKey), me));
-        SecondQuestion question = question(sitting, works.assignment(sitting), figure)
+        SecondQuestion question = question(sitting, sittingMarks.assignment(sitting), figure)
                 .orElseThrow(() -> new NotThere("second question", figure, me));
         LineText read = question.read(typed);
         if (read instanceof LineText.Refusal refused) {
@@ -143,7 +143,7 @@ class SecondTries {
         if (understood.value().isEmpty()) {
             return Optional.of(Sentence.of("again.nothing"));
         }
-        Evidence.Working judged = question.judged(understood);
+        WorkingEvidence judged = question.judged(understood);
         mapper.insert(
                 me.centreId(),
                 sitting.id(),

@@ -11,7 +11,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * What has to be so before the first page is served: the application's role can't change the log, every released sitting has its marks
- * stored, and if it was asked for, what is known of sittings is made anew from their entries.
+ * stored, and if it was asked for, what is known of sittings is made again from their entries.
  */
 @Component
 class AtStart implements SmartInitializingSingleton {
@@ -47,7 +47,7 @@ class AtStart implements SmartInitializingSingleton {
                             + " update it. Give GALDRIN_DB_USER a role other than GALDRIN_DB_OWNER.");
         }
         if (rebuild) {
-            LOG.info("made anew from their entries: {} sittings", sittings.rebuild());
+            LOG.info("rebuilt the state of {} sittings from their entries", sittings.rebuild());
         }
         int stored = marks.storeReleased();
         if (stored > 0) {

@@ -5,15 +5,15 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.layout.WholeNumber;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.moderation.Moderation;
+import app.galdrin.web.moderation.ModerationDecision;
 import app.galdrin.web.moderation.Moderations;
-import app.galdrin.web.moderation.Moderations.Decision;
-import app.galdrin.web.moderation.Moderations.Moderation;
 import app.galdrin.web.papers.Papers;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.Sentence;
+import app.galdrin.web.words.Words;
 import java.math.BigDecimal;
 import java.security.SecureRandom;
 import java.util.Map;
@@ -115,7 +115,7 @@ class ModerationController {
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(defaultValue = "false") boolean onward,
             RedirectAttributes flash) {
-        Decision said = Keyed.find(Decision.values(), decision)
+        ModerationDecision said = Keyed.find(ModerationDecision.values(), decision)
                 .orElseThrow(() -> new NotThere("decision", Words.quote(decision), me));
         Moderation moderation = moderations.one(me, id);
         Optional<Sentence> refused = moderations.decide(me, moderation, sittingId, said, reason);

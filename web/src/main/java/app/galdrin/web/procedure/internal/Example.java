@@ -16,13 +16,13 @@ import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.ExpectedUncertainty;
 import app.galdrin.core.uncertainty.Estimate;
-import app.galdrin.web.layout.LineTextWords;
-import app.galdrin.web.layout.Sentence;
-import app.galdrin.web.layout.Words;
-import app.galdrin.web.layout.WorkingWords;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sketch.Sketch;
 import app.galdrin.web.sketch.Sketches;
+import app.galdrin.web.words.LineTextWords;
+import app.galdrin.web.words.Sentence;
+import app.galdrin.web.words.Words;
+import app.galdrin.web.words.WorkingWords;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -172,8 +172,7 @@ final class Example {
         for (FigureId figure : figures) {
             Estimate estimate = worked.figures().get(figure);
             if (estimate != null) {
-                List<String> steps = procedure
-                        .stepsTo(figure, worked, taught)
+                List<String> steps = worked.stepsTo(figure, taught)
                         .map(all -> all.stream().map(working::step).toList())
                         .orElse(List.of());
                 shown.add(new ExampleView.ExampleFigure(

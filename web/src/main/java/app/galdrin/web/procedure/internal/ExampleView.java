@@ -1,8 +1,8 @@
 package app.galdrin.web.procedure.internal;
 
 import app.galdrin.core.procedure.Choice;
-import app.galdrin.web.layout.Sentence;
 import app.galdrin.web.sketch.Sketch;
+import app.galdrin.web.words.Sentence;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

@@ -13,7 +13,7 @@ import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.ExpectedUncertainty;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.uncertainty.Estimate;
-import app.galdrin.web.layout.Words;
+import app.galdrin.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

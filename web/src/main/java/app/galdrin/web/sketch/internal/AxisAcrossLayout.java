@@ -62,7 +62,7 @@ public final class AxisAcrossLayout implements Layout {
         double w = upright ? 112 : 108;
         double h = upright ? 66 : 58;
         for (Place place : panels.places(wheel)) {
-            boolean across = place.reading().equals("across");
+            boolean across = place.reading().is("across");
             double fy = across ? (upright ? top + 344 : y - 40) : top + 44;
             double fx = out > 0 ? left + width - w - 14 : left + 14;
             double[] to =

@@ -89,7 +89,7 @@ public final class AxisLayout implements Layout {
 
         void draw(Map<String, Box> fields) {
             boolean knuckle =
-                    panels.places(wheel).stream().anyMatch(p -> p.reading().equals("knuckle"));
+                    panels.places(wheel).stream().anyMatch(p -> p.reading().is("knuckle"));
             String leans = wheel.key() + (knuckle ? ".knuckle" : ".pad");
             pen.following(List.of(follow(wheel.key() + ".frame", x, y - 176, FALL)), this::frame);
             springs();
@@ -171,7 +171,7 @@ public final class AxisLayout implements Layout {
             double[] to;
             double fy;
             double fx = outer;
-            switch (place.reading()) {
+            switch (place.reading().key()) {
                 case "frame" -> {
                     to = new double[] {x(-60), frameY(-60) - 14};
                     fy = top + (upright ? 34 : 40);
@@ -190,7 +190,7 @@ public final class AxisLayout implements Layout {
                 }
             }
             double nearX = fx + w / 2 > to[0] ? fx : fx + w;
-            if (upright && !place.reading().equals("frame")) {
+            if (upright && !place.reading().is("frame")) {
                 nearX = fx + w / 2;
             }
             pen.line("leader", to[0], to[1], nearX, fy + (upright ? 0 : h / 3));

@@ -6,6 +6,7 @@ import static app.galdrin.web.sketch.internal.FromAhead.WHEEL_HALF;
 import static app.galdrin.web.sketch.internal.FromAhead.WHEEL_HEIGHT;
 
 import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.ReadingType.Subject;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
@@ -56,7 +57,7 @@ public final class CamberLayout implements Layout {
         for (Place place : places) {
             double boxX = view.leftToRight() ? view.x(near) : view.x(near) - width;
             fields.put(place.id(), new Box(boxX, view.y(up), width, height));
-            boolean floor = place.reading().equals("floor");
+            boolean floor = place.reading().subject() == Subject.FLOOR_SLOPE;
             double[] at = floor
                     ? new double[] {view.x(near * 0.9), view.y(0)}
                     : view.leaning(WHEEL_HALF + 43, WHEEL_HEIGHT / 2);

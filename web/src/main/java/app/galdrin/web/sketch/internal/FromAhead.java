@@ -23,6 +23,9 @@ import java.util.Optional;
  */
 final class FromAhead {
 
+    /** The tool that leans with the wheel. */
+    private static final String GAUGE = "gauge";
+
     private static final double HEIGHT = 340;
     private static final double HEIGHT_UPRIGHT = 350;
     static final double WHEEL_HEIGHT = 226;
@@ -129,13 +132,12 @@ final class FromAhead {
     private Follow follow(List<Place> places) {
         List<Follow.Term> terms = new ArrayList<>();
         double leans = out * ENLARGED;
-        long gauges =
-                places.stream().filter(p -> p.reading().startsWith("gauge")).count();
+        long gauges = places.stream().filter(p -> p.tool().equals(GAUGE)).count();
         for (Place place : places) {
-            if (place.reading().startsWith("gauge")) {
+            if (place.tool().equals(GAUGE)) {
                 terms.add(new Follow.Term(
-                        place.id(), leans / gauges, place.reading().equals("gauge90") ? 90 : 0));
-            } else if (place.reading().equals("plumb")) {
+                        place.id(), leans / gauges, place.reading().isFromPlumb() ? 90 : 0));
+            } else if (place.reading().is("plumb")) {
                 int way = place.end().equals(Optional.of(End.BOTTOM)) ? 1 : -1;
                 terms.add(Follow.Term.of(place.id(), way * leans * Math.toDegrees(1 / rim)));
             }

@@ -23,9 +23,9 @@ public final class HeadsLayout implements Layout {
 
     @Override
     public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
-        boolean heads = asked.stream().anyMatch(p -> p.reading().startsWith("head"));
+        boolean heads = asked.stream().anyMatch(p -> p.tool().equals("head"));
         Set<String> toes = asked.stream()
-                .filter(p -> p.reading().equals("headToe"))
+                .filter(p -> p.reading().is("headToe"))
                 .map(Place::id)
                 .collect(Collectors.toSet());
         var vehicle = new AroundVehicle(sheet, upright, upright ? 14 : 20, (wheel, geometry) -> {

@@ -292,7 +292,7 @@ final class Pen {
         return tenths(x) + " " + tenths(y);
     }
 
-    /** To one decimal; a drawing has thousands of these, and a format string is read anew each time. */
+    /** To one decimal; a drawing has thousands of these, and a format string is read again each time. */
     private static String tenths(double v) {
         long tenths = Math.round(v * 10);
         return (tenths < 0 ? "-" : "") + Math.abs(tenths) / 10 + "." + Math.abs(tenths) % 10;

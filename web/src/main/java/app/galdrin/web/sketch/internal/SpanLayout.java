@@ -46,7 +46,7 @@ public final class SpanLayout implements Layout {
         double width = upright ? 390 : 840;
         double panelWidth = upright ? width : width / axles.size();
         double height = upright ? HEIGHT_UPRIGHT : HEIGHT;
-        boolean jig = asked.stream().anyMatch(p -> p.reading().equals("jig"));
+        boolean jig = asked.stream().anyMatch(p -> p.reading().is("jig"));
         for (int i = 0; i < axles.size(); i++) {
             Axle axle = axles.get(i);
             List<Place> places = asked.stream()
@@ -95,7 +95,7 @@ public final class SpanLayout implements Layout {
 
         void draw(List<Place> places, Map<String, Box> fields) {
             body();
-            String reading = places.get(places.size() - 1).reading();
+            String reading = places.get(places.size() - 1).reading().key();
             for (Side side : Side.values()) {
                 double left = side.sign() * halfTrack;
                 double rim = scale * geometry.rim(axle) / 2;
@@ -122,8 +122,10 @@ public final class SpanLayout implements Layout {
             for (Place place : places) {
                 if (place.compared()) {
                     boolean front = place.end().orElseThrow() == End.FRONT;
-                    int way = front == place.reading().equals("jig") ? 1 : -1;
-                    halves.put(place.id(), way * Math.toDegrees(0.5 / between(place.reading())));
+                    int way = front == place.reading().is("jig") ? 1 : -1;
+                    halves.put(
+                            place.id(),
+                            way * Math.toDegrees(0.5 / between(place.reading().key())));
                 }
             }
             return halves;
@@ -262,7 +264,7 @@ public final class SpanLayout implements Layout {
             double x = paper.x() + paper.width() - width - 14;
             double y = paper.y() + paper.height() - height - (upright ? 6 : 24);
             fields.put(place.id(), new Box(x, y, width, height));
-            double[] to = place.reading().equals("below")
+            double[] to = place.reading().is("below")
                     ? new double[] {plan.x(0, halfTrack), plan.y(0, halfTrack)}
                     : new double[] {plan.x(FARTHEST * 0.6, halfTrack + 9), plan.y(FARTHEST * 0.6, halfTrack + 9)};
             plan.pen().line("leader", x + width / 2, y, to[0], to[1]);

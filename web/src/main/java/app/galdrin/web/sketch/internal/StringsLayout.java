@@ -21,7 +21,7 @@ public final class StringsLayout implements Layout {
     @Override
     public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
         VehicleGeometry geometry = sheet.geometry();
-        boolean battens = asked.stream().anyMatch(p -> p.reading().equals("notches"));
+        boolean battens = asked.stream().anyMatch(p -> p.reading().is("notches"));
         return new StringsDrawing(geometry, upright, battens).drawing();
     }
 }

@@ -2,6 +2,7 @@ package app.galdrin.web.sketch.internal;
 
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Place;
+import app.galdrin.core.procedure.ReadingType.Subject;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
@@ -47,7 +48,7 @@ public final class SweepLayout implements Layout {
 
     /** The position a place is read in: out, ahead or in. */
     static String position(Place place) {
-        return place.reading().substring(place.reading().indexOf('.') + 1);
+        return place.reading().position();
     }
 
     @Override
@@ -84,7 +85,7 @@ public final class SweepLayout implements Layout {
             this.wheel = wheel;
             this.upright = upright;
             this.out = wheel.left() ? 1 : -1;
-            this.lock = panels.places(wheel).stream().anyMatch(p -> p.reading().startsWith("lock"));
+            this.lock = panels.places(wheel).stream().anyMatch(p -> p.tool().equals("lock"));
             this.left = panels.x(wheel);
             this.top = panels.y(wheel);
             this.x = left + (upright ? 195 : 138);
@@ -150,7 +151,7 @@ public final class SweepLayout implements Layout {
 
         private void wheelAt(String position, double angle) {
             String steer = panels.places(wheel).stream()
-                    .filter(p -> position(p).equals(position) && !p.reading().startsWith("camber"))
+                    .filter(p -> position(p).equals(position) && p.reading().subject() != Subject.WHEEL_LEAN)
                     .map(Place::id)
                     .findFirst()
                     .orElse("");
@@ -206,7 +207,7 @@ public final class SweepLayout implements Layout {
             double fieldsY = upright ? top + 292 + row * ROW_UPRIGHT : top + 52 + row * ROW;
             for (Place place : panels.places(wheel)) {
                 if (position(place).equals(position)) {
-                    boolean steer = !place.reading().startsWith("camber");
+                    boolean steer = place.reading().subject() != Subject.WHEEL_LEAN;
                     double width = upright ? 124 : steer ? 62 : 106;
                     double offset = steer ? 0 : upright ? 160 : 67;
                     fields.put(place.id(), new Box(fieldsX + offset, fieldsY, width, height(steer)));

@@ -60,7 +60,7 @@ public final class TurnOutLayout implements Layout {
     /** The lock a place is read at: a wheel is the inner one at the lock of its own side. */
     private static Side lock(Place place) {
         Side side = place.wheel().orElseThrow().side();
-        return place.reading().equals("plateInner") ? side : side.other();
+        return place.reading().is("plateInner") ? side : side.other();
     }
 
     private static final class Panel {

@@ -1,6 +1,5 @@
 package app.galdrin.web.task.internal;
 
-import app.galdrin.web.task.internal.Drafts.DraftRow;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

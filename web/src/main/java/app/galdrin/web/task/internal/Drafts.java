@@ -1,23 +1,15 @@
 package app.galdrin.web.task.internal;
 
-import app.galdrin.core.Keyed;
-import app.galdrin.core.draft.TaskDraft;
-import app.galdrin.core.figure.AnswerUnit;
-import app.galdrin.core.task.Practical;
-import app.galdrin.core.task.TaskDocument;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
-import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps tasks while they are composed: one press after another, each of which can be undone, over a restart too. */
 @Service
@@ -33,53 +25,6 @@ class Drafts {
 
     Drafts(DraftMapper mapper) {
         this.mapper = mapper;
-    }
-
-    /**
-     * A state as it is stored.
-     *
-     * @param beforeId the task of which it is the next version
-     * @param undo number of the state that undoing leads to
-     * @param redo number of the state that redoing leads to
-     */
-    record DraftRow(
-            UUID id,
-            @Nullable UUID beforeId,
-            int number,
-            UUID sheetId,
-            UUID classId,
-            String document,
-            @Nullable Integer undo,
-            @Nullable Integer redo) {
-
-        DraftContent content() {
-            return new DraftContent(sheetId, classId, draft(document));
-        }
-    }
-
-    /** What a draft holds: a task, the specification it is composed on, the class it is for. */
-    record DraftContent(UUID sheetId, UUID classId, TaskDraft task) {
-        DraftContent with(TaskDraft other) {
-            return new DraftContent(sheetId, classId, other);
-        }
-    }
-
-    /** A draft that can be gone on with. */
-    record OpenDraft(UUID id, String title, boolean nextVersion, Instant changedAt) {}
-
-    /** The text of a draft in the database. */
-    private record DraftText(String unit, Map<String, String> refused, String task) {}
-
-    private static TaskDraft draft(String document) {
-        DraftText text = JsonMapper.shared().readValue(document, DraftText.class);
-        Practical practical = TaskDocument.asFarAsItReads(text.task());
-        return new TaskDraft(practical, Keyed.of(AnswerUnit.values(), text.unit()), text.refused());
-    }
-
-    private static String text(TaskDraft draft) {
-        return JsonMapper.shared()
-                .writeValueAsString(
-                        new DraftText(draft.unit().key(), draft.refused(), TaskDocument.write(draft.practical())));
     }
 
     /** Begins a draft. */
@@ -107,7 +52,7 @@ class Drafts {
                 press,
                 content.sheetId(),
                 content.classId(),
-                text(content.task()),
+                DraftText.of(content.task()),
                 undo,
                 redo);
     }
@@ -204,7 +149,10 @@ class Drafts {
     public List<OpenDraft> open(SignedIn me) {
         return mapper.open(me.centreId(), me.personId(), MOST_OPEN).stream()
                 .map(row -> new OpenDraft(
-                        row.id(), draft(row.document()).practical().title(), row.nextVersion(), row.changedAt()))
+                        row.id(),
+                        DraftText.draft(row.document()).practical().title(),
+                        row.nextVersion(),
+                        row.changedAt()))
                 .toList();
     }
 }

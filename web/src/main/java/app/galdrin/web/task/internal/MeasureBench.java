@@ -2,9 +2,9 @@ package app.galdrin.web.task.internal;
 
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
-import app.galdrin.web.layout.Words;
 import app.galdrin.web.task.BenchDraft;
 import app.galdrin.web.task.StepBench;
+import app.galdrin.web.words.Words;
 import org.springframework.stereotype.Component;
 
 /** A measurement on the bench. */

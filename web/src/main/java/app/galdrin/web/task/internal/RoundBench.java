@@ -4,9 +4,9 @@ import app.galdrin.core.draft.RoundEditor;
 import app.galdrin.core.draft.StepsBefore;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
-import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.task.BenchDraft;
 import app.galdrin.web.task.StepBench;
+import app.galdrin.web.words.StepWords;
 import org.springframework.stereotype.Component;
 
 /** Rounds on the bench: the measurements that they can read again. */

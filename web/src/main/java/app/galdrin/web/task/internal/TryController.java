@@ -3,7 +3,6 @@ package app.galdrin.web.task.internal;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
-import app.galdrin.web.task.internal.TryOuts.TryOutRow;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -37,10 +36,10 @@ class TryController {
 
     /** The address of one that was begun. */
     static String page(UUID tryOut) {
-        return "redirect:/tasks/tried/" + tryOut;
+        return "redirect:/tasks/try-outs/" + tryOut;
     }
 
-    @GetMapping("/tasks/tried/{id:[0-9a-f-]{36}}")
+    @GetMapping("/tasks/try-outs/{id:[0-9a-f-]{36}}")
     String show(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
@@ -51,6 +50,6 @@ class TryController {
         Optional.ofNullable(tryOut.result())
                 .ifPresent(result -> model.addAttribute(
                         "tried", words.of(tryOut.practical(), tryOut.sheets(), TryOutResult.read(result))));
-        return part == null ? "task/tried" : "task/tried :: progress";
+        return part == null ? "task/try-out" : "task/try-out :: progress";
     }
 }

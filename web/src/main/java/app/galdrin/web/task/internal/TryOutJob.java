@@ -4,8 +4,6 @@ import app.galdrin.core.simulated.TryOut;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.web.background.Background;
 import app.galdrin.web.library.Library;
-import app.galdrin.web.task.internal.TryOuts.State;
-import app.galdrin.web.task.internal.TryOuts.TryOutRow;
 import jakarta.annotation.PreDestroy;
 import java.util.Optional;
 import java.util.UUID;
@@ -82,10 +80,10 @@ class TryOutJob {
                     return;
                 }
             }
-            mapper.end(centreId, id, State.READY, TryOutResult.write(run.tried()));
+            mapper.end(centreId, id, TryOutState.READY, TryOutResult.write(run.tried()));
         } catch (RuntimeException e) {
             LOG.error("try-out {} of centre {} came to nothing", id, centreId, e);
-            mapper.end(centreId, id, State.FAILED, null);
+            mapper.end(centreId, id, TryOutState.FAILED, null);
         }
     }
 }

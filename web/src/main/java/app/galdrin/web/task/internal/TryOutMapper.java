@@ -1,7 +1,5 @@
 package app.galdrin.web.task.internal;
 
-import app.galdrin.web.task.internal.TryOuts.State;
-import app.galdrin.web.task.internal.TryOuts.TryOutRow;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
@@ -48,5 +46,5 @@ interface TryOutMapper {
     int progress(UUID centreId, UUID id, int done);
 
     /** Ends one that is at work. */
-    void end(UUID centreId, UUID id, State state, @Nullable String result);
+    void end(UUID centreId, UUID id, TryOutState state, @Nullable String result);
 }

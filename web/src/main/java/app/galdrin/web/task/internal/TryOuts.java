@@ -1,6 +1,5 @@
 package app.galdrin.web.task.internal;
 
-import app.galdrin.core.Keyed;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.TaskDocument;
 import app.galdrin.web.account.SignedIn;
@@ -9,7 +8,6 @@ import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.library.SheetVersion;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionOperations;
@@ -38,62 +36,6 @@ class TryOuts {
         this.mapper = mapper;
         this.job = job;
         this.transaction = transaction;
-    }
-
-    /** How far it is. */
-    enum State implements Keyed {
-        WAITING("waiting"),
-        WORKING("working"),
-        READY("ready"),
-        FAILED("failed");
-
-        private final String key;
-
-        State(String key) {
-            this.key = key;
-        }
-
-        @Override
-        public String key() {
-            return key;
-        }
-
-        /** Whether a page has something to follow. */
-        public boolean moves() {
-            return this == WAITING || this == WORKING;
-        }
-    }
-
-    /**
-     * One try-out.
-     *
-     * @param taskId the task that was tried, where it was set already
-     * @param document of the practical
-     * @param done of {@code total} sheets
-     * @param result as JSON, once it is ready
-     * @param before how many of the centre are tried out before this one
-     */
-    record TryOutRow(
-            UUID id,
-            UUID centreId,
-            @Nullable UUID taskId,
-            UUID sheetId,
-            String title,
-            String document,
-            State state,
-            int done,
-            int total,
-            @Nullable String result,
-            int before) {
-
-        Practical practical() {
-            return TaskDocument.stored(document);
-        }
-
-        /** Of each of the three people. */
-        public int sheets() {
-            return total / TryOutJob.people();
-        }
     }
 
     /**

@@ -5,9 +5,9 @@ import app.galdrin.core.draft.WorkEditor;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
-import app.galdrin.web.layout.StepWords;
 import app.galdrin.web.task.BenchDraft;
 import app.galdrin.web.task.StepBench;
+import app.galdrin.web.words.StepWords;
 import java.util.List;
 import org.springframework.stereotype.Component;
 

@@ -1,4 +1,4 @@
-package app.galdrin.web.layout;
+package app.galdrin.web.words;
 
 import java.io.Serializable;
 import java.util.List;

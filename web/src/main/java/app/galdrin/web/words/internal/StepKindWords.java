@@ -1,4 +1,4 @@
-package app.galdrin.web.layout.internal;
+package app.galdrin.web.words.internal;
 
 import app.galdrin.core.task.StepKinds;
 import org.springframework.context.support.AbstractResourceBasedMessageSource;

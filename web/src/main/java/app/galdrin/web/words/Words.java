@@ -1,4 +1,4 @@
-package app.galdrin.web.layout;
+package app.galdrin.web.words;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;

@@ -1,4 +1,4 @@
-package app.galdrin.web.layout;
+package app.galdrin.web.words;
 
 import app.galdrin.core.procedure.paper.PrintedFigures;
 import app.galdrin.core.quantity.QuantityFormat;

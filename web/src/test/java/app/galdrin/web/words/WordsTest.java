@@ -1,4 +1,4 @@
-package app.galdrin.web.layout;
+package app.galdrin.web.words;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
@@ -11,7 +11,7 @@ import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Wheel;
-import app.galdrin.core.marking.Evidence;
+import app.galdrin.core.marking.Lack;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.measure.CatalogueInstrument;
 import app.galdrin.core.procedure.Choice;
@@ -157,7 +157,7 @@ class WordsTest {
                 keyed("instead.", Plan.Instead.values()),
                 keyed("next.", Round.Next.values()),
                 keyed("linkage.", Linkage.values()),
-                keyed("lack.", Evidence.Lack.values()),
+                keyed("lack.", Lack.values()),
                 keyed("status.", MarkLine.Status.values()),
                 Arguments.of(
                         "step.",
@@ -229,8 +229,7 @@ class WordsTest {
             var worked = procedure.work(readings, standing, new Repeat("s", 0, 1), taught);
             worked.figures().values().forEach(f -> f.budget().shares().keySet().forEach(g -> keys.add(doubt(g))));
             for (FigureId figure : procedure.sees()) {
-                procedure
-                        .stepsTo(figure, worked, taught)
+                worked.stepsTo(figure, taught)
                         .ifPresent(steps -> steps.forEach(s -> keys.addAll(List.of(
                                 "working." + s.formula().key(),
                                 "calc." + s.formula().key(),

@@ -1,0 +1,8 @@
+package app.galdrin.core.marking;
+
+/**
+ * What most of a doubt comes from; its share of the variance is 0 to 1.
+ *
+ * @param share share of the variance, 0 to 1
+ */
+public record DoubtShare(String group, double share) {}

@@ -1,0 +1,32 @@
+package app.galdrin.core.marking;
+
+import app.galdrin.core.Keyed;
+
+/** What can be missing; each has a sentence of its own. */
+public enum Lack implements Keyed {
+    READINGS("readings"),
+    REFERENCE("reference"),
+    AS_LEFT_REFERENCE("asLeftReference"),
+    /** The vehicle as left is too close to tell and has to be read once more. */
+    AS_LEFT_AGAIN("asLeftAgain"),
+    REPEATS("repeats"),
+    WORKING("working"),
+    TARGET("target"),
+    VERDICT("verdict"),
+    ADJUSTABLE("adjustable"),
+    PLAN("plan"),
+    MOVES("moves"),
+    AS_LEFT_LIMITS("asLeftLimits"),
+    TIME("time");
+
+    private final String key;
+
+    Lack(String key) {
+        this.key = key;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+}

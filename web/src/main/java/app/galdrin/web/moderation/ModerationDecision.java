@@ -1,0 +1,20 @@
+package app.galdrin.web.moderation;
+
+import app.galdrin.core.Keyed;
+
+/** What is decided of a sheet. */
+public enum ModerationDecision implements Keyed {
+    AGREE("agree"),
+    RETURN("return");
+
+    private final String key;
+
+    ModerationDecision(String key) {
+        this.key = key;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+}
