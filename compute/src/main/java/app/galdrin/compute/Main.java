@@ -44,7 +44,7 @@ public final class Main {
     private static final String SCHEMA = "--schema";
     private static final String KINDS = "--kinds";
 
-    /** For the script that starts the command, which knows whether someone looks at the terminal. */
+    /** Asks for progress; the start script sets it when someone looks at the terminal. */
     private static final String PROGRESS = "--progress";
 
     /** Elements shown in the header of a kind with a list. */

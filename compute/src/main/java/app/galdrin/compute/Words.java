@@ -33,7 +33,7 @@ final class Words {
         return MessageFormat.format(MESSAGES.getString(key), arguments);
     }
 
-    /** On a fault of a pack or a sitting: what was read, why it can't be right, what to do. */
+    /** Says what is wrong with a pack or a sitting: what was read, why it cannot be right, and what to do. */
     static String ofSitting(Fault fault) {
         String key = "sitting." + fault.code().key() + (fault.field().isEmpty() ? ".line" : "");
         return of(

@@ -2,8 +2,11 @@ package app.galdrin.web;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.library.dependencies.SliceAssignment;
+import com.tngtech.archunit.library.dependencies.SliceIdentifier;
 import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -39,6 +42,38 @@ class ModulesTest {
                 .should()
                 .beFreeOfCycles()
                 .check(classes);
+    }
+
+    /**
+     * Nor do files of the application: a service and its mapper share rows that are files of their own. In the core, kinds that are closed over one
+     * another stay together.
+     */
+    @Test
+    void filesOfTheWeb_haveNoCircles() {
+        var classes = new ClassFileImporter()
+                .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+                .importPackages("app.galdrin.web");
+        SlicesRuleDefinition.slices()
+                .assignedFrom(new FileOfClass())
+                .should()
+                .beFreeOfCycles()
+                .check(classes);
+    }
+
+    private static final class FileOfClass implements SliceAssignment {
+        @Override
+        public SliceIdentifier getIdentifierOf(JavaClass type) {
+            JavaClass outer = type;
+            while (outer.getEnclosingClass().isPresent()) {
+                outer = outer.getEnclosingClass().get();
+            }
+            return SliceIdentifier.of(outer.getName());
+        }
+
+        @Override
+        public String getDescription() {
+            return "files";
+        }
     }
 
     /** A content security policy without 'unsafe-inline' drops these silently. */

@@ -63,7 +63,7 @@ public sealed interface AnswerType {
     /** A short text, at most so many characters. */
     record ShortText(int longest) implements AnswerType {}
 
-    /** Whether the answer is a number. */
+    /** Returns whether the answer is a number. */
     default boolean numeric() {
         return this instanceof Amount || this instanceof SizeAndSense;
     }

@@ -89,7 +89,7 @@ public final class BandText {
                 : OptionalDouble.empty();
     }
 
-    /** As it would be typed. */
+    /** Returns the text as it would be typed. */
     public String write(Band band) {
         String full = limit(band.full());
         if (!band.steps().isEmpty()) {

@@ -32,7 +32,7 @@ public final class ReasonsText {
         return Optional.of(reasons);
     }
 
-    /** As they would be typed. */
+    /** Returns the texts as they would be typed. */
     public static String write(List<Reason> reasons) {
         return reasons.stream().map(reason -> String.join(OR, reason.words())).collect(Collectors.joining(", "));
     }

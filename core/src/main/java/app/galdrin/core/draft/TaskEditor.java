@@ -348,7 +348,7 @@ public final class TaskEditor {
         return all.stream().filter(fault -> !followsFrom(all, fault)).toList();
     }
 
-    /** Whether a fault is none of its own: what no procedure tells has no band, and no steps have no marks. */
+    /** Returns whether a fault is none of its own: what no procedure tells has no band, and no steps have no marks. */
     private static boolean followsFrom(List<TaskFault> all, TaskFault fault) {
         return switch (fault.reason()) {
             case NO_BAND -> isAny(all, TaskFaultCode.NOT_SEEN, TaskFaultCode.NOT_KNOWN, TaskFaultCode.DOES_NOT_FIT);

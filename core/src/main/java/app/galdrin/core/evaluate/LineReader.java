@@ -37,7 +37,7 @@ final class LineReader {
         return bytesRead;
     }
 
-    /** Whether nothing more can be had at once: someone may be typing records and waiting for each answer. */
+    /** Returns whether nothing more can be had at once: someone may be typing records and waiting for each answer. */
     boolean mustWait() throws IOException {
         return !ended && in.available() == 0;
     }
@@ -70,7 +70,7 @@ final class LineReader {
         bytesRead += Math.max(read, 0);
     }
 
-    /** Where the last line that ends at {@code from} or later has its end behind it; 0 if none does. */
+    /** Returns the position behind the last line that ends at {@code from} or later; 0 if there is none. */
     private int behindLastLine(int from) {
         int end = filled;
         while (end > from && buffer[end - 1] != '\n') {

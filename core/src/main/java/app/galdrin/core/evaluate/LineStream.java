@@ -40,7 +40,7 @@ public record LineStream(LineWriter writer, int workers, Progress progress) {
             .rootValueSeparator("")
             .build();
 
-    /** For the rare lines with half a surrogate pair in a text: JSON may carry it escaped, UTF-8 can't. */
+    /** Writes the rare lines with half a surrogate pair in a text, which JSON can carry escaped and UTF-8 cannot. */
     private static final JsonFactory ESCAPING =
             FACTORY.rebuild().enable(JsonWriteFeature.ESCAPE_NON_ASCII).build();
 
@@ -50,7 +50,7 @@ public record LineStream(LineWriter writer, int workers, Progress progress) {
         /** Nobody listens. */
         Progress NONE = (records, bytes) -> {};
 
-        /** So many records are answered, and so many bytes of the input taken in. */
+        /** Reports how many records are answered and how many bytes of the input are read. */
         void reached(long records, long bytes);
     }
 

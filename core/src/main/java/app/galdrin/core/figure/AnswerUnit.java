@@ -36,7 +36,7 @@ public enum AnswerUnit implements Keyed {
         return quantity;
     }
 
-    /** Whether a figure can be answered in it: a length is never an angle. */
+    /** Returns whether a figure can be answered in it: a length is never an angle. */
     public boolean fits(FigureId figure) {
         return quantity == Quantity.LENGTH || figure.measurand().quantity() == Quantity.ANGLE;
     }

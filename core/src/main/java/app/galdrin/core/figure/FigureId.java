@@ -109,12 +109,12 @@ public record FigureId(Measurand measurand, Location where, FigurePosition at) i
         return where.wheel();
     }
 
-    /** Whether it is made of the figures of both wheels. */
+    /** Returns whether it is made of the figures of both wheels. */
     public boolean ofBothWheels() {
         return measurand.form() != Measurand.Form.OWN;
     }
 
-    /** Of a sum or difference, the figure of one of its wheels. */
+    /** Returns the figure of one wheel of a sum or a difference. */
     public FigureId part(Wheel wheel) {
         return new FigureId(measurand.base(), Location.of(wheel), at);
     }

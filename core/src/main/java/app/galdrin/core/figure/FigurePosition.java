@@ -53,7 +53,7 @@ public record FigurePosition(Kind kind, int amount) {
         }
     }
 
-    /** As it stands at the end of a figure's key; empty for straight ahead. */
+    /** Returns the end of a figure's key; empty for straight ahead. */
     public String key() {
         return switch (kind) {
             case AHEAD, LEFT_LOCK, RIGHT_LOCK -> kind.key;

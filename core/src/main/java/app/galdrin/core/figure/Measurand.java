@@ -23,7 +23,7 @@ public enum Measurand implements Keyed {
     TOE("toe", Quantity.ANGLE, Extent.WHEEL, Form.OWN, null),
     TOTAL_TOE("totalToe", Quantity.ANGLE, Extent.AXLE, Form.SUM, TOE),
     THRUST("thrust", Quantity.ANGLE, Extent.AXLE, Form.OWN, TOE),
-    /** Of a wheel on a sliding plate, mm over a metre driven; toe-in pushes the plate outward, which is positive. */
+    /** Slip of a wheel on a sliding plate, mm for each metre driven. Toe-in pushes the plate outward, which is positive. */
     SIDESLIP("sideslip", Quantity.LENGTH, Extent.WHEEL, Form.OWN, null),
     SETBACK("setback", Quantity.LENGTH, Extent.AXLE, Form.OWN, null),
     TURN_OUT("turnOut", Quantity.ANGLE, Extent.AXLE, Form.OWN, null),
@@ -97,19 +97,19 @@ public enum Measurand implements Keyed {
     }
 
     /**
-     * Whether the steering shares it between the front wheels: one of them by itself means something only with the steering clamped, and is
+     * Returns whether the steering shares it between the front wheels: one of them by itself means something only with the steering clamped, and is
      * told from the line that the rear wheels set.
      */
     public boolean isSharedBySteering() {
         return this == TOE;
     }
 
-    /** Whether the rear axle's figures set the line from which those of the front wheels are told. */
+    /** Returns whether the rear axle's figures set the line from which those of the front wheels are told. */
     public boolean isDatum() {
         return base() == TOE;
     }
 
-    /** Whether it only shows that something is off, and nothing sets it by itself. */
+    /** Returns whether it only shows that something is off, and nothing sets it by itself. */
     public boolean isScreen() {
         return this == SIDESLIP;
     }

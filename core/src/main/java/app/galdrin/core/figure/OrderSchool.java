@@ -4,7 +4,7 @@ import app.galdrin.core.Keyed;
 import java.util.List;
 import java.util.Optional;
 
-/** In which order figures that disturb one another are adjusted. Toe is last in both; the rear axle comes before the front. */
+/** The order in which figures that disturb one another are adjusted. Toe is last in both; the rear axle comes before the front. */
 public enum OrderSchool implements Keyed {
     /** Caster, then camber, then toe. */
     A("A", List.of(Measurand.CASTER, Measurand.CAMBER, Measurand.TOE)),

@@ -7,7 +7,7 @@ package app.galdrin.core.figure;
  */
 public record Tolerance(double size) {
 
-    /** Of figures that were computed from what people wrote, in mm, degrees or radians. */
+    /** The tolerance of figures computed from what people wrote, in mm, degrees or radians. */
     public static final Tolerance ROUNDING = new Tolerance(1e-9);
 
     public Tolerance {
@@ -27,7 +27,7 @@ public record Tolerance(double size) {
     }
 
     /**
-     * Whether {@code a} is at most {@code b}, both in the unit of the size.
+     * Returns whether {@code a} is at most {@code b}, both in the unit of the size.
      *
      * @param a in the unit of the size
      * @param b in the unit of the size
@@ -37,7 +37,7 @@ public record Tolerance(double size) {
     }
 
     /**
-     * Whether {@code a} is at least {@code b}, both in the unit of the size.
+     * Returns whether {@code a} is at least {@code b}, both in the unit of the size.
      *
      * @param a in the unit of the size
      * @param b in the unit of the size

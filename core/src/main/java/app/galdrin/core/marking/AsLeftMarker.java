@@ -137,7 +137,7 @@ public final class AsLeftMarker implements AspectMarker {
                 figure, ReadingMarker.figureOf(left), limits, zone, found, isReported(sitting, adjustment));
     }
 
-    /** Whether the part was to be looked for; where no plan asks it, whether it was said that nothing moves it. */
+    /** Returns whether the part was to be looked for; where no plan asks it, whether it was said that nothing moves it. */
     private static boolean isReported(Case sitting, FigureId.Adjustment adjustment) {
         List<Plan> plans = sitting.practical()
                 .of(Plan.class)

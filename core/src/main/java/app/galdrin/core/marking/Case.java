@@ -91,7 +91,7 @@ public final class Case {
         return own.baseline(measure);
     }
 
-    /** That readings are missing, and which. */
+    /** Returns the evidence that readings are missing, and which. */
     Evidence.MissingEntry unread(Measure measure, String what, Collection<FigureId> figures) {
         return new Evidence.MissingEntry(Lack.READINGS, what, MissingReading.of(own, measure, 0, figures));
     }
@@ -153,7 +153,7 @@ public final class Case {
         return doubts;
     }
 
-    /** Of all values so near one those that are judged otherwise than their neighbours: both ends, each limit, and what is farthest inside; rad or mm. */
+    /** Returns the values near a figure at which its verdict can change: both ends, each limit, and the value farthest inside; rad or mm. */
     private List<Double> telling(FigureId figure, double value, double within) {
         if (within == 0) {
             return List.of(value);

@@ -95,7 +95,7 @@ public final class CopyingQuestion {
         return within - lost;
     }
 
-    /** That at least so many of independent chances come out, 0 to 1. */
+    /** Returns the probability that at least so many of independent chances come true, 0 to 1. */
     static double atLeast(int matches, List<Double> chances) {
         double[] exactly = new double[chances.size() + 1];
         exactly[0] = 1;

@@ -40,12 +40,12 @@ public sealed interface Evidence
     /** Share of what there was to earn, 0 to 1. */
     double credit();
 
-    /** Whether it is a smaller matter beside the others of its line: all such together are a tenth of it. */
+    /** Returns whether it is a smaller matter beside the others of its line: all such together are a tenth of it. */
     default boolean minor() {
         return false;
     }
 
-    /** Whether its line is not met, whatever else there is. */
+    /** Returns whether its line is not met, whatever else there is. */
     default boolean bars() {
         return false;
     }
@@ -182,7 +182,7 @@ public sealed interface Evidence
     }
 
     /**
-     * Whether two procedures agree on a figure.
+     * Returns whether two procedures agree on a figure.
      *
      * @param first key of a procedure; {@code second} likewise
      * @param difference of what they came to, rad or mm
@@ -203,7 +203,7 @@ public sealed interface Evidence
         }
     }
 
-    /** Whether figures can be adjusted on this vehicle, by key of the adjustment. */
+    /** Returns whether figures can be adjusted on this vehicle, by key of the adjustment. */
     record CanBeAdjusted(String adjustment, Adjustable said, Adjustable actual) implements Evidence {
         @Override
         public double credit() {
@@ -235,7 +235,7 @@ public sealed interface Evidence
     }
 
     /**
-     * Where a plan would leave a figure, by the apprentice's own.
+     * The value at which a plan would leave a figure, from the apprentice's own readings.
      *
      * @param zone where his own figure lies
      * @param after what the moves make of it, rad or mm

@@ -7,12 +7,12 @@ import app.galdrin.core.spec.Zone;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.Optional;
 
-/** Where a figure lies for somebody who misreads a sheet's limits. */
+/** Finds the zone of a figure for someone who misreads a sheet's limits. */
 public final class LimitReading {
 
     private LimitReading() {}
 
-    /** By the key of the slip; the figure and its limits are rad or mm. Empty where there is no such slip or it can't be made here. */
+    /** Returns the zone under a slip, by its key; the figure and its limits are rad or mm. Empty if there is no such slip or it cannot be made here. */
     public static Optional<Zone> by(String slip, FigureId figure, Estimate value, Limits limits, SheetScale scale) {
         return LimitSlip.ALL.stream()
                 .filter(s -> s.key().equals(slip))

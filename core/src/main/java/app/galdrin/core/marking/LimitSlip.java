@@ -20,7 +20,7 @@ interface LimitSlip extends Keyed {
 
     List<LimitSlip> ALL = List.of(new MinMaxSwapped(), new SignLost());
 
-    /** Where a figure lies, rad or mm, read so; empty where these limits can't be misread so. */
+    /** Returns the zone of a figure, rad or mm, under this slip; empty if these limits cannot be misread so. */
     Optional<Zone> seen(FigureId figure, Estimate value, Limits limits, SheetScale scale);
 
     /** What someone who makes it says of a figure. */

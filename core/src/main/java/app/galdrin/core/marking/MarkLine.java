@@ -52,7 +52,7 @@ public record MarkLine(
         return override.map(Override::marks).orElse(computed);
     }
 
-    /** Whether the marks given reach what the criterion needs to count as met. */
+    /** Returns whether the marks given reach what the criterion needs to count as met. */
     public boolean met() {
         double share = override.isPresent() && available > 0 ? marks().doubleValue() / available : credit;
         boolean barred = override.isEmpty() && any(Evidence::bars);
@@ -63,12 +63,12 @@ public record MarkLine(
         return override.isEmpty() && any(e -> e instanceof Evidence.MissingEntry);
     }
 
-    /** Whether it waits for the vehicle as left to be read once more. */
+    /** Returns whether it waits for the vehicle as left to be read once more. */
     public boolean asksForAnotherReading() {
         return override.isEmpty() && any(e -> e instanceof Evidence.MissingEntry m && m.what() == Lack.AS_LEFT_AGAIN);
     }
 
-    /** Whether it waits for that reading and for nothing else: all that is certain is as it should be. */
+    /** Returns whether it waits for that reading and for nothing else: all that is certain is as it should be. */
     public boolean inDoubtAlone() {
         return asksForAnotherReading()
                 && !any(e ->

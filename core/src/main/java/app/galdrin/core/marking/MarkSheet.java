@@ -38,7 +38,7 @@ public record MarkSheet(List<MarkLine> lines) {
                         .divide(BigDecimal.valueOf(available()), 1, RoundingMode.HALF_UP);
     }
 
-    /** Whether every must-pass criterion is met. */
+    /** Returns whether every must-pass criterion is met. */
     public boolean competent() {
         return lines.stream().filter(MarkLine::mustPass).allMatch(MarkLine::met);
     }
@@ -48,7 +48,7 @@ public record MarkSheet(List<MarkLine> lines) {
         return competent() ? Grade.of(percent(), grades) : Optional.empty();
     }
 
-    /** Whether nothing is missing any more. */
+    /** Returns whether nothing is missing any more. */
     public boolean complete() {
         return lines.stream().noneMatch(MarkLine::waiting);
     }

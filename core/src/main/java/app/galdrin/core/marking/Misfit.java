@@ -18,7 +18,7 @@ import org.hipparchus.special.Gamma;
 /** Chi-squared of differences, in the directions in which there is any doubt. */
 final class Misfit {
 
-    /** Beside the greatest, less of a covariance is what rounding leaves of figures that follow from one another. */
+    /** The share of the greatest eigenvalue below which a covariance is rounding noise of figures that follow from one another. */
     private static final double NOTHING = 1e-9;
 
     private static final double SELDOM = 0.001;
@@ -48,7 +48,7 @@ final class Misfit {
         return new Misfit(covariance(own, reference, figures));
     }
 
-    /** Of all differences: own readings and the reference's are independent of one another; one reference stands against all repeats. */
+    /** Returns the covariance of all differences. Own readings and the reference's are independent; one reference is compared with all repeats. */
     private static RealMatrix covariance(
             List<Map<FigureId, Estimate>> own, Map<FigureId, Estimate> reference, List<FigureId> figures) {
         RealMatrix covariance = shared(own.stream()
@@ -126,7 +126,7 @@ final class Misfit {
         return Double.isFinite(amount) ? amount : 0;
     }
 
-    /** In standard doubts along each direction. */
+    /** Returns the length along each direction, in standard uncertainties. */
     private double[] inDoubts(double[] figures) {
         return Arrays.stream(directions).mapToDouble(d -> dot(d, figures)).toArray();
     }
@@ -139,7 +139,7 @@ final class Misfit {
         return sum;
     }
 
-    /** Whether honest hands leave as much in one of a thousand cases or more, when so many amounts were chosen to fit. */
+    /** Returns whether honest hands leave as much in one of a thousand cases or more, when so many amounts were chosen to fit. */
     boolean honest(double left, int chosen) {
         return left < Double.POSITIVE_INFINITY
                 && directions.length > chosen

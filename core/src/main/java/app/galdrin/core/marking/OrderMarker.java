@@ -95,7 +95,7 @@ public final class OrderMarker implements AspectMarker {
                     .toList();
         }
 
-        /** Whether anything was said of any part, be it that it was left alone. */
+        /** Returns whether anything was said of any part, be it that it was left alone. */
         private boolean isWritten(int r) {
             return sitting.assignment().sheet().adjusters().stream()
                     .anyMatch(a -> way(a, r).isPresent());
@@ -115,7 +115,7 @@ public final class OrderMarker implements AspectMarker {
                     .findFirst();
         }
 
-        /** By its own turn, not by what it disturbs: a part is moved for the first of its figures in the school's order. */
+        /** Returns whether a part is moved for a figure: for the first of its figures in the school's order, whatever else it disturbs. */
         private static boolean moves(Adjuster part, FigureId figure) {
             return part.moves(figure.adjustment());
         }
@@ -142,7 +142,7 @@ public final class OrderMarker implements AspectMarker {
             return turn(part).filter(t -> t == school.order().size() - 1).isPresent();
         }
 
-        /** Where a figure lay when a round began, by the last reading before it. */
+        /** Returns the zone of a figure when a round began, by the last reading before it. */
         private Optional<Zone> zoneBefore(FigureId figure, int r) {
             Optional<Estimate> value = sitting.standing(figure, round.id());
             for (int before = 1; before < r; before++) {

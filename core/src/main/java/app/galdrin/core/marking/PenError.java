@@ -15,12 +15,12 @@ final class PenError {
 
     private PenError() {}
 
-    /** Whether one of them gives what was written, to its place. */
+    /** Returns whether one of them gives what was written, to its place. */
     static boolean explains(WorkedAnswer one) {
         return isMoved(one, one.right() * TEN) || isMoved(one, one.right() / TEN) || isExchanged(one);
     }
 
-    /** With its digits kept: to no coarser a place than the point was moved to. */
+    /** Returns whether the decimal point was moved and the digits were kept, to no coarser a place. */
     private static boolean isMoved(WorkedAnswer one, double moved) {
         double finest = one.item().unit().step() * Math.max(1, Math.abs(moved / one.right()));
         boolean kept = one.place() <= finest * (1 + SHOWN);

@@ -18,7 +18,7 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
 /**
- * Where planned moves would leave one figure.
+ * The value at which planned moves would leave one figure.
  *
  * @param now what he goes by, rad or mm
  * @param zone where that lies
@@ -35,7 +35,7 @@ record PlanEffect(
         Map<Adjuster, Double> mirrored,
         boolean toThePreferred) {
 
-    /** So much of the tolerance about what is preferred is as good as that. */
+    /** The share of the tolerance around the preferred value that counts as preferred. */
     private static final double NEAR = 0.25;
 
     private static final double NOTHING = 1e-12;
@@ -163,7 +163,7 @@ record PlanEffect(
         return slips;
     }
 
-    /** Of which the way to turn depends on whether the linkage lies ahead of the axle or behind it. */
+    /** Returns whether the direction to turn depends on the linkage lying ahead of the axle or behind it. */
     private static boolean isOfTheLinkage(Adjuster adjuster) {
         return adjuster.part() == Part.ROD || adjuster.part() == Part.SLEEVE;
     }

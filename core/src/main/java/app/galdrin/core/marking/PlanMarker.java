@@ -51,10 +51,10 @@ public final class PlanMarker implements AspectMarker {
         private final Case sitting;
         private final Plan plan;
 
-        /** By adjuster: signed, positive the part's first way; ±1 where only the way is asked. */
+        /** The planned moves by adjuster: positive in the part's first direction; ±1 where only the direction is asked. */
         private final Map<Adjuster, Double> planned = new LinkedHashMap<>();
 
-        /** With how far the sides may differ in them. */
+        /** The figures of the plan, and how far their sides may differ. */
         private final List<FigureId> figures;
 
         private final List<FigureId.Adjustment> adjustments;
@@ -264,7 +264,7 @@ public final class PlanMarker implements AspectMarker {
                     .filter(effect -> figure.measurand().form() != Form.DIFFERENCE || effect.credit() < 1);
         }
 
-        /** Whether the adjusting after this plan is to come nearer to what the sheet prefers than its limits. */
+        /** Returns whether the adjusting after this plan is to come nearer to what the sheet prefers than its limits. */
         private boolean toThePreferred() {
             return sitting.practical()
                     .of(Round.class)
@@ -287,14 +287,14 @@ public final class PlanMarker implements AspectMarker {
             return mirrored;
         }
 
-        /** Where he knows a wheel, the other one's share follows. */
+        /** Returns whether the split between both wheels is assumed: where one wheel is known, the other's share follows. */
         private boolean splitAssumed(FigureId figure) {
             return figure.measurand().form() == Form.SUM
                     && Derivation.parts(figure).stream()
                             .noneMatch(wheel -> standing(wheel).isPresent());
         }
 
-        /** Where nobody knows how far a part moves it, the part and the way are all there is to mark. */
+        /** Marks the part and the direction alone where nobody knows how far the part moves the figure. */
         private Evidence wayOnly(FigureId figure, Estimate now, List<Adjuster> moving) {
             Adjuster part = moving.get(0);
             Zone zone = sitting.judged(figure, now).map(j -> j.zone()).orElse(Zone.INSIDE);

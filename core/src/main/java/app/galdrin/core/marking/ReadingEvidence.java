@@ -59,12 +59,12 @@ public record ReadingEvidence(
                 found.size() == 1 ? found.get(0).places().stream().sorted().toList() : List.of());
     }
 
-    /** Whether it lies off the reference by more than full marks allow. */
+    /** Returns whether it lies off the reference by more than full marks allow. */
     public boolean off() {
         return band.credit(difference()) < 1;
     }
 
-    /** Whether a poor reference has widened the band by as much as is worth saying. */
+    /** Returns whether a poor reference has widened the band by as much as is worth saying. */
     public boolean widened() {
         return promised > 0 && band.full() > WORTH_SAYING * promised;
     }

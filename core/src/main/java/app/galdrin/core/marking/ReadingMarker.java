@@ -44,7 +44,7 @@ public final class ReadingMarker implements AspectMarker {
         return lost ? explained(evidence, new ReadingSlips(sitting, measure).found()) : evidence;
     }
 
-    /** Where a figure lies off the reference, the slips that moved it. */
+    /** Adds the slips that moved a figure off the reference. */
     private static List<Evidence> explained(List<Evidence> evidence, List<SlipExplanation> slips) {
         return evidence.stream()
                 .map(e -> e instanceof ReadingEvidence r && r.off()

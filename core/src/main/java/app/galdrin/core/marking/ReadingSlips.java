@@ -30,7 +30,7 @@ import java.util.stream.Collectors;
 final class ReadingSlips {
 
     /**
-     * By how much chi-squared has to fall, and by how much more where many ways are tried. A figure that moved by 3.2 U of the difference makes it
+     * The fall of chi-squared that a slip needs; more where many ways are tried. A figure that moved by 3.2 U of the difference makes it
      * fall by 41; what moved by less is as often a scale misread.
      */
     private static final double FALL = 25;
@@ -48,7 +48,7 @@ final class ReadingSlips {
 
     private static final double BETTER_IN_ONE = 4;
 
-    /** Of two that are one and the same pattern. */
+    /** The difference in chi-squared of two patterns that are the same. */
     private static final double TIE = 1;
 
     /** Less than this share of its standard doubt has not moved a figure. */
@@ -158,7 +158,7 @@ final class ReadingSlips {
                 .toList();
     }
 
-    /** Whether no slip is needed: the commonest only gives way to its own places misread by another amount, and only to what fits better. */
+    /** Returns whether no slip is needed: the commonest only gives way to its own places misread by another amount, and only to what fits better. */
     private boolean isRivalled(Fit fit, Misfit misfit, double[] differences, double now) {
         boolean commonest = fit.way().slip().isCommonest();
         double rival =
@@ -191,7 +191,7 @@ final class ReadingSlips {
         return found;
     }
 
-    /** Of every figure in every repeat; what no longer comes to anything is no number. */
+    /** Returns the difference of every figure in every repeat; NaN where a figure can no longer be worked. */
     private double[] differences(List<Map<FigureId, Double>> repeats) {
         return repeats.stream()
                 .flatMapToDouble(repeat -> figures.stream().mapToDouble(f -> value(repeat, f) - against(f)))
@@ -270,7 +270,7 @@ final class ReadingSlips {
         return ways;
     }
 
-    /** Where a slip can be made on one side alone: the places of the left wheels and those of the right ones, by id. */
+    /** Returns the sides on which a slip can be made alone: the places of the left wheels and those of the right, by id. */
     private static List<Set<String>> sides(Measure measure) {
         Map<Boolean, Set<String>> byLeft = measure.procedure().walk().stream()
                 .filter(p -> p.wheel().isPresent())

@@ -12,12 +12,12 @@ import app.galdrin.core.sitting.Answers;
  */
 public record References(Answers asFound, Answers asLeft, Answers asLeftAgain, boolean closed) {
 
-    /** To which more may come. */
+    /** Creates references as found and as left, to which a second reading may be added. */
     public References(Answers asFound, Answers asLeft, Answers asLeftAgain) {
         this(asFound, asLeft, asLeftAgain, false);
     }
 
-    /** Of a vehicle as left that was read once. */
+    /** Creates references of a vehicle that was read once as left. */
     public References(Answers asFound, Answers asLeft) {
         this(asFound, asLeft, Answers.none());
     }

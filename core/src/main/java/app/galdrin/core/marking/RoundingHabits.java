@@ -73,7 +73,7 @@ final class RoundingHabits {
         }
     }
 
-    /** To a place, both in one unit. */
+    /** Rounds or cuts a value to a place, both in one unit. */
     private static double written(double value, double place, boolean cutsOff) {
         double places = value / place;
         return place * (cutsOff ? Math.signum(places) * Math.floor(Math.abs(places) + SHOWN) : Math.rint(places));
@@ -133,7 +133,7 @@ final class RoundingHabits {
         return Optional.of(means);
     }
 
-    /** Whether all of them are whole places: nobody writes a mean less finely than what it is of. */
+    /** Returns whether all of them are whole places: nobody writes a mean less finely than what it is of. */
     private static boolean isRead(double[] values, double place) {
         for (double value : values) {
             if (Math.abs(value / place - Math.rint(value / place)) > SHOWN) {
@@ -152,7 +152,7 @@ final class RoundingHabits {
         return false;
     }
 
-    /** In mm or deg. */
+    /** Returns the place that people write to, mm or deg. */
     private static double place(Place place) {
         Quantity quantity = place.amount().quantity();
         double resolution = quantity.toDocument(place.instrument().resolution());
@@ -202,7 +202,7 @@ final class RoundingHabits {
         return Optional.of(unit.ofFigure(honest + way.shift(wrote), figure, baseline));
     }
 
-    /** In the record's unit: an angle on the way is written as the answer is. */
+    /** Returns the place in the record's unit: an intermediate angle is written as the answer is. */
     private double place(Intermediate step, Habit habit) {
         if (step == Intermediate.FACTOR) {
             return habit.factorPlace();

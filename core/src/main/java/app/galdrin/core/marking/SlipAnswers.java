@@ -58,12 +58,12 @@ public final class SlipAnswers {
     /** Answers in every way they can come about, and whether any slip had a hand in them. */
     private record Alternatives(List<Map<FigureId, Double>> answers, boolean changed) {}
 
-    /** Of every figure that the procedure can tell. */
+    /** Finds answers for every figure that the procedure measures. */
     public SlipAnswers(OwnFigures own, Measure measure) {
         this(own, measure, measure.procedure().sees(), ALL);
     }
 
-    /** Of these figures, and of those that slips mix up with them. */
+    /** Finds answers for these figures and for those that slips confuse with them. */
     SlipAnswers(OwnFigures own, Measure measure, Collection<FigureId> figures) {
         this(own, measure, Set.copyOf(Slips.mixedUp(measure.procedure(), figures)), ALL);
     }
@@ -105,7 +105,7 @@ public final class SlipAnswers {
         });
     }
 
-    /** Whether a slip is made in using readings, or of what they were taken on, and not of answers alone. */
+    /** Returns whether a slip is made in using readings, or of what they were taken on, and not of answers alone. */
     private boolean isOfReadings(Slip slip, SlipContext setting) {
         return ofReadings.computeIfAbsent(
                 slip,

@@ -64,7 +64,7 @@ final class SlipFinder {
     record Explanation(List<Set<String>> slips, boolean possible) {
         static final Explanation NOTHING = new Explanation(List.of(), false);
 
-        /** Whether one slip is to be named, and nothing else fits as well. */
+        /** Returns whether one slip is to be named, and nothing else fits as well. */
         boolean named() {
             return !possible && slips.size() == 1 && slips.get(0).size() == 1;
         }
@@ -91,7 +91,7 @@ final class SlipFinder {
                 : new Explanation(found, found.size() > 1 || isAlone() && PenError.explains(wrong.get(0)));
     }
 
-    /** Whether nought stands everywhere: of two repeats a sign lost in one leaves as little, and nobody needs a slip to write it. */
+    /** Returns whether nought stands everywhere: of two repeats a sign lost in one leaves as little, and nobody needs a slip to write it. */
     private boolean isNothing() {
         return wrong.stream().allMatch(one -> one.wrote() == 0);
     }
@@ -116,7 +116,7 @@ final class SlipFinder {
         return Stream.of(unit -> answers.of(List.of(slip), unit).stream(), unit -> inEveryRepeat(slip, unit));
     }
 
-    /** Where each repeat can be slipped in in as many ways, they are the same ones. */
+    /** Returns the answers with the slip made in every repeat. Repeats that can be slipped in equally many ways can be slipped in the same ways. */
     private Stream<Map<FigureId, Double>> inEveryRepeat(Slip slip, AnswerUnit unit) {
         List<List<Map<FigureId, Double>>> repeats = ofRepeats.size() < 2
                 ? List.of()
@@ -131,7 +131,7 @@ final class SlipFinder {
                 : Stream.empty();
     }
 
-    /** Of the figures that all of them have. */
+    /** Returns the means of the figures that all repeats have. */
     private static Map<FigureId, Double> mean(List<Map<FigureId, Double>> repeats) {
         Map<FigureId, Double> mean = new HashMap<>();
         repeats.get(0).keySet().stream()
@@ -214,7 +214,7 @@ final class SlipFinder {
         return pairs;
     }
 
-    /** Whether some way gives all of the wrong figures, those of one unit in one and the same way. */
+    /** Returns whether some way gives all of the wrong figures, those of one unit in one and the same way. */
     private boolean fits(Answers ways, double places) {
         return byUnit.entrySet().stream()
                 .allMatch(inUnit -> ways.apply(inUnit.getKey()).anyMatch(way -> gives(way, inUnit.getValue(), places)));

@@ -16,7 +16,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** Where on the sketch of a measuring step a slip lies: the places whose readings it uses otherwise, or stands in the way of. */
+/** Shows a slip on the sketch of a measuring step: the places whose readings it uses wrongly. */
 public final class SlipPicture {
 
     private SlipPicture() {}
@@ -45,7 +45,7 @@ public final class SlipPicture {
                 .orElse(Map.of());
     }
 
-    /** Where the slip was made at some places alone, only those. */
+    /** Keeps only the places at which the slip was made. */
     private static Map<String, Double> at(Set<String> places, Map<String, Double> moved) {
         Map<String, Double> there = new HashMap<>(moved);
         if (!places.isEmpty()) {

@@ -40,7 +40,7 @@ record WorkedAnswer(
         return new WorkedAnswer(item, measure, honest, wrote, wrote, place, Optional.of(gives), unread);
     }
 
-    /** Whether it was written as this, give or take a step of the unit it was asked in. */
+    /** Returns whether it was written as this, give or take a step of the unit it was asked in. */
     boolean isWrittenAs(double value) {
         return Math.abs(wrote - value) <= tolerance();
     }
@@ -69,22 +69,22 @@ record WorkedAnswer(
         return off <= tolerance + step ? 0.5 : 0;
     }
 
-    /** Whether a slip has to explain it. */
+    /** Returns whether a slip has to explain it. */
     boolean wrong() {
         return credit() == 0;
     }
 
-    /** Whether it is off by no more than the place that it was written to. */
+    /** Returns whether it is off by no more than the place that it was written to. */
     boolean coarse() {
         return off() <= place + Tolerance.ROUNDING.size();
     }
 
-    /** Whether it is off what the readings give by more than rounding, as it was written, can do. */
+    /** Returns whether it is off what the readings give by more than rounding, as it was written, can do. */
     boolean beyondRounding() {
         return tells(wrote);
     }
 
-    /** Whether a value is so far from the honest one that whoever writes it has not just rounded. */
+    /** Returns whether a value is so far from the honest one that whoever writes it has not just rounded. */
     boolean tells(double value) {
         return Math.abs(value - honest) > BEYOND_ROUNDING * place;
     }
@@ -93,7 +93,7 @@ record WorkedAnswer(
         return Math.abs(wrote - right);
     }
 
-    /** Whether a slip that gives a value explains what was written, within so many places. */
+    /** Returns whether a slip that gives a value explains what was written, within so many places. */
     boolean is(double value, double places) {
         return Math.abs(wrote - value) <= places * place + Tolerance.ROUNDING.size();
     }

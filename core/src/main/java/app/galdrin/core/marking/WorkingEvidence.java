@@ -49,7 +49,7 @@ public record WorkingEvidence(
         steps = Objects.requireNonNullElse(steps, List.of());
     }
 
-    /** Without anything on the way. */
+    /** Creates evidence without intermediate figures. */
     public WorkingEvidence(
             FigureId figure,
             String from,
@@ -90,7 +90,7 @@ public record WorkingEvidence(
         return slips.isEmpty() && credit == 1;
     }
 
-    /** Whether it follows from his own figures, a total from his two wheels, rather than from his readings. */
+    /** Returns whether it follows from his own figures, a total from his two wheels, rather than from his readings. */
     public boolean addedUp() {
         return right()
                 && way.isEmpty()
@@ -99,12 +99,12 @@ public record WorkingEvidence(
                 && Math.abs(written - honest) > tolerance;
     }
 
-    /** Whether it is what follows from what he wrote on the way, which was not what his readings give. */
+    /** Returns whether it is what follows from what he wrote on the way, which was not what his readings give. */
     public boolean followsWay() {
         return follows.filter(f -> Math.abs(written - f) <= tolerance).isPresent();
     }
 
-    /** Whether it is off by what rounding does, and lost half. */
+    /** Returns whether it is off by what rounding does, and lost half. */
     public boolean near() {
         return slips.isEmpty()
                 && credit > 0

@@ -259,7 +259,7 @@ public final class WorkingMarker implements AspectMarker {
                     .map(value -> made.of(first.orElse(value), second.orElse(value)));
         }
 
-        /** Of the answers of a measurement that are written to the same place. */
+        /** Returns the rounding habits of answers that are written to the same place. */
         private RoundingHabits habits(WorkedAnswer one) {
             double place = Math.min(
                     one.item().unit().step(),

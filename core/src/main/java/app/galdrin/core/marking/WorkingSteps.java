@@ -16,7 +16,7 @@ public final class WorkingSteps {
     private final Assignment assignment;
     private final OwnFigures own;
 
-    /** Of one sitting's readings. */
+    /** Works the steps from one sitting's readings. */
     public WorkingSteps(Assignment assignment, Answers answers) {
         this.assignment = assignment;
         this.own = new OwnFigures(assignment, answers);

@@ -153,7 +153,7 @@ public final class CamberInclinometer implements MeasuringMethod {
         return new Result(new Estimate(corrected.camber(), Budget.ofInputs(parts, PLACES::get)));
     }
 
-    /** Of what stands against plumb by the reading as shown. */
+    /** Returns the sign of the slope of a reading against plumb. */
     private static int slope(Readings r) {
         return r.reference() == Reference.PLUMB_90
                 ? (r.reading() > RIGHT_ANGLE ? 1 : -1) * r.lean().orElseThrow().sign

@@ -45,7 +45,7 @@ public final class CamberOffset implements MeasuringMethod {
             Sight.of(Observables.CAMBER).assuming(Assumption.FLOOR_SLOPE_KNOWN, Assumption.RUN_OUT_REMOVED);
 
     /**
-     * From the line to the rim at the top and the bottom, and between those two points, mm.
+     * The gaps from the line to the rim at the top and the bottom, and the length between both points, mm.
      *
      * @param topGap mm, 0 or more
      * @param bottomGap mm, 0 or more

@@ -262,7 +262,7 @@ public final class CasterSweep implements MeasuringMethod {
         return READINGS.name() + "." + index + "." + field.name();
     }
 
-    /** Of so many readings the places are put together beforehand; sweeps have seldom more. */
+    /** The number of readings whose place names are prepared in advance; few sweeps have more. */
     private static final int USUAL_READINGS = 8;
 
     private static final String[] CAMBER_PLACES = places(CAMBER);

@@ -107,7 +107,7 @@ public enum CatalogueInstrument implements Keyed {
         return resolution;
     }
 
-    /** Of a single reading from this surface, mm or rad; an angle is read from metal, whatever the surface. */
+    /** Returns the standard uncertainty of a single reading from this surface, mm or rad. An angle is read from metal, whatever the surface. */
     public double standardUncertainty(Surface surface) {
         return Math.hypot(resolution / Math.sqrt(12), scatter(surface));
     }
@@ -126,7 +126,7 @@ public enum CatalogueInstrument implements Keyed {
         return handlingFactor == 0 ? Instrument.PERFECT : new Instrument(resolution, handlingFactor * scatter(surface));
     }
 
-    /** For a forward model: scatters by handling and surface, then rounds to the resolution. */
+    /** Returns the instrument for a forward model: it scatters by handling and surface, then rounds to the resolution. */
     public Instrument on(Surface surface) {
         return new Instrument(resolution, scatter(surface));
     }

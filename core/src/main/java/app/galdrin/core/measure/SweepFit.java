@@ -32,7 +32,7 @@ final class SweepFit {
     private final double tanKpi;
     private final Floor.CorrectedCamber[] cambers;
 
-    /** Of every row's toe and camber. */
+    /** The sine of each row's toe. */
     private final double[] sinToe;
 
     private final double[] cosToe;

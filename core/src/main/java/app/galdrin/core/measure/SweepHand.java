@@ -43,7 +43,7 @@ public enum SweepHand {
     }
 
     /**
-     * By what the difference of the two cambers is multiplied in the working that is taught, without unit.
+     * Returns the factor on the difference of the two cambers in the taught working, without unit.
      *
      * @param exact 1 / (2 sin θ), without unit, which any other working takes too
      */
@@ -56,7 +56,7 @@ public enum SweepHand {
     }
 
     /**
-     * By what the difference of the two cambers is multiplied, without unit; {@code exact} is 1 / (2 sin θ).
+     * Returns the factor on the difference of the two cambers, without unit; {@code exact} is 1 / (2 sin θ).
      *
      * @param exact 1 / (2 sin θ), without unit, which any other working takes too
      */

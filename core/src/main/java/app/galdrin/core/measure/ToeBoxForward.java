@@ -54,7 +54,7 @@ public final class ToeBoxForward {
     public record Truth(double wheelbase, ToeBox.Tracks tracks, Rims rims, Map<Wheel, Double> toes) {}
 
     /**
-     * Between the rims' edges of the wheels of an axle, mm.
+     * The lengths between the rim edges of both axles' wheels, mm.
      *
      * @param front mm, positive
      * @param rear mm, positive

@@ -295,7 +295,7 @@ public final class ToeFlags implements MeasuringMethod {
                 .map(result -> new Answer(figures(result), () -> working(readings, result)));
     }
 
-    /** Of the rear flags and their wheelbase the first that is absent, where one of the flags is given. */
+    /** Returns the first missing field of the rear flags and their wheelbase, if one of the flags is given. */
     private static Optional<NumberField> lacking(Input in) {
         boolean any = in.has(REAR_LEFT) || in.has(REAR_RIGHT);
         for (NumberField field : List.of(REAR_LEFT, REAR_RIGHT, WHEELBASE)) {

@@ -69,7 +69,7 @@ public final class ToeLine implements MeasuringMethod {
             Shape.of(LENGTH_DIFFERENCE, TOE, USED_BASELINE));
     private static final Sight SIGHT = Sight.of(Observables.EACH_TOE).assuming(Assumption.LINE_SKEW_KNOWN);
 
-    /** Where the line runs, seen from the wheel. */
+    /** The side of the wheel on which the line runs. */
     public enum LineSide implements Keyed {
         OUTBOARD("outboard", 1),
         INBOARD("inboard", -1);

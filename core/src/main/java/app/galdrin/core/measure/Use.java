@@ -4,13 +4,13 @@ import app.galdrin.core.Keyed;
 
 /** What an instrument is used for at a place: of those that do for it a task names one. */
 public enum Use implements Keyed {
-    /** From a string or a face to a rim, across the vehicle. */
+    /** A gap from a string or a face to a rim, across the vehicle. */
     GAP("gap"),
-    /** Between two strings. */
+    /** A length between two strings. */
     SPACING("spacing"),
     /** Across an axle or along a vehicle. */
     SPAN("span"),
-    /** From a beam to a rim. */
+    /** A gap from a beam to a rim. */
     BEAM("beam"),
     /** A wheel's lean, or a floor's. */
     LEVEL("level"),
@@ -18,9 +18,9 @@ public enum Use implements Keyed {
     STEER("steer"),
     /** The lean of an axle's pad, a knuckle or a frame. */
     AXIS("axis"),
-    /** On a flag opposite. */
+    /** A reading on the flag opposite. */
     FLAG("flag"),
-    /** On a head clamped to the wheel. */
+    /** A reading on a head clamped to the wheel. */
     HEAD("head"),
     /** How far a plate slides. */
     SLIP("slip");

@@ -39,7 +39,7 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
     private static final String ROLL = "roll";
     private static final String DOUBT = "u";
 
-    /** Of a floor, degrees; a doubt is not negative. */
+    /** The steepest floor, degrees. */
     private static final double STEEPEST = 10;
 
     /** What a text was read as. */

@@ -20,7 +20,7 @@ abstract sealed class Arithmetic<V> {
     /** Figures without doubt, mm or rad. */
     static final Arithmetic<Double> VALUES = new Values();
 
-    /** Whether kinds of record are asked for the doubt of their results. */
+    /** Returns whether kinds of record are asked for the doubt of their results. */
     abstract boolean asksForDoubt();
 
     /**
@@ -40,10 +40,10 @@ abstract sealed class Arithmetic<V> {
     /** Returns the figure's value, mm or rad. */
     abstract double value(V figure);
 
-    /** Whether two figures are the same but for binary rounding. */
+    /** Returns whether two figures are the same but for binary rounding. */
     abstract boolean agree(V one, @Nullable V other);
 
-    /** Whether a figure is in doubt by a reading that is missing. */
+    /** Returns whether a figure is in doubt by a reading that is missing. */
     abstract boolean restsOn(V figure, MissingReadings missing, Function<Place, DoubtSource> ofReading);
 
     private static final class Estimates extends Arithmetic<Estimate> {

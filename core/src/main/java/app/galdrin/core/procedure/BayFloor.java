@@ -16,9 +16,9 @@ public record BayFloor(int bay, double pitch, double roll, double standardUncert
 
     /** How a slope is known. */
     public enum Origin {
-        /** From the survey of the bay, which is one and the same for everybody who measures there. */
+        /** Surveyed: the same for everyone who measures in the bay. */
         SURVEYED,
-        /** From whoever measured there and read the slope with the rest. */
+        /** Read by the person who measured there. */
         READ,
         /** Nobody has said anything of it: it has to be read. */
         NOT_KNOWN
@@ -46,7 +46,7 @@ public record BayFloor(int bay, double pitch, double roll, double standardUncert
     /** Level and exact, as it is said to be: where no slope matters, and in documents that say nothing of a floor. */
     public static final BayFloor LEVEL = new BayFloor(0, 0, 0, 0);
 
-    /** As surveyed; {@code pitch}, {@code roll} and their doubt in rad. */
+    /** Creates a surveyed floor; {@code pitch}, {@code roll} and their uncertainty in rad. */
     public BayFloor(int bay, double pitch, double roll, double standardUncertainty) {
         this(bay, pitch, roll, standardUncertainty, Origin.SURVEYED);
     }

@@ -13,7 +13,7 @@ public record DistinctPlaces(Place first, Place second) {
     }
 
     /**
-     * Whether both are there and the same; readings in mm or deg by place.
+     * Returns whether both are there and the same; readings in mm or deg by place.
      *
      * @param readings mm or deg by place
      */

@@ -2,7 +2,7 @@ package app.galdrin.core.procedure;
 
 import app.galdrin.core.Keyed;
 
-/** Where on a wheel, or along the vehicle, a reading is taken. */
+/** The end of a wheel or of the vehicle at which a reading is taken. */
 public enum End implements Keyed {
     FRONT("front"),
     HUB("hub"),
@@ -21,7 +21,7 @@ public enum End implements Keyed {
         return key;
     }
 
-    /** Whether it is named first where two ends are compared. */
+    /** Returns whether it is named first where two ends are compared. */
     public boolean comesFirst() {
         return this == FRONT || this == TOP;
     }

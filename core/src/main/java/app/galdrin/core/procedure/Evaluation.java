@@ -120,7 +120,7 @@ public final class Evaluation {
         return known;
     }
 
-    /** In the order of a sheet, whatever the order they were given in. */
+    /** Returns the figures in the order of a sheet. */
     private static Map<String, FigureId> inOrder(Map<String, FigureId> figures) {
         Map<String, FigureId> ordered = new LinkedHashMap<>();
         figures.entrySet().stream()
@@ -166,7 +166,7 @@ public final class Evaluation {
         return laid.setUp().source().isOfVehicle() ? reading : new Source.ReadingWithSetup(reading, laid.setUp());
     }
 
-    /** Whether the run-out of a rim or a tyre is read with something. */
+    /** Returns whether the run-out of a rim or a tyre is read with something. */
     boolean runsOut() {
         return !withoutRunOut().equals(this);
     }
@@ -231,7 +231,7 @@ public final class Evaluation {
                 .flatMap(s -> s instanceof Source.ChosenWord chosen ? Stream.of(chosen.choice()) : null);
     }
 
-    /** Whether the slope of the bay's floor goes into it. */
+    /** Returns whether the slope of the bay's floor goes into it. */
     public boolean takesFloor() {
         return !slopes.isEmpty();
     }

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 /** What one run of an evaluation works with: readings on a vehicle where it stands, and what of their doubt goes into each figure. */
 final class EvaluationInputs {
 
-    /** Of a move: less is binary rounding. */
+    /** The slope below which a move is binary rounding. */
     private static final double LEAST_SLOPE = 1e-6;
 
     private final EvaluationPlan plan;
@@ -85,7 +85,7 @@ final class EvaluationInputs {
                 : Estimate.lazily(result.unit().toCore(value), () -> byMoving(result, value));
     }
 
-    /** Where the kind says what one unit of every field's doubt contributes. */
+    /** Returns the budget of a kind that reports its sensitivity coefficients. */
     private Budget bySlopes(Budget slopes) {
         double[] byField = new double[plan.fields().size()];
         slopes.forEach((input, slope) ->
@@ -93,7 +93,7 @@ final class EvaluationInputs {
         return doubts().through(byField);
     }
 
-    /** Where the kind lists no uncertainty: every field is moved by its own doubt, both ways. */
+    /** Returns the budget of a kind without uncertainty by moving every field by its own, both ways. */
     private Budget byMoving(EvaluationPlan.ResultField result, double now) {
         double[] byField = new double[plan.fields().size()];
         for (EvaluationPlan.InputField field : plan.fields()) {

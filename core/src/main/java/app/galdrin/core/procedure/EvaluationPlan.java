@@ -26,7 +26,7 @@ final class EvaluationPlan {
 
     private final RecordKind kind;
 
-    /** Where the standard uncertainties of the reading classes stand; none where the kind lists no uncertainty. */
+    /** The fields of the reading classes' standard uncertainties; none if the kind has no uncertainty. */
     private final List<InputForm.Blank> doubts;
 
     private final List<InputField> fields;
@@ -83,7 +83,7 @@ final class EvaluationPlan {
         return figures;
     }
 
-    /** Where those stand in the result that are shown beside the figures. */
+    /** Returns the results that are shown beside the figures, by their path. */
     Map<String, FieldPath> notes() {
         return notes;
     }
@@ -95,7 +95,7 @@ final class EvaluationPlan {
                 : Optional.empty();
     }
 
-    /** For all of the input's fields. */
+    /** Returns an empty form of the input. */
     InputForm form() {
         return new InputForm(kind.contract().input());
     }

@@ -27,7 +27,7 @@ public record Guide(
         return new Guide(steps, checks, Set.of(), minutesToSet, minutesToRead);
     }
 
-    /** With a step before all others. */
+    /** Returns the guide with a step before all others. */
     public Guide after(String step) {
         List<String> all = new ArrayList<>(List.of(step));
         all.addAll(steps);

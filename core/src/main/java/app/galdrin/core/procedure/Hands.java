@@ -17,7 +17,7 @@ public interface Hands {
      */
     double read(Place place, double stands);
 
-    /** For what is never twice alike without anyone's doing. */
+    /** Returns the randomness of what never happens twice alike. */
     RandomGenerator random();
 
     /**

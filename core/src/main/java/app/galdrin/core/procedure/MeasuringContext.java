@@ -19,22 +19,22 @@ public record MeasuringContext(
         chosen = Map.copyOf(chosen);
     }
 
-    /** With nothing found before and nothing chosen. */
+    /** Creates a context with nothing found before and nothing chosen. */
     public MeasuringContext(SpecificationSheet sheet, BayFloor floor) {
         this(sheet, floor, Map.of(), Map.of());
     }
 
-    /** With figures found before, rad or mm. */
+    /** Returns the context with figures found before, rad or mm. */
     public MeasuringContext with(Map<FigureId, Estimate> found) {
         return new MeasuringContext(sheet, floor, found, chosen);
     }
 
-    /** In a bay with another floor. */
+    /** Returns the context in a bay with another floor. */
     public MeasuringContext on(BayFloor other) {
         return new MeasuringContext(sheet, other, own, chosen);
     }
 
-    /** With an option by the id of its choice. */
+    /** Returns the context with options chosen, by the id of each choice. */
     public MeasuringContext choosing(Map<String, String> options) {
         return new MeasuringContext(sheet, floor, own, options);
     }

@@ -21,7 +21,7 @@ import java.util.stream.Collectors;
  */
 final class MissingReadings {
 
-    /** By how many millimetres, or tenths of a degree, the readings that are put there differ; no multiples of one another. */
+    /** The amounts by which trial readings differ, in millimetres or tenths of a degree; none is a multiple of another. */
     private static final double[] OFF = {0, 3, -5};
 
     /** Each place moves by another amount, so that no difference and no sum of them stays as it was. */
@@ -90,7 +90,7 @@ final class MissingReadings {
                 .orElse((place.amount().least() + place.amount().most()) / 2);
     }
 
-    /** Whether any of the missing readings goes into an estimate's doubt. */
+    /** Returns whether any of the missing readings goes into an estimate's doubt. */
     boolean doubt(Estimate estimate, Function<Place, DoubtSource> ofReading) {
         Set<DoubtSource> sources = places.stream()
                 .filter(p -> !readings.containsKey(p.id()))

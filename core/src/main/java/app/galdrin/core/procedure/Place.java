@@ -44,7 +44,7 @@ public record Place(
 
     private static final double WIDEST_GAP = 1000;
 
-    /** By what tells places of a procedure apart; over every part it took an eighth of a page. */
+    /** Hashes the id alone, which tells the places of a procedure apart; hashing every component took an eighth of a page's time. */
     @Override
     public int hashCode() {
         return id.hashCode();
@@ -166,14 +166,14 @@ public record Place(
         return where.wheel();
     }
 
-    /** Whether the same is read there at the other end of its wheel, axle or vehicle. */
+    /** Returns whether the same is read there at the other end of its wheel, axle or vehicle. */
     boolean isAtOtherEnd(Place other) {
         return where == other.where
                 && reading.equals(other.reading)
                 && end.map(End::other).equals(other.end);
     }
 
-    /** Whether the same is read there at the other wheel of its axle. */
+    /** Returns whether the same is read there at the other wheel of its axle. */
     boolean isOnOtherSide(Place other) {
         return wheel().map(Wheel::opposite).equals(other.wheel())
                 && reading.equals(other.reading)

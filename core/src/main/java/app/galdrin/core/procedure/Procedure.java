@@ -60,7 +60,7 @@ public record Procedure(
     /** The step of a guide in which run-out is taken off, before the vehicle is let down. */
     private static final String HIGH_SPOT_UP = "highSpotUp";
 
-    /** Of what is not set up by measure, such as where a string is laid. */
+    /** The seed of what is not set up by measure, such as where a string is laid. */
     private static final long SEED = 1;
 
     public Procedure {
@@ -149,12 +149,12 @@ public record Procedure(
                 simulation);
     }
 
-    /** Whether it reads the run-out of rims or tyres with the rest. */
+    /** Returns whether it reads the run-out of rims or tyres with the rest. */
     public boolean runsOut() {
         return evaluations.stream().anyMatch(Evaluation::runsOut);
     }
 
-    /** Whether the task asks for run-out to be found and turned to where it is not read. */
+    /** Returns whether the task asks for run-out to be found and turned to where it is not read. */
     public boolean isRunOutTakenOff() {
         return guide.steps().contains(HIGH_SPOT_UP);
     }
@@ -177,7 +177,7 @@ public record Procedure(
                         simulation);
     }
 
-    /** Whether a vehicle has what it is laid on; a sheet that does not know its suspension rules nothing out. */
+    /** Returns whether a vehicle has what it is laid on; a sheet that does not know its suspension rules nothing out. */
     public boolean fits(SpecificationSheet sheet) {
         return !guide.assumes().contains(Assumption.BEAM_AXLE)
                 || sheet.geometry()
@@ -289,7 +289,7 @@ public record Procedure(
         return walk.stream().filter(needed::contains).toList();
     }
 
-    /** Whether any way to a figure, or to what it follows from, reads a place. */
+    /** Returns whether any way to a figure, or to what it follows from, reads a place. */
     public boolean reads(FigureId figure, String place) {
         return evaluations.stream()
                         .filter(e -> e.figures().containsValue(figure))
@@ -317,7 +317,7 @@ public record Procedure(
         return Stream.concat(byHand, Stream.of(HandFormula.SOLVED)).distinct().toList();
     }
 
-    /** Whether the trade works a figure on paper; otherwise it is given and not asked. */
+    /** Returns whether the trade works a figure on paper; otherwise it is given and not asked. */
     public boolean isWorkedOnPaper(FigureId figure) {
         return !unworked.contains(figure.measurand());
     }

@@ -17,7 +17,7 @@ public final class Procedures {
 
     private Procedures() {}
 
-    /** By family. */
+    /** Returns all procedures, by family. */
     public static List<Procedure> all() {
         return ALL;
     }

@@ -47,12 +47,12 @@ public record ReadingType(String key, String tool, Subject subject, boolean isFr
         return new ReadingType(key + "." + there, tool, subject, isFromPlumb, there);
     }
 
-    /** Whether the wheel is turned for it, as in a sweep. */
+    /** Returns whether the wheel is turned for it, as in a sweep. */
     public boolean isTurned() {
         return !position.isEmpty();
     }
 
-    /** Whether it has this key. */
+    /** Returns whether it has this key. */
     public boolean is(String other) {
         return key.equals(other);
     }

@@ -3,7 +3,7 @@ package app.galdrin.core.procedure;
 import app.galdrin.core.uncertainty.DoubtSource;
 
 /**
- * Where the readings of one repeat stand. It names them as sources of doubt so that repeats average and set-ups do not.
+ * The position of one repeat's readings. It names them as sources of uncertainty so that repeats average and set-ups do not.
  *
  * @param step id of the step
  * @param round 0 as found, then by rounds of adjusting

@@ -13,7 +13,7 @@ import java.util.function.ObjDoubleConsumer;
 import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 
-/** Where a field of a record comes from, how well it is known, and the names its doubt goes under. */
+/** The origin of a record's field: how well it is known, and the sources of its uncertainty. */
 public sealed interface Source {
 
     /**
@@ -232,7 +232,7 @@ public sealed interface Source {
             ToDoubleFunction<MeasuringContext> doubt,
             DoubtSource source)
             implements KnownBeforehand {
-        /** With the usual source of doubt. */
+        /** Creates it with its usual source of uncertainty. */
         public Datum(
                 String key,
                 FieldUnit unit,
@@ -361,7 +361,7 @@ public sealed interface Source {
      * @param source as its doubt comes from it
      */
     record SetUp(String key, double standardUncertainty, DoubtSource source) implements Source {
-        /** With the usual source of doubt. */
+        /** Creates it with its usual source of uncertainty. */
         public SetUp(String key, double standardUncertainty) {
             this(key, standardUncertainty, DoubtSource.shared(Origin.SET_UP, "setUp." + key));
         }

@@ -55,7 +55,7 @@ record MissingTrial(Trial trial) {
                 .collect(Collectors.toMap(line -> line.criterion().key(), line -> line));
     }
 
-    /** Whether a figure that does not need what is missing has less than before. */
+    /** Returns whether a figure that does not need what is missing has less than before. */
     private static boolean losesElsewhere(MarkLine was, MarkLine is, Set<FigureId> touched) {
         Map<FigureId, Double> credits = credits(is);
         return credits(was).entrySet().stream()

@@ -27,7 +27,7 @@ public final class Proof {
 
     private static final double HALF_AS_LARGE_AGAIN = 1.5;
 
-    /** Of rims and tyres, mm. */
+    /** The run-out of rims and tyres, mm. */
     private static final double RUN_OUT = 0.5;
 
     private final List<Subject> subjects;
@@ -35,7 +35,7 @@ public final class Proof {
     private final long seed;
 
     /**
-     * Of every task.
+     * Tries every task.
      *
      * @param clumsiness of the honest apprentices: a factor on the habits of their hands, above 0, without unit
      */
@@ -69,7 +69,7 @@ public final class Proof {
                 Subject.all().stream().filter(s -> names.contains(s.name())).toList());
     }
 
-    /** So many sittings, spread evenly over all tasks; on as many processors as there are. */
+    /** Runs so many sittings, spread evenly over all tasks, on all processors. */
     public Tally sittings(int sittings) {
         return IntStream.range(0, sittings)
                 .parallel()

@@ -24,7 +24,7 @@ final class ReadingTrial {
     /** A figure that a slip moves by more than so many U of the difference is to be named. */
     private static final double TIMES_U = 3.2;
 
-    /** By how many marks people misread a scale. */
+    /** The numbers of marks by which people misread a scale. */
     private static final int[] MISREAD = {2, 4, 10, 20};
 
     private static final double INCH = 25.4;
@@ -33,7 +33,7 @@ final class ReadingTrial {
     private final SimulatedSitting sat;
     private final List<Map<String, Double>> readings;
 
-    /** On a sheet that was read. */
+    /** Tries mistakes on a sheet that was read. */
     ReadingTrial(Trial trial, SimulatedSitting sat) {
         this.trial = trial;
         this.sat = sat;
@@ -66,7 +66,7 @@ final class ReadingTrial {
                 : List.of(1 + trial.random().nextInt(repeats));
     }
 
-    /** At one place, in every repeat. */
+    /** Chooses the wrong sense at one place, in every repeat. */
     void wrongSense() {
         List<Place> sensed = sensed().filter(Place::eachRepeat).toList();
         if (sensed.isEmpty()) {
@@ -162,7 +162,7 @@ final class ReadingTrial {
         return Naming.evidence(sat.mark(), ReadingEvidence.class);
     }
 
-    /** Of every figure that is read by itself. */
+    /** Returns the means of all figures that are read by themselves. */
     private Map<FigureId, Estimate> means() {
         Map<FigureId, Estimate> means = new HashMap<>();
         trial.measure().figures().stream()
@@ -178,7 +178,7 @@ final class ReadingTrial {
                 .count();
     }
 
-    /** Whether no figure lies further from where it lay than its doubt reaches. */
+    /** Returns whether no figure lies further from where it lay than its doubt reaches. */
     private boolean isSame(Map<FigureId, Estimate> before, Map<FigureId, Estimate> now) {
         return before.keySet().stream().allMatch(figure -> inU(figure, before, now) <= 1);
     }

@@ -43,7 +43,7 @@ record Subject(String name, Measure measure, Work work, Judge judge, Round round
     /** What a task of several measurements measures by. */
     private static final List<String> MIXED = List.of("strings", "inclinometer", "sweep");
 
-    /** As it was surveyed; what it truly is differs by its doubt. Degrees. */
+    /** The surveyed pitch, degrees; the true one differs by its uncertainty. */
     private static final double PITCH = 0.2;
 
     private static final double ROLL = -0.3;

@@ -29,7 +29,7 @@ public final class Tally {
             return tries == 0 ? 0 : (double) came / tries;
         }
 
-        /** Of those tried, the ones for which it was possible only, 0 to 1. */
+        /** Returns the share of those tried for which it was only possible, 0 to 1. */
         public double possibleShare() {
             return tries == 0 ? 0 : (double) possible / tries;
         }
@@ -76,12 +76,12 @@ public final class Tally {
         return this;
     }
 
-    /** Of a measure, by what is told apart within it, in order. */
+    /** Returns the shares of a measure by its subdivisions, in order. */
     public Map<String, Share> by(ProofMeasure measured) {
         return counts.getOrDefault(measured, Map.of());
     }
 
-    /** Of a measure altogether. */
+    /** Returns the share of a whole measure. */
     public Share of(ProofMeasure measured) {
         return by(measured).values().stream().reduce(Share.NONE, Share::plus);
     }

@@ -29,7 +29,7 @@ final class WorkingTrial {
     private final Map<FigureId, Double> honest;
     private final List<PaperSlip> slips;
 
-    /** On a sheet that was read. */
+    /** Tries mistakes on a sheet that was read. */
     WorkingTrial(Trial trial, SimulatedSitting sat) {
         this.trial = trial;
         this.sat = sat;
@@ -42,7 +42,7 @@ final class WorkingTrial {
 
     // ---- slips
 
-    /** In all figures, and in one of them. */
+    /** Makes a slip in all figures, and in one of them. */
     void slip() {
         PaperSlip slip = trial.one(slips);
         var tried = new SlipTrial(slip, trial.one(List.of(1.0, 1.0, 5.0, 10.0)));
@@ -51,7 +51,7 @@ final class WorkingTrial {
         tried.count(ProofMeasure.SLIP_NAMED, slip.key() + " one", List.of(s -> only(alone, everywhere(s))));
     }
 
-    /** At one wheel, what is put together of it following; or in one repeat of several. */
+    /** Makes a slip at one wheel with the figures that follow from it, or in one repeat of several. */
     void partialSlip() {
         PaperSlip slip = trial.one(
                 slips.stream().filter(s -> s != PaperSlip.FIRST_REPEAT_ONLY).toList());
@@ -140,7 +140,7 @@ final class WorkingTrial {
             }
         }
 
-        /** Whether another gives all that is off, within the place that is written. */
+        /** Returns whether another gives all that is off, within the place that is written. */
         private boolean gives(Map<FigureId, Double> other, Map<FigureId, Double> slipped) {
             return slipped.entrySet().stream()
                     .filter(e -> off(e.getKey(), e.getValue(), honest) > 1)
@@ -177,7 +177,7 @@ final class WorkingTrial {
             return Math.rint(figures.getOrDefault(figure, Double.NaN) / place) * place;
         }
 
-        /** In places as written; far off what is not there. */
+        /** Returns the distance in places as written; large if the figure is missing. */
         private double off(FigureId figure, double value, Map<FigureId, Double> from) {
             double place = coarser * trial.step(figure);
             double wrote = Math.rint(value / place) * place;
@@ -249,7 +249,7 @@ final class WorkingTrial {
         countUnlisted(ProofMeasure.UNLISTED_NAMED, all ? "all" : "one");
     }
 
-    /** Where some figure is wrong. */
+    /** Counts a sheet on which some figure is wrong. */
     private void countUnlisted(ProofMeasure measured, String how) {
         MarkSheet marks = sat.mark();
         List<WorkingEvidence> marked = Naming.evidence(marks, WorkingEvidence.class);

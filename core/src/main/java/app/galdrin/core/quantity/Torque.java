@@ -26,7 +26,7 @@ public enum Torque implements Keyed {
         this.newtonMetres = newtonMetres;
     }
 
-    /** As it is written, with a middle dot. */
+    /** Returns the unit as it is written, with a middle dot. */
     @Override
     public String key() {
         return symbol;

@@ -9,7 +9,7 @@ package app.galdrin.core.record;
  */
 public record Contract(String name, Shape input, Shape result) {
 
-    /** Whether uncertainties can be asked for. */
+    /** Returns whether uncertainties can be asked for. */
     public boolean hasU() {
         return input.hasU();
     }

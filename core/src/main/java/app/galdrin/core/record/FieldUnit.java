@@ -23,7 +23,7 @@ public enum FieldUnit {
         this.angular = angular;
     }
 
-    /** That of a quantity that is read or told. */
+    /** Returns the unit of a quantity. */
     public static FieldUnit of(Quantity quantity) {
         return switch (quantity) {
             case LENGTH -> LENGTH;
@@ -32,7 +32,7 @@ public enum FieldUnit {
         };
     }
 
-    /** As it is written in documents; empty for a bare number. */
+    /** Returns the symbol in documents; empty for a bare number. */
     public String symbol() {
         return symbol;
     }

@@ -19,14 +19,14 @@ public final class Figures {
     /** A figure's doubt, in the core's unit until it is written. */
     public record Doubt(NumberField field, Estimate estimate) {
 
-        /** In the record's unit. */
+        /** Returns it in the record's unit. */
         public double standardUncertainty() {
             return field.unit().toRecord(estimate.standardUncertainty());
         }
     }
 
     /**
-     * In the core's unit, mm or rad.
+     * Returns the number in the core's unit, mm or rad.
      *
      * @param value mm or rad
      */
@@ -45,13 +45,13 @@ public final class Figures {
         return this;
     }
 
-    /** In the core's unit, mm or rad, with its doubt. */
+    /** Sets a figure with its uncertainty, in the core's unit, mm or rad. */
     public Figures set(NumberField field, Estimate estimate) {
         doubts.add(field.name(), new Doubt(field, estimate));
         return set(field, estimate.value());
     }
 
-    /** In the core's unit, mm or rad, with its doubt; left out where it is absent. */
+    /** Sets a figure with its uncertainty if it is present, in the core's unit, mm or rad. */
     public Figures set(NumberField field, Optional<Estimate> estimate) {
         estimate.ifPresent(e -> set(field, e));
         return this;
@@ -95,7 +95,7 @@ public final class Figures {
         return this;
     }
 
-    /** Whether the record asked for uncertainties. */
+    /** Returns whether the record asked for uncertainties. */
     public boolean wantsDoubt() {
         return wantsDoubt;
     }

@@ -82,7 +82,7 @@ public final class Formula {
         return operations.stream().sorted().toList();
     }
 
-    /** Whether it can be worked again with other numbers. */
+    /** Returns whether it can be worked again with other numbers. */
     public boolean isKnown() {
         return movesWithFirst || function != null;
     }

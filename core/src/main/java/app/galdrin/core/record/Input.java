@@ -36,7 +36,7 @@ public final class Input {
         return value(field) != null;
     }
 
-    /** Of a number that must be there, in the core's unit, mm or rad. */
+    /** Returns a number that must be present, in the core's unit, mm or rad. */
     public double number(NumberField field) {
         return field.unit().toCore(asWritten(field));
     }
@@ -55,7 +55,7 @@ public final class Input {
         return value(field) instanceof Double written ? written : otherwise;
     }
 
-    /** In the core's unit, mm or rad. */
+    /** Returns the number in the core's unit, mm or rad. */
     public OptionalDouble optional(NumberField field) {
         return has(field) ? OptionalDouble.of(number(field)) : OptionalDouble.empty();
     }
@@ -79,7 +79,7 @@ public final class Input {
         return has(field) ? Optional.of(word(field)) : Optional.empty();
     }
 
-    /** Of a text that must be there. */
+    /** Returns a text that must be present. */
     public String text(TextField field) {
         return (String) needed(field);
     }
@@ -109,7 +109,7 @@ public final class Input {
         return u == null ? 0 : u.number(readingClass, 0);
     }
 
-    /** Whether the record asked for uncertainties: it has a {@code u}, empty or not. */
+    /** Returns whether the record asked for uncertainties: it has a {@code u}, empty or not. */
     boolean wantsDoubt() {
         return uncertainties() != null;
     }

@@ -26,7 +26,7 @@ public final class InputForm {
         this.values = shape.blank();
     }
 
-    /** Where a field stands on a form, its dotted path taken apart once; the elements of a list are counted from 0. */
+    /** The position of a field on a form, from its dotted path; the elements of a list are counted from 0. */
     public static final class Blank {
         private final Field field;
         private final int index;

@@ -62,7 +62,7 @@ public final class JsonLines implements AutoCloseable {
     /** Stands where the last object ended; null where the next line needs a new one. */
     private @Nullable JsonParser parser;
 
-    /** Where the parser's text begins, since it counts from there. */
+    /** The position at which the parser's text begins; it counts from there. */
     private int parserStart;
 
     /** The lines from {@code start} (inclusive) to {@code end} (exclusive); the last one may go without its end. */
@@ -127,7 +127,7 @@ public final class JsonLines implements AutoCloseable {
         return seen >= 0;
     }
 
-    /** Without the line end. */
+    /** Returns the length without the line end. */
     private int length(int from, int to) {
         int length = to - from;
         if (length > 0 && text[from + length - 1] == '\n') {

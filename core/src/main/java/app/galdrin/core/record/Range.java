@@ -74,7 +74,7 @@ public record Range(double lowest, double highest, boolean lowestExcluded, doubl
     }
 
     /**
-     * Whether a number, in the unit of the field, is in it.
+     * Returns whether a number, in the unit of the field, is in it.
      *
      * @param number in the unit of the field
      */

@@ -67,7 +67,7 @@ public final class Shape {
         return new Object[fields.length];
     }
 
-    /** Where a field stands; −1 for a field of another shape. */
+    /** Returns the position of a field; −1 for a field of another shape. */
     int indexOf(Field field) {
         int index = fields.length - 1;
         while (index >= 0 && fields[index] != field) {

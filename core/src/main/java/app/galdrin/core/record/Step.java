@@ -54,7 +54,7 @@ public record Step(Formula formula, List<Term> in, Term out) {
         return List.copyOf(steps);
     }
 
-    /** As an object: the formula, what goes in and what comes out, in the units of records (deg, mm). */
+    /** Writes the step as an object: the formula, the inputs and the result, in the units of records (deg, mm). */
     public void write(JsonGenerator json) {
         json.writeStartObject();
         json.writeStringProperty("formula", formula.key());
@@ -100,7 +100,7 @@ public record Step(Formula formula, List<Term> in, Term out) {
         }
 
         /**
-         * In the core's unit, mm or rad.
+         * Returns the number in the core's unit, mm or rad.
          *
          * @param value mm or rad
          */
@@ -119,7 +119,7 @@ public record Step(Formula formula, List<Term> in, Term out) {
         }
 
         /**
-         * In the core's unit, mm or rad.
+         * Returns the number in the core's unit, mm or rad.
          *
          * @param value mm or rad
          */

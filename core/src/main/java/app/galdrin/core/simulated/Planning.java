@@ -117,7 +117,7 @@ final class Planning {
         return sum;
     }
 
-    /** Of a wheel that nobody worked out: half of what the sum of both asks for, and nothing where that isn't known either. */
+    /** Returns the share of a wheel that was not worked: half of what the sum asks for; nothing if the sum is unknown too. */
     private double share(FigureId wheel, Adjuster part, Map<Adjuster, Double> moves, OwnFigures own, Plan plan) {
         for (FigureId sum : plan.figures()) {
             Optional<Estimate> now = own.goesBy(sum, plan.id());

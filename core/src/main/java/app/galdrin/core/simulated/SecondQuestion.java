@@ -51,7 +51,7 @@ public record SecondQuestion(Assignment assignment, Work work, Work.Item item, A
         return assignment.practical().measure(item.from()).orElseThrow();
     }
 
-    /** Where the answer would stand on the sheet. */
+    /** Returns the line of the answer on the sheet. */
     public LineKey line() {
         return LineKey.of(work.id(), item.figure().key());
     }

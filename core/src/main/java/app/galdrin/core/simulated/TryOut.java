@@ -40,7 +40,7 @@ public final class TryOut {
         private final String key;
         private final double clumsiness;
 
-        /** Of a slip at each thing there is to slip at, and of an item of a list left out. */
+        /** The probability of a slip at each opportunity, and of leaving out an item of a list. */
         private final double slips;
 
         private final double leavesOut;

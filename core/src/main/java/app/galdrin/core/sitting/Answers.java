@@ -27,7 +27,7 @@ public record Answers(
         order = List.copyOf(order);
     }
 
-    /** Of work whose time is not known, and done in no order that anyone asks for. */
+    /** Creates answers without a known time or order. */
     public Answers(Map<LineKey, WrittenValue> standing) {
         this(standing, List.of(), OptionalDouble.empty(), Optional.empty());
     }
@@ -60,7 +60,7 @@ public record Answers(
         return new Answers(standing, order, minutes, Optional.of(bay));
     }
 
-    /** Whether one line was ticked before another; false where either is not known. */
+    /** Returns whether one line was ticked before another; false where either is not known. */
     public boolean isBefore(LineKey one, LineKey other) {
         int first = order.indexOf(one);
         return first >= 0 && first < order.indexOf(other);

@@ -5,7 +5,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Where something is written. In forms and documents it is {@code step/line/repeat/round}.
+ * The position of one written thing. In forms and documents it is {@code step/line/repeat/round}.
  *
  * @param repeat 1 and up on lines written again in every repeat, else 0
  * @param round 1 and up within rounds, else 0
@@ -38,12 +38,12 @@ public record LineKey(String step, String line, int repeat, int round) {
                 : Optional.empty();
     }
 
-    /** As it stands in forms. */
+    /** Returns the key as forms carry it. */
     public String key() {
         return step + "/" + line + "/" + repeat + "/" + round;
     }
 
-    /** As the id of an element, which must not hold a stroke or a dot. */
+    /** Returns the key as the id of an element, without a stroke or a dot. */
     public String elementId() {
         return key().replace('/', '-').replace('.', '-');
     }

@@ -5,7 +5,7 @@ import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.task.MoveLine;
 import app.galdrin.core.task.Plan;
 
-/** Where on a sheet stands what is moved: the part, which way and how far. */
+/** The lines of a sheet for moves: the part, the direction and the amount. */
 public final class MoveLines {
 
     private MoveLines() {}

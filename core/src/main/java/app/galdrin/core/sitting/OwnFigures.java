@@ -80,7 +80,7 @@ public final class OwnFigures {
         this.averaging = averaging;
     }
 
-    /** Of a reference, whose repeats lie as far apart as it is in doubt. */
+    /** Returns the figures of a reference, whose scatter of repeats counts as uncertainty. */
     public static OwnFigures ofReference(Assignment assignment, Answers answers) {
         return new OwnFigures(assignment, answers, Scatter::mean);
     }
@@ -301,7 +301,7 @@ public final class OwnFigures {
                 second.map(other -> new Estimate(made.of(one.value(), other.value()), solved.budget())));
     }
 
-    /** Whether it is worked by himself before a step, or follows from a figure that is. */
+    /** Returns whether it is worked by himself before a step, or follows from a figure that is. */
     public boolean isAsked(FigureId figure, String beforeStep) {
         return assignment.workStep(figure, beforeStep).isPresent()
                 || Derivation.parts(figure).stream().anyMatch(part -> isAsked(part, beforeStep));
@@ -338,7 +338,7 @@ public final class OwnFigures {
                 : value;
     }
 
-    /** Whether a figure is a front wheel's share of what the steering divides, which a thrust line matters to. */
+    /** Returns whether a figure is a front wheel's share of what the steering divides, which a thrust line matters to. */
     public static boolean isSteered(FigureId figure) {
         return figure.measurand().isSharedBySteering()
                 && figure.wheel().filter(Wheel::front).isPresent();

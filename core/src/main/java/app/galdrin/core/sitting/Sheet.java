@@ -21,7 +21,7 @@ public final class Sheet {
 
     private final Assignment assignment;
 
-    /** By the id of their step: they follow from task and vehicle, and every field asks for them. */
+    /** The lines by step; they follow from task and vehicle, and every field needs them. */
     private final Map<String, List<Line>> lines = new ConcurrentHashMap<>();
 
     public Sheet(Assignment assignment) {
@@ -133,7 +133,7 @@ public final class Sheet {
         return new Progress(done, total);
     }
 
-    /** Whether it is written, or needs no more to be. */
+    /** Returns whether it is written, or needs no more to be. */
     public boolean isFilled(LineKey key, Answers answers) {
         return answers.at(key).isPresent()
                 || isSlopeReadElsewhere(key, answers)

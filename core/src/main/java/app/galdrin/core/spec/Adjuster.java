@@ -95,7 +95,7 @@ public record Adjuster(
         return Optional.ofNullable(effects.get(figure));
     }
 
-    /** Whether the data say how far it moves anything; else only its way is asked. */
+    /** Returns whether the data say how far it moves anything; else only its way is asked. */
     public boolean amountKnown() {
         for (Effect effect : effects.values()) {
             if (effect.perUnit().isPresent()) {
@@ -105,7 +105,7 @@ public record Adjuster(
         return false;
     }
 
-    /** Whether it moves a figure of this adjustment. */
+    /** Returns whether it moves a figure of this adjustment. */
     public boolean moves(FigureId.Adjustment adjustment) {
         return effects.keySet().stream().anyMatch(adjustment::contains);
     }

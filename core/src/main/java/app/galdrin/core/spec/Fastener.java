@@ -49,7 +49,7 @@ public record Fastener(
     }
 
     /**
-     * Whether a torque, N·m, is one that a thread of so many mm takes; our working value, to have the data looked at again.
+     * Returns whether a torque, N·m, is one that a thread of so many mm takes; our working value, to have the data looked at again.
      *
      * @param torque N·m, above 0
      * @param thread diameter, mm, above 0
@@ -59,7 +59,7 @@ public record Fastener(
         return torque >= LEAST_OF_USUAL * usual && torque <= MOST_OF_USUAL * usual;
     }
 
-    /** Whether one of its torques is not what its thread usually takes. */
+    /** Returns whether one of its torques is not what its thread usually takes. */
     public boolean unusual() {
         OptionalDouble diameter = thread.map(Fastener::diameter).orElse(OptionalDouble.empty());
         return diameter.isPresent()
@@ -70,7 +70,7 @@ public record Fastener(
         return torque.isPresent() && !plausible(torque.getAsDouble(), diameter);
     }
 
-    /** Whether a part means this one; capitals do not count. */
+    /** Returns whether a part means this one; capitals do not count. */
     public boolean isNamed(String other) {
         return name.equalsIgnoreCase(other.strip());
     }

@@ -2,7 +2,7 @@ package app.galdrin.core.spec;
 
 import app.galdrin.core.Keyed;
 
-/** Where the steering linkage lies, seen from the front axle. It decides which way a longer rod turns the wheel. */
+/** The position of the steering linkage, seen from the front axle. It decides which way a longer rod turns the wheel. */
 public enum Linkage implements Keyed {
     BEHIND("behind", 1),
     AHEAD("ahead", -1);

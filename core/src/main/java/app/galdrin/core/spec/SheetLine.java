@@ -51,7 +51,7 @@ public record SheetLine(
         this(axle, measurand, limits, sideDifference, adjustable, OptionalInt.empty(), OptionalDouble.empty(), typed);
     }
 
-    /** Whether its limits are of a figure in this position. */
+    /** Returns whether its limits are of a figure in this position. */
     boolean isGivenAt(FigurePosition at) {
         if (measurand != Measurand.TURN_OUT) {
             return at.equals(FigurePosition.AHEAD);

@@ -29,7 +29,7 @@ public record SheetScale(AnswerUnit unit, double over) {
 
     private static final double FINEST = Math.pow(10, -NOISE);
 
-    /** So near a whole number no digit of noise makes a tie. */
+    /** The distance from a whole number within which noise makes no tie. */
     private static final double CLEAR = 0.499_999;
 
     /** A doubt is shown to one place more. */
@@ -37,12 +37,12 @@ public record SheetScale(AnswerUnit unit, double over) {
 
     private static final List<String> LIMITS = List.of("min", "preferred", "max", "tolerance", "difference");
 
-    /** Of a figure of which a sheet says nothing. */
+    /** Returns the usual scale of a figure that is not on the sheet. */
     static SheetScale usual(FigureId figure) {
         return figure.measurand().quantity() == Quantity.LENGTH ? new SheetScale(AnswerUnit.MILLIMETRES, 1) : DEGREES;
     }
 
-    /** As the maker prints it: how the cells of a line were typed. */
+    /** Returns the scale as the maker prints it, from the cells of a line as they were typed. */
     static SheetScale of(SheetLine line) {
         if (line.measurand().quantity() == Quantity.LENGTH) {
             return new SheetScale(AnswerUnit.MILLIMETRES, 1);

@@ -74,7 +74,7 @@ public record SpecificationSheet(
                 .orElseGet(() -> SheetScale.usual(figure));
     }
 
-    /** Whether what an adjustment holds can be adjusted on this vehicle; a sheet that is silent about it says no, and so it is of a screen. */
+    /** Returns whether what an adjustment holds can be adjusted on this vehicle; a sheet that is silent about it says no, and so it is of a screen. */
     public Adjustable adjustable(FigureId.Adjustment adjustment) {
         if (adjustment.measurand().isScreen()) {
             return Adjustable.NO;

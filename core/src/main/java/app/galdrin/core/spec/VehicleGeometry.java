@@ -89,7 +89,7 @@ public record VehicleGeometry(
         }
     }
 
-    /** Between the wheel centres of an axle, mm, positive. */
+    /** Returns the length between the wheel centres of an axle, mm, positive. */
     public double track(Axle axle) {
         return axle == Axle.FRONT ? frontTrack : rearTrack;
     }
@@ -99,12 +99,12 @@ public record VehicleGeometry(
         return axle == Axle.FRONT ? front : rear;
     }
 
-    /** Between the rim's edges of a wheel of an axle, mm, positive. */
+    /** Returns the length between the rim edges of a wheel, mm, positive. */
     public double rim(Axle axle) {
         return wheels(axle).rimDiameter();
     }
 
-    /** Of a tyre of an axle, mm, positive. */
+    /** Returns the tyre diameter of an axle, mm, positive. */
     public double tyre(Axle axle) {
         return wheels(axle).tyreRadius();
     }

@@ -21,7 +21,7 @@ public final class VehicleIdentification {
 
     private VehicleIdentification() {}
 
-    /** Whether a text is a number at all; nothing is trimmed, either case will do. */
+    /** Returns whether a text is a number at all; nothing is trimmed, either case will do. */
     public static boolean wellFormed(String text) {
         return WELL_FORMED.matcher(text).matches();
     }
@@ -40,7 +40,7 @@ public final class VehicleIdentification {
         return rest == 10 ? 'X' : (char) ('0' + rest);
     }
 
-    /** Whether the ninth character is the check digit; where the market does not mandate it, a mismatch means nothing. */
+    /** Returns whether the ninth character is the check digit; where the market does not mandate it, a mismatch means nothing. */
     public static boolean checkDigitMatches(String number) {
         return Character.toUpperCase(number.charAt(CHECK_PLACE)) == checkDigit(number);
     }

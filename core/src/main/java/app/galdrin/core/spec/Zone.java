@@ -2,7 +2,7 @@ package app.galdrin.core.spec;
 
 import app.galdrin.core.Keyed;
 
-/** Where a value lies against its limits when its doubt is counted. */
+/** The position of a value against its limits, with its uncertainty. */
 public enum Zone implements Keyed {
     INSIDE("inside"),
     DOUBT_INSIDE("doubtInside"),
@@ -20,7 +20,7 @@ public enum Zone implements Keyed {
         return key;
     }
 
-    /** Whether the doubt reaches across a limit: too close to tell. */
+    /** Returns whether the doubt reaches across a limit: too close to tell. */
     public boolean inDoubt() {
         return this == DOUBT_INSIDE || this == DOUBT_OUTSIDE;
     }

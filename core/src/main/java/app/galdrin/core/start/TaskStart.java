@@ -76,7 +76,7 @@ public enum TaskStart implements Keyed {
         return key;
     }
 
-    /** Whether a vehicle has what all of it is measured on. */
+    /** Returns whether a vehicle has what all of it is measured on. */
     public boolean fits(SpecificationSheet sheet) {
         return asked.stream().allMatch(a -> Procedures.of(a.procedure()).fits(sheet));
     }

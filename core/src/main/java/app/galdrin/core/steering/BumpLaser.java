@@ -75,7 +75,7 @@ public final class BumpLaser implements MeasuringMethod {
             Shape.of(MAGNIFICATION, CURVE, SLOPE, TENDENCY));
     private static final Sight SIGHT = Sight.of(Observables.BUMP_STEER).assuming(Assumption.TARGET_PARALLEL);
 
-    /** By size alone: −0 and 0 are the same travel and keep the order given. */
+    /** Orders points by travel; −0 and 0 are the same and keep their order. */
     private static final Comparator<Point> BY_TRAVEL = (a, b) -> (int) Math.signum(a.travel() - b.travel());
 
     /** Travels nearer to ride height than this say nothing of the slope, mm. */

@@ -26,7 +26,7 @@ public record TrackRod(double ratePerTurn) {
 
     private static final double LEAST_TURN = 0.125;
 
-    /** Of a vehicle; empty where its sheet does not know the thread or the arm. */
+    /** Returns the track rod of a vehicle; empty if its sheet gives no thread or arm. */
     public static Optional<TrackRod> of(VehicleGeometry geometry) {
         OptionalDouble lead = geometry.lead();
         OptionalDouble arm = geometry.armLength();

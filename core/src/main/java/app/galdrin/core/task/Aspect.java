@@ -13,7 +13,7 @@ public enum Aspect implements Keyed {
     WORKING("working", 0.5),
     VERDICT("verdict", 0.5),
     PLAN("plan", 0.5),
-    /** In which order parts were moved. */
+    /** The order in which parts were moved. */
     ORDER("order", 0.5),
     AS_LEFT("asLeft", 1),
     /** How long the work took, where it has a limit. */

@@ -98,7 +98,7 @@ public final class Assignment {
     }
 
     /**
-     * Whether front wheels are judged against the thrust line: where the task says so, else where the rear wheels' toe can't be adjusted, since
+     * Returns whether front wheels are judged against the thrust line: where the task says so, else where the rear wheels' toe can't be adjusted, since
      * the vehicle then runs along it.
      */
     public boolean frontsToThrustLine() {

@@ -77,7 +77,7 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
         return new Band(full, steps.get(steps.size() - 1).within(), false, steps);
     }
 
-    /** Whether it earns what another earns, but for what is lost where a band is written down. */
+    /** Returns whether it earns what another earns, but for what is lost where a band is written down. */
     public boolean isAlike(Band other) {
         return Tolerance.ROUNDING.equal(full, other.full)
                 && Tolerance.ROUNDING.equal(none, other.none)
@@ -85,7 +85,7 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
     }
 
     /**
-     * Whether these can be the steps of a band; {@code full} in their unit, mm or rad.
+     * Returns whether these can be the steps of a band; {@code full} in their unit, mm or rad.
      *
      * @param full in the unit of the steps, mm or rad
      */

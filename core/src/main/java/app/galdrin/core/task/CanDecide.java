@@ -19,7 +19,7 @@ import java.util.OptionalDouble;
 import org.hipparchus.special.Erf;
 
 /**
- * Whether a way of measuring can decide a figure: how near a limit it can't tell on which side a vehicle stands.
+ * Returns whether a way of measuring can decide a figure: how near a limit it can't tell on which side a vehicle stands.
  *
  * @param limits of the figure, rad or mm
  * @param expanded U = k·u of the mean of the repeats, in trained hands on a vehicle as the sheet wants it, rad or mm
@@ -72,7 +72,7 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
                 });
     }
 
-    /** Whether a vehicle in the middle of both limits could be called inside under a rule. */
+    /** Returns whether a vehicle in the middle of both limits could be called inside under a rule. */
     public boolean canSayInside(DecisionRule rule) {
         if (rule == DecisionRule.SIMPLE
                 || limits.min().isEmpty()

@@ -76,7 +76,7 @@ public record Checklist(String id, List<Item> items) implements Step {
         items = List.copyOf(items);
     }
 
-    /** Whether all of it is of the closing list, which has something. */
+    /** Returns whether all of it is of the closing list, which has something. */
     public boolean isClosing() {
         List<String> closing = CLOSING.stream().map(Item::id).toList();
         return !items.isEmpty() && items.stream().allMatch(i -> closing.contains(i.id()));

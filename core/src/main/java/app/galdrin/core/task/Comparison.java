@@ -16,7 +16,7 @@ public record Comparison(FigureId figure, Measure first, Measure second) {
         return first.minus(second);
     }
 
-    /** Whether two procedures agree: their difference, rad or mm, is no larger than its own expanded uncertainty. */
+    /** Returns whether two procedures agree: their difference, rad or mm, is no larger than its own expanded uncertainty. */
     public static boolean agree(Estimate difference) {
         return Tolerance.ROUNDING.atMost(Math.abs(difference.value()), Judgement.K * difference.standardUncertainty());
     }

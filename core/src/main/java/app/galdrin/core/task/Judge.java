@@ -74,7 +74,7 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
         compared = List.copyOf(compared);
     }
 
-    /** With nothing that two procedures have told. */
+    /** Creates a judging step without comparisons of two procedures. */
     public Judge(String id, List<FigureId> figures) {
         this(id, figures, List.of());
     }

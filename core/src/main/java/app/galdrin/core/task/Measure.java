@@ -55,7 +55,7 @@ public record Measure(
         figures = List.copyOf(figures);
     }
 
-    /** With the working that is usual for the procedure. */
+    /** Creates a measuring step with the procedure's usual working. */
     public static Measure of(String id, Procedure procedure, List<FigureId> figures, int repeats) {
         return new Measure(id, procedure, figures, repeats, procedure.taught().get(0), Steering.CLAMPED);
     }
@@ -110,7 +110,7 @@ public record Measure(
         return repeats > 1 ? EnumSet.of(Aspect.READING, Aspect.REPEATABILITY) : EnumSet.of(Aspect.READING);
     }
 
-    /** Whether this step's readings tell a figure, asked for or not. */
+    /** Returns whether this step's readings tell a figure, asked for or not. */
     public boolean tells(FigureId figure) {
         return procedure.sees().contains(figure)
                 && procedure.places(figures).containsAll(procedure.places(List.of(figure)));

@@ -290,7 +290,7 @@ public record Practical(
         return faults.found();
     }
 
-    /** Whether another practical has the very same steps and asks the same in each, in whatever order: a sheet of one is a sheet of the other. */
+    /** Returns whether another practical has the very same steps and asks the same in each, in whatever order: a sheet of one is a sheet of the other. */
     public boolean hasTheStepsOf(Practical other) {
         return steps.stream()
                 .map(Step::ordered)

@@ -28,7 +28,7 @@ public record Reason(List<String> words) {
         }
     }
 
-    /** Whether an answer has one of its words. */
+    /** Returns whether an answer has one of its words. */
     public boolean isIn(String answer) {
         String lower = answer.toLowerCase(Locale.ROOT);
         return words.stream()

@@ -12,7 +12,7 @@ import java.util.Optional;
  */
 public record Scheme(List<Criterion> criteria, int slipKeepsPercent, List<Grade> grades) {
 
-    /** Without grades. */
+    /** Creates a scheme without grades. */
     public Scheme(List<Criterion> criteria, int slipKeepsPercent) {
         this(criteria, slipKeepsPercent, List.of());
     }

@@ -4,7 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Axle;
 
-/** Where the steering stands while a figure is read that the front wheels share: a part of the set-up, because each one's share hangs on it. */
+/** The position of the steering while a figure is read that the front wheels share. It is part of the set-up, because each wheel's share depends on it. */
 public enum Steering implements Keyed {
     /** The steering wheel straight and clamped: each front wheel's share means something. */
     CLAMPED("clamped"),
@@ -22,7 +22,7 @@ public enum Steering implements Keyed {
         return key;
     }
 
-    /** Whether a figure means anything with the steering so. */
+    /** Returns whether a figure means anything with the steering so. */
     public boolean leaves(FigureId figure) {
         boolean steered = figure.axle().filter(Axle.FRONT::equals).isPresent();
         return this == CLAMPED || !steered || !figure.measurand().isSharedBySteering();

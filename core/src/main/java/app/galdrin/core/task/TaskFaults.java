@@ -21,7 +21,7 @@ public final class TaskFaults {
         return List.copyOf(found);
     }
 
-    /** Where what is read next stands. */
+    /** Sets the path of what is read next. */
     void at(String path) {
         at = path;
     }

@@ -54,6 +54,11 @@ public final class Budget {
         return new Budget(parts, sources);
     }
 
+    private static Budget of(Parts sums) {
+        DoubtSource[] sources = sums.sources();
+        return of(sums.parts(), i -> sources[i]);
+    }
+
     /**
      * Returns the budget of a calculation by its inputs.
      *
@@ -93,7 +98,7 @@ public final class Budget {
                 kept.add(source, part);
             }
         });
-        return kept.budget();
+        return of(kept);
     }
 
     private double variance() {
@@ -167,24 +172,6 @@ public final class Budget {
         return sorted;
     }
 
-    /**
-     * The budget of Σ fᵢ · figureᵢ: parts of one source are added with their signs.
-     *
-     * @param factors as many as figures
-     */
-    static Budget combined(double[] factors, List<Estimate> figures) {
-        int most = 0;
-        for (Estimate figure : figures) {
-            most += figure.budget().size();
-        }
-        var sums = new Parts(most);
-        for (int i = 0; i < factors.length; i++) {
-            double factor = factors[i];
-            figures.get(i).budget().forEach((source, part) -> sums.add(source, factor * part));
-        }
-        return sums.budget();
-    }
-
     /** The same parts from other sources. */
     Budget mapped(UnaryOperator<DoubtSource> other) {
         return new Budget(parts, i -> other.apply(sources.apply(i)));
@@ -199,7 +186,7 @@ public final class Budget {
         var all = new Parts(parts.length + 1);
         forEach(all::add);
         all.add(source, part);
-        return all.budget();
+        return of(all);
     }
 
     @Override

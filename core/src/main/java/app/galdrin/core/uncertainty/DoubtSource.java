@@ -74,12 +74,12 @@ public final class DoubtSource {
         return group;
     }
 
-    /** Whether it is so of the vehicle itself. */
+    /** Returns whether it is so of the vehicle itself. */
     public boolean isOfVehicle() {
         return origin == Origin.VEHICLE;
     }
 
-    /** Whether it is one and the same for all who read a vehicle as it stands: between two of them it falls out. */
+    /** Returns whether it is one and the same for all who read a vehicle as it stands: between two of them it falls out. */
     public boolean isCommonToAll() {
         return origin.isCommonToAll;
     }

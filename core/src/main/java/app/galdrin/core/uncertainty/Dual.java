@@ -40,12 +40,12 @@ public final class Dual {
         return slopes.length == 0 ? 0 : slopes[index];
     }
 
-    /** Of one unit with this one. */
+    /** Combines it with another number of the same unit. */
     public Dual add(Dual other) {
         return new Dual(value + other.value, sum(slopes, other.slopes, 1));
     }
 
-    /** Of one unit with this one. */
+    /** Combines it with another number of the same unit. */
     public Dual subtract(Dual other) {
         return new Dual(value - other.value, sum(slopes, other.slopes, -1));
     }
@@ -68,7 +68,7 @@ public final class Dual {
         return new Dual(value / divisor, scaled(1 / divisor));
     }
 
-    /** Of a number without unit, in size below 1; the angle is rad, −π/2 to π/2. */
+    /** Returns the angle of a sine without unit, in size below 1; rad, −π/2 to π/2. */
     public Dual asin() {
         return new Dual(Math.asin(value), scaled(1 / Math.sqrt((1 - value) * (1 + value))));
     }
@@ -78,17 +78,17 @@ public final class Dual {
         return new Dual(value * other.value, sum(scaled(other.value), other.scaled(value), 1));
     }
 
-    /** Of an angle in rad; without unit. */
+    /** Works on an angle in rad; the result has no unit. */
     public Dual sin() {
         return new Dual(Math.sin(value), scaled(Math.cos(value)));
     }
 
-    /** Of an angle in rad; without unit. */
+    /** Works on an angle in rad; the result has no unit. */
     public Dual cos() {
         return new Dual(Math.cos(value), scaled(-Math.sin(value)));
     }
 
-    /** Without unit; the angle is rad, −π/2 to π/2. */
+    /** Returns the angle of a tangent without unit; rad, −π/2 to π/2. */
     public Dual atan() {
         return new Dual(Math.atan(value), scaled(1 / (1 + value * value)));
     }

@@ -65,12 +65,12 @@ public final class Estimate {
         return known;
     }
 
-    /** In the figure's unit. */
+    /** Returns the value in the figure's unit. */
     public double value() {
         return value;
     }
 
-    /** In the figure's unit, 0 or more; 0 where nothing was said of it. */
+    /** Returns the standard uncertainty in the figure's unit, 0 or more; 0 if none was given. */
     public double standardUncertainty() {
         return doubt().standardUncertainty();
     }
@@ -124,7 +124,7 @@ public final class Estimate {
         List<Estimate> all = List.copyOf(repeats);
         var values = new DoubleSummaryStatistics();
         all.forEach(repeat -> values.accept(repeat.value()));
-        return lazily(values.getAverage(), () -> Budget.combined(factors, all));
+        return lazily(values.getAverage(), () -> budget(factors, all));
     }
 
     private static Estimate combined(double[] factors, List<Estimate> figures) {
@@ -132,7 +132,7 @@ public final class Estimate {
         for (int i = 0; i < factors.length; i++) {
             value += factors[i] * figures.get(i).value();
         }
-        return lazily(value, () -> Budget.combined(factors, figures));
+        return lazily(value, () -> budget(factors, figures));
     }
 
     /** Returns the figure, in its unit, as it is where everything was set up and read a second time: its doubts come from sources of their own. */
@@ -156,5 +156,24 @@ public final class Estimate {
      */
     public Estimate with(DoubtSource source, double part) {
         return lazily(value, () -> budget().with(source, part));
+    }
+
+    /**
+     * The budget of Σ fᵢ · figureᵢ: parts of one source are added with their signs.
+     *
+     * @param factors as many as figures
+     */
+    private static Budget budget(double[] factors, List<Estimate> figures) {
+        int most = 0;
+        for (Estimate figure : figures) {
+            most += figure.budget().size();
+        }
+        var sums = new Parts(most);
+        for (int i = 0; i < factors.length; i++) {
+            double factor = factors[i];
+            figures.get(i).budget().forEach((source, part) -> sums.add(source, factor * part));
+        }
+        DoubtSource[] sources = sums.sources();
+        return Budget.of(sums.parts(), i -> sources[i]);
     }
 }

@@ -14,13 +14,13 @@ public final class InputDoubts {
 
     private final Parts sources;
 
-    /** Where the entries of each input begin; those of the last end where there is no more. */
+    /** The first entry of each input, and the end of the last. */
     private final int[] from;
 
-    /** Of every entry the place of its source among the sources. */
+    /** The position of each entry's source among the sources. */
     private int[] source;
 
-    /** Of every entry by how much, in its input's unit. */
+    /** What each entry moves its input by, in the input's unit. */
     private double[] part;
 
     private int size;
@@ -37,7 +37,7 @@ public final class InputDoubts {
         void of(int input, ObjDoubleConsumer<DoubtSource> each);
     }
 
-    /** Of so many inputs. */
+    /** Collects what moves the inputs of a calculation. */
     public InputDoubts(int inputs, Movers movers) {
         from = new int[inputs + 1];
         sources = new Parts(USUAL * inputs);
@@ -58,7 +58,7 @@ public final class InputDoubts {
         part[size++] = moved;
     }
 
-    /** Of an input, counted from 0, in its unit, 0 or more; sources of one input are independent. */
+    /** Returns the standard uncertainty of an input, counted from 0, in its unit, 0 or more; its sources are independent. */
     public double standardUncertainty(int input) {
         double sum = 0;
         for (int i = from[input]; i < from[input + 1]; i++) {
@@ -82,6 +82,19 @@ public final class InputDoubts {
                 }
             }
         }
-        return sources.budget(sums);
+        int count = 0;
+        for (double sum : sums) {
+            count += sum == 0 ? 0 : 1;
+        }
+        DoubtSource[] all = sources.sources();
+        var kept = new DoubtSource[count];
+        var parts = new double[count];
+        for (int i = 0, at = 0; at < count; i++) {
+            if (sums[i] != 0) {
+                kept[at] = all[i];
+                parts[at++] = sums[i];
+            }
+        }
+        return Budget.of(parts, i -> kept[i]);
     }
 }

@@ -36,7 +36,7 @@ public final class LeastSquares {
     }
 
     /**
-     * Whether the condition number of A, its greatest by its smallest singular value, is above a limit, both without unit; it is
+     * Returns whether the condition number of A, its greatest by its smallest singular value, is above a limit, both without unit; it is
      * infinite where the rows do not determine x.
      *
      * @param limit of the condition number, without unit, above 1

@@ -8,7 +8,7 @@ import java.util.Arrays;
  */
 final class Parts {
 
-    /** So many are looked through one by one; most have no more. */
+    /** The number of sources up to which they are searched one by one; most have no more. */
     private static final int FEW = 6;
 
     private static final int[] NO_SLOTS = {};
@@ -17,10 +17,10 @@ final class Parts {
     private double[] parts;
     private int size;
 
-    /** By hash, the place in the list and 1; 0 where nothing is. Twice as many as places at least, or none while there are few. */
+    /** The position in the list plus 1, by hash; 0 if the slot is empty. At least twice as many slots as positions, or none while there are few. */
     private int[] slots;
 
-    /** For so many sources; for more it grows. */
+    /** Makes room for so many sources; it grows for more. */
     Parts(int sources) {
         names = new DoubtSource[Math.max(1, sources)];
         parts = new double[names.length];
@@ -41,7 +41,7 @@ final class Parts {
         return size;
     }
 
-    /** Where a source is in the list, counted from 0; at its end, with nothing, if it was not there. */
+    /** Returns the position of a source in the list, counted from 0; appends it if it is new. */
     int place(DoubtSource source) {
         int at = indexOf(source);
         if (at >= 0) {
@@ -58,7 +58,7 @@ final class Parts {
         return size - 1;
     }
 
-    /** Where a source is in the list; −1 where it is not. */
+    /** Returns the position of a source in the list; −1 if it is not there. */
     private int indexOf(DoubtSource source) {
         if (slots.length > 0) {
             return slots[slot(source)] - 1;
@@ -70,7 +70,7 @@ final class Parts {
         return at;
     }
 
-    /** Where a source is among the slots, or where it would be. */
+    /** Returns the slot of a source, or the one it would take. */
     private int slot(DoubtSource source) {
         int hash = source.hashCode();
         int slot = (hash ^ hash >>> 16) & slots.length - 1;
@@ -89,26 +89,13 @@ final class Parts {
         }
     }
 
-    /** What they come to. */
-    Budget budget() {
-        DoubtSource[] sources = Arrays.copyOf(names, size);
-        return Budget.of(Arrays.copyOf(parts, size), i -> sources[i]);
+    /** Returns the parts, in the order in which their sources came. */
+    double[] parts() {
+        return Arrays.copyOf(parts, size);
     }
 
-    /** What other parts of these sources come to, in their order; those that are nothing left away. */
-    Budget budget(double[] others) {
-        int count = 0;
-        for (double other : others) {
-            count += other == 0 ? 0 : 1;
-        }
-        DoubtSource[] sources = new DoubtSource[count];
-        double[] kept = new double[count];
-        for (int i = 0, at = 0; at < count; i++) {
-            if (others[i] != 0) {
-                sources[at] = names[i];
-                kept[at++] = others[i];
-            }
-        }
-        return Budget.of(kept, i -> sources[i]);
+    /** Returns the sources in their order. */
+    DoubtSource[] sources() {
+        return Arrays.copyOf(names, size);
     }
 }

@@ -8,7 +8,7 @@ public final class Scatter {
     /** The source of doubt that unexplained scatter is. */
     private static final DoubtSource SOURCE = DoubtSource.input("scatter");
 
-    /** So many honest sets of repeats lie within what their budgets explain. */
+    /** The share of honest sets of repeats that their budgets explain. */
     private static final double OFTEN = 0.95;
 
     private Scatter() {}
@@ -29,7 +29,7 @@ public final class Scatter {
         return repeats.size() < 2 ? 0 : NormalRange.quantile(repeats.size(), OFTEN) * once(repeats);
     }
 
-    /** Whether repeats, in the figure's unit, lie farther apart than that. */
+    /** Returns whether repeats, in the figure's unit, lie farther apart than that. */
     public static boolean isUnexplained(List<Estimate> repeats) {
         return repeats.size() > 1 && range(repeats) > explained(repeats);
     }

@@ -34,7 +34,7 @@ public record VarianceComponents(
     /** More are not looked at: the matrices grow with the square. */
     public static final int MOST_READINGS = 600;
 
-    /** Where a spread comes from. */
+    /** The origin of a spread. */
     public enum Source implements Keyed {
         VEHICLE("vehicle"),
         PERSON("person"),
@@ -222,7 +222,7 @@ public record VarianceComponents(
 
     // ---- what it says
 
-    /** In the square of the readings' unit. */
+    /** Returns the total in the square of the readings' unit. */
     public double total() {
         return variances.values().stream().mapToDouble(v -> v).sum();
     }

@@ -22,7 +22,7 @@ final class Corner {
     /** Square to the wheel's face, outward. */
     final Point face;
 
-    /** In the wheel's plane, from the hub to its highest point. */
+    /** The direction in the wheel's plane from the hub to its highest point. */
     final Point rising;
 
     private final StandingVehicle vehicle;
@@ -69,7 +69,7 @@ final class Corner {
         return vehicle.runOut() / 2 * share;
     }
 
-    /** By how much what leans on the wheel so far ahead of the hub and behind it is turned by its running out, rad, toe-in positive. */
+    /** Returns how far run-out turns what leans on the wheel ahead of the hub and behind it, rad, toe-in positive. */
     double turnedByRunOut(double halfSpan) {
         return -Math.atan(wobble(Math.cos(phase)) / halfSpan);
     }
@@ -94,7 +94,7 @@ final class Corner {
         return face.turned(axis, about);
     }
 
-    /** To the left of straight ahead, rad. */
+    /** Returns the heading to the left of straight ahead, rad. */
     private double headingOf(Point outwards) {
         return Math.atan2(-side * outwards.x(), side * outwards.y());
     }

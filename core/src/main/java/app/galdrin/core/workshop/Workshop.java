@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.function.BiFunction;
 
-/** Where a vehicle stands and one person lays his tools: by the key of what is done, what then stands at each place. */
+/** A vehicle and one person's tools: for each procedure, what stands at each place. */
 public final class Workshop {
 
     private static final List<String> WHEELS = List.of("fl", "fr", "rl", "rr");
@@ -22,7 +22,7 @@ public final class Workshop {
     private static final double JIG_LEAVES = 140;
     private static final double SLIP_PLATE = 1000;
 
-    /** Where things are put, mm. */
+    /** The positions of tools, mm. */
     private static final double STRING_OUTSIDE = 65;
 
     private static final double ROUGHLY = 8;
@@ -35,7 +35,7 @@ public final class Workshop {
     private static final double FLAGS_OUT = 120;
     private static final double TOOLS_OUTSIDE = 120;
 
-    /** From a hub to where something beside its wheel can touch a string. */
+    /** The distance from a hub at which something beside its wheel can touch a string, mm. */
     private static final double NEAREST = 215;
 
     private static final double FARTHEST = 450;
@@ -54,7 +54,7 @@ public final class Workshop {
         WHEELS.forEach(key -> corners.put(key, new Corner(vehicle, key)));
     }
 
-    /** Where a wheel is turned to, about, deg outward. */
+    /** The angle to which a wheel is turned, deg outward. */
     private record SteeringStand(String name, double about) {}
 
     private static final SteeringStand OUT = new SteeringStand("out", 20);
@@ -122,7 +122,7 @@ public final class Workshop {
             return rearY + share * (frontY - rearY) + off * touched;
         }
 
-        /** From a point to the line, square to it, mm; positive where the point is to the right of it. */
+        /** Returns the distance of a point from the line, mm; positive to the right of it. */
         double from(Point point) {
             return (at(point.x()) - point.y()) * Math.cos(Math.atan2(frontY - rearY, frontX - rearX));
         }
@@ -179,7 +179,7 @@ public final class Workshop {
         return () -> shows;
     }
 
-    /** From a point to a line in plan that runs outside of it, square to the line, mm. */
+    /** Returns the distance in plan from a point to a line outside of it, mm. */
     private static double beyond(Point point, Point from, Point along, int side) {
         Point there = point.minus(from);
         return -side * (along.x() * there.y() - along.y() * there.x());
@@ -426,7 +426,7 @@ public final class Workshop {
         return () -> shows;
     }
 
-    /** On the road the front wheels share their toe; the rear ones do not steer. */
+    /** Returns the layout of a slip plate: on the road the front wheels share their toe; the rear ones do not steer. */
     private Layout slipPlate() {
         Map<String, Double> shows = new HashMap<>();
         double shared = (corner("fl").of("toe") + corner("fr").of("toe")) / 2;

@@ -191,7 +191,8 @@ class DoubtTest {
         for (int i = 0; i < sourcesAndParts.length; i += 2) {
             parts.add(DoubtSource.input((String) sourcesAndParts[i]), (Double) sourcesAndParts[i + 1]);
         }
-        return new Estimate(value, parts.budget());
+        DoubtSource[] sources = parts.sources();
+        return new Estimate(value, Budget.of(parts.parts(), i -> sources[i]));
     }
 
     @Test

@@ -23,7 +23,7 @@ public class Attempts {
     private static final int PER_ACCOUNT_AND_ADDRESS = 5;
     private static final int PER_ACCOUNT = 20;
 
-    /** From here on an address is served slowly. */
+    /** The number of failures from which an address is served slowly. */
     private static final int FAILING = 30;
 
     private static final int LONGEST_ACCOUNT = 80;
@@ -36,11 +36,11 @@ public class Attempts {
         this.mapper = mapper;
     }
 
-    /** Whether a try may go on, and whether it comes from where much fails. */
+    /** Returns whether a try may go on, and whether it comes from where much fails. */
     public record Turn(boolean allowed, boolean failing) {}
 
     /**
-     * Where a try comes from.
+     * The origin of an attempt.
      *
      * @param place the address, or what the person's own device is known by
      * @param isOwnDevice whether the person has signed in there before: nobody else's tries count there
@@ -103,7 +103,7 @@ public class Attempts {
         mapper.deleteOld(MINUTES);
     }
 
-    /** Whether codes from an address are looked up slowly, since many were none. */
+    /** Returns whether codes from an address are looked up slowly, since many were none. */
     public boolean failsCodes(String address) {
         return mapper.tries(AttemptKind.JOIN, new Line(ANY, cut(address, LONGEST_ADDRESS)), MINUTES) > FAILING;
     }

@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Classes {
 
-    /** As many names are taken at once: each gets a password, which takes its time. */
+    /** The most names added at once; hashing a password for each takes time. */
     public static final int MOST_NAMES = 60;
 
     private static final String TAKEN = "people.class.taken";

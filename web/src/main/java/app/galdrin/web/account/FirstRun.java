@@ -36,7 +36,7 @@ public class FirstRun {
         return Optional.ofNullable(mapper.setUpCode());
     }
 
-    /** Whether somebody can begin: a code has been printed and nobody is there. Never where demo data loads, since none is printed then. */
+    /** Returns whether somebody can begin: a code has been printed and nobody is there. Never where demo data loads, since none is printed then. */
     public boolean isOpen() {
         return mapper.setUpCode() != null;
     }
@@ -51,7 +51,7 @@ public class FirstRun {
                         code.getBytes(StandardCharsets.UTF_8), grouped(typed).getBytes(StandardCharsets.UTF_8));
     }
 
-    /** As it is printed, however somebody has typed it: with hyphens, without, or with blanks for them. */
+    /** Returns the code as it is printed, whether it was typed with hyphens, blanks or neither. */
     private static String grouped(String typed) {
         return typed.toLowerCase(Locale.ROOT)
                 .replaceAll("[^a-z0-9]", "")

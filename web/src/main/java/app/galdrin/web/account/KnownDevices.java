@@ -28,7 +28,7 @@ public class KnownDevices {
         return COOKIE.hash(request);
     }
 
-    /** Whether somebody of this sign-in name has signed in there, with the password of today. */
+    /** Returns whether somebody of this sign-in name has signed in there, with the password of today. */
     public boolean isKnown(String signIn, String device) {
         return mapper.knowsDevice(People.plain(signIn), device, DAYS);
     }

@@ -52,12 +52,12 @@ public class Office {
         return me.is(Role.INSTRUCTOR) ? EnumSet.of(Role.APPRENTICE) : EnumSet.noneOf(Role.class);
     }
 
-    /** Whether this person decides on everybody: the office, or an instructor where there is none. */
+    /** Returns whether this person decides on everybody: the office, or an instructor where there is none. */
     public boolean decidesOnEverybody(SignedIn me) {
         return decidesOn(me).contains(Role.OFFICE);
     }
 
-    /** Whether this person may decide on that one. */
+    /** Returns whether this person may decide on that one. */
     public boolean decidesOn(SignedIn me, Person other) {
         return !other.erased()
                 && !other.id().equals(me.personId())

@@ -14,10 +14,10 @@ public final class PasswordRule {
     public static final int SHORTEST = 10;
     public static final int LONGEST = 200;
 
-    /** As much of a password as is looked at for being easy: more takes long and changes nothing. */
+    /** The letters of a password that are checked for being easy; more takes long and changes nothing. */
     private static final int LOOKED_AT = 60;
 
-    /** On the scale of 0 to 4: those below are guessed within a million tries. */
+    /** The least score on a scale of 0 to 4; passwords below are guessed within a million tries. */
     private static final int LEAST_SCORE = 2;
 
     private static final int SHORTEST_WORD = 3;
@@ -71,7 +71,7 @@ public final class PasswordRule {
         return easy ? Optional.of("field.password.easy") : Optional.empty();
     }
 
-    /** Whether hardly a letter is left of it without words that everybody here knows; figures and signs are added by anybody. */
+    /** Returns whether hardly a letter is left of it without words that everybody here knows; figures and signs are added by anybody. */
     private static boolean isAbout(String password, List<String> words) {
         String letters = letters(password);
         String left = letters;

@@ -28,7 +28,7 @@ public class People {
         this.passwords = passwords;
     }
 
-    /** Whether there is nobody at all. */
+    /** Returns whether there is nobody at all. */
     public boolean nobody() {
         return !mapper.anyone();
     }
@@ -64,7 +64,7 @@ public class People {
         return person.signedIn();
     }
 
-    /** Whether somebody signs in under this name; capitals do not count. */
+    /** Returns whether somebody signs in under this name; capitals do not count. */
     public boolean isTaken(String signIn) {
         return mapper.bySignIn(plain(signIn)) != null;
     }
@@ -74,7 +74,7 @@ public class People {
         return Optional.ofNullable(mapper.bySignIn(plain(signIn))).map(Account::new);
     }
 
-    /** As names are compared. */
+    /** Returns a name as names are compared. */
     static String plain(String signIn) {
         return signIn.strip().toLowerCase(Locale.ROOT);
     }

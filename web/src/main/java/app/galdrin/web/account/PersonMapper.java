@@ -17,7 +17,7 @@ interface PersonMapper {
     @Nullable
     PersonRow bySignIn(String signIn);
 
-    /** With the opening's end, where one is named. */
+    /** Returns a person with the end of the opening, if one is named. */
     @Nullable
     PersonRow present(UUID centreId, UUID personId, @Nullable UUID openingId);
 

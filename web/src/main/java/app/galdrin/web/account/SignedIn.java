@@ -57,7 +57,7 @@ public record SignedIn(
         return Optional.ofNullable(limitedTo);
     }
 
-    /** Whether this was written after the session had been ended. */
+    /** Returns whether this was written after the session had been ended. */
     public boolean endedBefore(Instant writtenAt) {
         return endedAt != null && writtenAt.isAfter(endedAt);
     }

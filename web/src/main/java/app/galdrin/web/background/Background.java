@@ -20,7 +20,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class Background {
 
-    /** So long a portion stands back at most: at a portion of 50 ms that leaves the work a tenth of one processor. */
+    /** The longest pause before a portion: with portions of 50 ms it leaves the work a tenth of one core. */
     private static final long STANDS_BACK_MS = 500;
 
     private static final long LOOKS_AGAIN_MS = 5;

@@ -8,7 +8,7 @@ import org.apache.ibatis.annotations.Param;
 /** Bays and the surveys of their floors. */
 @Mapper
 interface BayMapper {
-    /** By number, to the highest there can be. */
+    /** Returns the bays by number, up to the highest allowed. */
     List<Row> bays(UUID centreId);
 
     record Row(int number, String name) {}

@@ -25,7 +25,7 @@ public record Survey(
         @Nullable String madeBy,
         Instant madeAt) {
 
-    /** In the frame of the vehicle that stands there. */
+    /** Returns the floor in the frame of the vehicle that stands there. */
     public BayFloor floor() {
         return floor(bay, along, across, doubt, faces);
     }

@@ -93,7 +93,7 @@ public record FieldView(
         return answer instanceof Amount || answer instanceof SizeAndSense;
     }
 
-    /** Whether it was understood as something else than stands there letter by letter: inches, a decimal comma. */
+    /** Returns whether it was understood as something else than stands there letter by letter: inches, a decimal comma. */
     public boolean differs() {
         return answer instanceof Amount && !echo.isEmpty() && !plain(echo).equals(plain(value));
     }

@@ -35,7 +35,7 @@ public final class Fields {
         this.refused = refused;
     }
 
-    /** Whether something that was typed could not be read. */
+    /** Returns whether something that was typed could not be read. */
     public boolean anyRefused() {
         return !refused.isEmpty();
     }
@@ -140,7 +140,7 @@ public final class Fields {
                         + words.text("unit." + amount.defaultUnit().key());
     }
 
-    /** With every place that was written, so that nobody thinks a digit was lost. */
+    /** Writes degrees with every place that was typed, so that no digit seems lost. */
     private static String degrees(double value, boolean signed) {
         return QuantityFormat.decimal(value, 3, signed).replaceFirst("0$", "") + "°";
     }

@@ -17,12 +17,12 @@ public interface StepSheet {
     /** Makes the view of a step. */
     StepView view(Step step, StepView.Head head, WrittenSheet written);
 
-    /** Whether practice mode says at once what the marks of it will say. */
+    /** Returns whether practice mode says at once what the marks of it will say. */
     default boolean speaksAtOnce() {
         return false;
     }
 
-    /** Whether the panel lists what was struck out; a table of readings shows it where it was read. */
+    /** Returns whether the panel lists what was struck out; a table of readings shows it where it was read. */
     default boolean listsStruck() {
         return true;
     }

@@ -40,7 +40,7 @@ public interface StepView {
         return head().id();
     }
 
-    /** Whether it has a button of its own that sends its form. */
+    /** Returns whether it has a button of its own that sends its form. */
     default boolean sendsItself() {
         return false;
     }

@@ -84,7 +84,7 @@ public final class WrittenSheet {
         return speech.names();
     }
 
-    /** Whether it may say what the readings come to: in practice, and to the instructor of his own. */
+    /** Returns whether it may say what the readings come to: in practice, and to the instructor of his own. */
     public boolean speaks() {
         return sitting.isReference() || assignment.practical().mode() == Mode.PRACTICE;
     }
@@ -103,8 +103,10 @@ public final class WrittenSheet {
      * Returns what every step has.
      *
      * @param number its turn on the sheet, from 1
+     * @param speaks whether its kind says what it is marked by as soon as it is written
+     * @param listsStruck whether its kind lists what was struck
      */
-    public StepView.Head head(Step step, int number, StepSheet kind) {
+    public StepView.Head head(Step step, int number, boolean speaks, boolean listsStruck) {
         List<Line> lines = sheet.lines(step);
         return new StepView.Head(
                 step,
@@ -113,8 +115,8 @@ public final class WrittenSheet {
                 progress(step),
                 lines.stream().anyMatch(Line::critical),
                 lines.stream().anyMatch(Line::witnessed),
-                kind.speaksAtOnce() && speaks() && !sitting.isReference() ? evidence(step) : List.of(),
-                kind.listsStruck() ? struck(step) : List.of());
+                speaks && speaks() && !sitting.isReference() ? evidence(step) : List.of(),
+                listsStruck ? struck(step) : List.of());
     }
 
     private List<String> struck(Step step) {
@@ -124,7 +126,7 @@ public final class WrittenSheet {
                 .toList();
     }
 
-    /** In practice the same marking speaks at once; what is not written yet needs no reminder here. */
+    /** Returns the evidence of a step in practice mode, where the marking answers at once; unwritten entries need no reminder here. */
     private List<EvidenceText> evidence(Step step) {
         List<Evidence> all = Marker.mark(assignment, answers(), References.none()).lines().stream()
                 .filter(l -> l.criterion().step().equals(step.id()))

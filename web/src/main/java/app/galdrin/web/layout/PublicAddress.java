@@ -14,7 +14,7 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
 
-/** Where phones and tablets reach this installation, as its operator said: what a request says of it can be anything. */
+/** The address at which phones and tablets reach this installation, from the operator's settings; a request could claim anything. */
 @Component("publicAddress")
 public class PublicAddress implements ApplicationRunner {
 
@@ -68,7 +68,7 @@ public class PublicAddress implements ApplicationRunner {
         }
     }
 
-    /** On the console, where the start command shows it: two rows of modules a line, light on dark as terminals are. */
+    /** Prints the code on the console: two rows of modules a line, light on dark. */
     @Override
     @SuppressWarnings("SystemOut")
     public void run(ApplicationArguments arguments) {

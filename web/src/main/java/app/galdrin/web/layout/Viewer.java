@@ -13,7 +13,7 @@ public class Viewer {
 
     Viewer() {}
 
-    /** Whether his session opens what one of these roles opens. */
+    /** Returns whether his session opens what one of these roles opens. */
     public boolean is(String... roles) {
         Authentication session = session();
         return session != null
@@ -22,7 +22,7 @@ public class Viewer {
                                 a -> Arrays.stream(roles).anyMatch(role -> ("ROLE_" + role).equals(a.getAuthority())));
     }
 
-    /** Whether it is known who he is. */
+    /** Returns whether it is known who he is. */
     public boolean isKnown() {
         Authentication session = session();
         return session != null && !(session instanceof AnonymousAuthenticationToken);

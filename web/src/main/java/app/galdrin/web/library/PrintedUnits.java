@@ -14,12 +14,12 @@ final class PrintedUnits {
         return rounded(Math.toDegrees(radians));
     }
 
-    /** Of a figure, rad or mm. */
+    /** Returns a figure, rad or mm, as it is printed. */
     static double of(double core, Measurand measurand) {
         return measurand.quantity() == Quantity.ANGLE ? degrees(core) : rounded(core);
     }
 
-    /** As the core has it, rad or mm. */
+    /** Returns a printed figure in the core's unit, rad or mm. */
     static double core(double printed, Measurand measurand) {
         return measurand.quantity() == Quantity.ANGLE ? Math.toRadians(printed) : printed;
     }

@@ -22,7 +22,7 @@ public record SheetVersion(
         return vehicle.registration();
     }
 
-    /** As it is written. */
+    /** Returns the sheet as it is written. */
     public SheetDraft draft() {
         return SheetWriter.draft(vehicle, sheet);
     }

@@ -40,12 +40,12 @@ public record EvidenceText(
      * @param practise what is practised against it, said
      */
     public record SlipText(String name, List<String> why, String practise) {
-        /** By name alone. */
+        /** Returns the slip by name alone. */
         SlipText named() {
             return new SlipText(name, List.of(), "");
         }
 
-        /** By another name. */
+        /** Returns the slip under another name. */
         SlipText named(String other) {
             return new SlipText(other, why, practise);
         }
@@ -63,7 +63,7 @@ public record EvidenceText(
         return new EvidenceText(head, Optional.empty(), List.of(line), List.of(), List.of(), Optional.empty());
     }
 
-    /** With a sentence more. */
+    /** Returns the text with one more sentence. */
     EvidenceText also(String line) {
         return new EvidenceText(
                 head, right, Stream.concat(lines.stream(), Stream.of(line)).toList(), through, slips, rule);

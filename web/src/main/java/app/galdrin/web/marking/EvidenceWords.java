@@ -197,7 +197,7 @@ public class EvidenceWords {
         return e.before().map(id -> text.also(say("item.tooEarly", item(id)))).orElse(text);
     }
 
-    /** Where the answer is his own, the words looked for are said with it: a person sees what a list of words can't. */
+    /** Says which key words a reason has. The expected words are shown too, because a person sees what a word list cannot. */
     private EvidenceText why(Evidence.GivenReason e) {
         List<String> lines = new ArrayList<>();
         lines.add(e.answer().map(answer -> say("evidence.why.answer", answer)).orElseGet(() -> say("lack.why")));
@@ -274,7 +274,7 @@ public class EvidenceWords {
                         targets.value(reading, e.honest())));
     }
 
-    /** In brackets what he wrote, where he was asked in another unit than the sheet's. */
+    /** Returns the written figure in brackets if it was asked in another unit than the sheet's. */
     private String inHisUnit(Assignment assignment, String step, Evidence.JudgedFigure e) {
         return assignment
                 .practical()

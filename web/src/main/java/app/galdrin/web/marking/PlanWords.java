@@ -53,7 +53,7 @@ final class PlanWords {
                 .slipped(slips.all(e.slips(), e.figure()));
     }
 
-    /** By what a plan earned what it did. */
+    /** Returns the rule by which a plan was marked. */
     private Optional<String> rule(Evidence.Effect e) {
         Limits limits = e.limits();
         if (limits.min().isEmpty() || limits.max().isEmpty()) {

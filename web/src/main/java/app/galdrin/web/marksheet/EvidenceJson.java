@@ -38,7 +38,7 @@ import tools.jackson.databind.module.SimpleModule;
 @Component
 public class EvidenceJson {
 
-    /** Of what is written now; a reader of a later version lifts older ones. */
+    /** The version that is written now; later readers convert older ones. */
     private static final int VERSION = 1;
 
     private static final TypeReference<List<Evidence>> EVIDENCE = new TypeReference<>() {};

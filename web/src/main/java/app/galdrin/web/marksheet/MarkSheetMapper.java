@@ -14,7 +14,7 @@ interface MarkSheetMapper {
     /** A released sitting, with when and by whom. */
     record ReleasedSitting(UUID centreId, UUID sittingId, int releaseSeq, Instant releasedAt, UUID releasedBy) {}
 
-    /** Whether a sheet was signed at this entry, by this engine and these references. */
+    /** Returns whether a sheet was signed at this entry, by this engine and these references. */
     boolean isSignedAs(UUID centreId, UUID sittingId, int entrySeq, String engine, String referenceSeqs);
 
     int lastNumber(UUID centreId, UUID sittingId, UUID personId);
@@ -27,9 +27,9 @@ interface MarkSheetMapper {
     /** The lines of a sheet: of the one that was stored last where no number is given. */
     List<MarkSheetRow.LineRow> lines(UUID centreId, UUID sittingId, UUID personId, @Nullable Integer number);
 
-    List<MarkSheets.StoredSheet> history(UUID centreId, UUID sittingId, UUID personId, int most);
+    List<StoredSheet> history(UUID centreId, UUID sittingId, UUID personId, int most);
 
-    /** Of a person, the sittings that were re-marked after their release. */
+    /** Returns the sittings of a person that were re-marked after their release. */
     List<UUID> remarkedOf(UUID centreId, UUID personId, int most);
 
     /** One instance at a time until the transaction ends. */

@@ -67,21 +67,6 @@ public class MarkSheets {
         return stored(sitting, null);
     }
 
-    /**
-     * A sheet as it was stored.
-     *
-     * @param reason why it was re-marked; null where it was signed at the desk
-     */
-    public record StoredSheet(
-            int number,
-            BigDecimal total,
-            int available,
-            BigDecimal percent,
-            boolean competent,
-            String madeBy,
-            Instant madeAt,
-            @Nullable String reason) {}
-
     /** All that were stored of a sitting, the newest first. */
     public List<StoredSheet> history(Sitting sitting) {
         UUID person = sitting.people().get(0).id();

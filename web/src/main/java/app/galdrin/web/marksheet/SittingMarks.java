@@ -112,7 +112,7 @@ public class SittingMarks {
         return log.stopped().map(marked::stopped).orElse(marked);
     }
 
-    /** From the beginning to the hand-in that stands, by the clocks of the devices; what was given beyond the limit is taken off. */
+    /** Returns the minutes from the beginning to the hand-in, by the devices' clocks, less the extra time given. */
     public static OptionalDouble minutes(Practical practical, Instant begun, int extra, Log log) {
         return practical
                 .of(HandIn.class)

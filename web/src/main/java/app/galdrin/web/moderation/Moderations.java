@@ -32,7 +32,7 @@ public class Moderations {
     private static final int MOST_LISTED = 100;
     private static final int LONGEST_REASON = 400;
 
-    /** Where half of the marks are what a pass is thought to be and the task has no grades. */
+    /** The pass mark of a task without grades, percent. */
     private static final double HALF = 50;
 
     private final ModerationMapper mapper;

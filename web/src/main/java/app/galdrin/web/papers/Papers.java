@@ -33,12 +33,12 @@ import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
 @Service
 public class Papers {
 
-    /** So many at once: each takes some ten megabytes while it is made. */
+    /** The number of papers made at once; each takes about 10 MB. */
     private static final int AT_ONCE = 2;
 
     private static final int PATIENCE_SECONDS = 20;
 
-    /** Of every page, and of the drawings, which no style sheet of a page reaches. */
+    /** The styles of every page, and of the drawings, which no page's style sheet reaches. */
     private static final String PAGE = styles("paper.css");
 
     /** A page of HTML leaves the name space away; drawn from XML, nothing would be a drawing without it. */

@@ -62,7 +62,7 @@ final class RemarkRows {
         copy.copyIn(LINES, new ByteArrayInputStream(lines.bytes()));
     }
 
-    /** Whether anything of it comes out otherwise: a mark of any line, or whether it is competent. */
+    /** Returns whether anything of it comes out otherwise: a mark of any line, or whether it is competent. */
     private static boolean isOther(RemarkMapper.StoredSheetRow before, MarkSheet now) {
         Map<String, String> old = new HashMap<>();
         for (String line : before.marks().split(" ", -1)) {

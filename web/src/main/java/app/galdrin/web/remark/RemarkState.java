@@ -24,7 +24,7 @@ public enum RemarkState implements Keyed {
         return key;
     }
 
-    /** Whether it is at work, so that a page has something to follow. */
+    /** Returns whether it is at work, so that a page has something to follow. */
     public boolean moves() {
         return this == WORKING || this == APPLYING;
     }

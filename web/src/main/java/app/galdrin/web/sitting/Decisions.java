@@ -133,7 +133,7 @@ public class Decisions {
         return staff(me, reference, StaffLine.STANDS, reason, null, key);
     }
 
-    /** That the instructor stood by when an item that asks for it was done. */
+    /** Records that the instructor witnessed an item. */
     @Transactional
     public Entries.Outcome witness(SignedIn me, Sitting sitting, String step, String item, String key) {
         boolean asked = SittingSheet.of(sitting)

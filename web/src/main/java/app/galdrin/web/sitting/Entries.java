@@ -32,9 +32,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Entries {
 
-    /** More entries than any sitting has; a sheet that reaches it is closed to its apprentice, and staff have as many again. */
-    public static final int MOST = 5000;
-
     /** More calls for the instructor than any honest sitting has. */
     private static final int MOST_FLAGS = 100;
 
@@ -155,8 +152,7 @@ public class Entries {
     }
 
     List<Entry> standing(Sitting sitting, LineKey line) {
-        List<Entry> entries = mapper.entriesOf(sitting.centreId(), sitting.id(), line, MOST_ON_A_LINE).stream()
-                .toList();
+        List<Entry> entries = mapper.entriesOf(sitting.centreId(), sitting.id(), line, MOST_ON_A_LINE);
         return new Log(entries).allAt(line);
     }
 
@@ -174,7 +170,7 @@ public class Entries {
                         read.unit().map(u -> u.key()).orElse(null)));
     }
 
-    /** For the marking desk, which checks the words: an instructor's mark, signature, release or decision. */
+    /** Appends an instructor's mark, signature, release or decision for the marking desk, which checks the words. */
     public Outcome appendMark(SignedIn me, Sitting sitting, NewEntry entry, @Nullable BigDecimal value) {
         Sittings.instructorOnly(me, sitting);
         SittingState state = mapper.lock(me.centreId(), sitting.id());
@@ -205,8 +201,7 @@ public class Entries {
     /** The sitting is locked; what the lock guards is asked from here on. */
     private Outcome append(SignedIn me, Sitting sitting, SittingState state, NewEntry entry, Content content) {
         UUID centre = me.centreId();
-        List<Entry> beside = mapper.beside(centre, sitting.id(), entry.line(), entry.key(), MOST_ON_A_LINE).stream()
-                .toList();
+        List<Entry> beside = mapper.beside(centre, sitting.id(), entry.line(), entry.key(), MOST_ON_A_LINE);
         Optional<Entry> sentBefore =
                 beside.stream().filter(e -> e.key().equals(entry.key())).findFirst();
         if (sentBefore.isPresent()) {
@@ -259,7 +254,7 @@ public class Entries {
             SignedIn me, Sitting sitting, SittingState state, NewEntry entry, List<Entry> standing, boolean late) {
         boolean apprentice = me.is(Role.APPRENTICE);
         boolean ofTask = !StaffLine.isOutsideTask(entry.line());
-        if ((apprentice ? state.apprenticeEntries() : state.staffEntries()) >= MOST) {
+        if ((apprentice ? state.apprenticeEntries() : state.staffEntries()) >= Log.MOST) {
             return Optional.of(Sentence.of("sitting.full"));
         }
         if (state.released()

@@ -22,6 +22,9 @@ import java.util.Optional;
  */
 public final class Log {
 
+    /** More entries than any sitting has; a sheet that reaches it is closed to its apprentice, and staff have as many again. */
+    public static final int MOST = 5000;
+
     private final List<Entry> entries;
     private final Map<LineKey, List<Entry>> standing = new LinkedHashMap<>();
     private final List<Entry> struck = new ArrayList<>();
@@ -170,7 +173,7 @@ public final class Log {
                 .orElse("");
     }
 
-    /** Whether, since anything was last read on it, someone has said that this reference stands. */
+    /** Returns whether, since anything was last read on it, someone has said that this reference stands. */
     public boolean saidToStand() {
         int read = entries.stream()
                 .filter(e -> !StaffLine.isOutsideTask(e.line()))

@@ -33,7 +33,7 @@ interface SittingMapper {
 
     List<UUID> justJoinedFrom(UUID centreId, UUID openingId, String browser, int most);
 
-    List<Sittings.SameBrowser> sameBrowser(UUID centreId, UUID openingId, int most);
+    List<SameBrowser> sameBrowser(UUID centreId, UUID openingId, int most);
 
     /** {@code since} when it came into its bay; null for now. */
     void beginState(UUID centreId, UUID sittingId, Purpose purpose, @Nullable Integer bay, @Nullable Instant since);
@@ -122,7 +122,7 @@ interface SittingMapper {
 
     int useWelcome(UUID centreId, UUID sittingId);
 
-    /** That an instructor has opened it on the desk. */
+    /** Records that an instructor has opened a sheet on the desk. */
     void opened(UUID centreId, UUID sittingId, UUID personId);
 
     boolean openedSince(UUID centreId, UUID sittingId, Instant since);

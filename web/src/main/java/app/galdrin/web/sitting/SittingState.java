@@ -49,7 +49,7 @@ public record SittingState(
         return releasedAt != null;
     }
 
-    /** Whether the apprentice sees his marks: those released with their task can still be taken back for a while. */
+    /** Returns whether the apprentice sees his marks: those released with their task can still be taken back for a while. */
     public boolean shown() {
         return releasedAt != null && !releasedAt.isAfter(Instant.now());
     }

@@ -27,7 +27,7 @@ public record SittingSummary(
         @Nullable Instant releasedAt,
         boolean returned) {
 
-    /** Whether it is over: handed in, or stopped. */
+    /** Returns whether it is over: handed in, or stopped. */
     public boolean handedIn() {
         return handedInAt != null;
     }
@@ -47,7 +47,7 @@ public record SittingSummary(
         return releasedAt != null;
     }
 
-    /** Whether its apprentice sees the marks; until then a release with its task can be taken back. */
+    /** Returns whether its apprentice sees the marks; until then a release with its task can be taken back. */
     public boolean shown() {
         return releasedAt != null && !releasedAt.isAfter(Instant.now());
     }

@@ -30,12 +30,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Sittings {
 
-    /** As many sittings of one state of a vehicle are looked at together. */
+    /** The most sittings of one vehicle state that are compared. */
     private static final int MOST_OF_A_STATE = 60;
 
     private static final int MOST = 200;
 
-    /** So long a hand-in can be taken back by whoever handed in. */
+    /** How long an apprentice can take back a hand-in. */
     static final Duration TAKE_BACK = Duration.ofMinutes(2);
 
     private final SittingMapper mapper;
@@ -86,13 +86,6 @@ public class Sittings {
     public List<UUID> justJoinedFrom(Opening opening, String browser) {
         return mapper.justJoinedFrom(opening.centreId(), opening.id(), browser, People.MOST);
     }
-
-    /**
-     * A sitting whose name was taken from a browser that took another name too.
-     *
-     * @param others whose names, with commas
-     */
-    public record SameBrowser(UUID sittingId, String others) {}
 
     /** The sittings of an opening of which two or more were joined from one browser. */
     public Map<UUID, String> sameBrowser(Opening opening) {
@@ -233,8 +226,7 @@ public class Sittings {
 
     /** All entries of a sitting. */
     public Log log(UUID centreId, UUID sittingId) {
-        return new Log(
-                mapper.entries(centreId, sittingId, 2 * Entries.MOST).stream().toList());
+        return new Log(mapper.entries(centreId, sittingId, 2 * Log.MOST));
     }
 
     /** An apprentice's own sittings, newest first. */
@@ -286,7 +278,7 @@ public class Sittings {
         }
     }
 
-    /** Until when a hand-in can be taken back by whoever handed in; empty where it can't be any more. */
+    /** Returns until when an apprentice can take back the hand-in; empty if it is too late. */
     public Optional<Instant> takeBackUntil(Sitting sitting) {
         Instant handedIn = sitting.state().handedInAt();
         return handedIn == null || sitting.state().stopped() || sitting.isReference()

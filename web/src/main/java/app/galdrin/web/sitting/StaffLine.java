@@ -23,10 +23,10 @@ public final class StaffLine {
     /** The bay the sitting goes on in. */
     public static final LineKey BAY = LineKey.of(STAFF, "bay");
 
-    /** To whom the sheet belongs, where names were mixed up; the text says from whom to whom and why. */
+    /** The owner of the sheet where names were mixed up; the text says from whom to whom and why. */
     public static final LineKey BELONGS = LineKey.of(STAFF, "belongs");
 
-    /** On a reference: that it stands although many lie off it the same way; the text is the reason. */
+    /** The confirmation of a reference although many lie off it the same way; the text is the reason. */
     public static final LineKey STANDS = LineKey.of(STAFF, "stands");
 
     /** The verifier gives the marks back; the text is the reason. They are signed and released again. */
@@ -46,12 +46,12 @@ public final class StaffLine {
 
     private StaffLine() {}
 
-    /** That somebody of the staff stood by when an item of a checklist was done. */
+    /** Returns the line that says that staff witnessed an item of a checklist. */
     public static LineKey witness(String step, String item) {
         return LineKey.of(WITNESS, step + "." + item);
     }
 
-    /** Where a criterion's mark given by hand stands. */
+    /** Returns the line of a criterion's mark given by hand. */
     public static LineKey override(Criterion.Id criterion) {
         return LineKey.of(MARK, criterion.key());
     }
@@ -67,7 +67,7 @@ public final class StaffLine {
         return key.equals(RELEASE) || key.equals(RELEASE_SOON);
     }
 
-    /** Whether a line is none of the task: one of these, or of the calculator's tape. It is no answer. */
+    /** Returns whether a line is none of the task: one of these, or of the calculator's tape. It is no answer. */
     public static boolean isOutsideTask(LineKey key) {
         return key.step().startsWith("_");
     }

@@ -31,7 +31,7 @@ public final class Tape {
 
     private Tape() {}
 
-    /** Where the tape of a step is kept. */
+    /** Returns the line of a step's tape. */
     public static LineKey of(String step) {
         return LineKey.of(STEP, step);
     }

@@ -5,7 +5,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
- * That somebody has adjusted a vehicle, so that it is no longer in the state it was in.
+ * A vehicle that someone has adjusted out of a state.
  *
  * @param stateId the state that his round made
  * @param sittingId the sitting of that round; null once the data of its person is erased

@@ -121,7 +121,7 @@ public class VehicleReferences {
                 .orElseThrow(() -> new NotThere("bay", bay, me));
     }
 
-    /** Whether anything is measured again after adjusting. */
+    /** Returns whether anything is measured again after adjusting. */
     public boolean isReadAsLeft(Sitting sitting) {
         return sitting.task()
                 .practical()

@@ -72,7 +72,7 @@ public record DoubtRule(
         return d.toString();
     }
 
-    /** Whether the limits lie so near one another that their figures stand outward of them. */
+    /** Returns whether the limits lie so near one another that their figures stand outward of them. */
     public boolean narrow() {
         return bandTo - bandFrom < 48;
     }

@@ -85,7 +85,7 @@ public record Follow(
         return new Follow(id, x, y, shiftX, shiftY, terms, drawn, most, moves, times, chosen);
     }
 
-    /** As the script reads it. */
+    /** Returns the text that the script reads. */
     String said() {
         StringBuilder said = new StringBuilder(id);
         for (double number : new double[] {x, y, shiftX, shiftY, drawn, most}) {

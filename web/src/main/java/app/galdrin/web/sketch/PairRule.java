@@ -19,7 +19,7 @@ public record PairRule(
         @Nullable Double minX,
         @Nullable Double maxX) {
 
-    /** Where a value stands and how far its doubt reaches. */
+    /** The position of a value and the reach of its uncertainty. */
     public record Limb(double valueX, double lowX, double highX) {}
 
     private static final double MARGIN = 14;

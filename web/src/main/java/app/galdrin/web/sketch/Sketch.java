@@ -75,7 +75,7 @@ public record Sketch(
             return place.instrument().unit().key();
         }
 
-        /** Whether a way is chosen beside the size. */
+        /** Returns whether a way is chosen beside the size. */
         public boolean sensed() {
             return place.answer() instanceof SizeAndSense;
         }
@@ -89,7 +89,7 @@ public record Sketch(
                     : null;
         }
 
-        /** Whether it belongs to the left side of a plan, which lies below when the front is to the left. */
+        /** Returns whether it belongs to the left side of a plan, which lies below when the front is to the left. */
         public boolean onLeft() {
             return place.end().isPresent()
                     && place.wheel().filter(w -> w.left()).isPresent();

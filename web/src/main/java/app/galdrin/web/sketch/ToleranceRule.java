@@ -78,7 +78,7 @@ public record ToleranceRule(
         }
     }
 
-    /** Whether the limits lie so near one another on the rule that their figures stand outward of them. */
+    /** Returns whether the limits lie so near one another on the rule that their figures stand outward of them. */
     public boolean narrow() {
         return bandTo - bandFrom < ROOM_FOR_FIGURES;
     }

@@ -53,7 +53,7 @@ public class Tasks {
                 .toList());
     }
 
-    /** Whether this centre has a task of this id. */
+    /** Returns whether this centre has a task of this id. */
     public boolean exists(UUID centreId, UUID taskId) {
         return mapper.task(centreId, taskId) != null;
     }
@@ -230,7 +230,7 @@ public class Tasks {
         openings.close(centreId, taskId);
     }
 
-    /** Whether a closing can be taken back. */
+    /** Returns whether a closing can be taken back. */
     public boolean canReopen(UUID centreId, UUID taskId) {
         return openings.canReopen(centreId, taskId);
     }

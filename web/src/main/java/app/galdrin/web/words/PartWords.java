@@ -21,7 +21,7 @@ public final class PartWords {
         this.words = words;
     }
 
-    /** In order: what is slackened, what is tightened and how far, and whether it is read again. */
+    /** Returns the steps in order: what to slacken, what to tighten and how far, and whether to read again. */
     public List<String> steps(SpecificationSheet sheet, Adjuster part) {
         List<String> steps = new ArrayList<>();
         part.fastener().ifPresent(f -> steps.add(words.text("sheet.part.slacken", f)));

@@ -41,7 +41,7 @@ public class Words {
         this.messages = messages;
     }
 
-    /** Whether there is such a sentence. */
+    /** Returns whether there is such a sentence. */
     public boolean has(String key) {
         return !Objects.requireNonNullElse(messages.getMessage(key, null, "", Locale.ENGLISH), "")
                 .isEmpty();
@@ -119,7 +119,7 @@ public class Words {
     /** How a reader's centre wants figures shown: besides its key and what stands in it, all that a sentence follows from. */
     public record Displays(LengthDisplay lengths, AngleDisplay angles) {}
 
-    /** Of whoever reads now. */
+    /** Returns how the current reader's centre shows figures. */
     public static Displays displays() {
         return reader().map(r -> new Displays(r.lengths(), r.angles()))
                 .orElseGet(() -> new Displays(LengthDisplay.MILLIMETRES, AngleDisplay.DEGREES));

@@ -12,7 +12,7 @@ import org.springframework.stereotype.Component;
 @Component("working")
 public class WorkingWords {
 
-    /** From this share on a class of readings is all there is to say about. */
+    /** The share from which one class of readings is the only one worth naming. */
     private static final double NEARLY_ALL = 0.995;
 
     private final Words words;

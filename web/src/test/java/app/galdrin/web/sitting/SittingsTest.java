@@ -290,7 +290,7 @@ class SittingsTest {
 
     @Test
     void aSheetFullForItsApprentice_stillTakesWhatStaffWrite() {
-        jdbc.update("update sitting_state set apprentice_entries = ? where sitting_id = ?", Entries.MOST, sitting.id());
+        jdbc.update("update sitting_state set apprentice_entries = ? where sitting_id = ?", Log.MOST, sitting.id());
         refused("sitting.full", write(FRONT, "1423.5"));
         assertEquals(
                 Optional.empty(),

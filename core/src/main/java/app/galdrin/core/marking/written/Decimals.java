@@ -11,7 +11,7 @@ final class Decimals {
     private static final int WHOLE = 1_000_000_000;
     private static final int TENTH = WHOLE / 10;
 
-    /** So large no figure is; what is, or is no number, is written as it comes. */
+    /** The size above which a figure, or NaN, is written as it is. */
     private static final double LARGEST = 1e9;
 
     /** A sign, nine digits, the decimal sign and nine more. */
@@ -52,7 +52,7 @@ final class Decimals {
         return from + digits;
     }
 
-    /** From the first place on, as far as there is something left; one place at least. */
+    /** Returns the length of the fraction: up to the last place that is not zero, at least one. */
     private int fraction(int parts, int from) {
         int to = from;
         int left = parts;

@@ -50,7 +50,7 @@ public final class AxisProcedures implements ProcedureList {
         return List.of(caster(), kpi());
     }
 
-    /** From the pad alone where the knuckle's cap can't come off; with the knuckle it is the knuckle's, and the two should agree. */
+    /** Returns caster by protractor: from the pad alone if the knuckle's cap cannot come off, else from the knuckle; both should agree. */
     private static Procedure caster() {
         List<Place> walk = new ArrayList<>();
         List<Evaluation> evaluations = new ArrayList<>();

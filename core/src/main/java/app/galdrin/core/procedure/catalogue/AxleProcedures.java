@@ -40,7 +40,7 @@ import java.util.function.Function;
 @AutoService(ProcedureList.class)
 public final class AxleProcedures implements ProcedureList {
 
-    /** Between which a wheelbase can be, mm. */
+    /** The shortest wheelbase, mm. */
     private static final double LEAST_WHEELBASE = 1000;
 
     private static final double MOST_WHEELBASE = 9000;
@@ -229,7 +229,7 @@ public final class AxleProcedures implements ProcedureList {
                 .reading(type -> type.with("plate"));
     }
 
-    /** To which the inner wheel turns in a simulation, rad. */
+    /** The lock of the inner wheel in a simulation, rad. */
     private static final double LOCK = Math.toRadians(36);
 
     private static Simulation.Laying layTurned(Truth truth, Function<Side, FigureId> at, double turned, Hands hands) {

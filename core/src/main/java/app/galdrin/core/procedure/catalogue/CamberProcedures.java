@@ -299,7 +299,7 @@ public final class CamberProcedures implements ProcedureList {
         return new SetUp("hung." + wheel.key(), 0.3);
     }
 
-    /** From the line to the rim at hub height, mm. */
+    /** The gap from the line to the rim at hub height, mm. */
     private static final double GAP_AT_HUB = 60;
 
     private static Simulation.Laying hang(Truth truth, MeasuringContext s, Hands hands) {

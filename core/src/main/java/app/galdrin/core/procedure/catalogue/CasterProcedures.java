@@ -74,7 +74,7 @@ public final class CasterProcedures implements ProcedureList {
     }
 
     /**
-     * Where a wheel stands when its camber is read.
+     * The position of a wheel when its camber is read.
      *
      * @param outward how far it is turned outward in a simulation, about, deg; 0 straight ahead, inward negative
      */
@@ -84,7 +84,7 @@ public final class CasterProcedures implements ProcedureList {
         }
     }
 
-    /** From one side to the other, so that the plate is not turned back and forth. */
+    /** The five positions from one side to the other, so that the plate is not turned back and forth. */
     private static final List<Stand> FIVE = List.of(
             new Stand("out", 20),
             new Stand("halfOut", 10),
@@ -173,7 +173,7 @@ public final class CasterProcedures implements ProcedureList {
                     .unlike(unlike());
         }
 
-        /** At full lock the two angles of a wheel always differ, since the wheels turn about different circles. */
+        /** Returns the places that always differ: at full lock the wheels turn about different circles. */
         private List<DistinctPlaces> unlike() {
             return steer.equals(LOCK)
                     ? Data.FRONTS.stream()
@@ -275,7 +275,7 @@ public final class CasterProcedures implements ProcedureList {
         }
     }
 
-    /** Where a wheel stood and what the gauge showed. */
+    /** The position of a wheel and the reading of the gauge. */
     private record Position(Source steer, Source camber) {}
 
     /** The sheet's KPI with its tolerance as an even spread: width / √12 [GUM, F.2.2.1]. */

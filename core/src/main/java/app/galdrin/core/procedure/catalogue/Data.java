@@ -34,12 +34,12 @@ final class Data {
                 s -> 0);
     }
 
-    /** Between a rim's edges, mm. */
+    /** Returns the length between a rim's edges, mm. */
     static Datum rim(Axle axle) {
         return axle == Axle.FRONT ? FRONT_RIM : REAR_RIM;
     }
 
-    /** Of a tyre, mm. */
+    /** Returns the diameter of a tyre, mm. */
     static Datum tyre(Axle axle) {
         return axle == Axle.FRONT ? FRONT_TYRE : REAR_TYRE;
     }

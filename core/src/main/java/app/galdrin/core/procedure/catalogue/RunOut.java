@@ -11,10 +11,10 @@ import app.galdrin.core.uncertainty.DoubtSource;
  */
 final class RunOut {
 
-    /** From least to greatest, mm; what makers let a rim or a tyre in service run out is of this size. Our own working value. */
+    /** The run-out from least to greatest, mm: the size that makers allow a rim or a tyre in service. Our own working value. */
     private static final double MOST = 0.5;
 
-    /** Between the two ends of a diameter, one standard uncertainty, mm: a cosine of an angle that is as likely as any other [GUM, F.2.2.1]. */
+    /** The standard uncertainty of run-out between the two ends of a diameter, mm: a cosine of an angle that is as likely as any other [GUM, F.2.2.1]. */
     private static final double BETWEEN_ENDS = MOST / Math.sqrt(2);
 
     private RunOut() {}

@@ -96,7 +96,7 @@ public final class ToeLineProcedures implements ProcedureList {
 
     private static final double WIDEST = 1000;
 
-    /** From the beam to the rim at the hub, mm. */
+    /** The gap from the beam to the rim at the hub, mm. */
     private static final double GAP_AT_HUB = 75;
 
     private static Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {

@@ -41,13 +41,13 @@ import java.util.Optional;
 @AutoService(ProcedureList.class)
 public final class ToeSpanProcedures implements ProcedureList {
 
-    /** Between the two tape slots of the college's plates, mm. */
+    /** The length between the two tape slots of the college's plates, mm. */
     public static final double PLATE_SLOTS = 500;
 
-    /** Between the two tape pins of the college's frames, mm. */
+    /** The length between the two tape pins of the college's frames, mm. */
     public static final double FRAME_PINS = 640;
 
-    /** From end to end of the college's bars, mm. */
+    /** The length of the college's bars, mm. */
     public static final double BAR_LENGTH = 1500;
 
     /** A usual rim, which frames, bars and lasers lean on, mm. */
@@ -245,7 +245,7 @@ public final class ToeSpanProcedures implements ProcedureList {
         return axle.key() + ".marks";
     }
 
-    /** Where the length between the two points of one wheel comes from, and how they are read. */
+    /** The source of the length between the two points of one wheel, and how they are read. */
     private interface Points {
         Map<String, Source> of(Axle axle);
     }
@@ -282,7 +282,7 @@ public final class ToeSpanProcedures implements ProcedureList {
                 (truth, s, hands) -> lay(span, truth, s, hands));
     }
 
-    /** Of both wheels. */
+    /** Returns the run-out of both wheels. */
     private static Source runOut(Axle axle, Source reading, double carries) {
         Source left = RunOut.carried(Wheel.of(axle, Side.LEFT), reading, carries);
         return RunOut.carried(Wheel.of(axle, Side.RIGHT), left, carries);

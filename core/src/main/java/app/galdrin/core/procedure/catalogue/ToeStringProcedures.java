@@ -56,75 +56,81 @@ public final class ToeStringProcedures implements ProcedureList {
      * strings are parallel of themselves and one spacing is read, once.
      */
     private static Procedure strings(String key, boolean battens) {
-        List<Place> walk = new ArrayList<>();
-        Map<String, Source> fields = new LinkedHashMap<>();
         Map<Wheel, List<Place>> wheels = new EnumMap<>(Wheel.class);
         for (Wheel wheel : Wheel.values()) {
             wheels.put(wheel, alongSide(wheel, true));
         }
-        Place spacingFront = spacing(battens ? "notches" : "stringSpacingFront", battens ? "notches" : SPACING, 4000)
-                .at(End.FRONT);
+        Place spacingFront = battens
+                ? spacing("notches", "notches", 4000).at(End.FRONT).once()
+                : spacing("stringSpacingFront", SPACING, 4000).at(End.FRONT);
         Place spacingRear = spacing("stringSpacingRear", SPACING, 4000).at(End.REAR);
         // several metres along a vehicle are a tape's
         Place stations = Place.length("stationDistance", Location.VEHICLE, "stations", 500, 12000, Use.SPAN)
                 .at(End.HUB)
                 .once();
-        walk.addAll(wheels.get(Wheel.FRONT_LEFT));
+        List<Place> walk = new ArrayList<>(wheels.get(Wheel.FRONT_LEFT));
         walk.addAll(wheels.get(Wheel.REAR_LEFT));
         if (!battens) {
             walk.add(spacingRear);
         }
         walk.addAll(wheels.get(Wheel.REAR_RIGHT));
         walk.addAll(wheels.get(Wheel.FRONT_RIGHT));
-        walk.add(battens ? spacingFront.once() : spacingFront);
-        walk.add(stations);
-        if (battens) {
-            Source.PlaceReading notches = new Source.PlaceReading(spacingFront.once(), 1);
-            fields.put("stringSpacingFront", notches);
-            fields.put("stringSpacingRear", new Source.ReadingWithSetup(notches, NOTCHED));
-        } else {
-            fields.put("stringSpacingFront", new Source.PlaceReading(spacingFront, 1));
-            fields.put("stringSpacingRear", new Source.PlaceReading(spacingRear, 1));
-        }
+        walk.addAll(List.of(spacingFront, stations));
+        Map<String, Source> fields = new LinkedHashMap<>();
+        Source.PlaceReading front = new Source.PlaceReading(spacingFront, 1);
+        fields.put("stringSpacingFront", front);
+        fields.put(
+                "stringSpacingRear",
+                battens ? new Source.ReadingWithSetup(front, NOTCHED) : new Source.PlaceReading(spacingRear, 1));
         fields.put("stationDistance", new Source.PlaceReading(stations, 1));
         fields.put("wheelbase", Data.WHEELBASE);
-        Map<String, FigureId> figures = new LinkedHashMap<>();
-        figures.put("totalToe.front", TOTAL_FRONT);
-        figures.put("totalToe.rear", TOTAL_REAR);
+        fields.putAll(gaps(wheels));
+        var evaluation =
+                new Evaluation(ToeBox.NAME, fields, toes(), List.of("skew.left", "skew.right"), List.of(), List.of());
+        return Procedure.of(
+                        key,
+                        Family.TOE,
+                        walk,
+                        List.of(evaluation),
+                        guide(battens),
+                        (truth, s, hands) -> layStrings(truth, s, hands, battens))
+                .over(s -> Data.rim(Axle.FRONT).known(s));
+    }
+
+    /** The gaps from the strings to the rims, and the baseline of each wheel. */
+    private static Map<String, Source> gaps(Map<Wheel, List<Place>> wheels) {
+        Map<String, Source> fields = new LinkedHashMap<>();
         wheels.forEach((wheel, places) -> {
             places.forEach(place -> fields.put(place.id(), new Source.PlaceReading(place, 1)));
             fields.computeIfPresent(
                     ToeBox.frontGap(wheel),
                     (id, read) -> RunOut.of(wheel, new Source.ReadingWithSetup(read, bow(wheel))));
             fields.put("wheels." + wheel.key() + ".baseline", Data.rim(wheel.axle()));
-            figures.put("toe." + wheel.key(), FigureId.of(Measurand.TOE, wheel));
         });
         for (Wheel wheel : Data.FRONTS) {
             fields.computeIfPresent(
                     ToeBox.hubGap(wheel), (id, read) -> new Source.ReadingWithSetup(read, straight(wheel)));
         }
+        return fields;
+    }
+
+    private static Map<String, FigureId> toes() {
+        Map<String, FigureId> figures = new LinkedHashMap<>();
+        figures.put("totalToe.front", TOTAL_FRONT);
+        figures.put("totalToe.rear", TOTAL_REAR);
+        for (Wheel wheel : Wheel.values()) {
+            figures.put("toe." + wheel.key(), FigureId.of(Measurand.TOE, wheel));
+        }
         figures.put("thrustAngle", FigureId.of(Measurand.THRUST, Axle.REAR));
-        Guide guide = Guide.of(
-                battens
-                        ? List.of("settled", "steeringStraight", "battensUp", "stringsHubHeight")
-                        : List.of("settled", "steeringStraight", "stringsUp", "stringsHubHeight"),
+        return figures;
+    }
+
+    private static Guide guide(boolean battens) {
+        return Guide.of(
+                List.of("settled", "steeringStraight", battens ? "battensUp" : "stringsUp", "stringsHubHeight"),
                 List.of("stringsTight", "spacingAgain", "steeringStill"),
                 battens ? 12 : 18,
                 8);
-        return Procedure.of(
-                        key,
-                        Family.TOE,
-                        walk,
-                        List.of(new Evaluation(
-                                ToeBox.NAME,
-                                fields,
-                                figures,
-                                List.of("skew.left", "skew.right"),
-                                List.of(),
-                                List.of())),
-                        guide,
-                        (truth, s, hands) -> layStrings(truth, s, hands, battens))
-                .over(s -> Data.rim(Axle.FRONT).known(s));
     }
 
     /** How far the notches of the two battens differ; our own working value, mm. */
@@ -261,7 +267,7 @@ public final class ToeStringProcedures implements ProcedureList {
         return places.byPlace();
     }
 
-    /** From a string on the rear tyre to the front hub, mm. */
+    /** The gap from a string on the rear tyre to the front hub, mm. */
     private static final double GAP_AT_HUB = 40;
 
     private static Simulation.Laying layRearString(Truth truth, MeasuringContext s, Hands hands) {

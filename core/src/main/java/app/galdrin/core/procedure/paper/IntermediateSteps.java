@@ -39,7 +39,7 @@ public final class IntermediateSteps {
         return new IntermediateSteps(procedure, figure, List.of(worked), taught);
     }
 
-    /** Of the repeats that lead to a figure by the working that is taught. */
+    /** Collects the intermediate steps of the repeats that lead to a figure by the taught working. */
     public IntermediateSteps(Procedure procedure, FigureId figure, List<WorkedRepeat> worked, String taught) {
         for (WorkedRepeat repeat : worked) {
             repeat.stepsTo(figure, taught)
@@ -48,7 +48,7 @@ public final class IntermediateSteps {
         }
     }
 
-    /** Whether the last step is the one a person does: it gives what an honest sheet has, and what goes on from another number is known. */
+    /** Returns whether the last step is the one a person does: it gives what an honest sheet has, and what goes on from another number is known. */
     private static boolean isWorkedBy(List<Step> steps, Optional<Double> honest) {
         Step last = steps.get(steps.size() - 1);
         return honest.isPresent()
@@ -82,7 +82,7 @@ public final class IntermediateSteps {
     }
 
     /**
-     * By how much the figure is another where this was written on the way, rad or mm.
+     * Returns the change of the figure if these intermediate figures were written, rad or mm.
      *
      * @param wrote what was written on the way to it, mm, rad or a number without unit
      */

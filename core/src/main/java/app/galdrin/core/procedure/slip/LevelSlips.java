@@ -140,7 +140,7 @@ public final class LevelSlips implements SlipList {
             return isSwept(place) && place.reading().isFromPlumb();
         }
 
-        /** Whether it is the camber itself that a gauge shows there. */
+        /** Returns whether it is the camber itself that a gauge shows there. */
         private static boolean isShown(Place place) {
             ReadingType reading = place.reading();
             return reading.isFromPlumb()

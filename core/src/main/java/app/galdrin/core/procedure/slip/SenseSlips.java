@@ -49,7 +49,7 @@ public final class SenseSlips implements SlipList {
             return Optional.of(setting.changed(readings, (place, value) -> hasSense(place) ? -value : value));
         }
 
-        /** At one place alone, or wherever the same is read. */
+        /** Returns the places at which the slip is made: one alone, or wherever the same is read. */
         @Override
         public List<Set<String>> madeAt(Procedure procedure) {
             List<Place> sensed =

@@ -21,12 +21,12 @@ public interface Slip {
     /** What is practised against it. */
     Drill drill();
 
-    /** Whether it is made at the steps of a working that have this formula; at no step where it is made before or after all of them. */
+    /** Returns whether it is made at the steps of a working that have this formula; at no step where it is made before or after all of them. */
     default boolean isMadeAt(Formula formula) {
         return false;
     }
 
-    /** Whether it can be made with this procedure. */
+    /** Returns whether it can be made with this procedure. */
     boolean concerns(Procedure procedure);
 
     /**
@@ -69,7 +69,7 @@ public interface Slip {
         return List.of();
     }
 
-    /** Whether it is so common that it comes before any other misreading of the same place. */
+    /** Returns whether it is so common that it comes before any other misreading of the same place. */
     default boolean isCommonest() {
         return false;
     }
@@ -91,7 +91,7 @@ public interface Slip {
         return Map.of();
     }
 
-    /** Whether it can only have been made on both sides of the vehicle at once. */
+    /** Returns whether it can only have been made on both sides of the vehicle at once. */
     default boolean ofBothSides() {
         return false;
     }

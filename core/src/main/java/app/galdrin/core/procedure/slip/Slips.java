@@ -22,7 +22,7 @@ public final class Slips {
 
     private Slips() {}
 
-    /** By key, so that the same sheet always names them alike. */
+    /** Returns all slips in the order of their keys, so that the same sheet always names them alike. */
     public static List<Slip> all() {
         return ALL;
     }

@@ -219,7 +219,7 @@ public final class ToeSlips implements SlipList {
         }
     }
 
-    /** Of a bar that is read at both of its ends, the difference taken over half its length. */
+    /** The slip of taking the difference of a bar's two ends over half its length. */
     private static final class DoublingForgotten implements Slip {
         private static final String BAR = "bar";
 

@@ -33,14 +33,14 @@ public enum Cell implements Keyed {
     TOLERANCE("tolerance"),
     /** The length that limits in millimetres are over. */
     OVER("over"),
-    /** Whether limits in millimetres are of the total or of each wheel. */
+    /** Returns whether limits in millimetres are of the total or of each wheel. */
     OF("of"),
     /** Greatest departure of left less right from what is intended. */
     DIFFERENCE("difference"),
     /** Left less right as the maker wants it, signed. */
     INTENDED("intended"),
     ADJUSTABLE("adjustable"),
-    /** Of the turn-out, how far the inner wheel is turned. */
+    /** The angle of the inner wheel at which turn-out is given. */
     INNER_ANGLE("innerAngle"),
     PART("part"),
     WHERE("where"),

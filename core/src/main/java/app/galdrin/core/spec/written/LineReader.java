@@ -235,7 +235,7 @@ final class LineReader {
                 inCore(set, Cell.MAX, figure, over)));
     }
 
-    /** Whether a value to set stands there with nothing to judge it by. */
+    /** Returns whether a value to set stands there with nothing to judge it by. */
     private boolean isAlone() {
         return c.has(Cell.PREFERRED) && !c.has(Cell.MIN) && !c.has(Cell.MAX) && !c.has(Cell.TOLERANCE);
     }

@@ -63,7 +63,7 @@ public enum RowKind implements Keyed {
         return most == 1;
     }
 
-    /** In the order in which they are written. */
+    /** Returns the cells in the order in which they are written. */
     public List<Cell> cells() {
         return cells;
     }

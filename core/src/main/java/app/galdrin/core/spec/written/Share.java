@@ -4,7 +4,7 @@ import app.galdrin.core.Keyed;
 
 /** Whose a toe in millimetres is. */
 public enum Share implements Keyed {
-    /** Of both wheels together. */
+    /** Both wheels together. */
     TOTAL("total"),
     EACH("each");
 

@@ -21,7 +21,7 @@ final class HashSlots implements PasswordEncoder {
     private final Semaphore slots;
     private final Semaphore forFailing;
 
-    /** Of those who wait or are at it now; each name by itself, so that no other name can take its turn. */
+    /** The names that wait or are being checked; each has its own turn, so that no other name can take it. */
     private final Map<String, NameTurn> names = new ConcurrentHashMap<>();
 
     /**
@@ -86,7 +86,7 @@ final class HashSlots implements PasswordEncoder {
         }
     }
 
-    /** Of a new password: it waits as long as it takes. */
+    /** Hashes a new password; it waits as long as needed. */
     @Override
     public @Nullable String encode(@Nullable CharSequence password) {
         slots.acquireUninterruptibly();

@@ -27,6 +27,8 @@ import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.CredentialsExpiredException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AuthorizeHttpRequestsConfigurer;
+import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.config.observation.SecurityObservationSettings;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -78,7 +80,7 @@ class SecurityConfiguration {
         return SecurityObservationSettings.noObservations();
     }
 
-    /** On the management port, which listens to this computer alone. */
+    /** Opens the management port, which listens on this computer only. */
     @Bean
     @Order(1)
     SecurityFilterChain management(HttpSecurity http) throws Exception {
@@ -95,42 +97,7 @@ class SecurityConfiguration {
         var wanted = new CookieRequestCache(); // in the session it would make a row of it for every stranger
         wanted.setRequestMatcher(SecurityConfiguration::isWorthComingBackTo);
         wanted.setCookieCustomizer(cookie -> cookie.setAttribute("SameSite", LAX));
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/assets/**",
-                                "/sign-in",
-                                "/join",
-                                "/join/**",
-                                "/first-run",
-                                "/error",
-                                "/formats/**",
-                                "/no-connection",
-                                "/no-connection-worker.js")
-                        .permitAll()
-                        .requestMatchers(
-                                "/tasks/**",
-                                "/bays/**",
-                                "/bays",
-                                "/help/style",
-                                "/vehicles/new",
-                                "/vehicles/import",
-                                "/vehicles/*/edit")
-                        .hasRole(INSTRUCTOR)
-                        .requestMatchers(HttpMethod.POST, "/marking/moderation/**")
-                        .hasRole(Role.VERIFIER.name())
-                        .requestMatchers(HttpMethod.POST, "/marking/**")
-                        .hasRole(INSTRUCTOR)
-                        .requestMatchers("/marking/**")
-                        .hasAnyRole(INSTRUCTOR, Role.VERIFIER.name())
-                        .requestMatchers("/people/**", "/classes", "/classes/**")
-                        .hasAnyRole(INSTRUCTOR, Role.OFFICE.name())
-                        .requestMatchers("/me/password")
-                        .hasAnyRole(with(Access.NEW_PASSWORD))
-                        .requestMatchers(HttpMethod.POST, "/sittings/*/entries")
-                        .hasAnyRole(with(Access.SITTING, Access.DELIVERY))
-                        .requestMatchers("/", "/sittings/**", "/sketches/**", "/help")
-                        .hasAnyRole(ROLES_AND_JOINED)
-                        .anyRequest()
-                        .hasAnyRole(ROLES))
+        return http.authorizeHttpRequests(SecurityConfiguration::allow)
                 .securityContext(context -> context.securityContextRepository(sessions))
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("signIn")
@@ -145,12 +112,56 @@ class SecurityConfiguration {
                 .requestCache(cache -> cache.requestCache(wanted))
                 .exceptionHandling(
                         e -> e.authenticationEntryPoint(signInFirst()).accessDeniedHandler(denied()))
-                .headers(headers -> headers.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_SECURITY_POLICY))
-                        .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
-                        .permissionsPolicyHeader(
-                                p -> p.policy("camera=(), microphone=(), geolocation=(), payment=(), usb=()"))
-                        .crossOriginOpenerPolicy(withDefaults()))
+                .headers(SecurityConfiguration::strict)
                 .build();
+    }
+
+    /** Which roles a path is open to. */
+    private static void allow(
+            AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry requests) {
+        requests.requestMatchers(
+                        "/assets/**",
+                        "/sign-in",
+                        "/join",
+                        "/join/**",
+                        "/first-run",
+                        "/error",
+                        "/formats/**",
+                        "/no-connection",
+                        "/no-connection-worker.js")
+                .permitAll()
+                .requestMatchers(
+                        "/tasks/**",
+                        "/bays/**",
+                        "/bays",
+                        "/help/style",
+                        "/vehicles/new",
+                        "/vehicles/import",
+                        "/vehicles/*/edit")
+                .hasRole(INSTRUCTOR)
+                .requestMatchers(HttpMethod.POST, "/marking/moderation/**")
+                .hasRole(Role.VERIFIER.name())
+                .requestMatchers(HttpMethod.POST, "/marking/**")
+                .hasRole(INSTRUCTOR)
+                .requestMatchers("/marking/**")
+                .hasAnyRole(INSTRUCTOR, Role.VERIFIER.name())
+                .requestMatchers("/people/**", "/classes", "/classes/**")
+                .hasAnyRole(INSTRUCTOR, Role.OFFICE.name())
+                .requestMatchers("/me/password")
+                .hasAnyRole(with(Access.NEW_PASSWORD))
+                .requestMatchers(HttpMethod.POST, "/sittings/*/entries")
+                .hasAnyRole(with(Access.SITTING, Access.DELIVERY))
+                .requestMatchers("/", "/sittings/**", "/sketches/**", "/help")
+                .hasAnyRole(ROLES_AND_JOINED)
+                .anyRequest()
+                .hasAnyRole(ROLES);
+    }
+
+    private static void strict(HeadersConfigurer<HttpSecurity> headers) {
+        headers.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_SECURITY_POLICY))
+                .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
+                .permissionsPolicyHeader(p -> p.policy("camera=(), microphone=(), geolocation=(), payment=(), usb=()"))
+                .crossOriginOpenerPolicy(withDefaults());
     }
 
     /** The device is known from here on, and the page that was wanted opens. */

@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.web.authentication.WebAuthenticationDetails;
 
-/** From where somebody tries to sign in: the address, and the browser where it has signed somebody in before. */
+/** The origin of a sign-in: the address, and the browser if it has signed someone in before. */
 final class SignInDetails extends WebAuthenticationDetails {
 
     private static final long serialVersionUID = 1L;

@@ -55,7 +55,7 @@ record SurveyForm(
         return typed == null ? otherwise : typed;
     }
 
-    /** As it begins: today, and facing as the survey before said. */
+    /** Returns a new form: today, facing as in the last survey. */
     static SurveyForm on(LocalDate today, Optional<Survey> before) {
         String faces = before.map(s -> s.faces().key()).orElse(Facing.FAR_END.key());
         return new SurveyForm("", Facing.FAR_END.key(), "", "left", USUAL_DOUBT, faces, today.toString());

@@ -64,7 +64,7 @@ class BaySheetController {
     private static final Pattern BACK =
             Pattern.compile("/(tasks/[0-9a-f-]{36}|sittings/[0-9a-f-]{36}\\?step=[a-zA-Z0-9]{1,40})");
 
-    /** Where a form was sent without a script and so without a device's name. */
+    /** The device of a form that was sent without scripts. */
     private static final String NO_SCRIPT = "form";
 
     /** Added to a field's name for the way beside its size. */

@@ -13,7 +13,7 @@ final class LookupThrottle {
     private static final long PATIENCE_SECONDS = 4;
     private static final int MOST_ADDRESSES = 10_000;
 
-    /** So few wait that they never hold more than a part of the server's threads. */
+    /** Limits how many wait, so that they never hold more than a part of the server's threads. */
     private final Semaphore waiting = new Semaphore(20);
 
     private final LoadingCache<String, Semaphore> turns = Caffeine.newBuilder()

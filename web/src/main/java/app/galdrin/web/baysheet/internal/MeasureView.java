@@ -60,7 +60,7 @@ public record MeasureView(
             return hasDecimals() ? figure().replaceFirst("[^.]*", "") : "";
         }
 
-        /** Whether it is an inch fraction, which has no decimal sign of its own to line up. */
+        /** Returns whether it is an inch fraction, which has no decimal sign of its own to line up. */
         public boolean fraction() {
             return field.echo().contains("\u2033");
         }
@@ -73,7 +73,7 @@ public record MeasureView(
             return fraction() ? size() : size().replace("\u00a0mm", "");
         }
 
-        /** As it was understood, without the way that stands beside it. */
+        /** Returns the size as it was understood, without the direction beside it. */
         private String size() {
             return sense().isEmpty()
                     ? field.echo()

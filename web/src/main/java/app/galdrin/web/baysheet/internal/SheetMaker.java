@@ -100,7 +100,7 @@ final class SheetMaker {
 
     private StepView view(Step step, int number) {
         StepSheet kind = kinds.of(step);
-        return kind.view(step, written.head(step, number, kind), written);
+        return kind.view(step, written.head(step, number, kind.speaksAtOnce(), kind.listsStruck()), written);
     }
 
     /** The key of every field of a step, in all its rounds that have been begun and the next. */

@@ -22,7 +22,7 @@ import org.thymeleaf.context.IEngineContext;
 @Component("stepMarkup")
 public class StepMarkup {
 
-    /** Of steps, and of blank sheets; two bytes each. */
+    /** The most characters of steps and blank sheets that are kept; two bytes each. */
     private static final long MOST_CHARACTERS = 12_000_000;
 
     private final ITemplateEngine templates;

@@ -63,7 +63,7 @@ class WorkSheet implements StepSheet {
 
     private WorkView.Readings readings(WrittenSheet written, Measure measure) {
         return new WorkView.Readings(
-                new MeasureMaker(written).of(written.head(measure, 0, this), measure, 0),
+                new MeasureMaker(written).of(written.head(measure, 0, speaksAtOnce(), listsStruck()), measure, 0),
                 written.words().text("work." + measure.procedure().key() + ".how." + measure.taught()),
                 new Facts(written).of(measure, written.own().standing(measure, 0)));
     }

@@ -16,7 +16,7 @@ public record WorkView(
         Head head, List<Item> items, List<TargetItem> targets, List<Readings> readings, List<Tape.Line> tape)
         implements StepView {
 
-    /** Where the calculator keeps its tape. */
+    /** Returns the line on which the calculator keeps its tape. */
     public String tapeKey() {
         return Tape.of(id()).key();
     }

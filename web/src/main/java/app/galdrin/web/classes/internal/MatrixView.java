@@ -26,7 +26,7 @@ import java.util.stream.Collectors;
  */
 public record MatrixView(List<Column> columns, List<Row> rows) {
 
-    /** With fewer people nothing is said of what separates them. */
+    /** The number of people from which criteria are compared. */
     private static final int ENOUGH = 5;
 
     /**

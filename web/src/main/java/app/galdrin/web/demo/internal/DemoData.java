@@ -28,7 +28,6 @@ import app.galdrin.web.task.Tasks;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.slf4j.Logger;
@@ -44,12 +43,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Profile("demo")
 public class DemoData implements ApplicationRunner {
 
-    /** Of everyone in the demo; printed by the start command. */
-    public static final String PASSWORD = "follow the string";
-
     private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
 
-    /** Where the vehicles stand. */
+    /** The bays of the vehicles. */
     private static final int VAN_BAY = 1;
 
     private static final int BUS_BAY = 2;
@@ -141,8 +137,8 @@ public class DemoData implements ApplicationRunner {
     private Cast cast(UUID centre) {
         UUID aldous = add(centre, Role.INSTRUCTOR, List.of("Maud Aldous", "Tunde Okonjo", "Greta Sandvik"))
                 .get(0);
-        UUID varga = people.add(centre, Role.VERIFIER, "Edit Varga", "e.varga", PASSWORD);
-        people.add(centre, Role.OFFICE, "Workshop office", "office", PASSWORD);
+        UUID varga = people.add(centre, Role.VERIFIER, "Edit Varga", "e.varga", DemoPeople.PASSWORD);
+        people.add(centre, Role.OFFICE, "Workshop office", "office", DemoPeople.PASSWORD);
         List<UUID> first = apprentices(
                 centre,
                 "Bo Lindqvist",
@@ -251,17 +247,7 @@ public class DemoData implements ApplicationRunner {
     }
 
     private List<UUID> add(UUID centre, Role role, List<String> names) {
-        return people.addAll(centre, role, signingIn(names), PASSWORD);
-    }
-
-    /** People who sign in by the first letter of one name and the whole of the other. */
-    static List<People.NewPerson> signingIn(List<String> names) {
-        return names.stream()
-                .map(name -> {
-                    String plain = name.toLowerCase(Locale.ROOT);
-                    return new People.NewPerson(name, plain.charAt(0) + "." + plain.substring(name.indexOf(' ') + 1));
-                })
-                .toList();
+        return people.addAll(centre, role, DemoPeople.signingIn(names), DemoPeople.PASSWORD);
     }
 
     /** The state of a front axle, deg: caster of both wheels, camber of both, toe left and right. */

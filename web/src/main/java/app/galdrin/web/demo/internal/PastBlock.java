@@ -81,7 +81,7 @@ class PastBlock {
             "Lotte Vane",
             "Ben Achterberg");
 
-    /** In the order of the names: what each does wrong. */
+    /** The mistakes of each person, in the order of the names. */
     private static final List<Habit> HABITS = List.of(
             Habit.CAREFUL,
             Habit.working(Map.of("toe", "methodSign")),
@@ -145,7 +145,8 @@ class PastBlock {
 
     void load(SignedIn instructor, SignedIn verifier, UUID van) {
         UUID centre = instructor.centreId();
-        List<UUID> apprentices = people.addAll(centre, Role.APPRENTICE, DemoData.signingIn(NAMES), DemoData.PASSWORD);
+        List<UUID> apprentices =
+                people.addAll(centre, Role.APPRENTICE, DemoPeople.signingIn(NAMES), DemoPeople.PASSWORD);
         UUID group = people.makeClass(centre, "Vehicles 2A", apprentices).orElseThrow();
         UUID task = tasks.set(centre, instructor.personId(), practical(), List.of(van), group);
         tasks.preset(centre, instructor.personId(), task, BAY, van, "Mounts pushed out, rods unequal");

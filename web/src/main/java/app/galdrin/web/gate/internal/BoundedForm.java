@@ -165,7 +165,7 @@ class BoundedForm extends OncePerRequestFilter {
         return values.toArray(String[]::new);
     }
 
-    /** With these parameters and no others. */
+    /** A request with exactly these parameters. */
     private static final class BoundedRequest extends HttpServletRequestWrapper {
         private final Map<String, String[]> all;
 

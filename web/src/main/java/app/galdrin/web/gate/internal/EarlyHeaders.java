@@ -11,14 +11,14 @@ final class EarlyHeaders {
 
     private EarlyHeaders() {}
 
-    /** Of a page of few words, which is never kept. */
+    /** Sets the headers of a short page that is never cached. */
     static void ofPage(HttpServletResponse response) {
         of(response, PAGE);
         response.setHeader("Cache-Control", "no-store");
         response.setHeader("X-Frame-Options", "DENY");
     }
 
-    /** Of a style, a script or a font. */
+    /** Sets the headers of a style sheet, a script or a font. */
     static void ofAsset(HttpServletResponse response) {
         of(response, ASSET);
         response.setHeader("Cross-Origin-Resource-Policy", "same-origin");

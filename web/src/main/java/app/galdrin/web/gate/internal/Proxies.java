@@ -36,7 +36,7 @@ class Proxies implements WebServerFactoryCustomizer<TomcatServletWebServerFactor
                 .toList();
     }
 
-    /** As the server writes an address it sees. */
+    /** Returns an address as the server writes it. */
     private static String asSeen(String address) {
         try {
             if (ADDRESS.matcher(address).matches()) {

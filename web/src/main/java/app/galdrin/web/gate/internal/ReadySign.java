@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
 @Component
 class ReadySign {
 
-    /** As Spring Boot names it. */
+    /** The appender's name in Spring Boot. */
     private static final String CONSOLE = "CONSOLE";
 
     private final boolean hasLogFile;

@@ -87,7 +87,7 @@ class PlainTexts extends OncePerRequestFilter {
             return all;
         }
 
-        /** Without a session cookie that no session ever had. */
+        /** Returns the cookies without a session cookie that no session ever had. */
         @Override
         public Cookie @Nullable [] getCookies() {
             Cookie[] cookies = super.getCookies();

@@ -48,7 +48,7 @@ final class SheetForm {
         return form;
     }
 
-    /** With the rows that most sheets have, and nothing in them. */
+    /** Returns a form with the rows that most sheets have, all empty. */
     static SheetForm blank() {
         var form = new SheetForm();
         form.rows(RowKind.VEHICLE).add(new EnumMap<>(Cell.class));
@@ -117,7 +117,7 @@ final class SheetForm {
         }
     }
 
-    /** Whether anybody has written in a row: what it is for was there before, and that nobody knows whether a figure can be adjusted. */
+    /** Returns whether anybody has written in a row: what it is for was there before, and that nobody knows whether a figure can be adjusted. */
     private static boolean isTouched(RowKind kind, Map<Cell, String> cells) {
         Map<Cell, String> left = new EnumMap<>(Cell.class);
         left.putAll(cells);

@@ -30,12 +30,12 @@ final class SheetFormPages {
     /** What a page shows whatever was found: the version it comes after, what is typed, and a word about where that is from. */
     record Page(Optional<SheetVersion> after, SheetForm form, String reason, String note) {}
 
-    /** As it is typed, with nothing said of it. */
+    /** Shows the form as it is typed, without faults. */
     String show(Model model, Page page) {
         return show(model, page, List.of(), List.of(), List.of(), false);
     }
 
-    /** With everything that is wrong, or what is different from the version before. */
+    /** Shows the form with its faults, or with its differences from the version before. */
     String checked(Model model, HttpServletResponse response, Page page, WrittenSheet written, List<String> more) {
         List<SheetFault> faults = written instanceof WrittenSheet.Refusal refused ? refused.faults() : List.of();
         List<SheetView.SheetChange> changes = written instanceof WrittenSheet.ParsedSheet read

@@ -16,7 +16,7 @@ record LineView(MarkLine line, String name, List<EvidenceText> texts, List<Tape.
         return line.criterion().key();
     }
 
-    /** As the id of an element. */
+    /** Returns the id of the element. */
     public String anchor() {
         return key().replace('.', '-');
     }

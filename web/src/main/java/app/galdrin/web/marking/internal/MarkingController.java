@@ -109,7 +109,7 @@ class MarkingController {
                     .toList();
         }
 
-        /** From when its apprentices see what was released last. */
+        /** Returns when apprentices see what was released last. */
         public Instant shownFrom() {
             return sittings.stream()
                     .map(SittingSummary::releasedAt)
@@ -401,7 +401,7 @@ class MarkingController {
         return "redirect:/marking";
     }
 
-    /** That the reference of a sitting stands, though many lie off it the same way. */
+    /** Confirms the reference of a sitting although many lie off it the same way. */
     @PostMapping("/marking/{id}/reference-stands")
     String referenceStands(
             @AuthenticationPrincipal SignedIn me,

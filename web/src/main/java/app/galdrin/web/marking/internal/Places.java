@@ -29,7 +29,7 @@ record Places(
      */
     record PlaceValues(Sketch.SketchPlace place, String name, String own, String reference, String slipped) {}
 
-    /** Whether a slip shows in what was read. */
+    /** Returns whether a slip shows in what was read. */
     public boolean slipped() {
         return values.stream().anyMatch(v -> !v.slipped().isEmpty());
     }

@@ -44,7 +44,7 @@ class RemarkController {
         this.steps = steps;
     }
 
-    /** By the scheme of a version of a practical, for all versions with the same steps. */
+    /** Asks for re-marking by the scheme of a version, for all versions with the same steps. */
     @GetMapping("/marking/re-mark/{taskId}")
     String ask(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, Model model) {
         TaskVersion version = tasks.task(me.centreId(), taskId);

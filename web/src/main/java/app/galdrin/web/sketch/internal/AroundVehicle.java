@@ -87,7 +87,7 @@ final class AroundVehicle {
         return wheel.left() ? 1 : -1;
     }
 
-    /** Where the middle of a wheel stands left of the centreline, as drawn. */
+    /** Returns the distance of a wheel's middle left of the centreline, as drawn. */
     double middle(Wheel wheel) {
         return side(wheel) * across * geometry.track(wheel.axle());
     }
@@ -141,7 +141,7 @@ final class AroundVehicle {
         return place.answer() instanceof SizeAndSense ? upright ? 88 : 58 : upright ? 46 : 34;
     }
 
-    /** Where the front is, and one sentence for the sign. */
+    /** Finishes the drawing with its front and one sentence for the sign. */
     Drawing drawing(String sign) {
         if (upright) {
             plan.labelAt("note", width / 2, 14, "middle", "sketch.front.up");

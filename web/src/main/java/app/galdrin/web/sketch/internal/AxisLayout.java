@@ -52,7 +52,7 @@ public final class AxisLayout implements Layout {
         private final double top;
         private final double width;
         private final boolean upright;
-        /** Where the kingpin's middle stands, and +1 where the rear lies to the right. */
+        /** The middle of the kingpin. */
         private final double x;
 
         private final double y;

@@ -36,6 +36,9 @@ public final class RunOutLayout implements Layout {
         return pen.drawing(panels.width(), panels.height(), fields);
     }
 
+    /** Where the arrow of the turn lies, beyond the tyre. */
+    private static final double TURN = TYRE + 8;
+
     private static void panel(Pen pen, Panels panels, Wheel wheel, Map<String, Box> fields) {
         double x = panels.x(wheel) + panels.panelWidth() / 2;
         double y = panels.y(wheel) + 192;
@@ -49,25 +52,36 @@ public final class RunOutLayout implements Layout {
         pen.outline("gauge", x - 13, y - 10, x + 13, y - 10, x + 13, y + 10, x - 13, y + 10);
         List<Place> places = panels.places(wheel);
         for (int i = 0; i < places.size(); i++) {
-            double turned = Math.toRadians(forward * 90.0 * i - 90);
-            double mark = RIM + 14;
-            double markX = x + mark * Math.cos(turned);
-            double markY = y + mark * Math.sin(turned);
-            pen.circle(i == 0 ? "sense" : "witness", markX, markY, 4);
-            double w = panels.isUpright() ? 98 : 104;
-            double h = 58;
-            double[] at = switch (i) {
-                case 0 -> new double[] {x - w / 2, y - TYRE - 14 - h};
-                case 1 -> new double[] {forward > 0 ? x + TYRE + 6 : x - TYRE - 6 - w, y - h / 2};
-                case 2 -> new double[] {x - w / 2, y + TYRE + 16};
-                default -> new double[] {forward > 0 ? x - TYRE - 6 - w : x + TYRE + 6, y - h / 2};
-            };
-            double edgeX = x + (TYRE + 5) * Math.cos(turned);
-            double edgeY = y + (TYRE + 5) * Math.sin(turned);
-            pen.line("leader", markX, markY, edgeX, edgeY);
-            fields.put(places.get(i).id(), new Box(at[0], at[1], w, h + (panels.isUpright() ? 8 : 0)));
+            fields.put(places.get(i).id(), quarter(pen, panels, x, y, forward, i));
         }
-        double r = TYRE + 8;
+        turn(pen, x, y, forward);
+        words(pen, panels, wheel, x, y, forward);
+    }
+
+    /** A quarter turn: its mark beyond the rim, and the field of its reading beside it. */
+    private static Box quarter(Pen pen, Panels panels, double x, double y, int forward, int i) {
+        double turned = Math.toRadians(forward * 90.0 * i - 90);
+        double mark = RIM + 14;
+        double markX = x + mark * Math.cos(turned);
+        double markY = y + mark * Math.sin(turned);
+        pen.circle(i == 0 ? "sense" : "witness", markX, markY, 4);
+        double w = panels.isUpright() ? 98 : 104;
+        double h = 58;
+        double[] at = switch (i) {
+            case 0 -> new double[] {x - w / 2, y - TYRE - 14 - h};
+            case 1 -> new double[] {forward > 0 ? x + TYRE + 6 : x - TYRE - 6 - w, y - h / 2};
+            case 2 -> new double[] {x - w / 2, y + TYRE + 16};
+            default -> new double[] {forward > 0 ? x - TYRE - 6 - w : x + TYRE + 6, y - h / 2};
+        };
+        double edgeX = x + (TYRE + 5) * Math.cos(turned);
+        double edgeY = y + (TYRE + 5) * Math.sin(turned);
+        pen.line("leader", markX, markY, edgeX, edgeY);
+        return new Box(at[0], at[1], w, h + (panels.isUpright() ? 8 : 0));
+    }
+
+    /** Which way the wheel is turned. */
+    private static void turn(Pen pen, double x, double y, int forward) {
+        double r = TURN;
         double from = Math.toRadians(-66);
         double to = Math.toRadians(-36);
         pen.bow(
@@ -84,6 +98,10 @@ public final class RunOutLayout implements Layout {
                 y + r * Math.sin(to),
                 x + forward * r * Math.cos(to - 0.1),
                 y + r * Math.sin(to - 0.1));
+    }
+
+    private static void words(Pen pen, Panels panels, Wheel wheel, double x, double y, int forward) {
+        double r = TURN;
         pen.label(
                 "view-name",
                 panels.x(wheel) + 14,

@@ -168,7 +168,7 @@ final class SideGaps {
         return along(wheel) + end * Math.max(rim(wheel), REACH) * (upright ? 1 : 1.35);
     }
 
-    /** Where the front is. */
+    /** Draws the front. */
     private void front() {
         if (upright) {
             plan.labelAt("note", width / 2, 14, "middle", "sketch.front.up");

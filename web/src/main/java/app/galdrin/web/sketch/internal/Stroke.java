@@ -19,7 +19,7 @@ record Stroke(
         return FAINT.contains(style);
     }
 
-    /** Whether it goes through a box: cut by its sides one after the other. */
+    /** Returns whether it goes through a box: cut by its sides one after the other. */
     boolean crosses(Box box) {
         double from = 0;
         double to = 1;

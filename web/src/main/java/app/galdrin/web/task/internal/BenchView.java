@@ -117,7 +117,7 @@ public final class BenchView implements BenchDraft {
         return content.task().refused(field).orElse(String.valueOf(stands));
     }
 
-    /** Whether a box is ticked: as it was pressed where that was refused, else as it stands. */
+    /** Returns whether a box is ticked: as it was pressed where that was refused, else as it stands. */
     public boolean ticked(String field, boolean stands) {
         return content.task().refused(field).map("on"::equals).orElse(stands);
     }
@@ -143,12 +143,12 @@ public final class BenchView implements BenchDraft {
         return new Sentence(refusal.key(), args);
     }
 
-    /** Whether something is wrong in a step: its fold has to be open, or nobody sees what. */
+    /** Returns whether something is wrong in a step: its fold has to be open, or nobody sees what. */
     public boolean isFaultyStep(String id) {
         return faultWithin(STEPS + id + ".") != null || !stepFaults(id).isEmpty();
     }
 
-    /** Whether something is wrong in the bands of a criterion. */
+    /** Returns whether something is wrong in the bands of a criterion. */
     public boolean isFaultyBand(String criterion) {
         return faultWithin("band." + criterion + ".") != null;
     }

@@ -5,7 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Whether a figure can be decided, said and drawn.
+ * Returns whether a figure can be decided, said and drawn.
  *
  * @param rule where it is too close to tell; null where the sheet has no limits
  * @param help what would leave fewer in doubt, a sentence each

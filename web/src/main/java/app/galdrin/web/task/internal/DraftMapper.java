@@ -22,7 +22,7 @@ interface DraftMapper {
     /** An earlier state. */
     Optional<DraftRow> state(UUID centreId, UUID id, int number);
 
-    /** Whether a press was taken already. */
+    /** Returns whether a press was taken already. */
     boolean pressed(UUID centreId, UUID id, UUID press);
 
     void insertState(

@@ -80,7 +80,7 @@ public final class MeasureFields {
     /** What is read with one instrument, and what it could be read with. */
     public record ToolRow(String key, String name, List<CatalogueInstrument> choice, CatalogueInstrument now) {}
 
-    /** Whether a measurement reads run-out, be it that the task has it taken off. */
+    /** Returns whether a measurement reads run-out, be it that the task has it taken off. */
     public boolean isRunningOut() {
         return measure.procedure().runsOut() || measure.procedure().isRunOutTakenOff();
     }
@@ -89,12 +89,12 @@ public final class MeasureFields {
         return Steering.values();
     }
 
-    /** Whether it matters to a measurement where the steering stands. */
+    /** Returns whether it matters to a measurement where the steering stands. */
     public boolean isSteered() {
         return measure.procedure().sees().stream().anyMatch(f -> !Steering.SQUARED.leaves(f));
     }
 
-    /** Whether each figure of a measurement can be decided when it is read as asked. */
+    /** Returns whether each figure of a measurement can be decided when it is read as asked. */
     public List<DecisionRow> decisions() {
         var standing = Assignment.of(draft.practical(), draft.sheet().sheet()).standing();
         return new Decisions(words, draft.practical().rule()).of(measure, standing);

@@ -20,7 +20,7 @@ class TryOutJob {
 
     private static final Logger LOG = LoggerFactory.getLogger(TryOutJob.class);
 
-    /** Of each person in one portion. */
+    /** The number of sheets of each person in one portion. */
     private static final int AT_ONCE = 10;
 
     private static final long SEED = 20;

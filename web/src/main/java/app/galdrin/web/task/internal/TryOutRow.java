@@ -32,7 +32,7 @@ record TryOutRow(
         return TaskDocument.stored(document);
     }
 
-    /** Of each of the three people. */
+    /** Returns the sheets of each of the three people. */
     public int sheets() {
         return total / TryOut.Kind.values().length;
     }

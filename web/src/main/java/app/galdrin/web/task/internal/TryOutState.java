@@ -20,7 +20,7 @@ enum TryOutState implements Keyed {
         return key;
     }
 
-    /** Whether a page has something to follow. */
+    /** Returns whether a page has something to follow. */
     public boolean moves() {
         return this == WAITING || this == WORKING;
     }
