@@ -92,7 +92,7 @@ class BadInputTest {
                 "toe/hubGap.rl/2/0|-4|cannot be negative",
                 "toe/hubGap.rl/2/0|3000|The most possible here is 1000 mm",
                 "toe/stringSpacingRear/2/0|63.5|The least possible here is 500 mm",
-                "toe/hubGap.rl/2/0|1/0|divide by 0",
+                "toe/hubGap.rl/2/0|1/0|divides by 0",
                 "camber/fl.gauge/1/0|0.75|Choose the direction as well",
                 "camber/fl.gauge/1/0|0.75, turned|has something after the number",
                 "camber/fl.gauge/1/0|-0.75, topIn|“-0.75” was read",
