@@ -39,8 +39,8 @@ entries 'alone'
 beside 'try-outs'                 try_out
 beside 're-marking'               remark
 beside 'the class on one sheet'   page m.aldous "/marking/class/$task"
-beside 'who varied'               page m.aldous "/marking/class/$task/varied"
-beside 'sheets alike'             page m.aldous "/marking/class/$task/alike"
+beside 'who varied'               page m.aldous "/marking/class/$task/variation"
+beside 'sheets alike'             page m.aldous "/marking/class/$task/matching-readings"
 beside 'results of a class'       page m.aldous "/classes/$of_class/results.csv"
 beside 'feedback on paper'        page m.aldous "/sittings/$released/feedback.pdf"
 beside 'the marking desk'         page m.aldous "/marking/$released"

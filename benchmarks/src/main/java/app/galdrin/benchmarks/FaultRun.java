@@ -165,7 +165,7 @@ public final class FaultRun {
                 try {
                     work.run();
                 } catch (IOException e) {
-                    // one side has gone; the other is closed by whoever opened it
+                    // one side has gone; the other is closed by its owner
                 }
             });
             thread.setDaemon(true);

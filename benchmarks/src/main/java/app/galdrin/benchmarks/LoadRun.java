@@ -98,7 +98,7 @@ public final class LoadRun {
         }
     }
 
-    /** As an instructor: a class of so many, a task for it, opened. */
+    /** Adds a class and opens a task for it, as an instructor. */
     private String openTask() throws Exception {
         var instructor = new Client();
         instructor.get("/sign-in");

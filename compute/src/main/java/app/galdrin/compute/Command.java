@@ -6,7 +6,7 @@ import picocli.CommandLine;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
-/** What every command of this program has in common: help, version, and how it ends. */
+/** Base of the program's commands: help, version, and the exit code. */
 final class Command {
 
     static final int COULD_NOT_RUN = 2;

@@ -128,7 +128,7 @@ public final class Prove {
                         : Words.of("prove.between", percent(measured.least()), percent(measured.most()));
     }
 
-    /** What is told apart, the least first, each with its interval. */
+    /** Returns what is told apart, the least first, each with its interval. */
     private static String apart(Tally tally, ProofMeasure measured) {
         return tally.by(measured).entrySet().stream()
                 .sorted(Map.Entry.comparingByValue(Comparator.comparingDouble(Tally.Share::share)))

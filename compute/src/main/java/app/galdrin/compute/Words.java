@@ -12,10 +12,10 @@ final class Words {
 
     static final ResourceBundle MESSAGES = ResourceBundle.getBundle("app.galdrin.compute.messages");
 
-    /** What {@code galdrin mark} says of itself. */
+    /** Help text of {@code galdrin mark}. */
     static final ResourceBundle MARK = ResourceBundle.getBundle("app.galdrin.compute.mark");
 
-    /** What {@code galdrin prove} says of itself, and the names of what it counts. */
+    /** Help text of {@code galdrin prove}, and the names of what it counts. */
     static final ResourceBundle PROVE = ResourceBundle.getBundle("app.galdrin.compute.prove");
 
     /** The sentences on faults, made once and used for a million records: the pieces between which the field stands. */

@@ -4,7 +4,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is wrong with an input.
+ * A fault of an input.
  *
  * @param code the kind of fault
  * @param field dotted path of the field it was found at; empty where the whole line is at fault
@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Fault(FaultCode code, Optional<String> field, Optional<String> read) {
 
-    /** Most letters of what was read that are told. */
+    /** Greatest number of letters shown of what was read. */
     private static final int MOST_TOLD = 40;
 
     public Fault(FaultCode code, Optional<String> field) {

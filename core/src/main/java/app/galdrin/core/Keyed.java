@@ -25,7 +25,7 @@ public interface Keyed {
     }
 
     /**
-     * For names that were written by this program.
+     * Returns the constant of a name that this program wrote.
      *
      * @throws IllegalStateException if there is none of this name
      */

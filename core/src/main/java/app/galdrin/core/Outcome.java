@@ -3,7 +3,7 @@ package app.galdrin.core;
 import java.util.function.Function;
 
 /**
- * What a calculation gives back: a value, or the first fault found in what a person gave it. Faults of input are not
+ * Result of a calculation: a value, or the first fault found in its input. Faults of input are not
  * exceptions; an exception from the core is a defect.
  *
  * @param <T> the value's type
@@ -36,7 +36,7 @@ public sealed interface Outcome<T> {
         return new Failure<>(((Failure<T>) this).fault());
     }
 
-    /** What a further calculation makes of the value; a fault stays as it is. */
+    /** Returns what a further calculation makes of the value; a fault stays as it is. */
     default <R> Outcome<R> flatMap(Function<? super T, Outcome<R>> next) {
         if (this instanceof Value<T> v) {
             return next.apply(v.value());

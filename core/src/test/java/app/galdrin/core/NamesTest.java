@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -43,6 +44,13 @@ class NamesTest {
             Told Trained Tried Understood Unlike Used Wanted What When Where Who Whole Whose Why With Witnessed Worked
             Written Wrote
             """.strip().split("\\s+"));
+
+    /** A comment of the documentation that opens with a clause, a preposition or a pronoun. */
+    private static final Pattern RIDDLING_OPENING = Pattern.compile(
+            "/\\*\\*[\\s*]+(?:After|Also|Among|Anything|As|At|Because|Before"
+                    + "|Behind|Beside|Between|Both|By|Either|Even|Everybody|Everything|For|From|Here|How|If|In|Into|It|Less|Likewise|Most|Neither"
+                    + "|Nobody|Nor|Not|Nothing|Now|Of|On|Once|Only|Out|Over|Since|So|Somebody|Something|Still|That|Then|There|They|This|Those|Though"
+                    + "|To|Under|Until|What|Whatever|When|Where|Whether|Which|Whichever|Who|Whoever|Whom|Whose|Why|With|Within|Without|Yet)\\b");
 
     /** The sources under a folder of every module, by path. */
     private static Map<Path, String> sources(String folder) throws IOException {
@@ -98,6 +106,22 @@ class NamesTest {
             })
     void aRiddle_isFound(String line, @Nullable String name) {
         assertEquals(name == null ? Set.of() : Set.of(name), riddles(line));
+    }
+
+    @Test
+    void documentation_opensWithAVerbOrANoun() throws IOException {
+        Map<Path, List<String>> found = new TreeMap<>();
+        sources("src/main/java")
+                .forEach((file, source) -> found.put(
+                        file,
+                        RIDDLING_OPENING
+                                .matcher(source)
+                                .results()
+                                .map(MatchResult::group)
+                                .toList()));
+        assertTrue(found.size() > 500, "sources are found: " + found.size());
+        found.values().removeIf(List::isEmpty);
+        assertEquals(Map.of(), found);
     }
 
     @Test

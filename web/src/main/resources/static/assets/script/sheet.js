@@ -20,7 +20,7 @@ export const sheet = () => ({
       name: this.root.dataset.sitting, storage: localStorage, locks: navigator.locks ?? null,
       send: entry => this.post(entry), changed: () => this.showAside(), retry: () => this.flush(true),
     });
-    this.connection = new Connection({ probe: `/sittings/${this.root.dataset.sitting}/standing`, lost: () => this.say(this.say_.sayStay, true) });
+    this.connection = new Connection({ probe: `/sittings/${this.root.dataset.sitting}/status`, lost: () => this.say(this.say_.sayStay, true) });
     this.connection.guard();
     this.draftKey = `galdrin.draft.${this.root.dataset.sitting}`;
     try { this.drafts = JSON.parse(localStorage.getItem(this.draftKey)) ?? {}; } catch { this.drafts = {}; }

@@ -108,7 +108,7 @@ public final class FrontPractical {
         who.waitFor(() -> who.find("#step-" + step).isDisplayed());
     }
 
-    /** What is read at a place, and behind a stroke which way it is meant. */
+    /** Reading at a place, and behind a stroke which way it is meant. */
     private static String reading(String name) {
         String[] parts = name.split("/", -1);
         boolean second = parts[2].equals("2");

@@ -66,7 +66,7 @@ class Screenshots {
         }
         maud.picture(folder.resolve("try-out.png"));
         String study = taskPath(maud, "Repeatability study");
-        maud.go(study.replaceFirst(".*/tasks/", "/marking/class/") + "/varied")
+        maud.go(study.replaceFirst(".*/tasks/", "/marking/class/") + "/variation")
                 .picture(folder.resolve("variation.png"));
         maud.go("/tasks/" + id).click("#next-version");
         maud.waitFor(() -> maud.has("#bench"));

@@ -39,7 +39,7 @@ final class Window implements AutoCloseable {
                     "--disable-component-update",
                     "--disable-sync",
                     "--disable-dev-shm-usage",
-                    "--window-size=1400,3000", // larger than any page size set below, or clicks miss
+                    "--window-size=1400,1600", // larger than any page size set below, or clicks miss
                     "--host-resolver-rules=MAP bay.test 127.0.0.1",
                     "--force-device-scale-factor=1",
                     "--hide-scrollbars",

@@ -7,13 +7,13 @@ import app.galdrin.core.quantity.Unit;
 import java.util.Arrays;
 import java.util.List;
 
-/** What is written on a line. */
+/** Type of the text that a line takes. */
 public sealed interface AnswerType {
 
     /** Longest text of a quantity or a choice. */
     int LONGEST = 60;
 
-    /** Something done, ticked with the word {@code done}. */
+    /** A tick: the word {@code done}. */
     record Tick() implements AnswerType {
         public static final String DONE = "done";
     }

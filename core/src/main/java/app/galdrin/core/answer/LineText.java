@@ -11,7 +11,7 @@ import app.galdrin.core.quantity.Unit;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** What a text was read as on its line. */
+/** A text as it was read on its line. */
 public sealed interface LineText {
 
     /** Puts a size and its sense together, as they stand on a line. */

@@ -4,7 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.geometry.Side;
 import java.util.List;
 
-/** Which way a size is meant, in the trade's words; the side of the vehicle makes it a sign. */
+/** Sense of a size in the trade's words; the side of the vehicle makes it a sign. */
 public enum Sense implements Keyed {
     TOP_IN("topIn", -1, false),
     TOP_OUT("topOut", 1, false),
@@ -43,7 +43,7 @@ public enum Sense implements Keyed {
     }
 
     /**
-     * Which of these a value with a sign (mm or deg) is; the first of them for 0.
+     * Returns which of these a value with a sign (mm or deg) is; the first of them for 0.
      *
      * @param value mm or deg, with its sign
      */

@@ -1,5 +1,5 @@
 /**
- * What may be written on a line of a sheet, and the one parser that reads any text for any line. Quantities come out in mm, degrees
+ * Types of the text that a line of a sheet takes, and the one parser of that text. Quantities come out in mm, degrees
  * or a count; an answer with a sense carries the sign of the place it is written at.
  */
 @NullMarked

@@ -5,7 +5,7 @@ import app.galdrin.core.spec.SpecificationSheet;
 import java.util.Optional;
 
 /**
- * What an edit of a step looks at.
+ * Context of an edit of a step.
  *
  * @param sheet of the vehicle
  * @param unit in which figures are usually answered

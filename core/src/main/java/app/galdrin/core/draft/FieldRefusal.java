@@ -2,7 +2,7 @@ package app.galdrin.core.draft;
 
 import java.util.List;
 
-/** What was typed into a field cannot stand there. */
+/** Refusal of what was typed into a field. */
 public final class FieldRefusal extends Exception {
 
     private static final long serialVersionUID = 1L;

@@ -5,7 +5,7 @@ import app.galdrin.core.Keyed;
 /** Reads the texts of fields. */
 public final class FieldText {
 
-    /** What a ticked field sends; any other text is no tick. */
+    /** Text that a ticked field sends; any other text is no tick. */
     static final String TICKED = "on";
 
     private FieldText() {}

@@ -6,7 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
-/** Which of the figures that are possible are chosen. */
+/** Choice among the figures that are possible. */
 final class FigureChoice {
 
     /** A step of a document holds no more. */

@@ -200,7 +200,7 @@ public final class MeasureEditor implements StepEditor {
                 measure.id(), measure.procedure(), measure.figures(), measure.repeats(), typed, measure.steering());
     }
 
-    /** What is read otherwise than with the usual instrument; one that does not do for it is not taken. */
+    /** Returns what is read otherwise than with the usual instrument; one that does not do for it is not taken. */
     private static Map<String, CatalogueInstrument> tools(Procedure procedure, String tool, String typed) {
         Map<String, CatalogueInstrument> tools = new HashMap<>(procedure.tools());
         if (procedure.instruments().containsKey(tool)) {

@@ -90,7 +90,7 @@ public final class RoundEditor implements StepEditor {
         return ordered;
     }
 
-    /** What is read again changes with its measurement; a new one is read again where something on the vehicle adjusts it. */
+    /** Changes what is read again with its measurement; a new one is read again where something on the vehicle adjusts it. */
     @Override
     public Step following(Step step, DraftSetting setting) {
         var round = (Round) step;

@@ -8,7 +8,7 @@ import app.galdrin.core.task.TaskFault;
 import java.util.List;
 import java.util.Optional;
 
-/** How a kind of step is edited. There is one for every kind, registered as a service. */
+/** Editor of a kind of step. There is one for every kind, registered as a service. */
 public interface StepEditor {
 
     /** Returns the key of its kind. */
@@ -23,7 +23,7 @@ public interface StepEditor {
      */
     record Addition(String key, String id, String label) {}
 
-    /** What of this kind can be added. */
+    /** Returns what of this kind can be added. */
     List<Addition> additions();
 
     /** Makes a ready-made step. */

@@ -16,7 +16,7 @@ public record StepsBefore(List<Step> steps) {
         steps = List.copyOf(steps);
     }
 
-    /** Those of a task that stand before one of its steps. */
+    /** Returns those of a task that stand before one of its steps. */
     public static StepsBefore of(Practical practical, Step step) {
         return new StepsBefore(practical.steps().stream()
                 .takeWhile(s -> !s.id().equals(step.id()))

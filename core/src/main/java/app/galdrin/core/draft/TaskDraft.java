@@ -55,7 +55,7 @@ public record TaskDraft(Practical practical, AnswerUnit unit, Map<String, String
         return new TaskDraft(practical, unit, fewer);
     }
 
-    /** What was typed into a field and refused. */
+    /** Returns what was typed into a field and refused. */
     public Optional<String> refused(String field) {
         return Optional.ofNullable(refused.get(field));
     }

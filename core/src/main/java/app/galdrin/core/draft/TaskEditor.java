@@ -165,7 +165,7 @@ public final class TaskEditor {
         return new Scheme(scheme.criteria(), scheme.slipKeepsPercent(), grades);
     }
 
-    /** What was answered in the usual unit is answered in the new one. */
+    /** Moves answers in the usual unit to the new one. */
     private static TaskDraft answeredIn(TaskDraft draft, AnswerUnit unit) {
         List<Step> steps = draft.practical().steps().stream()
                 .map(step -> StepEditors.of(step).answeredIn(step, draft.unit(), unit))

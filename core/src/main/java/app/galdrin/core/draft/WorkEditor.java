@@ -133,7 +133,7 @@ public final class WorkEditor implements StepEditor {
         return new Work(work.id(), work.asked(), targets);
     }
 
-    /** What can be asked, each figure once from its first measurement, and what a working before it asks already left out; in no unit yet. */
+    /** Returns what can be asked, each figure once from its first measurement, and what a working before it asks already left out; in no unit yet. */
     private static List<Work.Item> possible(Work work, StepsBefore before) {
         List<Work.Item> possible = new ArrayList<>();
         for (Measure measure : before.measures()) {

@@ -41,7 +41,7 @@ public final class CsvStream {
 
     private static final List<String> ERROR_COLUMNS = List.of("error.code", "error.field", "error.message");
 
-    /** What a decoder puts in place of bytes that are not UTF-8. */
+    /** Character that a decoder puts in place of bytes that are not UTF-8. */
     private static final String NOT_UTF8 = "\ufffd";
 
     private final List<String> header;

@@ -32,7 +32,7 @@ final class LineReader {
         this.in = in;
     }
 
-    /** How much of the stream has been taken in, bytes. */
+    /** Returns how much of the stream has been taken in, bytes. */
     long bytesRead() {
         return bytesRead;
     }

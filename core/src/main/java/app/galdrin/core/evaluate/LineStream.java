@@ -47,7 +47,7 @@ public record LineStream(LineWriter writer, int workers, Progress progress) {
     /** Hears how far a stream has come. */
     public interface Progress {
 
-        /** Nobody listens. */
+        /** A listener that does nothing. */
         Progress NONE = (records, bytes) -> {};
 
         /** Reports how many records are answered and how many bytes of the input are read. */

@@ -23,7 +23,7 @@ public record RecordLine(Optional<String> id, Optional<String> kind, Outcome<Ans
     private static final String KIND = "kind";
     private static final String INPUT = "input";
 
-    /** What comes back for a line that is no record. */
+    /** Returns what comes back for a line that is no record. */
     private static RecordLine broken() {
         return new RecordLine(Optional.empty(), Optional.empty(), new Failure<>(Fault.ofLine()));
     }

@@ -41,12 +41,12 @@ public enum AnswerUnit implements Keyed {
         return quantity == Quantity.LENGTH || figure.measurand().quantity() == Quantity.ANGLE;
     }
 
-    /** This unit, or the one that fits a figure which is not answered in it. */
+    /** Returns this unit, or the one that fits a figure which is not answered in it. */
     public AnswerUnit orFitting(FigureId figure) {
         return fits(figure) ? this : MILLIMETRES;
     }
 
-    /** What a figure without a unit counts as. */
+    /** Returns what a figure without a unit counts as. */
     public Unit defaultUnit() {
         return defaultUnit;
     }

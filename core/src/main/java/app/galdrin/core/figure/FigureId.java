@@ -119,7 +119,7 @@ public record FigureId(Measurand measurand, Location where, FigurePosition at) i
         return new FigureId(measurand.base(), Location.of(wheel), at);
     }
 
-    /** How far the sides differ in this figure of a wheel; empty where nobody asks that of it. */
+    /** Returns how far the sides differ in this figure of a wheel; empty where nobody asks that of it. */
     public Optional<FigureId> sideDifference() {
         return wheel().flatMap(wheel -> measurand.madeOfIt().stream()
                 .filter(m -> m.form() == Measurand.Form.DIFFERENCE)
@@ -127,7 +127,7 @@ public record FigureId(Measurand measurand, Location where, FigurePosition at) i
                 .map(m -> new FigureId(m, Location.of(wheel.axle()), at)));
     }
 
-    /** What this figure is adjusted with: the figures of one measurand on one axle share it. */
+    /** Returns what this figure is adjusted with: the figures of one measurand on one axle share it. */
     public Adjustment adjustment() {
         return new Adjustment(measurand.base(), where.axle());
     }

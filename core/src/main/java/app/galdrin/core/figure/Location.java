@@ -7,7 +7,7 @@ import app.galdrin.core.geometry.Wheel;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** What a figure is a figure of: the whole vehicle, an axle or a wheel. */
+/** Location of a figure: the whole vehicle, an axle or a wheel. */
 public enum Location implements Keyed {
     VEHICLE("", null, null),
     FRONT("front", Axle.FRONT, null),
@@ -17,7 +17,7 @@ public enum Location implements Keyed {
     REAR_LEFT("rear.left", Axle.REAR, Side.LEFT),
     REAR_RIGHT("rear.right", Axle.REAR, Side.RIGHT);
 
-    /** How much of a vehicle a measurand belongs to. */
+    /** Part of a vehicle that a measurand belongs to. */
     public enum Extent {
         VEHICLE,
         AXLE,

@@ -36,9 +36,9 @@ public enum Measurand implements Keyed {
     TRACK_DIFFERENCE("trackDifference", Quantity.LENGTH, Extent.VEHICLE, Form.OWN, null),
     BUMP_STEER("bumpSteer", Quantity.ANGLE, Extent.WHEEL, Form.OWN, null);
 
-    /** How a figure comes from the wheels of an axle. */
+    /** Relation of a figure to the wheels of an axle. */
     public enum Form {
-        /** It is read by itself. */
+        /** Read by itself. */
         OWN(0),
         /** Left and right together. */
         SUM(1),
@@ -91,7 +91,7 @@ public enum Measurand implements Keyed {
         return form;
     }
 
-    /** What is adjusted: of a sum, a difference or the thrust the measurand it is made of, else itself. */
+    /** Returns what is adjusted: of a sum, a difference or the thrust the measurand it is made of, else itself. */
     public Measurand base() {
         return base == null ? this : base;
     }

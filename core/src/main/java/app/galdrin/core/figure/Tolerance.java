@@ -1,7 +1,7 @@
 package app.galdrin.core.figure;
 
 /**
- * What is allowed for binary rounding when a figure is compared with a limit: differences up to its size count as none.
+ * Allowance for binary rounding when a figure is compared with a limit: a difference up to its size counts as none.
  *
  * @param size in the unit of what is compared, 0 or more
  */
@@ -17,7 +17,7 @@ public record Tolerance(double size) {
     }
 
     /**
-     * Both in the unit of the size.
+     * Returns both in the unit of the size.
      *
      * @param a in the unit of the size
      * @param b in the unit of the size

@@ -63,7 +63,7 @@ public record Floor(double pitch, double roll) {
     }
 
     /**
-     * What an inclinometer on a wheel of known camber and toe (rad) reads on this floor, rad, top outward positive: γ_read =
+     * Returns what an inclinometer on a wheel of known camber and toe (rad) reads on this floor, rad, top outward positive: γ_read =
      * −asin(a·u), a the spin axis pointing outboard.
      *
      * @param camber γ, rad, top outward positive

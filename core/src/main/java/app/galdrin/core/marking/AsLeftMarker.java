@@ -3,8 +3,8 @@ package app.galdrin.core.marking;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.MoveLines;
-import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.sitting.ThrustReference;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
@@ -64,7 +64,7 @@ public final class AsLeftMarker implements AspectMarker {
 
     private static Evidence evidence(
             Case sitting, Round asked, Measure measure, int round, FigureId figure, Limits ofSheet) {
-        // how alike the sides have to be is the sheet's to say, and what it prefers of that is nought
+        // how alike the sides have to be is the sheet's to say, and what it prefers of that is zero
         boolean aimed = asked.aim() < Round.INSIDE && measure.figures().contains(figure);
         Limits limits = aimed ? ofSheet.within(asked.aim() / (double) Round.INSIDE) : ofSheet;
         Optional<Estimate> read = mean(sitting, measure, round, figure);
@@ -75,7 +75,7 @@ public final class AsLeftMarker implements AspectMarker {
         Estimate all = sitting.assignment().beside(figure, read.get(), part -> mean(sitting, measure, round, part));
         Optional<Estimate> thrust = thrust(sitting, measure, round);
         // another reading of the same wheels says nothing of their run-out
-        all = OwnFigures.countedFrom(thrust, figure, all).without(DoubtSource::isOfVehicle);
+        all = ThrustReference.countedFrom(thrust, figure, all).without(DoubtSource::isOfVehicle);
         Judgement judgement = sitting.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
         if (judgement.zone().inDoubt() && !again && !sitting.references().closed()) {
             return new Evidence.MissingEntry(Lack.AS_LEFT_AGAIN, figure.key());
@@ -111,10 +111,10 @@ public final class AsLeftMarker implements AspectMarker {
     private static Optional<Estimate> thrust(Case sitting, Measure measure, int round) {
         return sitting.assignment().frontsToThrustLine()
                 ? sitting.left()
-                        .mean(measure, round, OwnFigures.THRUST)
+                        .mean(measure, round, ThrustReference.FIGURE)
                         .or(() -> sitting.practical()
                                 .of(Measure.class)
-                                .flatMap(m -> sitting.found().mean(m, 0, OwnFigures.THRUST).stream())
+                                .flatMap(m -> sitting.found().mean(m, 0, ThrustReference.FIGURE).stream())
                                 .findFirst())
                 : Optional.empty();
     }
@@ -124,7 +124,7 @@ public final class AsLeftMarker implements AspectMarker {
                 && sitting.assignment().adjusters(figure.adjustment()).isEmpty();
     }
 
-    /** What nothing on this vehicle moves is judged on having been found, and its cause looked for. */
+    /** Judges a figure that nothing on this vehicle moves by whether it was found and its cause looked for. */
     private static Evidence notAdjustable(Case sitting, FigureId figure, Estimate left, Limits limits, Zone zone) {
         FigureId.Adjustment adjustment = figure.adjustment();
         boolean found = sitting.practical()

@@ -14,6 +14,6 @@ public interface AspectMarker {
     /** Returns the aspect that it marks. */
     Aspect aspect();
 
-    /** What the marks of a criterion rest on; never empty. */
+    /** Returns what the marks of a criterion rest on; never empty. */
     List<Evidence> evidence(Case sitting, Step step, Criterion criterion);
 }

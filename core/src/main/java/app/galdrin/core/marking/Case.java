@@ -7,6 +7,7 @@ import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.sitting.ThrustReference;
 import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.steering.SteerWheelOffset;
@@ -26,7 +27,6 @@ import java.util.function.Function;
 /** One sitting while it is marked: the assignment, what was written, the references, and the figures all of these come to. */
 public final class Case {
 
-    private final KnownReferences known;
     private final Assignment assignment;
     private final Answers answers;
     private final References references;
@@ -35,13 +35,13 @@ public final class Case {
     private final OwnFigures left;
     private final OwnFigures leftAgain;
 
-    Case(KnownReferences known, Answers answers, References references) {
-        this.known = known;
-        this.assignment = known.assignment();
+    /** A sitting of an assignment; {@code found} are the figures of the reference as found. */
+    Case(Assignment assignment, Answers answers, References references, OwnFigures found) {
+        this.assignment = assignment;
         this.answers = answers;
         this.references = references;
         this.own = new OwnFigures(assignment, answers);
-        this.found = known.of(references.asFound());
+        this.found = found;
         this.left = OwnFigures.ofReference(assignment, references.asLeft());
         this.leftAgain = OwnFigures.ofReference(assignment, references.asLeftAgain());
     }
@@ -56,12 +56,12 @@ public final class Case {
         return assignment.practical();
     }
 
-    /** What the apprentice wrote. */
+    /** Returns what the apprentice wrote. */
     public Answers answers() {
         return answers;
     }
 
-    /** What the instructor read. */
+    /** Returns what the instructor read. */
     public References references() {
         return references;
     }
@@ -96,7 +96,7 @@ public final class Case {
         return new Evidence.MissingEntry(Lack.READINGS, what, MissingReading.of(own, measure, 0, figures));
     }
 
-    /** What was written as worked before a step, in the answer's unit. */
+    /** Returns what was written as worked before a step, in the answer's unit. */
     Optional<WrittenValue> written(FigureId figure, String beforeStep) {
         return own.written(figure, beforeStep);
     }
@@ -115,11 +115,13 @@ public final class Case {
         Optional<Measure> measure = assignment.measuring(figure, beforeStep);
         List<Budget> doubts = new ArrayList<>(List.of(value.budget()));
         double within = 0;
-        if (OwnFigures.isSteered(figure) && isThrustLineReadInPart(beforeStep)) {
+        if (ThrustReference.isSteered(figure) && isThrustLineReadInPart(beforeStep)) {
             Estimate thrust = own.thrustLine(beforeStep).orElseThrow();
             within += Judgement.K * thrust.standardUncertainty();
             doubts.addAll(withAllRepeats(
-                    assignment.measuring(OwnFigures.THRUST, beforeStep).orElseThrow(), OwnFigures.THRUST, value));
+                    assignment.measuring(ThrustReference.FIGURE, beforeStep).orElseThrow(),
+                    ThrustReference.FIGURE,
+                    value));
         }
         if (measure.filter(m -> isReadInPart(m, figure)).isPresent()) {
             doubts.addAll(withAllRepeats(measure.get(), figure, value));
@@ -176,13 +178,13 @@ public final class Case {
     private boolean isThrustLineReadInPart(String beforeStep) {
         return own.thrustLine(beforeStep).isPresent()
                 && assignment
-                        .measuring(OwnFigures.THRUST, beforeStep)
-                        .filter(m -> !MissingReading.lacking(own, m, 0, OwnFigures.THRUST)
+                        .measuring(ThrustReference.FIGURE, beforeStep)
+                        .filter(m -> !MissingReading.lacking(own, m, 0, ThrustReference.FIGURE)
                                 .isEmpty())
                         .isPresent();
     }
 
-    /** How far rounding takes it, rad or mm: a step of the unit it is asked in, and as far as each figure that it follows from. */
+    /** Returns how far rounding takes it, rad or mm: a step of the unit it is asked in, and as far as each figure that it follows from. */
     private double rounding(FigureId figure, String beforeStep, Measure measure) {
         double parts = Derivation.parts(figure).stream()
                 .mapToDouble(part -> rounding(part, beforeStep, measure))
@@ -201,7 +203,7 @@ public final class Case {
      * @param toe gives the toe, rad, that stands for a front wheel with it
      */
     Optional<ThrustLine> line(FigureId figure, Optional<Estimate> thrust, Function<FigureId, Optional<Estimate>> toe) {
-        if (thrust.isEmpty() || !OwnFigures.isSteered(figure)) {
+        if (thrust.isEmpty() || !ThrustReference.isSteered(figure)) {
             return Optional.empty();
         }
         double angle = thrust.get().value();

@@ -43,7 +43,7 @@ abstract sealed class ChecklistMarkers implements AspectMarker {
         return sitting.answers().at(line(list, item)).isPresent();
     }
 
-    /** What is listed before an item that has its turn and was ticked after it; what was left out is missed by itself alone. */
+    /** Returns the items listed before one that was ticked too early; an item that was left out counts as missing only. */
     private static Optional<String> tooEarly(Case sitting, Checklist list, Checklist.Item item) {
         return list.items().stream()
                 .limit(item.inTurn() ? list.items().indexOf(item) : 0)

@@ -11,8 +11,8 @@ import java.util.Optional;
 import org.hipparchus.special.Erf;
 
 /**
- * Whether two sheets have more readings in common to the digit than hands that read the same vehicle by themselves would have. It is
- * reckoned as if both had read the very same set-up: whoever shares one with his neighbour is not asked, and where set-ups differ a match is
+ * Asks whether two sheets share more readings to the digit than independent readings of one vehicle would. It is
+ * reckoned as if both had read the very same set-up: a class that shares one set-up is not flagged, and where set-ups differ a match is
  * less likely still. A question, never a verdict.
  */
 public final class CopyingQuestion {
@@ -80,8 +80,8 @@ public final class CopyingQuestion {
     }
 
     /**
-     * That two readings of one thing are rounded to the same mark, wherever it lies between marks: ∫ (1 − |d|/h) f(d) over |d| &lt; h, with f
-     * the density of the difference of both hands, standard deviation s = σ√2, and h the mark.
+     * Returns the chance that two readings of one thing are rounded to the same mark, wherever it lies between marks: ∫ (1 − |d|/h) f(d) over |d|
+     * &lt; h, with f the density of the difference of both hands, standard deviation s = σ√2, and h the mark.
      */
     static double chanceOfAMatch(Place place) {
         double h = place.instrument().resolution();

@@ -1,7 +1,7 @@
 package app.galdrin.core.marking;
 
 /**
- * What most of a doubt comes from; its share of the variance is 0 to 1.
+ * Largest contribution to an uncertainty; its share of the variance is 0 to 1.
  *
  * @param share share of the variance, 0 to 1
  */

@@ -17,7 +17,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
-/** What a mark rests on. Figures are rad or mm unless said; {@code credit} is 0 to 1. */
+/** Evidence of a mark. Figures are rad or mm unless said; {@code credit} is 0 to 1. */
 public sealed interface Evidence
         permits ReadingEvidence,
                 WorkingEvidence,
@@ -51,7 +51,7 @@ public sealed interface Evidence
     }
 
     /**
-     * Something needed is not there.
+     * A needed entry is missing.
      *
      * @param subject key of the figure, adjustment or part it is missing for; empty where it is missing altogether
      * @param readings the places that were not read, where it is readings that are missing
@@ -97,7 +97,7 @@ public sealed interface Evidence
     }
 
     /**
-     * Why a line of a checklist is done, as it was asked; every reason counts alike.
+     * Reason given for a line of a checklist; every reason counts alike.
      *
      * @param answer as written
      */
@@ -237,7 +237,7 @@ public sealed interface Evidence
     /**
      * The value at which a plan would leave a figure, from the apprentice's own readings.
      *
-     * @param zone where his own figure lies
+     * @param zone where the apprentice's own figure lies
      * @param after what the moves make of it, rad or mm
      * @param moves of every part that moves it
      * @param splitAssumed whether only a total is known, so that an equal split was assumed
@@ -295,7 +295,7 @@ public sealed interface Evidence
             Optional<String> slip)
             implements Evidence {}
 
-    /** What was planned where nothing can be moved. */
+    /** Plan for a figure that no part moves. */
     record NoMove(String adjustment, Instead planned, Set<Instead> right) implements Evidence {
         @Override
         public double credit() {
@@ -304,7 +304,7 @@ public sealed interface Evidence
     }
 
     /**
-     * How long the work took, extra time taken off.
+     * Time that the work took, less extra time.
      *
      * @param limit minutes
      * @param taken minutes

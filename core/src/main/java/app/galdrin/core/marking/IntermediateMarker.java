@@ -12,7 +12,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** The intermediate figures of one that was worked: each is right by the readings and by what was written before it, so that one wrong step costs its own share alone. */
+/**
+ * The intermediate figures of one that was worked: each is right by the readings and by what was written before it, so that one wrong step costs its
+ * own share alone.
+ */
 final class IntermediateMarker {
 
     private final Case sitting;
@@ -55,7 +58,7 @@ final class IntermediateMarker {
         return steps;
     }
 
-    /** What the figure is by what was written on the way, in the answer's unit; empty where nothing was. */
+    /** Returns what the figure is by what was written on the way, in the answer's unit; empty where nothing was. */
     Optional<Double> follows() {
         if (wrote.isEmpty()) {
             return Optional.empty();

@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * What references of vehicles as found come to, kept while many sittings of one assignment are marked: those of one vehicle state share one.
+ * Figures of references as found, kept while many sittings of one assignment are marked: sittings of one vehicle state share one.
  * Safely asked by many threads.
  */
 public final class KnownReferences {
@@ -26,19 +26,20 @@ public final class KnownReferences {
     public KnownReferences(Assignment assignment) {
         this.assignment = assignment;
         Practical practical = assignment.practical();
-        this.asked = Marker.criteria(practical)
+        this.asked = AspectMarkers.criteria(practical)
                 .map(c -> asked(c, practical.step(c.id().step()).orElseThrow()))
                 .toList();
     }
 
     private static ReferenceKey asked(Criterion criterion, Step step) {
-        return new ReferenceKey(criterion, step, Marker.of(step, criterion.id().aspect()));
+        return new ReferenceKey(
+                criterion, step, AspectMarkers.of(step, criterion.id().aspect()));
     }
 
     /** A line of every sheet: what is marked, where it is done, and by whom. */
     record ReferenceKey(Criterion criterion, Step step, AspectMarker marker) {}
 
-    /** What every sheet of the assignment is marked on, in the order of its lines. */
+    /** Returns what every sheet of the assignment is marked on, in the order of its lines. */
     List<ReferenceKey> asked() {
         return asked;
     }
@@ -48,7 +49,8 @@ public final class KnownReferences {
         return assignment;
     }
 
-    OwnFigures of(Answers reference) {
+    /** Returns the figures that a reference comes to. */
+    OwnFigures figures(Answers reference) {
         OwnFigures there = known.get(reference);
         if (there != null) {
             return there;

@@ -2,7 +2,7 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.Keyed;
 
-/** What can be missing; each has a sentence of its own. */
+/** Kind of missing entry; each has a sentence of its own. */
 public enum Lack implements Keyed {
     READINGS("readings"),
     REFERENCE("reference"),

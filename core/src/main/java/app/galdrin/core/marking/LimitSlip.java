@@ -23,7 +23,7 @@ interface LimitSlip extends Keyed {
     /** Returns the zone of a figure, rad or mm, under this slip; empty if these limits cannot be misread so. */
     Optional<Zone> seen(FigureId figure, Estimate value, Limits limits, SheetScale scale);
 
-    /** What someone who makes it says of a figure. */
+    /** Returns what someone who makes it says of a figure. */
     default Set<Verdict> said(Case sitting, Evidence.JudgedFigure judged) {
         var value = new Estimate(judged.own().value(), judged.own().doubt());
         return seen(
@@ -48,7 +48,7 @@ interface LimitSlip extends Keyed {
         }
     }
 
-    /** A limit below nought read as if it were above it. */
+    /** A limit below zero read as if it were above it. */
     record SignLost() implements LimitSlip {
         @Override
         public String key() {

@@ -28,7 +28,7 @@ public record MarkLine(
     /** An instructor's mark in place of the computed one; the reason is never empty. */
     public record Override(BigDecimal marks, String reason) {}
 
-    /** How a line stands. */
+    /** State of a line. */
     public enum Status implements Keyed {
         FULL("full"),
         PART("part"),

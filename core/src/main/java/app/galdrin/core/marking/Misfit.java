@@ -98,7 +98,7 @@ final class Misfit {
         return Double.isNaN(sum) ? Double.POSITIVE_INFINITY : sum;
     }
 
-    /** How much of the differences' chi-squared goes away with the best amounts of these patterns; 0 where there is no telling. */
+    /** Returns how much of the differences' chi-squared goes away with the best amounts of these patterns; 0 where there is no telling. */
     double along(List<double[]> patterns, double[] differences) {
         List<double[]> independent = new ArrayList<>();
         double explained = 0;
@@ -119,7 +119,7 @@ final class Misfit {
         return Double.isFinite(explained) ? explained : 0;
     }
 
-    /** How many times a pattern there is in differences, either way; 0 where there is no telling. */
+    /** Returns how many times a pattern there is in differences, either way; 0 where there is no telling. */
     double amount(double[] pattern, double[] differences) {
         double[] one = inDoubts(pattern);
         double amount = Math.abs(dot(one, inDoubts(differences)) / dot(one, one));

@@ -154,7 +154,7 @@ public final class OrderMarker implements AspectMarker {
             return value.flatMap(v -> sitting.judged(figure, v)).map(j -> j.zone());
         }
 
-        /** What is adjusted last has to be read after the last other move. */
+        /** Returns the figure adjusted last if it was not read after the last other move. */
         private Optional<FigureId> notReadAgain(int lastOther) {
             Measurand lastTurn = school.order().get(school.order().size() - 1);
             List<Measure> reading = round.measures().stream()

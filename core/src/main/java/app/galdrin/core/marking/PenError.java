@@ -7,7 +7,7 @@ final class PenError {
 
     private static final double SHOWN = 1e-9;
 
-    /** What is no more than so many places away from nought is written as nought. */
+    /** Places from zero within which a figure is written as zero. */
     private static final double TOLD = 0.5;
 
     /** More digits than any figure has. */

@@ -20,7 +20,7 @@ import java.util.function.UnaryOperator;
 /**
  * The value at which planned moves would leave one figure.
  *
- * @param now what he goes by, rad or mm
+ * @param now what the apprentice goes by, rad or mm
  * @param zone where that lies
  * @param moves of every part that moves it, signed, in its unit
  * @param mirrored what was planned for the same part on the other side, likewise
@@ -42,7 +42,7 @@ record PlanEffect(
 
     static final String LEFT_RIGHT_SWAPPED = "leftRightSwapped";
 
-    /** What one unit of a part does to a figure, rad or mm with its sign; ±1 where only the way is known; 0 where nothing. */
+    /** Returns what one unit of a part does to a figure, rad or mm with its sign; ±1 where only the way is known; 0 where nothing. */
     static double factor(Adjuster adjuster, FigureId figure) {
         if (!figure.ofBothWheels()) {
             Adjuster.Effect effect = adjuster.effects().get(figure);
@@ -141,7 +141,7 @@ record PlanEffect(
 
     // ---- slips
 
-    /** Which slips, undone, would have made it right; those that fit equally are all there. */
+    /** Returns which slips, undone, would have made it right; those that fit equally are all there. */
     private List<Set<String>> slips() {
         List<Set<String>> slips = new ArrayList<>();
         if (!figure.ofBothWheels() && isRight(mirrored)) {

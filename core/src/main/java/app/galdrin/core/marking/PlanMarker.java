@@ -5,7 +5,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.sitting.MoveLines;
-import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.sitting.ThrustReference;
 import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Direction;
@@ -167,11 +167,11 @@ public final class PlanMarker implements AspectMarker {
                     .map(v -> sign * v.getAsDouble());
         }
 
-        /** What he goes by; where he has worked neither the figure nor a sum that it is in, what his readings give. */
+        /** Returns the figure that the plan goes by: the apprentice's own, or what the readings give where neither it nor a sum with it was worked. */
         private Optional<Estimate> standing(FigureId figure) {
             Optional<Estimate> his = sitting.own().goesBy(figure, plan.id());
             return (isInKnownSum(figure) ? his : his.or(() -> sitting.standing(figure, plan.id())))
-                    .map(v -> OwnFigures.countedFrom(thrust, figure, v));
+                    .map(v -> ThrustReference.countedFrom(thrust, figure, v));
         }
 
         private boolean isInKnownSum(FigureId figure) {
@@ -183,7 +183,7 @@ public final class PlanMarker implements AspectMarker {
         }
 
         /**
-         * Those that can be adjusted and are known: wheels, a sum where its wheels are not, each wheel's share being assumed then, and a
+         * Returns those that can be adjusted and are known: wheels, a sum where its wheels are not, each wheel's share being assumed then, and a
          * difference of the sides.
          */
         private List<FigureId> effective() {
@@ -273,7 +273,7 @@ public final class PlanMarker implements AspectMarker {
                     .isPresent();
         }
 
-        /** What was planned for the same parts on the other side. */
+        /** Returns what was planned for the same parts on the other side. */
         private Map<Adjuster, Double> mirrored(Set<Adjuster> parts) {
             Map<Adjuster, Double> mirrored = new LinkedHashMap<>();
             for (Adjuster part : parts) {

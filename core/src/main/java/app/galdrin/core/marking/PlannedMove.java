@@ -3,7 +3,7 @@ package app.galdrin.core.marking;
 import app.galdrin.core.spec.Direction;
 
 /**
- * What was planned for one part, 0 or more in its unit.
+ * Planned move of one part, 0 or more in its unit.
  *
  * @param amount in the unit of the part, 0 or more
  */

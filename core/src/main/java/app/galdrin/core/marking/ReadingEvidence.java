@@ -40,7 +40,7 @@ public record ReadingEvidence(
         places = Objects.requireNonNullElse(places, List.of());
     }
 
-    /** A band that is wider by less is the same to whoever reads it. */
+    /** A band that is wider by less is the same to anyone who reads it. */
     private static final double WORTH_SAYING = 1.02;
 
     ReadingEvidence with(List<SlipExplanation> found) {

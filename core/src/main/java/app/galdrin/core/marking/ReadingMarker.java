@@ -84,8 +84,8 @@ public final class ReadingMarker implements AspectMarker {
     }
 
     /**
-     * How well a reference is known beside an apprentice's figure, a standard uncertainty in rad or mm: what both have from the same vehicle and
-     * bay falls out; another bay's survey counts for both.
+     * Returns how well a reference is known beside an apprentice's figure, a standard uncertainty in rad or mm: what both have from the same vehicle
+     * and bay falls out; another bay's survey counts for both.
      */
     private static double against(Budget own, Budget reference) {
         Set<DoubtSource> shared = own.sources();
@@ -99,7 +99,7 @@ public final class ReadingMarker implements AspectMarker {
         return new FigureValue(estimate.value(), estimate.standardUncertainty());
     }
 
-    /** What most of a figure's doubt comes from. */
+    /** Returns what most of a figure's doubt comes from. */
     private static Optional<DoubtShare> doubt(Case sitting, Measure measure, Estimate figure) {
         return figure.budget().largestShare().map(e -> new DoubtShare(e.getKey(), e.getValue()));
     }

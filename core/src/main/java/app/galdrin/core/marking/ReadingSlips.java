@@ -51,7 +51,7 @@ final class ReadingSlips {
     /** The difference in chi-squared of two patterns that are the same. */
     private static final double TIE = 1;
 
-    /** Less than this share of its standard doubt has not moved a figure. */
+    /** Share of the standard uncertainty below which a figure has not moved. */
     private static final double MOVED = 0.1;
 
     private final Case sitting;
@@ -59,7 +59,7 @@ final class ReadingSlips {
     private final List<Map<String, Double>> readings;
     private final SlipContext setting;
 
-    /** What each repeat came to. */
+    /** Figures of each repeat. */
     private final List<Map<FigureId, Estimate>> own;
 
     /** The same without its doubts. */
@@ -100,7 +100,7 @@ final class ReadingSlips {
         this.rivals = new RivalExplanations(measure, figures, readings, this::values);
     }
 
-    /** What a repeat comes to with these readings. */
+    /** Returns what a repeat comes to with these readings. */
     private Map<FigureId, Double> values(Map<String, Double> used) {
         return sitting.own().values(measure, 0, used, HandFormula.SOLVED);
     }
@@ -281,7 +281,7 @@ final class ReadingSlips {
                 : List.of(byLeft.getOrDefault(true, Set.of()), byLeft.getOrDefault(false, Set.of()));
     }
 
-    /** What should have been written where a slip was made at some places only. */
+    /** Returns what should have been written where a slip was made at some places only. */
     private List<Map<String, Double>> putRight(Set<String> places, List<Map<String, Double>> everywhere) {
         List<Map<String, Double>> putRight = new ArrayList<>();
         for (int i = 0; i < readings.size(); i++) {

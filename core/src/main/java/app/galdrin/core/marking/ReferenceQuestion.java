@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Whether so many sittings lie off a reference the same way that it is the reference which has to be read again. */
+/** Asks whether so many sittings lie off a reference in the same direction that the reference has to be read again. */
 public final class ReferenceQuestion {
 
     /** Fewer people may all have made the same mistake. */

@@ -6,7 +6,7 @@ import app.galdrin.core.sitting.Answers;
  * The instructor's own readings of the same vehicle, each of one of its states. Empty where they have not been taken.
  *
  * @param asFound before anyone adjusted: round 0
- * @param asLeft after this apprentice adjusted, on the lines of his last round
+ * @param asLeft after this apprentice adjusted, on the lines of the last round
  * @param asLeftAgain the same once more with everything set up again, where the first left it in doubt
  * @param closed whether no more will be read: what stands decides, as it did when the marks were released
  */

@@ -14,10 +14,10 @@ import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
 
-/** What explains differences from a reference without any slip: a single place misread by some amount, or a single wheel that is off. */
+/** Finds explanations of differences from a reference without any slip: one place misread, or one wheel that is off. */
 final class RivalExplanations {
 
-    /** Nobody misreads a scale by more marks. */
+    /** Greatest misreading of a scale, in marks. */
     private static final double MOST_MARKS = 40;
 
     /** Rad or mm: what moves less is binary rounding. */
@@ -67,7 +67,7 @@ final class RivalExplanations {
     }
 
     /**
-     * What explains differences without any slip.
+     * An explanation of differences without any slip.
      *
      * @param patterns that its unknown amounts have: in all repeats, or in one
      * @param most how many times the first of them there can be
@@ -106,7 +106,7 @@ final class RivalExplanations {
         return rivals;
     }
 
-    /** What each figure moves by when a place shows a little more, rad or mm; empty where nothing does. */
+    /** Returns what each figure moves by when a place shows a little more, rad or mm; empty where nothing does. */
     private Map<FigureId, Double> slope(Place place, Map<String, Double> read) {
         Double was = read.get(place.id());
         if (was == null) {

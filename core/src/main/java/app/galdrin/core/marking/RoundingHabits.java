@@ -18,8 +18,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What one figure comes to by each usual habit of rounding on paper: working every repeat or the mean readings, writing down the figures on
- * the way, rounding or cutting off, a factor to two or three places. Whoever rounds in one of these ways works right.
+ * Results of one figure for each usual habit of rounding on paper: working every repeat or the mean readings, writing down the figures on
+ * the way, rounding or cutting off, a factor to two or three places. Anyone who rounds in one of these ways works right.
  */
 final class RoundingHabits {
 
@@ -39,10 +39,10 @@ final class RoundingHabits {
     private final double baseline;
 
     /**
-     * Of figures of a measurement.
+     * Creates the results for figures of a measurement.
      *
      * @param unit of the answers
-     * @param place they are written to, in that unit: whoever writes finer than he is asked to has not rounded to less on the way
+     * @param place they are written to, in that unit: anyone who writes finer than they are asked to has not rounded to less on the way
      */
     RoundingHabits(OwnFigures own, Measure measure, AnswerUnit unit, double place) {
         this.own = own;
@@ -79,7 +79,7 @@ final class RoundingHabits {
         return place * (cutsOff ? Math.signum(places) * Math.floor(Math.abs(places) + SHOWN) : Math.rint(places));
     }
 
-    /** What a figure is written as by each habit, in the answer's unit; none where its readings do not give it. */
+    /** Returns what a figure is written as by each habit, in the answer's unit; none where its readings do not give it. */
     List<Double> of(FigureId figure) {
         List<Double> all = new ArrayList<>();
         for (Order order : Order.values()) {

@@ -20,7 +20,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What slips in the working make of one measurement's readings. A slip changes what the figures are worked from, or the answers that
+ * Answers that slips in the working make of one measurement's readings. A slip changes what the figures are worked from, or the answers that
  * they come to, or both. Slips are many, and where none fits alone two are tried in either order: what some of them begin with is worked
  * once.
  */
@@ -89,7 +89,7 @@ public final class SlipAnswers {
         return ways.changed() ? ways.answers() : List.of();
     }
 
-    /** The answers, in their unit, of whoever makes no slip. */
+    /** The answers, in their unit, of anyone who makes no slip. */
     Map<FigureId, Double> honest(AnswerUnit unit) {
         return ways(new SlipSequence(List.of(), List.of(), unit), setting(unit))
                 .answers()
@@ -136,7 +136,7 @@ public final class SlipAnswers {
         return altered.isEmpty() ? before : new Alternatives(altered, true);
     }
 
-    /** Everything these readings come to as the task teaches it, used with these slips, in the answer's unit. */
+    /** Returns everything these readings come to as the task teaches it, used with these slips, in the answer's unit. */
     private Map<FigureId, Double> used(List<Slip> made, SlipContext setting) {
         List<Map<String, Double>> used = setting.readings();
         MeasuringContext standing = setting.standing();

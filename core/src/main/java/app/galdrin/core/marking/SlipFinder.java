@@ -23,7 +23,7 @@ import java.util.stream.Stream;
  */
 final class SlipFinder {
 
-    /** How many places as written a figure may be off what a slip gives: by the last rounding alone, and by roundings on the way as well. */
+    /** Greatest distance of a figure from what a slip gives, in places as written: by the last rounding alone, and by roundings on the way as well. */
     private static final double AT_THE_END = 0.5;
 
     private static final double ON_THE_WAY = 1;
@@ -35,7 +35,7 @@ final class SlipFinder {
     private final List<Slip> slips;
 
     /**
-     * For figures of one measurement.
+     * Creates a finder for figures of one measurement.
      *
      * @param wrong those that were worked wrong from its readings; a single one is weaker evidence than several
      */
@@ -56,7 +56,7 @@ final class SlipFinder {
     }
 
     /**
-     * What explains worked figures.
+     * An explanation of worked figures.
      *
      * @param slips sets of one slip, or of two where no single one fits; empty where none fit
      * @param possible whether something else explains them as well
@@ -91,7 +91,7 @@ final class SlipFinder {
                 : new Explanation(found, found.size() > 1 || isAlone() && PenError.explains(wrong.get(0)));
     }
 
-    /** Returns whether nought stands everywhere: of two repeats a sign lost in one leaves as little, and nobody needs a slip to write it. */
+    /** Returns whether zero stands everywhere: of two repeats a sign lost in one leaves as little, and nobody needs a slip to write it. */
     private boolean isNothing() {
         return wrong.stream().allMatch(one -> one.wrote() == 0);
     }

@@ -22,7 +22,7 @@ public final class SlipPicture {
     private SlipPicture() {}
 
     /**
-     * What stands at each place by the slip that is named for a step as found, mm or deg by place, mean of the repeats; empty where none is
+     * Returns what stands at each place by the slip that is named for a step as found, mm or deg by place, mean of the repeats; empty where none is
      * named alone, and where the slip is none of readings.
      */
     public static Map<String, Double> of(MarkSheet sheet, Assignment assignment, OwnFigures own, Measure measure) {
@@ -64,7 +64,7 @@ public final class SlipPicture {
                 .collect(Collectors.toSet());
     }
 
-    /** Those that alone explain readings of a step, or a working from them. */
+    /** Returns those that alone explain readings of a step, or a working from them. */
     private static Stream<Set<String>> slips(Evidence evidence, String step, Measure measure) {
         if (evidence instanceof ReadingEvidence reading && step.equals(measure.id())) {
             return reading.possible() ? Stream.empty() : alone(reading.slips());

@@ -3,7 +3,7 @@ package app.galdrin.core.marking;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.sitting.LineKey;
-import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.sitting.ThrustReference;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Judgement;
@@ -99,7 +99,7 @@ public final class VerdictMarker implements AspectMarker {
     private static Evidence verdict(Case sitting, Judge judge, FigureId figure) {
         Optional<Estimate> thrust = sitting.own().thrustLine(judge.id());
         Optional<Estimate> value =
-                sitting.standing(figure, judge.id()).map(v -> OwnFigures.countedFrom(thrust, figure, v));
+                sitting.standing(figure, judge.id()).map(v -> ThrustReference.countedFrom(thrust, figure, v));
         Optional<Verdict> said = sitting.answers()
                 .text(LineKey.of(judge.id(), figure.key()))
                 .flatMap(text -> Keyed.find(Verdict.values(), text));

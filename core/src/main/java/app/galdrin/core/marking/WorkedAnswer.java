@@ -11,7 +11,8 @@ import java.util.Optional;
  * A figure as it was worked on paper, in the answer's unit.
  *
  * @param honest what the taught working gives from the same readings
- * @param right the same; of a total that was added up right from his own wheels, their sum; of what was rounded on the way, what that gives
+ * @param right the same; of a total that was added up right from the apprentice's own wheels, their sum; of what was rounded on the way, what that
+ * gives
  * @param wrote what was written
  * @param place one unit of the last place it was written to, or asked for where that is coarser
  * @param rounded what a usual habit of rounding on the way gives, where that is why it is right
@@ -30,7 +31,7 @@ record WorkedAnswer(
     /** A figure that is off by no more than this many places is a matter of rounding and never a slip's. */
     private static final double BEYOND_ROUNDING = 2.5;
 
-    /** The same, right by what follows from other figures he wrote, in the answer's unit. */
+    /** The same, right by what follows from the apprentice's other figures, in the answer's unit. */
     WorkedAnswer following(double follows) {
         return new WorkedAnswer(item, measure, honest, follows, wrote, place, rounded, unread);
     }
@@ -50,7 +51,7 @@ record WorkedAnswer(
         return new WorkedAnswer(item, measure, honest, wrote, wrote, place, Optional.empty(), missing);
     }
 
-    /** How far a figure may be off for full marks: a person rounds as he goes. */
+    /** Returns how far a figure may be off for full marks: people round on the way. */
     double tolerance() {
         return item.unit().step() + Tolerance.ROUNDING.size();
     }
@@ -84,7 +85,7 @@ record WorkedAnswer(
         return tells(wrote);
     }
 
-    /** Returns whether a value is so far from the honest one that whoever writes it has not just rounded. */
+    /** Returns whether a value is so far from the honest one that anyone who writes it has not just rounded. */
     boolean tells(double value) {
         return Math.abs(value - honest) > BEYOND_ROUNDING * place;
     }

@@ -13,17 +13,17 @@ import java.util.Set;
  * A worked figure against what the taught working gives from the same readings, both in the answer's unit.
  *
  * @param taught key of the working
- * @param honest what his readings give, in the unit of the answer
- * @param written what he wrote, in the unit of the answer
+ * @param honest what the apprentice's readings give, in the unit of the answer
+ * @param written what the apprentice wrote, in the unit of the answer
  * @param tolerance how far it may be off, in the unit of the answer, 0 or more
  * @param credit share of the marks, 0 to 1
  * @param slips that give what was written, each with all it takes
  * @param possible whether so many slips could give so much that this one may be chance
  * @param way what was asked for on the way to it; the marks are theirs and the figure's alike
- * @param follows what follows from what he wrote on the way, in the unit of the answer; empty where that is what his readings give
+ * @param follows what follows from the intermediate figures as written, in the unit of the answer; empty where that is what the readings give
  * @param rounded what a usual habit of rounding on the way gives, where marks were earned by that
  * @param unread readings that are missing, where the figure is right for what they can have been
- * @param steps from his readings to the figure, an element a repeat; empty until the sheet is shown or stored
+ * @param steps from the apprentice's readings to the figure, an element a repeat; empty until the sheet is shown or stored
  */
 public record WorkingEvidence(
         FigureId figure,
@@ -90,7 +90,7 @@ public record WorkingEvidence(
         return slips.isEmpty() && credit == 1;
     }
 
-    /** Returns whether it follows from his own figures, a total from his two wheels, rather than from his readings. */
+    /** Returns whether it follows from the apprentice's own figures, a total from two wheels, rather than from the readings. */
     public boolean addedUp() {
         return right()
                 && way.isEmpty()
@@ -99,7 +99,7 @@ public record WorkingEvidence(
                 && Math.abs(written - honest) > tolerance;
     }
 
-    /** Returns whether it is what follows from what he wrote on the way, which was not what his readings give. */
+    /** Returns whether it is what follows from the intermediate figures as written, which were not what the readings give. */
     public boolean followsWay() {
         return follows.filter(f -> Math.abs(written - f) <= tolerance).isPresent();
     }

@@ -10,6 +10,7 @@ import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.procedure.WorkedRepeat;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.MissingReading;
+import app.galdrin.core.sitting.TargetReadings;
 import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
@@ -67,7 +68,7 @@ public final class WorkingMarker implements AspectMarker {
 
     private static List<Evidence> evidence(Case sitting, Work work, Target target) {
         Measure measure = sitting.practical().measure(target.from()).orElseThrow();
-        return sitting.own().targets(target, measure, 0).stream()
+        return TargetReadings.of(sitting.own(), target, measure, 0).stream()
                 .map(t -> evidence(sitting, work, target, t))
                 .toList();
     }
@@ -93,7 +94,7 @@ public final class WorkingMarker implements AspectMarker {
                 tolerance + Tolerance.ROUNDING.size());
     }
 
-    /** How many times their limit honest repeats hardly ever lie apart. */
+    /** Multiple of their limit beyond which honest repeats hardly ever lie apart. */
     private static final double SELDOM_EXCEEDED = 2;
 
     /** The figures of a step, which are looked at together: a slip explains all that is wrong, or nothing. */
@@ -202,7 +203,7 @@ public final class WorkingMarker implements AspectMarker {
         }
 
         /**
-         * Where a repeat was read in part, what was written is right if it can have come to that: lying with the others as honest repeats do. Who
+         * Accepts what was written if a repeat that was read in part can have given it: lying with the others as honest repeats do. Who
          * never began a repeat has not worked with it.
          */
         private WorkedAnswer withWhatIsUnread(WorkedAnswer one) {
@@ -231,8 +232,8 @@ public final class WorkingMarker implements AspectMarker {
         }
 
         /**
-         * By the first habit of rounding that gives what was written: of the figure itself, else of one of the two that it follows from, where he wrote
-         * the other alone.
+         * Finds the first habit of rounding that gives what was written: of the figure itself, else of one of the two that it follows from, where
+         * only the other was written.
          */
         private WorkedAnswer rounded(WorkedAnswer one) {
             FigureId figure = one.item().figure();
@@ -245,7 +246,10 @@ public final class WorkingMarker implements AspectMarker {
                     .orElse(one);
         }
 
-        /** What it comes to of the part he wrote and of the other as it would have been right, in the answer's unit: a step beside any habit, too. */
+        /**
+         * Returns what it comes to of the part the apprentice wrote and of the other as it would have been right, in the answer's unit: a step beside
+         * any habit, too.
+         */
         private Stream<Double> fromOnePart(WorkedAnswer one, Combination made) {
             AnswerUnit unit = one.item().unit();
             Optional<Double> first = wroteOf(made.parts().get(0), unit);
@@ -277,7 +281,7 @@ public final class WorkingMarker implements AspectMarker {
                     .filter(w -> w.value().isPresent());
         }
 
-        /** What follows from his own figures as he wrote them, in the same unit: what is wrong in them is not wrong a second time. */
+        /** Returns what follows from the apprentice's own figures as written, in the same unit: what is wrong in them is not wrong a second time. */
         private Optional<Double> followsFromHis(Work.Item item) {
             return Derivation.of(item.figure())
                     .flatMap(made -> wroteOf(made.parts().get(0), item.unit())

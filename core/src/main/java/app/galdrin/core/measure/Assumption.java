@@ -1,6 +1,6 @@
 package app.galdrin.core.measure;
 
-/** What a method takes for granted because it can't see it: a reason to warn before its figures are trusted. */
+/** Assumption that a method cannot check: a reason to warn before its figures are trusted. */
 public enum Assumption {
     /** The rear wheel the string is drawn along points straight ahead, or its toe is known and added. */
     REAR_TOE_KNOWN("rearToeKnown"),

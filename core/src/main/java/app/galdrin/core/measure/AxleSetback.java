@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.random.RandomGenerator;
 
 /**
- * How far one front wheel stands behind the other, from the wheelbase of each side (record kind {@code axle.setback}).
+ * Setback: the distance by which one front wheel stands behind the other, from the wheelbase of each side (record kind {@code axle.setback}).
  *
  * <pre>
  * setback = wheelbase left − wheelbase right   mm, positive: the right front wheel stands back

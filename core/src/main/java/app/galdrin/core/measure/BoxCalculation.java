@@ -11,21 +11,21 @@ import java.util.Optional;
 /** One run through the formulas of {@link ToeBox}, with every reading known to the propagation once. */
 final class BoxCalculation {
 
-    /** Most independent readings: two spacings, four hub gaps, eight rim gaps. */
+    /** Greatest number of independent readings: two spacings, four hub gaps, eight rim gaps. */
     private static final int READINGS = 14;
 
-    private final ToeBox.Readings readings;
+    private final BoxReadings readings;
     private final Propagation propagation;
     private final Dual skewLeft;
     private final Dual skewRight;
     private final Map<Wheel, Dual> toes = new EnumMap<>(Wheel.class);
 
-    BoxCalculation(ToeBox.Readings r, ToeBox.ReadingUncertainty u) {
+    BoxCalculation(BoxReadings r, BoxUncertainty u) {
         this.readings = r;
         this.propagation = Propagation.of(READINGS, u.spacing(), u.hubGap(), u.gap());
         Dual opening = propagation
-                .reading(ToeBox.SPACING_FRONT.name(), r.spacingFront(), u.spacing())
-                .subtract(propagation.reading(ToeBox.SPACING_REAR.name(), r.spacingRear(), u.spacing()))
+                .reading(BoxPlaces.SPACING_FRONT.name(), r.spacingFront(), u.spacing())
+                .subtract(propagation.reading(BoxPlaces.SPACING_REAR.name(), r.spacingRear(), u.spacing()))
                 .divide(r.stationDistance());
         Dual leaning = acrossHubs(Wheel.FRONT_LEFT, u.hubGap())
                 .subtract(acrossHubs(Wheel.REAR_LEFT, u.hubGap()))
@@ -40,25 +40,25 @@ final class BoxCalculation {
     }
 
     private Dual hub(Wheel wheel, double uHub) {
-        return propagation.reading(ToeBox.hubGap(wheel), readings.hubGaps().at(wheel), uHub);
+        return propagation.reading(BoxPlaces.hubGap(wheel), readings.hubGaps().at(wheel), uHub);
     }
 
     private Dual toe(Wheel wheel, RimGaps gaps, double uGap) {
         return propagation
-                .reading(ToeBox.frontGap(wheel), gaps.frontGap(), uGap)
-                .subtract(propagation.reading(ToeBox.rearGap(wheel), gaps.rearGap(), uGap))
+                .reading(BoxPlaces.frontGap(wheel), gaps.frontGap(), uGap)
+                .subtract(propagation.reading(BoxPlaces.rearGap(wheel), gaps.rearGap(), uGap))
                 .divide(gaps.baseline())
                 .asin()
                 .subtract(wheel.left() ? skewLeft : skewRight);
     }
 
-    ToeBox.Result result(Optional<ToeBox.Tracks> tracks) {
+    BoxResult result(Optional<BoxTracks> tracks) {
         Map<Wheel, Estimate> estimates = new EnumMap<>(Wheel.class);
         toes.forEach((wheel, toe) -> estimates.put(wheel, propagation.estimate(toe)));
         Optional<Dual> thrust = halfDifference(Wheel.REAR_LEFT);
         Optional<Dual> ahead = halfDifference(Wheel.FRONT_LEFT)
                 .map(t -> thrust.map(t::subtract).orElse(t));
-        return new ToeBox.Result(
+        return new BoxResult(
                 skewLeft.value(),
                 skewRight.value(),
                 estimates,
@@ -85,6 +85,6 @@ final class BoxCalculation {
     private double trackDifference() {
         double opening =
                 (readings.spacingFront() - readings.spacingRear()) * readings.wheelbase() / readings.stationDistance();
-        return opening - ToeBox.hubs(readings, Wheel.FRONT_LEFT) + ToeBox.hubs(readings, Wheel.REAR_LEFT);
+        return opening - readings.acrossHubs(Wheel.FRONT_LEFT) + readings.acrossHubs(Wheel.REAR_LEFT);
     }
 }

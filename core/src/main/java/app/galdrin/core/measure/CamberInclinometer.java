@@ -79,7 +79,7 @@ public final class CamberInclinometer implements MeasuringMethod {
 
     private static final double RIGHT_ANGLE = Math.PI / 2;
 
-    /** What the gauge counts from. */
+    /** Zero that the gauge counts from. */
     public enum Reference implements Keyed {
         /** 0 at plumb, top outward positive. */
         GRAVITY("gravity", -20, 20),
@@ -102,7 +102,7 @@ public final class CamberInclinometer implements MeasuringMethod {
         }
     }
 
-    /** Which way the top of the wheel leans. */
+    /** Direction in which the top of the wheel leans. */
     public enum Lean implements Keyed {
         IN("in", -1),
         OUT("out", 1);

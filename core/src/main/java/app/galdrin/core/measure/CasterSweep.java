@@ -27,7 +27,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.random.RandomGenerator;
-import java.util.stream.IntStream;
 
 /**
  * Caster, and with three or more steer angles KPI, from the camber of a wheel that is steered (record kind
@@ -57,7 +56,6 @@ public final class CasterSweep implements MeasuringMethod {
     private static final NumberField STEER = NumberField.angle("steer", Range.STEER);
     private static final NumberField CAMBER = NumberField.angle("camber", Range.CAMBER);
 
-    /** Places on the sketch, which are the fields of the record: {@code readings.0.steer} and so on. */
     private static final ListField READINGS = ListField.of("readings", STEER, CAMBER);
 
     static final NumberField FLOOR_PITCH =
@@ -103,43 +101,14 @@ public final class CasterSweep implements MeasuringMethod {
     private static final double WORST_CONDITION = 1e4;
 
     /**
-     * One reading of a steered wheel, rad.
-     *
-     * @param steer ψ, rad, to the left positive
-     * @param camber as the inclinometer shows it, rad, top outward positive
-     */
-    public record Reading(double steer, double camber) {}
-
-    /**
-     * The readings of one wheel; {@code kpi} (rad) is assumed where fewer than three steer angles are distinct.
-     *
-     * @param kpi rad, leaning inward positive
-     */
-    public record Readings(Side side, List<Reading> readings, Floor floor, double kpi) {}
-
-    /**
-     * Standard uncertainties of every camber, every steer, of pitch and roll each, and of an assumed KPI, rad.
-     *
-     * @param angle rad, 0 or more
-     * @param steer rad, 0 or more
-     * @param floor rad, 0 or more
-     * @param kpi rad, 0 or more
-     */
-    public record ReadingUncertainty(double angle, double steer, double floor, double kpi) {
-
-        /** Readings taken as exact. */
-        public static final ReadingUncertainty NONE = new ReadingUncertainty(0, 0, 0, 0);
-    }
-
-    /**
-     * What follows from the sweep, rad.
+     * Result of the sweep, rad.
      *
      * @param kpi only where it is solved
      * @param shortcut what the workshop's factor gives for caster
      */
     public record Result(Estimate caster, Optional<Estimate> kpi, Shortcut shortcut) {
 
-        /** How wrong the shortcut is: shortcut − caster, rad. */
+        /** Returns how wrong the shortcut is: shortcut − caster, rad. */
         public double shortcutError() {
             return shortcut.caster() - caster.value();
         }
@@ -157,7 +126,7 @@ public final class CasterSweep implements MeasuringMethod {
     public record Shortcut(double out, double in, double halfSpan, double factor, double caster) {}
 
     /** Works the readings; {@code insufficient} where they do not determine the axis. */
-    public static Outcome<Result> evaluate(Readings r, ReadingUncertainty u) {
+    public static Outcome<Result> evaluate(SweepReadings r, SweepUncertainty u) {
         double[] steers = new double[r.readings().size()];
         for (int i = 0; i < steers.length; i++) {
             steers[i] = r.readings().get(i).steer();
@@ -178,7 +147,7 @@ public final class CasterSweep implements MeasuringMethod {
                 shortcut(r, steers[0], steers[steers.length - 1])));
     }
 
-    /** How many steer angles count: going up in order, each is compared with the last one that counted. */
+    /** Returns how many steer angles count: going up in order, each is compared with the last one that counted. */
     private static int distinct(double[] sorted) {
         int count = 1;
         double last = sorted[0];
@@ -191,7 +160,7 @@ public final class CasterSweep implements MeasuringMethod {
         return count;
     }
 
-    private static Shortcut shortcut(Readings r, double rightmost, double leftmost) {
+    private static Shortcut shortcut(SweepReadings r, double rightmost, double leftmost) {
         boolean left = r.side() == Side.LEFT;
         double out = camberAt(r, left ? leftmost : rightmost);
         double in = camberAt(r, left ? rightmost : leftmost);
@@ -202,10 +171,10 @@ public final class CasterSweep implements MeasuringMethod {
     }
 
     /** The camber as read at a steer angle; readings at exactly that angle are averaged. */
-    private static double camberAt(Readings r, double steer) {
+    private static double camberAt(SweepReadings r, double steer) {
         double sum = 0;
         int count = 0;
-        for (Reading reading : r.readings()) {
+        for (SweepReading reading : r.readings()) {
             if (reading.steer() == steer) {
                 sum += reading.camber();
                 count++;
@@ -215,16 +184,16 @@ public final class CasterSweep implements MeasuringMethod {
     }
 
     /** The steps: every camber freed from the floor, the solution, and beside it the shortcut and how wrong it was. */
-    public static List<Step> working(Readings r, Result result) {
+    public static List<Step> working(SweepReadings r, Result result) {
         List<Step> steps = new ArrayList<>();
-        var fit = new SweepFit(r, ReadingUncertainty.NONE, result.kpi().isPresent());
+        var fit = new SweepFit(r, SweepUncertainty.NONE, result.kpi().isPresent());
         double[] cambers = new double[r.readings().size()];
         Arrays.setAll(cambers, fit::camber);
         for (int i = 0; i < cambers.length; i++) {
-            Reading reading = r.readings().get(i);
+            SweepReading reading = r.readings().get(i);
             steps.add(Step.of("caster.sweep.camber")
-                    .with(place(i, CAMBER), FieldUnit.ANGLE, reading.camber())
-                    .with(place(i, STEER), FieldUnit.ANGLE, reading.steer())
+                    .with(SweepPlaces.camber(i), FieldUnit.ANGLE, reading.camber())
+                    .with(SweepPlaces.steer(i), FieldUnit.ANGLE, reading.steer())
                     .with(FLOOR_PITCH, r.floor().pitch())
                     .with(FLOOR_ROLL, r.floor().roll())
                     .gives("camber." + i, FieldUnit.ANGLE, cambers[i]));
@@ -249,35 +218,13 @@ public final class CasterSweep implements MeasuringMethod {
         return steps;
     }
 
-    private static Step.Builder rows(Readings r, double[] cambers, boolean solved) {
+    private static Step.Builder rows(SweepReadings r, double[] cambers, boolean solved) {
         var step = Step.of(solved ? "caster.sweep.solved" : "caster.sweep.assumed");
         for (int i = 0; i < cambers.length; i++) {
-            step.with(place(i, STEER), FieldUnit.ANGLE, r.readings().get(i).steer())
+            step.with(SweepPlaces.steer(i), FieldUnit.ANGLE, r.readings().get(i).steer())
                     .with("camber." + i, FieldUnit.ANGLE, cambers[i]);
         }
         return solved ? step : step.with(KPI, r.kpi());
-    }
-
-    static String place(int index, NumberField field) {
-        return READINGS.name() + "." + index + "." + field.name();
-    }
-
-    /** The number of readings whose place names are prepared in advance; few sweeps have more. */
-    private static final int USUAL_READINGS = 8;
-
-    private static final String[] CAMBER_PLACES = places(CAMBER);
-    private static final String[] STEER_PLACES = places(STEER);
-
-    private static String[] places(NumberField field) {
-        return IntStream.range(0, USUAL_READINGS).mapToObj(i -> place(i, field)).toArray(String[]::new);
-    }
-
-    static String camberPlace(int index) {
-        return index < USUAL_READINGS ? CAMBER_PLACES[index] : place(index, CAMBER);
-    }
-
-    static String steerPlace(int index) {
-        return index < USUAL_READINGS ? STEER_PLACES[index] : place(index, STEER);
     }
 
     /**
@@ -286,7 +233,7 @@ public final class CasterSweep implements MeasuringMethod {
      * @param camberAhead camber straight ahead, rad
      * @param steers ψ of every reading, rad
      */
-    public static Readings forward(
+    public static SweepReadings forward(
             SteeringAxis axis,
             double camberAhead,
             Side side,
@@ -294,14 +241,14 @@ public final class CasterSweep implements MeasuringMethod {
             Floor floor,
             Instrument inclinometer,
             RandomGenerator noise) {
-        List<Reading> readings = Arrays.stream(steers)
+        List<SweepReading> readings = Arrays.stream(steers)
                 .mapToObj(steer -> {
                     double camber = axis.camber(camberAhead, steer, side);
                     double shown = floor.inclinometerReading(camber, SteeringAxis.toe(steer, side), side);
-                    return new Reading(steer, inclinometer.read(shown, noise));
+                    return new SweepReading(steer, inclinometer.read(shown, noise));
                 })
                 .toList();
-        return new Readings(side, readings, floor, axis.kpi());
+        return new SweepReadings(side, readings, floor, axis.kpi());
     }
 
     @Override
@@ -316,14 +263,14 @@ public final class CasterSweep implements MeasuringMethod {
 
     @Override
     public Outcome<Answer> evaluate(Input in) {
-        var readings = new Readings(
+        var readings = new SweepReadings(
                 in.word(SIDE),
                 in.list(READINGS).stream()
-                        .map(r -> new Reading(r.number(STEER), r.number(CAMBER)))
+                        .map(r -> new SweepReading(r.number(STEER), r.number(CAMBER)))
                         .toList(),
                 new Floor(in.number(FLOOR_PITCH, 0), in.number(FLOOR_ROLL, 0)),
                 in.number(KPI, 0));
-        return evaluate(readings, new ReadingUncertainty(in.u(U_ANGLE), in.u(U_STEER), in.u(U_FLOOR), in.u(U_KPI)))
+        return evaluate(readings, new SweepUncertainty(in.u(U_ANGLE), in.u(U_STEER), in.u(U_FLOOR), in.u(U_KPI)))
                 .map(result -> new Answer(
                         new Figures()
                                 .set(CASTER, result.caster())

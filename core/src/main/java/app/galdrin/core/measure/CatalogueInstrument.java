@@ -40,7 +40,7 @@ public enum CatalogueInstrument implements Keyed {
     WHEEL_HEADS("wheelHeads", Unit.DEG, 0.01, 0.01, Use.HEAD),
     PROTRACTOR("protractor", Unit.DEG, 0.25, 0.1, Use.AXIS);
 
-    /** What the reading is taken from. */
+    /** Surface that the reading is taken from. */
     public enum Surface {
         /** A metal rim or another machined face. */
         RIM("rim", 0),
@@ -60,7 +60,7 @@ public enum CatalogueInstrument implements Keyed {
             return key;
         }
 
-        /** What it adds to a length read from it, mm. */
+        /** Returns what it adds to a length read from it, mm. */
         public double standardUncertainty() {
             return standardUncertainty;
         }
@@ -92,12 +92,12 @@ public enum CatalogueInstrument implements Keyed {
         return unit.quantity();
     }
 
-    /** What a figure read on it counts as where no unit is written. */
+    /** Returns what a figure read on it counts as where no unit is written. */
     public Unit unit() {
         return unit;
     }
 
-    /** What it does for. */
+    /** Returns what it does for. */
     public Set<Use> uses() {
         return uses;
     }
@@ -117,8 +117,8 @@ public enum CatalogueInstrument implements Keyed {
     }
 
     /**
-     * For a forward model: trained hands on a surface with so many times their usual scatter (0 or more), in mm or rad, which round as
-     * they read; 0 reads without scatter and rounds nothing.
+     * Returns the instrument for a forward model: trained hands on a surface with so many times their usual scatter (0 or more), in mm or rad, which
+     * round as they read; 0 reads without scatter and rounds nothing.
      *
      * @param handlingFactor factor on the scatter of trained hands, 0 or more
      */

@@ -5,7 +5,7 @@ import app.galdrin.core.record.Input;
 import app.galdrin.core.record.JsonObject;
 import java.util.Set;
 
-/** What the trade works on paper for a figure. It lives beside its kind. */
+/** Formula that the trade works on paper for a figure. It lives beside its kind. */
 public interface HandFormula {
 
     /** Key of the working as solved, which every figure has. */
@@ -16,7 +16,7 @@ public interface HandFormula {
 
     FigureId figure();
 
-    /** Fields of the record that it leaves out: what they are is no business of whoever works by it. */
+    /** Fields of the record that it leaves out: what they are is no business of anyone who works by it. */
     Set<String> leavesOut();
 
     /** The name of its result among the steps of its kind. */

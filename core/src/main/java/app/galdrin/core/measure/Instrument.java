@@ -3,7 +3,7 @@ package app.galdrin.core.measure;
 import java.util.random.RandomGenerator;
 
 /**
- * What stands between a true value and the figure written down in a forward model.
+ * Instrument of a forward model: it turns a true value into the figure written down.
  *
  * @param resolution smallest step the person reads, in the reading's unit, 0 or more; 0: not rounded
  * @param scatter standard deviation of a reading before it is rounded, same unit, 0 or more, normally distributed

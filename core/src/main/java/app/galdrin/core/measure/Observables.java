@@ -1,6 +1,6 @@
 package app.galdrin.core.measure;
 
-/** What a measuring method can tell; whatever is not listed by a method it is blind to. */
+/** Quantities that a measuring method can tell; a method is blind to those it does not list. */
 public enum Observables {
     TOTAL_TOE("totalToe"),
     EACH_TOE("eachToe"),

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 
 /**
- * Which rotations of a wheel count as the same position. Rotations are taken to one turn; going up in order, each belongs to
+ * Compares rotations of a wheel: those that count as the same position. Rotations are taken to one turn; going up in order, each belongs to
  * the last one that counted unless it is more than 5° above it; the last that counted is dropped again, and all that belongs
  * to it goes to the first, if it is within 5° of the first across the full turn.
  */

@@ -3,7 +3,7 @@ package app.galdrin.core.measure;
 import java.util.Set;
 
 /**
- * What a method can see and what it takes for granted.
+ * Observables and assumptions of a method.
  *
  * @param sees what it tells; it is blind to all else
  * @param assumes what must hold for its figures to be true

@@ -13,7 +13,7 @@ import app.galdrin.core.uncertainty.LeastSquares;
  */
 final class SweepFit {
 
-    /** What moves a row, in the order of a budget. */
+    /** Inputs that move a row, in the order of a budget. */
     private enum RowSensitivities {
         CAMBER,
         STEER,
@@ -26,8 +26,8 @@ final class SweepFit {
         RowSensitivities.PITCH, RowSensitivities.ROLL, RowSensitivities.KPI
     };
 
-    private final CasterSweep.Readings readings;
-    private final CasterSweep.ReadingUncertainty u;
+    private final SweepReadings readings;
+    private final SweepUncertainty u;
     private final boolean solvesKpi;
     private final double tanKpi;
     private final Floor.CorrectedCamber[] cambers;
@@ -41,7 +41,7 @@ final class SweepFit {
     private final LeastSquares leastSquares;
     private double[] solution = {};
 
-    SweepFit(CasterSweep.Readings readings, CasterSweep.ReadingUncertainty u, boolean solvesKpi) {
+    SweepFit(SweepReadings readings, SweepUncertainty u, boolean solvesKpi) {
         this.readings = readings;
         this.u = u;
         this.solvesKpi = solvesKpi;
@@ -55,7 +55,7 @@ final class SweepFit {
         double[][] rows = new double[n][];
         double[] right = new double[n];
         for (int i = 0; i < n; i++) {
-            CasterSweep.Reading reading = readings.readings().get(i);
+            SweepReading reading = readings.readings().get(i);
             double toe = SteeringAxis.toe(reading.steer(), readings.side());
             cambers[i] = readings.floor().camber(reading.camber(), toe, readings.side());
             sinToe[i] = Math.sin(toe);
@@ -98,7 +98,7 @@ final class SweepFit {
     private Estimate angle(int unknown) {
         double tangent = solution[unknown];
         double angle = Math.atan(tangent);
-        return u.equals(CasterSweep.ReadingUncertainty.NONE)
+        return u.equals(SweepUncertainty.NONE)
                 ? new Estimate(angle, 0)
                 : new Estimate(angle, budget(unknown, 1 / (1 + tangent * tangent)));
     }
@@ -118,7 +118,7 @@ final class SweepFit {
         return Budget.ofInputs(parts, i -> name(i, n));
     }
 
-    /** How an unknown moves with one row. */
+    /** Returns how an unknown moves with one row. */
     private double shift(int i, RowSensitivities row, int unknown) {
         double camber = camberBy(i, row);
         double toe = row == RowSensitivities.STEER ? -readings.side().sign() : 0;
@@ -144,7 +144,7 @@ final class SweepFit {
 
     private static String name(int part, int n) {
         if (part < 2 * n) {
-            return part < n ? CasterSweep.camberPlace(part) : CasterSweep.steerPlace(part - n);
+            return part < n ? SweepPlaces.camber(part) : SweepPlaces.steer(part - n);
         }
         return switch (SHARED[part - 2 * n]) {
             case PITCH -> "floorPitch";

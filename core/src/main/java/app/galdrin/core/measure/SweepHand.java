@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * What the trade works on paper for a caster sweep: camber out less camber in, times a factor, less the floor's pitch. The factor is
+ * Formula that the trade works on paper for a caster sweep: camber out less camber in, times a factor, less the floor's pitch. The factor is
  * 1 / (2 sin θ) with θ half the angle really turned between the two; the 1.5 of the textbooks, which is right near 20° alone; or none,
  * "just subtract at full lock", which is right at 30° alone.
  */
@@ -27,12 +27,12 @@ public enum SweepHand {
         this.taught = taught;
     }
 
-    /** Those of a sweep on plates, the usual one first. */
+    /** Returns those of a sweep on plates, the usual one first. */
     public static List<SweepHand> forSweep() {
         return List.of(FACTOR, ONE_AND_A_HALF);
     }
 
-    /** Those of a sweep from lock to lock, the usual one first. */
+    /** Returns those of a sweep from lock to lock, the usual one first. */
     public static List<SweepHand> forLocks() {
         return List.of(SUBTRACT, FACTOR);
     }

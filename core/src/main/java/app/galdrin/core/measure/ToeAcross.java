@@ -77,7 +77,7 @@ public final class ToeAcross implements MeasuringMethod {
             Shape.of(LENGTH_DIFFERENCE, TOTAL_TOE, USED_BASELINE));
     private static final Sight SIGHT = Sight.of(Observables.TOTAL_TOE).assuming(Assumption.SAME_POINTS);
 
-    /** What was read across the axle. */
+    /** Readings across the axle. */
     public enum Reading implements Keyed {
         /** The tape runs from wheel to wheel. */
         SPAN("span"),
@@ -132,7 +132,7 @@ public final class ToeAcross implements MeasuringMethod {
     }
 
     /**
-     * What follows from the readings.
+     * Result of the readings.
      *
      * @param lengthDifference mm, toe-in positive
      * @param totalToe rad, toe-in positive

@@ -26,7 +26,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Function;
 
 /**
@@ -54,11 +53,6 @@ public final class ToeBox implements MeasuringMethod {
 
     public static final String NAME = "toe.box";
 
-    /** Places on the sketch, which are the fields of the record. */
-    public static final NumberField SPACING_FRONT = NumberField.length("stringSpacingFront", Range.LENGTH);
-
-    public static final NumberField SPACING_REAR = NumberField.length("stringSpacingRear", Range.LENGTH);
-    public static final NumberField STATION_DISTANCE = NumberField.length("stationDistance", Range.LENGTH);
     private static final NumberField WHEELBASE = NumberField.length("wheelbase", Range.LENGTH);
     private static final GroupField HUB_GAP = GroupField.of("hubGap", eachWheel(ToeBox::hubGapField));
     private static final GroupField WHEELS = GroupField.of("wheels", eachWheel(ToeBox::wheelField));
@@ -91,15 +85,18 @@ public final class ToeBox implements MeasuringMethod {
 
     private static final Contract CONTRACT = new Contract(
             NAME,
-            Shape.of(SPACING_FRONT, SPACING_REAR, STATION_DISTANCE, WHEELBASE, HUB_GAP, WHEELS, FRONT_STATION)
+            Shape.of(
+                            BoxPlaces.SPACING_FRONT,
+                            BoxPlaces.SPACING_REAR,
+                            BoxPlaces.STATION_DISTANCE,
+                            WHEELBASE,
+                            HUB_GAP,
+                            WHEELS,
+                            FRONT_STATION)
                     .withU(U_SPACING, U_HUB_GAP, ToeLine.U_GAP),
             Shape.of(SKEW, TOE, TOTAL_TOE, THRUST_ANGLE, STEER_AHEAD, TRACK_DIFFERENCE, FRONT_TRACK, REAR_TRACK));
     private static final Sight SIGHT = Sight.of(
             Observables.TOTAL_TOE, Observables.EACH_TOE, Observables.THRUST_ANGLE, Observables.TRACK_DIFFERENCE);
-
-    private static final String[] HUB_GAP_PLACES = places("hubGap.", "");
-    private static final String[] FRONT_GAP_PLACES = places("wheels.", ".frontGap");
-    private static final String[] REAR_GAP_PLACES = places("wheels.", ".rearGap");
 
     private static Field[] eachWheel(Function<Wheel, Field> field) {
         return Arrays.stream(Wheel.values()).map(field).toArray(Field[]::new);
@@ -118,92 +115,12 @@ public final class ToeBox implements MeasuringMethod {
         return NumberField.angle(wheel.key(), Range.ALL).optional().withDoubt();
     }
 
-    public static String hubGap(Wheel wheel) {
-        return HUB_GAP_PLACES[wheel.ordinal()];
-    }
-
-    public static String frontGap(Wheel wheel) {
-        return FRONT_GAP_PLACES[wheel.ordinal()];
-    }
-
-    public static String rearGap(Wheel wheel) {
-        return REAR_GAP_PLACES[wheel.ordinal()];
-    }
-
-    private static String[] places(String head, String tail) {
-        return Arrays.stream(Wheel.values()).map(w -> head + w.key() + tail).toArray(String[]::new);
-    }
-
-    /**
-     * The readings of one box, mm.
-     *
-     * @param spacingFront between the strings at the front station, mm, positive
-     * @param spacingRear between the strings at the rear station, mm, positive
-     * @param stationDistance from the rear station to the front one, along the vehicle, mm, positive
-     * @param wheelbase mm, positive
-     * @param hubGaps string to hub face, all four
-     * @param wheels string to rim, of the wheels that were read
-     * @param frontAxleToFrontStation how far the front station lies ahead of the front axle, mm
-     */
-    public record Readings(
-            double spacingFront,
-            double spacingRear,
-            double stationDistance,
-            double wheelbase,
-            PerWheel hubGaps,
-            Map<Wheel, RimGaps> wheels,
-            OptionalDouble frontAxleToFrontStation) {}
-
-    /**
-     * Standard uncertainties of each spacing, hub gap and rim gap, mm.
-     *
-     * @param spacing mm, 0 or more
-     * @param hubGap mm, 0 or more
-     * @param gap mm, 0 or more
-     */
-    public record ReadingUncertainty(double spacing, double hubGap, double gap) {
-
-        /** Readings taken as exact. */
-        public static final ReadingUncertainty NONE = new ReadingUncertainty(0, 0, 0);
-    }
-
-    /**
-     * What follows from the box; angles rad, lengths mm.
-     *
-     * @param skewLeft rad, the front end of the left string farther outboard positive
-     * @param skewRight rad, the front end of the right string farther outboard positive
-     * @param toes of the wheels that were read, toe-in positive
-     * @param totalFront where both front wheels were read; likewise rear
-     * @param thrustAngle rear wheels together pointing right: positive
-     * @param steerAhead front wheels together pointing right of the thrust line: positive
-     * @param trackDifference front track less rear track at the hub faces, mm
-     * @param tracks front and rear track at the hub faces, where the front station is placed
-     */
-    public record Result(
-            double skewLeft,
-            double skewRight,
-            Map<Wheel, Estimate> toes,
-            Optional<Estimate> totalFront,
-            Optional<Estimate> totalRear,
-            Optional<Estimate> thrustAngle,
-            Optional<Estimate> steerAhead,
-            double trackDifference,
-            Optional<Tracks> tracks) {}
-
-    /**
-     * Tracks at the hub faces, mm.
-     *
-     * @param front mm, positive
-     * @param rear mm, positive
-     */
-    public record Tracks(double front, double rear) {}
-
     /** Works the readings. */
-    public static Outcome<Result> evaluate(Readings r, ReadingUncertainty u) {
+    public static Outcome<BoxResult> evaluate(BoxReadings r, BoxUncertainty u) {
         if (r.wheels().isEmpty()) {
             return Outcome.fault(FaultCode.INSUFFICIENT, WHEELS.name());
         }
-        Optional<Tracks> tracks = tracks(r);
+        Optional<BoxTracks> tracks = tracks(r);
         if (tracks.isPresent() && !(tracks.get().front() > 0 && tracks.get().rear() > 0)) {
             return Outcome.fault(FaultCode.INCONSISTENT, HUB_GAP.name());
         }
@@ -216,8 +133,8 @@ public final class ToeBox implements MeasuringMethod {
         return Outcome.of(new BoxCalculation(r, u).result(tracks));
     }
 
-    /** Tracks at the axles, with the spacing on the straight line through the two that were read. */
-    private static Optional<Tracks> tracks(Readings r) {
+    /** BoxTracks at the axles, with the spacing on the straight line through the two that were read. */
+    private static Optional<BoxTracks> tracks(BoxReadings r) {
         if (r.frontAxleToFrontStation().isEmpty()) {
             return Optional.empty();
         }
@@ -225,16 +142,13 @@ public final class ToeBox implements MeasuringMethod {
         double back = r.frontAxleToFrontStation().getAsDouble();
         double spacingAtFrontAxle = r.spacingFront() - slope * back;
         double spacingAtRearAxle = r.spacingFront() - slope * (back + r.wheelbase());
-        return Optional.of(new Tracks(
-                spacingAtFrontAxle - hubs(r, Wheel.FRONT_LEFT), spacingAtRearAxle - hubs(r, Wheel.REAR_LEFT)));
-    }
-
-    static double hubs(Readings r, Wheel wheel) {
-        return r.hubGaps().at(wheel) + r.hubGaps().at(wheel.opposite());
+        return Optional.of(new BoxTracks(
+                spacingAtFrontAxle - r.acrossHubs(Wheel.FRONT_LEFT),
+                spacingAtRearAxle - r.acrossHubs(Wheel.REAR_LEFT)));
     }
 
     /** The steps from the readings to the toe of every wheel and what follows from them. */
-    public static List<Step> working(Readings r, Result result) {
+    public static List<Step> working(BoxReadings r, BoxResult result) {
         List<Step> steps = new ArrayList<>();
         steps.add(skew(r, "toe.box.skewLeft").gives("skew.left", FieldUnit.ANGLE, result.skewLeft()));
         steps.add(skew(r, "toe.box.skewRight").gives("skew.right", FieldUnit.ANGLE, result.skewRight()));
@@ -258,30 +172,30 @@ public final class ToeBox implements MeasuringMethod {
         return steps;
     }
 
-    private static Step.Builder spacings(String formula, Readings r) {
+    private static Step.Builder spacings(String formula, BoxReadings r) {
         return Step.of(formula)
-                .with(SPACING_FRONT, r.spacingFront())
-                .with(SPACING_REAR, r.spacingRear())
-                .with(STATION_DISTANCE, r.stationDistance())
+                .with(BoxPlaces.SPACING_FRONT, r.spacingFront())
+                .with(BoxPlaces.SPACING_REAR, r.spacingRear())
+                .with(BoxPlaces.STATION_DISTANCE, r.stationDistance())
                 .with(WHEELBASE, r.wheelbase());
     }
 
-    private static Step.Builder hubGaps(Readings r, Step.Builder step) {
+    private static Step.Builder hubGaps(BoxReadings r, Step.Builder step) {
         for (Wheel wheel : Wheel.values()) {
-            step.with(hubGap(wheel), FieldUnit.LENGTH, r.hubGaps().at(wheel));
+            step.with(BoxPlaces.hubGap(wheel), FieldUnit.LENGTH, r.hubGaps().at(wheel));
         }
         return step;
     }
 
-    private static Step.Builder skew(Readings r, String formula) {
+    private static Step.Builder skew(BoxReadings r, String formula) {
         return hubGaps(r, spacings(formula, r));
     }
 
-    private static Step toe(Readings r, Result result, Wheel wheel, Estimate toe) {
+    private static Step toe(BoxReadings r, BoxResult result, Wheel wheel, Estimate toe) {
         RimGaps gaps = Objects.requireNonNull(r.wheels().get(wheel));
         return Step.of(TOE_FORMULA)
-                .with(frontGap(wheel), FieldUnit.LENGTH, gaps.frontGap())
-                .with(rearGap(wheel), FieldUnit.LENGTH, gaps.rearGap())
+                .with(BoxPlaces.frontGap(wheel), FieldUnit.LENGTH, gaps.frontGap())
+                .with(BoxPlaces.rearGap(wheel), FieldUnit.LENGTH, gaps.rearGap())
                 .with(ToeLine.BASELINE, gaps.baseline())
                 .with(
                         wheel.left() ? "skew.left" : "skew.right",
@@ -291,7 +205,7 @@ public final class ToeBox implements MeasuringMethod {
     }
 
     /** A step from the toes of both wheels of an axle. */
-    private static Step.Builder both(Result result, Formula formula, Wheel left) {
+    private static Step.Builder both(BoxResult result, Formula formula, Wheel left) {
         var step = Step.of(formula);
         for (Wheel wheel : List.of(left, left.opposite())) {
             step.with(
@@ -321,16 +235,16 @@ public final class ToeBox implements MeasuringMethod {
             rims.optional((GroupField) WHEELS.shape().fields().get(wheel.ordinal()))
                     .ifPresent(gaps -> wheels.put(wheel, gaps(gaps)));
         }
-        var readings = new Readings(
-                in.number(SPACING_FRONT),
-                in.number(SPACING_REAR),
-                in.number(STATION_DISTANCE),
+        var readings = new BoxReadings(
+                in.number(BoxPlaces.SPACING_FRONT),
+                in.number(BoxPlaces.SPACING_REAR),
+                in.number(BoxPlaces.STATION_DISTANCE),
                 in.number(WHEELBASE),
                 PerWheel.of(wheel ->
                         hubs.number((NumberField) HUB_GAP.shape().fields().get(wheel.ordinal()))),
                 wheels,
                 in.optional(FRONT_STATION));
-        return evaluate(readings, new ReadingUncertainty(in.u(U_SPACING), in.u(U_HUB_GAP), in.u(ToeLine.U_GAP)))
+        return evaluate(readings, new BoxUncertainty(in.u(U_SPACING), in.u(U_HUB_GAP), in.u(ToeLine.U_GAP)))
                 .map(result -> new Answer(figures(result), () -> working(readings, result)));
     }
 
@@ -338,7 +252,7 @@ public final class ToeBox implements MeasuringMethod {
         return new RimGaps(in.number(ToeLine.FRONT_GAP), in.number(ToeLine.REAR_GAP), in.number(ToeLine.BASELINE));
     }
 
-    private static Figures figures(Result result) {
+    private static Figures figures(BoxResult result) {
         var toes = new Figures();
         result.toes()
                 .forEach((wheel, toe) ->

@@ -15,7 +15,7 @@ public final class ToeBoxForward {
     private ToeBoxForward() {}
 
     /**
-     * How a box was set up round a vehicle, mm.
+     * Set-up of a box round a vehicle, mm.
      *
      * @param frontAxleToFrontStation how far the front station lies ahead of the front axle, mm
      * @param stationDistance mm, positive
@@ -51,7 +51,7 @@ public final class ToeBoxForward {
      * @param tracks at the hub faces, mm
      * @param toes rad, of the wheels that are to be read
      */
-    public record Truth(double wheelbase, ToeBox.Tracks tracks, Rims rims, Map<Wheel, Double> toes) {}
+    public record Truth(double wheelbase, BoxTracks tracks, Rims rims, Map<Wheel, Double> toes) {}
 
     /**
      * The lengths between the rim edges of both axles' wheels, mm.
@@ -66,7 +66,7 @@ public final class ToeBoxForward {
     }
 
     /** The forward model: what is read from a box set up like this round such a vehicle, the tape for the spacings. */
-    public static ToeBox.Readings readings(
+    public static BoxReadings readings(
             Truth truth, SetUp setUp, Instrument tape, Instrument rule, RandomGenerator noise) {
         PerWheel trueHubGaps = PerWheel.of(wheel -> {
             double back = wheel.front() ? 0 : truth.wheelbase();
@@ -83,7 +83,7 @@ public final class ToeBoxForward {
                     toe, squareToString, truth.rims().of(wheel), ToeLine.LineSide.OUTBOARD, skew, rule, noise);
             wheels.put(wheel, line.gaps());
         });
-        return new ToeBox.Readings(
+        return new BoxReadings(
                 tape.read(setUp.leftOffsetFront() + setUp.rightOffsetFront(), noise),
                 tape.read(setUp.leftOffsetRear() + setUp.rightOffsetRear(), noise),
                 setUp.stationDistance(),

@@ -112,10 +112,10 @@ public final class ToeFlags implements MeasuringMethod {
      */
     public record Rear(double left, double right, double wheelbase) {}
 
-    /** What is read; without rear flags the total alone is told. */
+    /** Readings of the flags; without rear flags they tell the total alone. */
     public record Readings(Front front, Optional<Rear> rear) {}
 
-    /** How the total is divided, all rad: {@code difference} = left − right, toe-in positive. */
+    /** Division of the total, all rad: {@code difference} = left − right, toe-in positive. */
     public record Split(Estimate difference, Estimate left, Estimate right, Estimate setbackAngle) {}
 
     /** {@code totalToe} rad, toe-in positive. */

@@ -71,7 +71,7 @@ public final class ToeGauges implements MeasuringMethod {
     /** Degrees, beyond which no gauge reading is a toe. */
     private static final double GREATEST_DEGREES = 30;
 
-    /** What the gauges show. */
+    /** Readings of the gauges. */
     public enum Scale implements Keyed {
         ANGLE("deg"),
         LENGTH("mm");
@@ -87,7 +87,7 @@ public final class ToeGauges implements MeasuringMethod {
             return key;
         }
 
-        /** What is wrong with two readings, mm: a scale in mm needs a baseline, mm, that reaches beyond both; of angles nothing is. */
+        /** Returns what is wrong with two readings, mm: a scale in mm needs a baseline, mm, that reaches beyond both; of angles nothing is. */
         Optional<Fault> fault(double left, double right, OptionalDouble baseline) {
             if (this == ANGLE) {
                 return Optional.empty();

@@ -39,7 +39,7 @@ public final class ToeLine implements MeasuringMethod {
     private static final Formula TOE_FORMULA =
             Formula.of("toe.line.toe", Operation.OVER_LENGTH).worked(in -> Math.asin(in[0] / in[1]) - in[2]);
 
-    /** How the difference of the gaps is taken on a side of the line. */
+    /** Returns how the difference of the gaps is taken on a side of the line. */
     static Formula difference(LineSide side) {
         return Formula.of("toe.line.difference." + side.key(), Operation.DIFFERENCE);
     }

@@ -41,7 +41,7 @@ public final class ToeSlipPlate implements MeasuringMethod {
     private static final double MILLIMETRES_IN_A_METRE = 1000;
 
     /**
-     * Both mm; {@code plateLength} is positive.
+     * Readings of the plate, both mm; {@code plateLength} is positive.
      *
      * @param displacement mm, outward positive
      * @param plateLength mm, positive

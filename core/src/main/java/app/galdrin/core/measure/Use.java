@@ -2,7 +2,7 @@ package app.galdrin.core.measure;
 
 import app.galdrin.core.Keyed;
 
-/** What an instrument is used for at a place: of those that do for it a task names one. */
+/** Use of an instrument at a place: a task names one of those that do for it. */
 public enum Use implements Keyed {
     /** A gap from a string or a face to a rim, across the vehicle. */
     GAP("gap"),
@@ -14,7 +14,7 @@ public enum Use implements Keyed {
     BEAM("beam"),
     /** A wheel's lean, or a floor's. */
     LEVEL("level"),
-    /** How far a wheel is turned. */
+    /** Turn of a wheel. */
     STEER("steer"),
     /** The lean of an axle's pad, a knuckle or a frame. */
     AXIS("axis"),
@@ -22,7 +22,7 @@ public enum Use implements Keyed {
     FLAG("flag"),
     /** A reading on a head clamped to the wheel. */
     HEAD("head"),
-    /** How far a plate slides. */
+    /** Travel of a plate. */
     SLIP("slip");
 
     private final String key;

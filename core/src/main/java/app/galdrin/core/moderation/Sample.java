@@ -18,7 +18,7 @@ public final class Sample {
     private Sample() {}
 
     /**
-     * How it is drawn.
+     * Rule of the draw.
      *
      * @param seed of the random share
      * @param percent of all sheets that are drawn, 0 to 100, rounded up to a whole sheet

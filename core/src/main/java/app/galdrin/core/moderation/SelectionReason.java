@@ -2,7 +2,7 @@ package app.galdrin.core.moderation;
 
 import app.galdrin.core.Keyed;
 
-/** Why a sheet is in the sample; the first that holds. */
+/** Reason for which a sheet is in the sample; the first that holds. */
 public enum SelectionReason implements Keyed {
     OVERRIDE("override"),
     BORDERLINE("borderline"),

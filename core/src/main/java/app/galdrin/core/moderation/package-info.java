@@ -1,4 +1,4 @@
-/** What a verifier looks at: a sample that anybody can draw again. */
+/** The verifier's sample, which anybody can draw again. */
 @NullMarked
 package app.galdrin.core.moderation;
 

@@ -4,7 +4,7 @@ import app.galdrin.core.Fault;
 import app.galdrin.core.spec.written.SheetFault;
 import app.galdrin.core.task.TaskFault;
 
-/** What is wrong with a pack: with itself, or with the task or the sheet in it. */
+/** A fault of a pack: of itself, or of the task or the sheet in it. */
 public sealed interface PackFault {
 
     record FaultOfPack(Fault fault) implements PackFault {}

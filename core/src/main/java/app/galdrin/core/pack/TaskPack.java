@@ -42,11 +42,11 @@ public record TaskPack(Vehicle vehicle, Assignment assignment) {
     /** The steepest floor, degrees. */
     private static final double STEEPEST = 10;
 
-    /** What a text was read as. */
+    /** A text as it was read. */
     public sealed interface Reading {
         record ParsedPack(TaskPack pack) implements Reading {}
 
-        /** Everything that is wrong with it, in its order. */
+        /** All its faults, in its order. */
         record Refusal(List<PackFault> faults) implements Reading {}
     }
 

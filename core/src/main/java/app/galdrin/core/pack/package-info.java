@@ -1,4 +1,4 @@
-/** What workshops share: a task with the sheet of the vehicle it is sat on, in one document. */
+/** Pack that workshops share: a task with the sheet of its vehicle, in one document. */
 @NullMarked
 package app.galdrin.core.pack;
 

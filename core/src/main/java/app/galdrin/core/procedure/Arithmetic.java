@@ -7,7 +7,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What procedures make of figures: estimates, or values alone where nobody asks for the doubt. Marking tries thousands of slips on
+ * Arithmetic of figures: estimates, or values alone where the uncertainty is not asked for. Marking tries thousands of slips on
  * values and works each sheet once as estimates, by the same evaluations and the same definitions of derived figures.
  *
  * @param <V> a figure, mm or rad

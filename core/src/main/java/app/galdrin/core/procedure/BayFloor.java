@@ -14,13 +14,13 @@ import app.galdrin.core.uncertainty.DoubtSource;
  */
 public record BayFloor(int bay, double pitch, double roll, double standardUncertainty, Origin origin) {
 
-    /** How a slope is known. */
+    /** Origin of a slope. */
     public enum Origin {
         /** Surveyed: the same for everyone who measures in the bay. */
         SURVEYED,
         /** Read by the person who measured there. */
         READ,
-        /** Nobody has said anything of it: it has to be read. */
+        /** Slope that nobody has surveyed; it has to be read. */
         NOT_KNOWN
     }
 

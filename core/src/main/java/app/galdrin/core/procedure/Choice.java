@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What is chosen before anything is read because the working depends on it, such as the side of a wheel that a beam runs on.
+ * Choice that the working depends on, made before anything is read, such as the side of a wheel that a beam runs on.
  *
  * @param id its line on the sheet, unlike any place of its procedure, and the family of its options' words
  * @param options keys, the usual one first
@@ -20,7 +20,7 @@ public record Choice(String id, List<String> options) {
         return options.get(0);
     }
 
-    /** What was chosen; empty where nothing is yet. */
+    /** Returns what was chosen; empty where nothing is yet. */
     public Optional<String> in(MeasuringContext standing) {
         return Optional.ofNullable(standing.chosen().get(id));
     }

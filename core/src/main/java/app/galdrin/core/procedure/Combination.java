@@ -6,7 +6,7 @@ import app.galdrin.core.uncertainty.Estimate;
 import java.util.List;
 
 /**
- * How a figure is made of two others.
+ * Combination of two figures into a third.
  *
  * @param formula of the step that works it on paper
  * @param parts two: the left wheel's and the right one's, or camber and KPI
@@ -19,7 +19,7 @@ public record Combination(Formula formula, List<FigureId> parts, double first, d
     }
 
     /**
-     * What it comes to of its two parts, in their unit.
+     * Returns what it comes to of its two parts, in their unit.
      *
      * @param one the first part, rad or mm
      * @param other the second part, rad or mm

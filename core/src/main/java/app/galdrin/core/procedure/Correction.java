@@ -5,7 +5,7 @@ import app.galdrin.core.record.Step;
 import app.galdrin.core.uncertainty.Estimate;
 
 /**
- * What is added to a figure after its kind has been worked, as the last step of the working.
+ * Correction added to a figure as the last step of the working.
  *
  * @param path of the figure in the result
  * @param formula key of the step

@@ -27,13 +27,13 @@ public final class Derivation {
 
     private Derivation() {}
 
-    /** How a figure follows from others; empty where it is read by itself. */
+    /** Returns how a figure follows from others; empty where it is read by itself. */
     public static Optional<Combination> of(FigureId figure) {
         Optional<Combination> known = MADE.get(figure); // without the lock that computing takes
         return known == null ? MADE.computeIfAbsent(figure, Derivation::made) : known;
     }
 
-    /** There are no more than figures. */
+    /** Holds no more entries than there are figures. */
     private static final Map<FigureId, Optional<Combination>> MADE = new ConcurrentHashMap<>();
 
     private static Optional<Combination> made(FigureId figure) {
@@ -69,7 +69,7 @@ public final class Derivation {
     private static final List<FigureId> REAR_TOES =
             List.of(FigureId.of(Measurand.TOE, Wheel.REAR_LEFT), FigureId.of(Measurand.TOE, Wheel.REAR_RIGHT));
 
-    /** What a figure is made of; empty where it is read by itself. */
+    /** Returns what a figure is made of; empty where it is read by itself. */
     public static List<FigureId> parts(FigureId figure) {
         return of(figure).map(Combination::parts).orElse(List.of());
     }
@@ -83,7 +83,7 @@ public final class Derivation {
         return roots.isEmpty() ? Set.of(figure) : roots;
     }
 
-    /** What can follow from sets of figures that procedures tell; there are as many as ways to leave evaluations out. */
+    /** Figures that follow from the sets that procedures tell; there are as many sets as ways to leave evaluations out. */
     private static final Map<Set<FigureId>, Set<FigureId>> REACHABLE = new ConcurrentHashMap<>();
 
     /** All that can follow from these. */

@@ -178,7 +178,7 @@ public final class Evaluation {
     }
 
     /**
-     * What came of a run.
+     * Result of a run.
      *
      * @param figures mm or rad: as estimates, or as values alone
      * @param byHand as the taught working gives them, mm or rad; without those that are worked as solved
@@ -217,7 +217,7 @@ public final class Evaluation {
         return places;
     }
 
-    /** What it has to take from the sheet, and the sheet does not give. */
+    /** Returns what it has to take from the sheet, and the sheet does not give. */
     Stream<Source.Datum> lacking(MeasuringContext standing) {
         return fields.values().stream()
                 .flatMap(s ->
@@ -252,7 +252,7 @@ public final class Evaluation {
         return slopes;
     }
 
-    /** What the taught working takes as known. */
+    /** Returns what the taught working takes as known. */
     Stream<Source.KnownBeforehand> given(String taught) {
         Set<String> left = hand.stream()
                 .filter(h -> h.taught().equals(taught))

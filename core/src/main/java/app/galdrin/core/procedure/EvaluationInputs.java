@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
-/** What one run of an evaluation works with: readings on a vehicle where it stands, and what of their doubt goes into each figure. */
+/** Inputs of one run of an evaluation: readings on a vehicle where it stands, and what of their uncertainty goes into each figure. */
 final class EvaluationInputs {
 
     /** The slope below which a move is binary rounding. */
@@ -26,7 +26,7 @@ final class EvaluationInputs {
     private volatile @Nullable InputDoubts doubts;
 
     /**
-     * For one repeat.
+     * Creates the inputs of one repeat.
      *
      * @param readings mm or deg by place, with their signs
      * @param ofReading the name of a place's reading as a source of doubt
@@ -70,7 +70,7 @@ final class EvaluationInputs {
         return known;
     }
 
-    /** What is given beside the fields. */
+    /** Returns what is given beside the fields. */
     Budget doubtOf(Source.KnownBeforehand given) {
         return new InputDoubts(1, (only, each) -> given.parts(readings, ofReading, standing, each))
                 .through(new double[] {1});

@@ -19,7 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What every run of an evaluation needs and would look for again each time: where its fields and figures stand, and their units. */
+/** Plan of an evaluation, compiled once for all its runs: the positions of its fields and figures, and their units. */
 final class EvaluationPlan {
 
     private static final String U = "u";

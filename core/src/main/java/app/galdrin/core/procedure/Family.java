@@ -2,7 +2,7 @@ package app.galdrin.core.procedure;
 
 import app.galdrin.core.Keyed;
 
-/** What procedures are for; the bench lists them under it. */
+/** Purpose of procedures; the bench lists them under it. */
 public enum Family implements Keyed {
     CASTER("caster"),
     CAMBER("camber"),

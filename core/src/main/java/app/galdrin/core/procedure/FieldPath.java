@@ -34,7 +34,7 @@ final class FieldPath {
         return new FieldPath(head, Integer.parseInt(rest.substring(0, next)), of(rest.substring(next + 1)));
     }
 
-    /** What stands there; null where nothing does. */
+    /** Returns what stands there; null where nothing does. */
     @Nullable
     Object in(JsonObject object) {
         Object there = object.get(name);

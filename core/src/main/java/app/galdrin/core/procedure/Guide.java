@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * How a procedure is done. Steps and checks are keys of sentences that procedures share.
+ * Instructions for a procedure. Steps and checks are keys of sentences that procedures share.
  *
  * @param steps of setting it up, in order
  * @param checks before its readings are trusted

@@ -4,14 +4,14 @@ import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.quantity.Quantity;
 import java.util.random.RandomGenerator;
 
-/** Who sets an instrument up and reads it, in a forward model. */
+/** Hands that set an instrument up and read it, in a forward model. */
 public interface Hands {
 
-    /** How far off something is set up this once, in its unit, mm or rad, with a sign. */
+    /** Returns how far off something is set up this once, in its unit, mm or rad, with a sign. */
     double off(Source.SetUp setUp);
 
     /**
-     * What is read at a place where so much stands, mm or deg, with its sign.
+     * Returns what is read at a place where so much stands, mm or deg, with its sign.
      *
      * @param stands what stands at the place, mm or deg, with its sign
      */
@@ -21,7 +21,7 @@ public interface Hands {
     RandomGenerator random();
 
     /**
-     * Those for whom the catalogue of instruments and the procedures' set-up figures stand.
+     * Returns those for whom the catalogue of instruments and the procedures' set-up figures stand.
      *
      * @param handling factor on how far off they set up and how much they scatter, 0 or more; with 0 the set-up is perfect and nothing is
      *     rounded

@@ -6,7 +6,7 @@ import app.galdrin.core.uncertainty.Estimate;
 import java.util.Map;
 
 /**
- * What readings are taken on: a vehicle with its sheet, in a bay with its floor, and what was found of it before.
+ * Context of a measurement: a vehicle with its sheet, a bay with its floor, and figures found before.
  *
  * @param own figures of the same state that steps before this one came to, rad or mm
  * @param chosen what was chosen for these readings: an option by the id of its choice

@@ -48,7 +48,7 @@ final class MissingReadings {
     }
 
     /**
-     * What comes out whatever stands at the missing places.
+     * Returns what comes out whatever stands at the missing places.
      *
      * @param work works readings, mm or deg by place; empty where they can't be worked
      * @param agreeing what two results have in common
@@ -80,7 +80,7 @@ final class MissingReadings {
         return filled;
     }
 
-    /** What is read at another such place of the vehicle, so that it can be worked; mm or deg. */
+    /** Returns what is read at another such place of the vehicle, so that it can be worked; mm or deg. */
     private double likely(Place place) {
         return places.stream()
                 .filter(p -> p.reading().equals(place.reading()))
@@ -101,7 +101,7 @@ final class MissingReadings {
         return any.get();
     }
 
-    /** What is in both and the same. */
+    /** Returns what is in both and the same. */
     static <K> Map<K, Double> agreeing(Map<K, Double> one, Map<K, Double> other) {
         Map<K, Double> same = new LinkedHashMap<>(one);
         same.entrySet().removeIf(e -> !agree(e.getValue(), other.getOrDefault(e.getKey(), Double.NaN)));

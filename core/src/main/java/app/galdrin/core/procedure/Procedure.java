@@ -186,14 +186,14 @@ public record Procedure(
                         .isEmpty();
     }
 
-    /** What its places are read with, by {@link Place#tool()}, in walking order. */
+    /** Returns what its places are read with, by {@link Place#tool()}, in walking order. */
     public Map<String, CatalogueInstrument> instruments() {
         Map<String, CatalogueInstrument> instruments = new LinkedHashMap<>();
         walk.forEach(place -> instruments.putIfAbsent(place.tool(), place.instrument()));
         return instruments;
     }
 
-    /** What can be taken instead for places of a tool. */
+    /** Returns what can be taken instead for places of a tool. */
     public List<CatalogueInstrument> choiceOf(String tool) {
         return walk.stream()
                 .filter(p -> p.tool().equals(tool))
@@ -202,7 +202,7 @@ public record Procedure(
                 .orElse(List.of());
     }
 
-    /** What the taught working of these figures takes as known, from the vehicle's sheet or of the bay, each once. */
+    /** Returns what the taught working of these figures takes as known, from the vehicle's sheet or of the bay, each once. */
     public List<Source.KnownBeforehand> given(String taught, Collection<FigureId> figures) {
         Map<String, Source.KnownBeforehand> byKey = new LinkedHashMap<>();
         evaluations.stream()
@@ -236,7 +236,7 @@ public record Procedure(
                 .standardUncertainty(CatalogueInstrument.Surface.RIM);
     }
 
-    /** What is chosen before its places are read, each once. */
+    /** Returns what is chosen before its places are read, each once. */
     public List<Choice> choices() {
         return evaluations.stream().flatMap(Evaluation::choices).distinct().toList();
     }
@@ -247,7 +247,7 @@ public record Procedure(
     }
 
     /**
-     * What a figure can't do without and the sheet does not give, when these figures are asked together: another of them may cost a
+     * Returns what a figure can't do without and the sheet does not give, when these figures are asked together: another of them may cost a
      * reading that makes it unnecessary.
      */
     public List<Source.Datum> lacking(FigureId figure, Collection<FigureId> asked, MeasuringContext standing) {
@@ -263,7 +263,7 @@ public record Procedure(
                 .toList();
     }
 
-    /** Everything it can tell, in the order of a sheet; to all else it is blind. */
+    /** Returns everything it can tell, in the order of a sheet; to all else it is blind. */
     public Set<FigureId> sees() {
         Set<FigureId> known = SEEN.get(evaluations);
         return known == null ? SEEN.computeIfAbsent(evaluations, Procedure::seen) : known;
@@ -419,7 +419,7 @@ public record Procedure(
         return new InstrumentSetup(walk, simulation.lay(truth, standing, hands), hands);
     }
 
-    /** What is read without scatter on a vehicle in a known state, mm or deg by place; everything has to be chosen. */
+    /** Returns what is read without scatter on a vehicle in a known state, mm or deg by place; everything has to be chosen. */
     public Map<String, Double> readings(Truth truth, MeasuringContext standing) {
         RandomGenerator random = RandomGeneratorFactory.of("Xoshiro256PlusPlus").create(SEED);
         return lay(truth, standing, 0, random).read();

@@ -36,7 +36,7 @@ public final class Procedures {
         return named(key).orElseThrow();
     }
 
-    /** Those that can tell a figure. */
+    /** Returns those that can tell a figure. */
     public static List<Procedure> seeing(FigureId figure) {
         return ALL.stream().filter(p -> p.sees().contains(figure)).toList();
     }

@@ -1,7 +1,7 @@
 package app.galdrin.core.procedure;
 
 /**
- * What is read at a place: names its words, what it is read with, and what it is a reading of.
+ * Type of a reading: names its words, its tool and its subject.
  *
  * @param key ends message keys, as {@code gaugeTurned} or {@code camber.out}
  * @param tool one name for all places of a procedure that are read with the same, as {@code gauge} or {@code camber}
@@ -11,13 +11,13 @@ package app.galdrin.core.procedure;
  */
 public record ReadingType(String key, String tool, Subject subject, boolean isFromPlumb, String position) {
 
-    /** What a reading tells. */
+    /** Subject of a reading. */
     public enum Subject {
-        /** How far a wheel leans. */
+        /** Lean of a wheel. */
         WHEEL_LEAN,
-        /** How the floor slopes. */
+        /** Slope of the floor. */
         FLOOR_SLOPE,
-        /** How the frame or the axle slopes that others are told from. */
+        /** Slope of the frame or the axle that other angles are told from. */
         FRAME_SLOPE,
         OTHER
     }

@@ -4,7 +4,7 @@ import app.galdrin.core.quantity.Quantity;
 import java.util.HashMap;
 import java.util.Map;
 
-/** What stands to be read at places: given in the units of the core, kept in those of readings. */
+/** Readings that instruments show: given in the units of the core, kept in those of readings. */
 public final class ShownReadings {
 
     private final Map<String, Double> byPlace = new HashMap<>();

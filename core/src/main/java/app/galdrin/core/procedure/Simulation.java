@@ -3,7 +3,7 @@ package app.galdrin.core.procedure;
 import java.util.Map;
 
 /**
- * What stands to be read on a vehicle in a known state: the forward model of a procedure's kind, place by place. What hands and
+ * Forward model of a procedure's kind: the readings on a vehicle in a known state, place by place. What hands and
  * instruments make of it is {@link InstrumentSetup}.
  */
 public interface Simulation {
@@ -15,7 +15,7 @@ public interface Simulation {
 
     /** The instruments as they lie. */
     interface Laying {
-        /** What stands there, mm or deg by place, with signs; again for each repeat, because nobody turns a wheel twice alike. */
+        /** Returns what stands there, mm or deg by place, with signs; again for each repeat, because nobody turns a wheel twice alike. */
         Map<String, Double> shows();
     }
 }

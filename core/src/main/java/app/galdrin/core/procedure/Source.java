@@ -24,7 +24,7 @@ public sealed interface Source {
     Optional<Object> value(Map<String, Double> readings, MeasuringContext standing);
 
     /**
-     * What it moves by for one standard uncertainty of each thing its doubt comes from: signed, mm or rad, by source.
+     * Passes on its shift for one standard uncertainty of each of its sources: signed, mm or rad.
      * {@code readings} are those it has its value from; {@code ofReading} turns a place into the source that this very reading is. Where
      * nothing is in doubt, {@code each} is not told anything.
      *
@@ -46,7 +46,7 @@ public sealed interface Source {
         return this;
     }
 
-    /** What nobody reads because it is known beforehand; the sheet tells it where it is worked with. */
+    /** Source of an input that is known beforehand; the sheet tells it where it is worked with. */
     sealed interface KnownBeforehand extends Source {
         /** Names it, in words and as a source of doubt. */
         String key();
@@ -63,7 +63,7 @@ public sealed interface Source {
     }
 
     /**
-     * What is read at a place.
+     * Reading at a place.
      *
      * @param factor +1, or −1 where the place's positive way is the field's negative
      */
@@ -94,12 +94,12 @@ public sealed interface Source {
     }
 
     /**
-     * What a gauge that shows 90 at plumb comes to: how far it is from 90, with the way the top leans.
+     * Reading of a gauge that shows 90 at plumb: its distance from 90, with the direction in which the top leans.
      *
      * @param asShown whether the kind takes what is shown, with the way as a word beside it; else the lean itself
      */
     record FromPlumb(Place place, boolean asShown) implements Source {
-        /** What such a gauge shows of what stands upright, deg. */
+        /** Reading of such a gauge at plumb, deg. */
         public static final double UPRIGHT = 90;
 
         @Override
@@ -256,7 +256,7 @@ public sealed interface Source {
         }
     }
 
-    /** What is worked with only where the readings don't tell it themselves; nobody needs to know it. */
+    /** Input that is used only where the readings do not tell it themselves. */
     record Spare(Datum datum) implements Source {
         @Override
         public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
@@ -320,7 +320,7 @@ public sealed interface Source {
         }
 
         /**
-         * That figure's own sources under their own names: they are the same sources here.
+         * Passes on that figure's own sources under their own names: they are the same sources here.
          *
          * @param readings mm or deg by place
          */

@@ -16,7 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What tape, rule or gauge must show for a figure to be as it is wanted: the figure turned back into a reading.
+ * Reading that tape, rule or gauge must show for a figure to be as it is wanted.
  *
  * @param place where it is read; of two places that are compared the front or the top one
  * @param against the other one of the two
@@ -30,7 +30,7 @@ public record TargetReading(Place place, Optional<Place> against, double value) 
     private static final List<Sense> ALONG = List.of(Sense.FRONT_MORE, Sense.REAR_MORE);
     private static final List<Sense> UPRIGHT = List.of(Sense.TOP_MORE, Sense.BOTTOM_MORE);
 
-    /** How it is written down: a reading as at its place, a difference as its size and which of the two is the larger. */
+    /** Returns how it is written down: a reading as at its place, a difference as its size and which of the two is the larger. */
     public AnswerType answer() {
         if (against.isEmpty()) {
             return place.answer();
@@ -48,7 +48,7 @@ public record TargetReading(Place place, Optional<Place> against, double value) 
     private static final double STILL = 1e-6;
 
     /**
-     * By the forward model, from where the instruments stand: what he read, moved by what the change of the figures moves a reading. So
+     * Works by the forward model from where the instruments stand: what was read, moved by what the change of the figures moves a reading. So
      * the skew of a string that was laid by eye is in it.
      *
      * @param readings of the state the figures are of, mm or deg by place

@@ -41,7 +41,7 @@ public record Truth(Map<FigureId, Double> figures) {
     }
 
     /**
-     * This state with a figure brought to a value, rad or mm; what a sum lacks is moved by both wheels alike.
+     * Returns this state with a figure brought to a value, rad or mm; both wheels move alike by what a sum lacks.
      *
      * @param value rad or mm, with the sign of the measurand
      */
@@ -82,8 +82,8 @@ public record Truth(Map<FigureId, Double> figures) {
     }
 
     /**
-     * On the road the front wheels find the steering position in which both point in alike; the rear ones stay as they are. What stands
-     * there is the sine of that over the plate.
+     * Returns the sideslip on the road: the front wheels find the steering position in which both point in alike; the rear ones stay as they are.
+     * What stands there is the sine of that over the plate.
      *
      * @return mm over a plate of {@value #SLIP_PLATE} mm, outward positive
      */

@@ -12,7 +12,7 @@ import java.util.Optional;
 import java.util.function.Supplier;
 
 /**
- * What one repeat comes to.
+ * Figures of one repeat.
  *
  * @param figures mm or rad
  * @param byHand as the taught working gives them, rad or mm by figure; the rest is worked as solved

@@ -3,7 +3,7 @@ package app.galdrin.core.proof;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.proof.Paper.Writing;
 
-/** How people round on the way to a worked figure; the last rounding is to the place that is asked. */
+/** Habit of rounding on the way to a worked figure; the last rounding is to the place that is asked. */
 enum Habit implements Keyed {
     AT_THE_END("atTheEnd", false, false, false, Writing.NONE),
     EACH_REPEAT("eachRepeat", true, false, false, Writing.NONE),

@@ -16,7 +16,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** What is lost where an entry is missing. */
+/** Trial of the marks lost where an entry is missing. */
 record MissingTrial(Trial trial) {
 
     /** One entry struck: a reading of a repeat, or a worked figure. */

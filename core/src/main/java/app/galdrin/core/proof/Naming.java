@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
 
-/** What a mark sheet names. */
+/** Slips that a mark sheet names. */
 final class Naming {
 
     private Naming() {}

@@ -8,8 +8,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a textbook has people work on paper from the readings of one repeat, written out for itself: nothing of it comes from the kinds that
- * work records. A slip is made where its description says. Figures are by key, rad or mm; readings mm or deg by place.
+ * Paper working of a textbook from the readings of one repeat, written out independently: nothing of it comes from the kinds that work records. A
+ * slip is made where its description says. Figures are by key, rad or mm; readings mm or deg by place.
  */
 final class Paper {
 
@@ -27,7 +27,7 @@ final class Paper {
     private static final double UPRIGHT = 90;
 
     /**
-     * What is known beside the readings.
+     * Data known beside the readings.
      *
      * @param rim diameter, mm; {@code tyre} radius, mm
      * @param pitch of the bay as surveyed, rad; {@code roll} likewise
@@ -45,12 +45,12 @@ final class Paper {
             String taught) {}
 
     /**
-     * How somebody writes down what he works on the way.
+     * Habit of writing down intermediate figures.
      *
      * @param writes whether figures on the way are written to a place at all
      * @param cutsOff whether further places are left off instead of rounded
      * @param factorPlace the place a factor is written to; 0 where it stays in the calculator
-     * @param degreesARadian what he takes a radian for, deg
+     * @param degreesARadian degrees of a radian as the method takes it, deg
      */
     record Writing(boolean writes, boolean cutsOff, double factorPlace, double degreesARadian) {
         static final Writing NONE = new Writing(false, false, 0, Math.toDegrees(1));
@@ -275,7 +275,7 @@ final class Paper {
         }
     }
 
-    /** Of what a gauge shows that shows 90 at plumb, deg. */
+    /** Returns the lean of a gauge that shows 90 at plumb, deg. */
     private static double leans(double shown) {
         return Math.signum(shown) * Math.abs(UPRIGHT - Math.abs(shown));
     }

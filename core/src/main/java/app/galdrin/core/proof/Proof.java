@@ -22,7 +22,7 @@ import java.util.stream.IntStream;
 /** Many simulated sittings, and what the marking does to them. The same seed gives the same table. */
 public final class Proof {
 
-    /** How far off what is preferred vehicles stand, in halves of the tolerance. */
+    /** Distance of vehicles from the preferred values, in halves of the tolerance. */
     private static final double SPREAD = 1.5;
 
     private static final double HALF_AS_LARGE_AGAIN = 1.5;
@@ -49,7 +49,7 @@ public final class Proof {
         this.subjects = subjects;
     }
 
-    /** What tasks are counted under: the key of their procedure, or that they have several. */
+    /** Returns what tasks are counted under: the key of their procedure, or that they have several. */
     public static Set<String> names() {
         return Subject.all().stream().map(Subject::name).collect(Collectors.toCollection(TreeSet::new));
     }

@@ -2,7 +2,7 @@ package app.galdrin.core.proof;
 
 import app.galdrin.core.Keyed;
 
-/** What is counted, and the share it has to reach, 0 to 1. */
+/** Measure that is counted, and the share it has to reach, 0 to 1. */
 public enum ProofMeasure implements Keyed {
     /** Honest sittings accused of a slip; by procedure. */
     HONEST_ACCUSED("honestAccused", 0, 0.001),

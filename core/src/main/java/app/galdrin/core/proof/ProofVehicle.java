@@ -42,7 +42,7 @@ final class ProofVehicle {
             new Line(Measurand.KINGPIN_TWIST, 0, 0.3),
             new Line(Measurand.RUN_OUT, 0.6, 0.3));
 
-    /** How far left and right may differ, deg. */
+    /** Greatest difference of left and right, deg. */
     private static final double SIDES = 0.5;
 
     static final SpecificationSheet SHEET = new SpecificationSheet(
@@ -90,7 +90,7 @@ final class ProofVehicle {
         return new Truth(figures);
     }
 
-    /** Those that are read by themselves. */
+    /** Returns those that are read by themselves. */
     private static List<FigureId> figures(Measurand measurand) {
         List<FigureId> figures = new ArrayList<>();
         switch (measurand) {

@@ -112,7 +112,7 @@ final class ReadingTrial {
         }
     }
 
-    /** What the figures come to with each kind of reading turned wherever it is written. */
+    /** Returns what the figures come to with each kind of reading turned wherever it is written. */
     private Stream<Map<FigureId, Estimate>> turnedBack() {
         List<Map<FigureId, Estimate>> all = new ArrayList<>();
         sensed().collect(Collectors.groupingBy(Place::reading))
@@ -171,7 +171,7 @@ final class ReadingTrial {
         return means;
     }
 
-    /** How many figures lie elsewhere now. */
+    /** Returns how many figures lie elsewhere now. */
     private long moved(Map<FigureId, Estimate> before, Map<FigureId, Estimate> now) {
         return before.keySet().stream()
                 .filter(figure -> inU(figure, before, now) > TIMES_U)
@@ -183,7 +183,7 @@ final class ReadingTrial {
         return before.keySet().stream().allMatch(figure -> inU(figure, before, now) <= 1);
     }
 
-    /** How far a figure lies from where it lay, in U of its difference from the reference; 0 where there is no telling. */
+    /** Returns how far a figure lies from where it lay, in U of its difference from the reference; 0 where there is no telling. */
     private double inU(FigureId figure, Map<FigureId, Estimate> before, Map<FigureId, Estimate> now) {
         return sat.reference()
                 .mean(trial.measure(), 0, figure)

@@ -63,7 +63,7 @@ final class SimulatedSitting {
     private final Map<LineKey, WrittenValue> leftAgain = new HashMap<>();
 
     /**
-     * Nothing read yet.
+     * Creates a sitting with no readings.
      *
      * @param clumsiness of the apprentice's hands, a factor
      * @param runOut of rims and tyres, mm
@@ -84,7 +84,7 @@ final class SimulatedSitting {
                 doubt);
     }
 
-    /** Reads the vehicle as found, the apprentice and the instructor each by himself. */
+    /** Reads the vehicle as found, the apprentice and the instructor each by themselves. */
     SimulatedSitting read() {
         var apprentice = new Hand(clumsiness, random);
         var instructor = new Hand(1, random);
@@ -187,7 +187,7 @@ final class SimulatedSitting {
         wrote.putAll(before);
     }
 
-    /** Judges every figure by what he goes by: inside or outside, whatever is in doubt. */
+    /** Judges every figure by what the apprentice goes by: inside or outside, whatever is in doubt. */
     SimulatedSitting judge() {
         for (FigureId figure : subject.judge().figures()) {
             own().goesBy(figure, subject.judge().id())
@@ -221,7 +221,7 @@ final class SimulatedSitting {
         return this;
     }
 
-    /** What the paper comes to, in each answer's unit, before the last rounding. */
+    /** Returns what the paper comes to, in each answer's unit, before the last rounding. */
     Map<FigureId, Double> onPaper(@Nullable PaperSlip slip, Habit habit) {
         List<Map<String, Double>> repeats = answers().readings(subject.measure(), 0);
         return onPaper(repeats, slip, habit);

@@ -40,7 +40,7 @@ record Subject(String name, Measure measure, Work work, Judge judge, Round round
 
     static final List<Integer> REPEATS = List.of(2, 3, 5);
 
-    /** What a task of several measurements measures by. */
+    /** Procedures of a task of several measurements. */
     private static final List<String> MIXED = List.of("strings", "inclinometer", "sweep");
 
     /** The surveyed pitch, degrees; the true one differs by its uncertainty. */
@@ -136,7 +136,7 @@ record Subject(String name, Measure measure, Work work, Judge judge, Round round
         return new Subject(name, measure, work, judge, round, new Assignment(practical, ProofVehicle.SHEET, FLOOR));
     }
 
-    /** What has to be known before: it is measured by the first way that tells all of it. */
+    /** Returns a measurement of what has to be known before, by the first procedure that tells all of it. */
     private static Optional<Measure> given(Measure measure) {
         List<FigureId> own = measure.procedure().given(measure.taught(), measure.figures()).stream()
                 .filter(EarlierFigure.class::isInstance)

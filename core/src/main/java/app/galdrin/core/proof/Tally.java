@@ -9,7 +9,7 @@ public final class Tally {
     private final Map<ProofMeasure, Map<String, Share>> counts = new TreeMap<>();
 
     /**
-     * Of so many tries so many.
+     * Number of hits among tries.
      *
      * @param tries 0 or more
      * @param came 0 to {@code tries}

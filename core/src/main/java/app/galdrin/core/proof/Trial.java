@@ -17,7 +17,7 @@ record Trial(Subject subject, SplittableRandom random, Tally tally) {
         return subject.measure();
     }
 
-    /** What it is counted under. */
+    /** Returns what it is counted under. */
     String name() {
         return subject.name();
     }
@@ -35,7 +35,7 @@ record Trial(Subject subject, SplittableRandom random, Tally tally) {
         return measure().procedure().places(measure().figures());
     }
 
-    /** What a worked figure is asked to, in its unit. */
+    /** Returns what a worked figure is asked to, in its unit. */
     double step(FigureId figure) {
         return subject.work().item(figure).orElseThrow().unit().step();
     }

@@ -21,7 +21,7 @@ final class WorkingTrial {
     /** A worked figure that a slip moves by more than so many places as written is to be named. */
     private static final double STEPS = 2.5;
 
-    /** How far an error that is no slip reaches, in sizes of the figure or its tolerance. */
+    /** Reach of an error that is no slip, in sizes of the figure or its tolerance. */
     private static final double REACH = 5;
 
     private final Trial trial;
@@ -114,7 +114,7 @@ final class WorkingTrial {
         return mixed;
     }
 
-    /** Whether a slip is named on a sheet that is written to places so many times as coarse as asked. */
+    /** Trial of a slip on a sheet that is written to places so many times as coarse as asked. */
     private final class SlipTrial {
         private final PaperSlip slip;
         private final double coarser;
@@ -147,7 +147,7 @@ final class WorkingTrial {
                     .allMatch(e -> off(e.getKey(), e.getValue(), other) <= 1);
         }
 
-        /** How many figures lie off, whatever the habit of rounding, and whatever follows from others as they are written. */
+        /** Returns how many figures lie off, whatever the habit of rounding, and whatever follows from others as they are written. */
         long moved(Map<FigureId, Double> slipped) {
             List<Map<FigureId, Double>> right = Stream.concat(
                             Arrays.stream(Habit.values()).map(habit -> sat.onPaper(null, habit)),
@@ -158,7 +158,7 @@ final class WorkingTrial {
                     .count();
         }
 
-        /** What is put together of two figures as they are written. */
+        /** Returns what is put together of two figures as they are written. */
         private Map<FigureId, Double> following(Map<FigureId, Double> slipped) {
             Map<FigureId, Double> following = new LinkedHashMap<>();
             slipped.keySet()

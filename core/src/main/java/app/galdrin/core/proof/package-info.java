@@ -1,5 +1,5 @@
 /**
- * What the marking does to people, tried on simulated ones: hands that are honest, and slips that are made on purpose. The hands are those
+ * Proof of the marking on simulated people: honest hands, and slips made on purpose. The hands are those
  * of {@code docs/honest-hands.md} and not those the engine counts with.
  */
 @NullMarked

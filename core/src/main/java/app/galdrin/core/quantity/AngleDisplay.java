@@ -2,7 +2,7 @@ package app.galdrin.core.quantity;
 
 import app.galdrin.core.Keyed;
 
-/** How a centre wants angles shown; what is typed may be either wherever it is. */
+/** Form in which a centre shows angles; either form may be typed everywhere. */
 public enum AngleDisplay implements Keyed {
     DEGREES("deg"),
     DEGREES_MINUTES("degMin");
@@ -33,7 +33,7 @@ public enum AngleDisplay implements Keyed {
     }
 
     /**
-     * What {@link #show} prints of a figure, both deg.
+     * Returns what {@link #show} prints of a figure, both deg.
      *
      * @param degrees deg
      */

@@ -27,7 +27,7 @@ public final class Calculation {
             "atan", x -> Math.toDegrees(Math.atan(x)),
             "sqrt", Math::sqrt);
 
-    /** What came of a line. */
+    /** Result of a line. */
     public sealed interface Result {
         /**
          * The number it gives: degrees where an inverse function comes last, else of whatever unit was typed.
@@ -36,13 +36,13 @@ public final class Calculation {
          */
         record Value(double value) implements Result {}
 
-        /** Why it gives none. */
+        /** Failure of a line. */
         record Failure(Fault fault) implements Result {}
     }
 
-    /** Why a line gives no number. */
+    /** Reason for which a line gives no number. */
     public enum Fault implements Keyed {
-        /** Something is missing, or stands where it can't. */
+        /** A part is missing, or stands where it cannot. */
         MALFORMED("malformed"),
         /** A division by 0, the root of a negative number or the inverse of a ratio above 1. */
         NO_NUMBER("noNumber"),

@@ -16,7 +16,7 @@ record Figure(double value, double step, boolean plain, Optional<TextFault> faul
     /** Digits kept of a long numerator or denominator: more than a double holds. */
     private static final int KEPT = 30;
 
-    /** As many digits stand for a whole number that a double holds, and so does the power of ten of as many places. */
+    /** Number of digits of which every whole number, and the power of ten of as many places, is exact in a double. */
     private static final int EXACT_DIGITS = 15;
 
     private static Figure fault(TextFault reason) {

@@ -2,7 +2,7 @@ package app.galdrin.core.quantity;
 
 import app.galdrin.core.Keyed;
 
-/** How a centre wants lengths shown. What people type is read the same everywhere. */
+/** Form in which a centre shows lengths. What people type is read the same everywhere. */
 public enum LengthDisplay implements Keyed {
     MILLIMETRES("mm", 0),
     SIXTEENTHS("in16", 16),
@@ -34,7 +34,7 @@ public enum LengthDisplay implements Keyed {
     }
 
     /**
-     * What {@link #show} prints of a length, both mm; of a fraction what it leaves over is printed too.
+     * Returns what {@link #show} prints of a length, both mm; of a fraction what it leaves over is printed too.
      *
      * @param millimetres mm
      */

@@ -2,7 +2,7 @@ package app.galdrin.core.quantity;
 
 import app.galdrin.core.Keyed;
 
-/** What a text stands for. */
+/** Quantity that a text stands for. */
 public enum Quantity implements Keyed {
     LENGTH("length"),
     ANGLE("angle"),

@@ -16,7 +16,7 @@ public final class QuantityParser {
 
     private static final double FLATS_A_TURN = 6;
 
-    /** What is counted, by its words. */
+    /** Counted units, by their words. */
     private static final Map<String, Unit> COUNTED = Map.of(
             "turn", Unit.TURNS,
             "turns", Unit.TURNS,
@@ -91,7 +91,7 @@ public final class QuantityParser {
         return quantity == Quantity.COUNT ? counted(figure, unit.get()) : read(figure, unit.get());
     }
 
-    /** What is counted is counted in the unit it was asked in; a flat of a hexagon is a sixth of a turn. */
+    /** Counts turns in the unit that was asked; a flat of a hexagon is a sixth of a turn. */
     private QuantityText counted(Figure figure, Unit unit) {
         double each = unit == defaultUnit
                 ? 1

@@ -1,7 +1,7 @@
 package app.galdrin.core.quantity;
 
 /**
- * What a text was read as.
+ * A text as it was read.
  *
  * @see QuantityParser
  */

@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
  */
 public final class SpreadsheetText {
 
-    /** What formulas begin with, also in the wide letters that some programs take for the same. */
+    /** First letters of formulas, also the wide letters that some programs take for the same. */
     private static final Pattern FORMULA =
             Pattern.compile("[=+\\-@\\t\\r\\uFF1D\\uFF0B\\uFF0D\\uFF20].*", Pattern.DOTALL);
 

@@ -2,7 +2,7 @@ package app.galdrin.core.quantity;
 
 import app.galdrin.core.Keyed;
 
-/** Why a text was not read as what its line asks for; each has a sentence of its own on the pages. */
+/** Fault of a text on its line; each has a sentence of its own on the pages. */
 public enum TextFault implements Keyed {
     EMPTY("empty"),
     NOT_A_FIGURE("notAFigure"),

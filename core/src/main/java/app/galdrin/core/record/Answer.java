@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.function.Supplier;
 
 /**
- * What a record is answered with.
+ * Answer to a record.
  *
  * @param working the steps from the readings to the figures, worked out when someone asks
  */

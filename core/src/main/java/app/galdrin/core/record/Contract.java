@@ -1,7 +1,7 @@
 package app.galdrin.core.record;
 
 /**
- * What a kind of record promises.
+ * Contract of a kind of record.
  *
  * @param name the name in the record's {@code kind}
  * @param input the fields of the input, in the order in which they are checked

@@ -63,7 +63,7 @@ public final class CsvColumns {
         return paths;
     }
 
-    /** How many elements the lists of a header have. */
+    /** Returns how many elements the lists of a header have. */
     public static int elements(List<String> header) {
         return header.stream()
                 .flatMap(column -> Pattern.compile("\\.").splitAsStream(column))

@@ -16,7 +16,7 @@ public sealed interface Field permits NumberField, WordField, TextField, FlagFie
     boolean required();
 
     /**
-     * What an {@link Input} keeps of a value that is there, after checking its type and then its range.
+     * Returns what an {@link Input} keeps of a value that is there, after checking its type and then its range.
      *
      * @param value as {@link JsonLines} reads it
      * @return the legal value, or a {@link Fault} whose path begins with this field's name

@@ -2,7 +2,7 @@ package app.galdrin.core.record;
 
 import app.galdrin.core.quantity.Quantity;
 
-/** What a number in a record is a number of. Records carry degrees, the core works in radians: {@link #toCore}, {@link #toRecord}. */
+/** Unit of a number in a record. Records carry degrees, the core works in radians: {@link #toCore}, {@link #toRecord}. */
 public enum FieldUnit {
     LENGTH("mm", Quantity.LENGTH, false),
     ANGLE("deg", Quantity.ANGLE, true),
@@ -37,7 +37,7 @@ public enum FieldUnit {
         return symbol;
     }
 
-    /** How a person writes it: a length or an angle may carry a unit, all else is a bare figure. */
+    /** Returns how a person writes it: a length or an angle may carry a unit, all else is a bare figure. */
     public Quantity quantity() {
         return quantity;
     }

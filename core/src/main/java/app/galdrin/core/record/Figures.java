@@ -36,7 +36,7 @@ public final class Figures {
     }
 
     /**
-     * In the core's unit, mm or rad; left out where it is absent.
+     * Sets a figure in the core's unit, mm or rad; left out where it is absent.
      *
      * @param value mm or rad
      */

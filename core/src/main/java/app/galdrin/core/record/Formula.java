@@ -7,12 +7,12 @@ import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a step of a calculation is worked. It says itself what it gives of other numbers, so that what follows from a person's own intermediate
+ * Formula of a step of a calculation. It says itself what it gives of other numbers, so that what follows from a person's own intermediate
  * figure can be told.
  */
 public final class Formula {
 
-    /** What a person does at a step, by which slips know where they are made. */
+    /** Operation of a person at a step, to which slips refer. */
     public enum Operation {
         /** Takes two readings from one another, by itself or on the way to a toe. */
         DIFFERENCE,

@@ -47,7 +47,7 @@ public final class Input {
     }
 
     /**
-     * In the record's unit, as is the number that stands for one left out.
+     * Returns a number in the record's unit, as is the number that stands for one left out.
      *
      * @param otherwise in the unit of the record, mm or deg
      */
@@ -61,7 +61,7 @@ public final class Input {
     }
 
     /**
-     * In the core's unit, mm or rad, as is the number that stands for one left out.
+     * Returns a number in the core's unit, mm or rad, as is the number that stands for one left out.
      *
      * @param otherwise mm or rad
      */

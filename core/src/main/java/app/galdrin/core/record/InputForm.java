@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * An {@link Input} that is filled in field by field, for whoever has its values by their paths and not on a line. They are checked as
+ * An {@link Input} that is filled in field by field, for anyone who has its values by their paths and not on a line. They are checked as
  * those of a line are; which of several is wrong is not told.
  */
 public final class InputForm {
@@ -16,7 +16,7 @@ public final class InputForm {
 
     private final Shape shape;
 
-    /** As the shape's fields stand; of a group its values likewise, of a list those of every element. */
+    /** Values in the order of the shape's fields; of a group its values likewise, of a list those of every element. */
     private final @Nullable Object[] values;
 
     private boolean legal = true;
@@ -41,7 +41,7 @@ public final class InputForm {
         }
 
         /**
-         * Of a path that must be the shape's.
+         * Returns the field at a path that must be the shape's.
          *
          * @throws IllegalStateException if it is none
          */
@@ -99,7 +99,7 @@ public final class InputForm {
         return elements.get(blank.element);
     }
 
-    /** What was filled in; empty where a value is not legal, or a field that must be there is not. Asked for once. */
+    /** Returns what was filled in; empty where a value is not legal, or a field that must be there is not. Asked for once. */
     public Optional<Input> input() {
         return legal ? Optional.ofNullable(input(shape, values)) : Optional.empty();
     }

@@ -106,7 +106,7 @@ public final class JsonLines implements AutoCloseable {
         return Optional.empty();
     }
 
-    /** Most lines are ASCII: one pass finds a line's end, widens its bytes and sees whether that was enough. */
+    /** Widens the bytes of a line. Most lines are ASCII: one pass finds a line's end and sees whether widening was enough. */
     private boolean widen() {
         byte[] from = bytes;
         char[] to = text;
@@ -186,7 +186,7 @@ public final class JsonLines implements AutoCloseable {
         return true;
     }
 
-    /** After a broken line the parser stands somewhere in it. */
+    /** Starts a new parser: after a broken line the old one stands somewhere in it. */
     private void restart() {
         close();
         parser = null;

@@ -44,7 +44,7 @@ public record Range(double lowest, double highest, boolean lowestExcluded, doubl
     public static final Range NUMBER = closed(-1e9, 1e9);
 
     /**
-     * Both ends are in it; in the unit of the field, mm or deg.
+     * Returns the range with both its ends, in the unit of the field, mm or deg.
      *
      * @param lowest in the unit of the field
      * @param highest in the unit of the field
@@ -64,7 +64,7 @@ public record Range(double lowest, double highest, boolean lowestExcluded, doubl
     }
 
     /**
-     * In the unit of the field, from −highest to highest, but not nearer to zero than {@code leastSize}.
+     * Returns the range from −highest to highest in the unit of the field, but not nearer to zero than {@code leastSize}.
      *
      * @param leastSize in the unit of the field, above 0
      * @param highest in the unit of the field, above 0

@@ -33,7 +33,7 @@ public final class Shape {
         return new Shape(fields.clone());
     }
 
-    /** This shape with the optional group {@code u} of standard uncertainties by reading class at its end. */
+    /** Returns this shape with the optional group {@code u} of standard uncertainties by reading class at its end. */
     public Shape withU(NumberField... classes) {
         Field u = GroupField.uncertainties(classes);
         return new Shape(Stream.concat(Arrays.stream(fields), Stream.of(u)).toArray(Field[]::new));

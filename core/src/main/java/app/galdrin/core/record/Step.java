@@ -109,7 +109,7 @@ public record Step(Formula formula, List<Term> in, Term out) {
         }
 
         /**
-         * In the core's unit, mm or rad; {@code unit} is how it is shown.
+         * Adds a value in the core's unit, mm or rad; {@code unit} is how it is shown.
          *
          * @param value mm or rad
          */
@@ -128,7 +128,7 @@ public record Step(Formula formula, List<Term> in, Term out) {
         }
 
         /**
-         * In the core's unit, mm or rad; {@code unit} is how it is shown.
+         * Adds a value in the core's unit, mm or rad; {@code unit} is how it is shown.
          *
          * @param value mm or rad
          */

@@ -18,12 +18,11 @@ import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
-import app.galdrin.core.task.Step;
 import java.util.Map;
 import java.util.function.Supplier;
 
 /**
- * Somebody who does a sheet with hands of his own and a habit that the marker should recognise. What he reads comes from the procedures'
+ * Simulated apprentice, with hands and a habit that the marker should recognise. What the apprentice reads comes from the procedures'
  * own forward models; the same hands read the same.
  */
 public final class Apprentice {
@@ -61,16 +60,6 @@ public final class Apprentice {
 
     OwnFigures own() {
         return new OwnFigures(assignment, pen.answers());
-    }
-
-    /** Does the whole sheet from preparing to handing in, on a vehicle found in one state and left in another. */
-    public void doAll(Habit habit, Truth found, Truth left) {
-        practical().steps().forEach(step -> write(step, habit, found, left));
-    }
-
-    /** Does one step. */
-    public void write(Step step, Habit habit, Truth found, Truth left) {
-        StepWriters.of(step).write(step, this, habit, found, left);
     }
 
     /** Every place of some repeats of a measurement, written as it is read. */

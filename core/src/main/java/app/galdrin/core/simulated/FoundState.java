@@ -13,7 +13,7 @@ import java.util.random.RandomGenerator;
 /** States that a vehicle may be found in. */
 public final class FoundState {
 
-    /** Where a sheet gives one limit alone, rad and mm. */
+    /** Usual tolerance where a sheet gives one limit alone, rad and mm. */
     private static final double USUAL_ANGLE = Math.toRadians(0.3);
 
     private static final double USUAL_LENGTH = 3;
@@ -21,7 +21,8 @@ public final class FoundState {
     private FoundState() {}
 
     /**
-     * Every wheel somewhere up to {@code tolerances}, a factor without unit, times half the tolerance about what the sheet prefers; 0 is exactly that.
+     * Every wheel somewhere up to {@code tolerances}, a factor without unit, times half the tolerance about what the sheet prefers; 0 is exactly
+     * that.
      *
      * @param tolerances how far off, in half tolerances, a factor of 0 or more
      */

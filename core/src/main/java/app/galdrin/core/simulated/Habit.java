@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What somebody does wrong on a sheet.
+ * Mistakes that somebody makes on a sheet.
  *
  * @param working slips in working figures out, by id of the measuring step whose readings are worked
  * @param reading slips in writing readings down, by id of the measuring step

@@ -19,14 +19,14 @@ import java.util.random.RandomGenerator;
 public final class HonestHands implements Hands {
 
     /**
-     * How one instrument is read; mm or deg.
+     * Scatter and resolution of one instrument; mm or deg.
      *
      * @param eye standard deviation of the eye between two marks
      * @param laidOn the most it is laid on wrongly, either way, mm or deg; a little is likelier than much (triangular)
      */
     public record Reading(double eye, double laidOn) {}
 
-    /** What wanders under a tape on a tread, mm either way, evenly: it is hooked again for every reading. */
+    /** Wander of a tape on a tread, mm either way, evenly: it is hooked again for every reading. */
     public static final double TREAD = 1.4;
 
     /** One person in so many reads no finer than a whole mark where an instrument shows halves of it. */

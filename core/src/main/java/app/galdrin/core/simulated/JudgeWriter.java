@@ -16,7 +16,7 @@ import app.galdrin.core.uncertainty.Estimate;
 import com.google.auto.service.AutoService;
 import java.util.Optional;
 
-/** Judges his own figures against the sheet, and says what can be adjusted. */
+/** Judges the apprentice's own figures against the sheet, and says what can be adjusted. */
 @AutoService(StepWriter.class)
 public final class JudgeWriter implements StepWriter {
 

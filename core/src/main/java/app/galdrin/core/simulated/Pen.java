@@ -3,7 +3,7 @@ package app.galdrin.core.simulated;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 
-/** What a simulated person writes with, and sees what stands. */
+/** Pen of a simulated person, which also shows what stands. */
 public interface Pen {
 
     /** Writes on a line as a person types it, over what stands there. */

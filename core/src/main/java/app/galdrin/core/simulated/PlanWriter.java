@@ -5,7 +5,7 @@ import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Step;
 import com.google.auto.service.AutoService;
 
-/** Plans the adjustment that his own figures ask for. */
+/** Plans the adjustment that the apprentice's own figures ask for. */
 @AutoService(StepWriter.class)
 public final class PlanWriter implements StepWriter {
 

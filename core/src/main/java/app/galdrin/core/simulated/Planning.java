@@ -105,7 +105,7 @@ final class Planning {
                 : Math.signum(target - now) * effect.sign();
     }
 
-    /** What the moves so far do to a figure of a wheel, rad or mm. */
+    /** Returns what the moves so far do to a figure of a wheel, rad or mm. */
     private static double already(FigureId figure, Map<Adjuster, Double> moves) {
         double sum = 0;
         for (Map.Entry<Adjuster, Double> move : moves.entrySet()) {

@@ -24,7 +24,7 @@ import java.util.random.RandomGeneratorFactory;
  */
 public record SecondQuestion(Assignment assignment, Work work, Work.Item item, Answers readings) {
 
-    /** How far off the vehicle is found, in half tolerances. */
+    /** Distance of the vehicle as found, in half tolerances. */
     private static final double OFF = 2;
 
     /** The same seed asks the same; empty where the figure is not asked on this sheet. */
@@ -56,7 +56,7 @@ public record SecondQuestion(Assignment assignment, Work work, Work.Item item, A
         return LineKey.of(work.id(), item.figure().key());
     }
 
-    /** What was typed, read as the sheet reads it. */
+    /** Returns what was typed, read as the sheet reads it. */
     public LineText read(String typed) {
         return LineText.read(
                 typed, new Sheet(assignment).line(line()).orElseThrow().answer());

@@ -3,7 +3,7 @@ package app.galdrin.core.simulated;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.task.Step;
 
-/** What a simulated apprentice writes in a kind of step. There is one for every kind, registered as a service. */
+/** Writer of a kind of step for a simulated apprentice. There is one for every kind, registered as a service. */
 public interface StepWriter {
 
     /** Returns the key of its kind. */

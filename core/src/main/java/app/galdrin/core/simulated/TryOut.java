@@ -23,7 +23,7 @@ import java.util.stream.IntStream;
 /** A task done by three simulated people many times over, before a class has it: does its scheme tell them apart, and is it fair to care? */
 public final class TryOut {
 
-    /** How far off vehicles are found and left, in half tolerances. */
+    /** Distance of vehicles as found and as left, in half tolerances. */
     private static final double FOUND = 2;
 
     private static final double LEFT_BY_CARE = 0.3;
@@ -59,7 +59,7 @@ public final class TryOut {
     }
 
     /**
-     * What came of one person's sheets.
+     * Result of one person's sheets.
      *
      * @param percents of the marks, 0 to 100, one a sheet
      * @param competent how many sheets were
@@ -126,7 +126,7 @@ public final class TryOut {
             });
         }
 
-        /** What came of it so far. */
+        /** Returns what came of it so far. */
         public Map<Kind, PersonResult> tried() {
             Map<Kind, PersonResult> tried = new EnumMap<>(Kind.class);
             tallies.forEach((kind, tally) -> tried.put(kind, tally.tried()));
@@ -134,7 +134,7 @@ public final class TryOut {
         }
     }
 
-    /** What is kept of somebody's sheets: a thousand of them whole would fill a server's memory. */
+    /** Summary kept of somebody's sheets: a thousand of them whole would fill a server's memory. */
     private static final class Tally {
         private final List<Double> percents = new ArrayList<>();
         private final Map<Criterion.Id, Integer> losing = new LinkedHashMap<>();
@@ -161,7 +161,7 @@ public final class TryOut {
     /** A vehicle as it is found, and what the instructor read of it. */
     public record FoundVehicle(Truth truth, Answers reference) {}
 
-    /** What one of the three wrote, and what the instructor read of the vehicle. */
+    /** Entries of one of the three, and the instructor's readings of the vehicle. */
     public record Sitting(Answers wrote, References references) {}
 
     /** A vehicle that some find as it is. */
@@ -175,8 +175,8 @@ public final class TryOut {
         boolean slack = random.nextDouble() < kind.slips;
         Truth left = FoundState.about(assignment.sheet(), slack ? LEFT_CARELESSLY : LEFT_BY_CARE, random);
         var paper = new Paper(new Sheet(assignment));
-        new Apprentice(assignment, paper, () -> new HonestHands(kind.clumsiness, random))
-                .doAll(habit(assignment, kind, random), found.truth(), left);
+        var apprentice = new Apprentice(assignment, paper, () -> new HonestHands(kind.clumsiness, random));
+        StepWriters.writeAll(apprentice, habit(assignment, kind, random), found.truth(), left);
         Answers asLeft = reference(assignment, left, 1, random);
         Answers again = reference(assignment, left, 1, random);
         return new Sitting(paper.answers(), new References(found.reference(), asLeft, again, true));

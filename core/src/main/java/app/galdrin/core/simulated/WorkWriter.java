@@ -13,6 +13,7 @@ import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.sitting.TargetReadings;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Target;
@@ -23,7 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Works figures out from his own readings, and turns wanted figures back into readings. */
+/** Works figures out from the apprentice's own readings, and turns wanted figures back into readings. */
 @AutoService(StepWriter.class)
 public final class WorkWriter implements StepWriter {
 
@@ -59,7 +60,7 @@ public final class WorkWriter implements StepWriter {
         }
         for (Target target : work.targets()) {
             Measure from = apprentice.practical().measure(target.from()).orElseThrow();
-            own.targets(target, from, 0)
+            TargetReadings.of(own, target, from, 0)
                     .forEach(t -> apprentice
                             .pen()
                             .write(

@@ -13,7 +13,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * What stands on a sheet, struck-out entries left away. Anything may be absent.
+ * Entries that stand on a sheet, without those struck out. Anything may be absent.
  *
  * @param order what was ticked, in the order in which that was done; a line of which nobody knows is not among them
  * @param minutes minutes that the work took until it was handed in, extra time taken off; empty where nobody knows
@@ -95,7 +95,7 @@ public record Answers(
                 .orElse(OptionalDouble.empty());
     }
 
-    /** What was chosen for the readings of a measuring step in a round: the option by the id of its choice. */
+    /** Returns what was chosen for the readings of a measuring step in a round: the option by the id of its choice. */
     public Map<String, String> chosen(Measure measure, int round) {
         return chosen(measure, round, measure.procedure().choices());
     }

@@ -27,7 +27,7 @@ public record MissingReading(String procedure, String place, int repeat) {
         return missing(own, measure, round, measure.procedure().places(figures), repeats);
     }
 
-    /** The places that some way to a figure reads and that are missing in a repeat that was begun: he may have had more to work with. */
+    /** The places that some way to a figure reads and that are missing in a repeat that was begun: the apprentice may have had more to work with. */
     public static List<MissingReading> lacking(OwnFigures own, Measure measure, int round, FigureId figure) {
         int begun = own.readings(measure, round).size();
         return missing(own, measure, round, own.places(measure), begun).stream()

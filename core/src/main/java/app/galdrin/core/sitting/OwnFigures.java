@@ -2,9 +2,6 @@ package app.galdrin.core.sitting;
 
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Measurand;
-import app.galdrin.core.geometry.Axle;
-import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Combination;
@@ -12,7 +9,6 @@ import app.galdrin.core.procedure.Derivation;
 import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Repeat;
-import app.galdrin.core.procedure.TargetReading;
 import app.galdrin.core.procedure.WorkedRepeat;
 import app.galdrin.core.procedure.slip.SlipContext;
 import app.galdrin.core.quantity.Quantity;
@@ -20,7 +16,6 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.ExpectedUncertainty;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
-import app.galdrin.core.task.Target;
 import app.galdrin.core.task.Work;
 import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.DoubtSource;
@@ -47,8 +42,6 @@ public final class OwnFigures {
 
     /** The source of doubt that a formula on paper adds by what it misses. */
     private static final DoubtSource HAND_FORMULA = DoubtSource.input("handFormula");
-
-    public static final FigureId THRUST = FigureId.of(Measurand.THRUST, Axle.REAR);
 
     private final Assignment assignment;
     private final Answers answers;
@@ -152,7 +145,7 @@ public final class OwnFigures {
     }
 
     /**
-     * What readings, mm or deg by place, come to in a round as the task teaches it or as solved; rad or mm, without doubts. Of a repeat as
+     * Returns what readings, mm or deg by place, come to in a round as the task teaches it or as solved; rad or mm, without doubts. Of a repeat as
      * it was read, by the very map of {@link #readings}, it is known.
      *
      * @param readings mm or deg by place
@@ -168,7 +161,7 @@ public final class OwnFigures {
         return measure.procedure().values(readings, standing(measure, round), taught);
     }
 
-    /** What a step's readings are taken on, with what was chosen for them and the figures it takes from the steps before it. */
+    /** Returns what a step's readings are taken on, with what was chosen for them and the figures it takes from the steps before it. */
     public MeasuringContext standing(Measure measure, int round) {
         var state = new State(measure.id(), round);
         MeasuringContext known = standings.get(state);
@@ -276,7 +269,7 @@ public final class OwnFigures {
         return measure.procedure().baseline().apply(assignment.standing()).orElse(1.0);
     }
 
-    /** What slips are tried on where a step's figures as found are answered in a unit. */
+    /** Returns what slips are tried on where a step's figures as found are answered in a unit. */
     public SlipContext slipSetting(Measure measure, AnswerUnit unit) {
         return new SlipContext(
                 measure.procedure(),
@@ -288,12 +281,12 @@ public final class OwnFigures {
                 measure.taught());
     }
 
-    /** What was written as worked before a step, in the answer's unit. */
+    /** Returns what was written as worked before a step, in the answer's unit. */
     public Optional<WrittenValue> written(FigureId figure, String beforeStep) {
         return assignment.workStep(figure, beforeStep).flatMap(work -> answers.at(LineKey.of(work.id(), figure.key())));
     }
 
-    /** What follows from his own worked figures, with the doubt of the readings; empty where he has not written all of them. */
+    /** Returns what follows from the apprentice's own worked figures, with the doubt of the readings; empty where one of them is missing. */
     private Optional<Estimate> followsFromHis(Combination made, String beforeStep, Estimate solved) {
         Optional<Estimate> first = goesBy(made.parts().get(0), beforeStep);
         Optional<Estimate> second = goesBy(made.parts().get(1), beforeStep);
@@ -301,15 +294,15 @@ public final class OwnFigures {
                 second.map(other -> new Estimate(made.of(one.value(), other.value()), solved.budget())));
     }
 
-    /** Returns whether it is worked by himself before a step, or follows from a figure that is. */
+    /** Returns whether it is worked by the apprentice before a step, or follows from a figure that is. */
     public boolean isAsked(FigureId figure, String beforeStep) {
         return assignment.workStep(figure, beforeStep).isPresent()
                 || Derivation.parts(figure).stream().anyMatch(part -> isAsked(part, beforeStep));
     }
 
     /**
-     * A figure, rad or mm, as whoever is still writing an assessment may see it: worked by himself, or following from what he worked. One that is given is
-     * seen where it tells nothing of any figure that he is asked for.
+     * A figure, rad or mm, as anyone who is still writing an assessment may see it: worked by the apprentice, or following from what they worked. One
+     * that is given is seen where it tells nothing of any figure that the apprentice is asked for.
      */
     public Optional<Estimate> ofHisOwn(FigureId figure, String beforeStep) {
         if (isAsked(figure, beforeStep)) {
@@ -326,22 +319,7 @@ public final class OwnFigures {
 
     /** The thrust that the front wheels are judged against before a step, rad; empty where they are not, or nobody has measured it. */
     public Optional<Estimate> thrustLine(String beforeStep) {
-        return assignment.frontsToThrustLine() ? goesBy(THRUST, beforeStep) : Optional.empty();
-    }
-
-    /** A figure, rad or mm, counted from a thrust line, rad, if it is a front wheel's toe; else as it is. */
-    public static Estimate countedFrom(Optional<Estimate> thrust, FigureId figure, Estimate value) {
-        return isSteered(figure)
-                ? thrust.map(t -> value.plus(
-                                t.times(-figure.wheel().orElseThrow().side().sign())))
-                        .orElse(value)
-                : value;
-    }
-
-    /** Returns whether a figure is a front wheel's share of what the steering divides, which a thrust line matters to. */
-    public static boolean isSteered(FigureId figure) {
-        return figure.measurand().isSharedBySteering()
-                && figure.wheel().filter(Wheel::front).isPresent();
+        return assignment.frontsToThrustLine() ? goesBy(ThrustReference.FIGURE, beforeStep) : Optional.empty();
     }
 
     /**
@@ -359,7 +337,7 @@ public final class OwnFigures {
     }
 
     /**
-     * The figure that a verdict and a plan are marked by, rad or mm: the one he goes by; where he has worked none, what his readings give on
+     * The figure that a verdict and a plan are marked by, rad or mm: the apprentice's own; where none was worked, what the readings give on
      * paper. An open sheet must not show it.
      */
     public Optional<Estimate> markedBy(FigureId figure, String beforeStep) {
@@ -388,7 +366,7 @@ public final class OwnFigures {
                 written(figure, beforeStep).map(WrittenValue::value).orElse(OptionalDouble.empty());
         boolean follows = item.isEmpty() && isAsked(figure, beforeStep);
         if (solved.isEmpty() && (worked.isPresent() || follows)) {
-            // what he wrote stands without his readings, in doubt as it would be with them
+            // a written figure stands without its readings, as uncertain as it would be with them
             solved = measure.flatMap(m -> Optional.ofNullable(
                     ExpectedUncertainty.asAsked(m, standing(m, 0)).get(figure)));
         }
@@ -407,26 +385,7 @@ public final class OwnFigures {
         return Optional.of(worked(measure.get(), figure, solved.get(), value));
     }
 
-    /**
-     * What must be read for figures to be as the sheet prefers, from where the readings of a step in a round stand; empty without
-     * readings.
-     */
-    public List<TargetReading> targets(Target target, Measure from, int round) {
-        Map<String, List<Double>> byPlace = new HashMap<>();
-        readings(from, round)
-                .forEach(repeat -> repeat.forEach((place, v) ->
-                        byPlace.computeIfAbsent(place, p -> new ArrayList<>()).add(v)));
-        Map<String, Double> readings = new HashMap<>();
-        byPlace.forEach((place, all) ->
-                readings.put(place, all.stream().mapToDouble(v -> v).average().orElseThrow()));
-        Map<FigureId, Double> figures = new HashMap<>();
-        from.procedure()
-                .sees()
-                .forEach(figure -> mean(from, round, figure).ifPresent(e -> figures.put(figure, e.value())));
-        return figures.isEmpty() ? List.of() : target.of(readings, figures, standing(from, round));
-    }
-
-    /** What an honest sheet has for a figure: the mean of the repeats worked as the task teaches, mm or rad. */
+    /** Returns what an honest sheet has for a figure: the mean of the repeats worked as the task teaches, mm or rad. */
     public OptionalDouble onPaper(Measure measure, int round, FigureId figure) {
         return told(measure, round, figure).onPaper();
     }

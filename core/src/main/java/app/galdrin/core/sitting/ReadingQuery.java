@@ -22,10 +22,10 @@ public record ReadingQuery(int repeat, Optional<FigureId> figure, List<Place> pl
         places = List.copyOf(places);
     }
 
-    /** Nobody reads a scale finer than a fifth of its marks. */
+    /** Finest share of a mark that anybody reads on a scale. */
     private static final double FINEST_SHARE = 0.2;
 
-    /** What is to be read again because the readings of a repeat don't go together, in their order. */
+    /** Returns what is to be read again because the readings of a repeat don't go together, in their order. */
     public static List<ReadingQuery> of(OwnFigures own, Measure measure, int round) {
         Procedure procedure = measure.procedure();
         MeasuringContext standing = own.standing(measure, round);
@@ -53,7 +53,10 @@ public record ReadingQuery(int repeat, Optional<FigureId> figure, List<Place> pl
         return asked;
     }
 
-    /** What is far finer than the instrument shows was read in another unit, or is a digit short; what stands for all repeats is asked once. */
+    /**
+     * Finds a scatter far finer than the instrument shows: it was read in another unit, or is a digit short; what stands for all repeats is asked
+     * once.
+     */
     private static List<ReadingQuery> tooFine(List<Place> places, int repeat, Map<String, Double> read) {
         return places.stream()
                 .filter(place -> place.eachRepeat() || repeat == 1)

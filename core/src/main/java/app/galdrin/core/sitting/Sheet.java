@@ -28,7 +28,7 @@ public final class Sheet {
         this.assignment = assignment;
     }
 
-    /** How far a step is: {@code done} of {@code total} lines are written. */
+    /** Progress of a step: {@code done} of {@code total} lines are written. */
     public record Progress(int done, int total) {
         /** Lines that are still to be written. */
         public int lacking() {
@@ -95,7 +95,7 @@ public final class Sheet {
         return keys;
     }
 
-    /** How many rounds have been begun, at least one; another begins when the last asks for it. */
+    /** Returns how many rounds have been begun, at least one; another begins when the last asks for it. */
     public int rounds(Round step, Answers answers) {
         int round = 1;
         while (round < step.most() && asksForAnother(step, round, answers)) {
@@ -145,7 +145,7 @@ public final class Sheet {
                         .isPresent();
     }
 
-    /** A slope of the floor is read once: whoever has read it for other readings of this sheet knows it. */
+    /** A slope of the floor is read once: anyone who has read it for other readings of this sheet knows it. */
     private boolean isSlopeReadElsewhere(LineKey key, Answers answers) {
         return !assignment.floor().isKnown()
                 && Keyed.find(BayFloor.Slope.values(), key.line())

@@ -3,7 +3,7 @@ package app.galdrin.core.sitting;
 import java.util.OptionalDouble;
 
 /**
- * What stands on a line.
+ * Value that stands on a line.
  *
  * @param text as written
  * @param value what it was read as: mm, deg or a count; absent for ticks, choices and texts

@@ -2,11 +2,11 @@ package app.galdrin.core.spec;
 
 import app.galdrin.core.Keyed;
 
-/** Whether a measurand can be adjusted on a vehicle; where it can't, out of specification means damage or wear. */
+/** Adjustability of a measurand on a vehicle; where it cannot be adjusted, out of specification means damage or wear. */
 public enum Adjustable implements Keyed {
     YES("yes"),
     NO("no"),
-    /** Only with parts that are not on the vehicle as it comes. */
+    /** Adjustable only with parts that are not on the vehicle as it comes. */
     WITH_ADDED_PARTS("addedParts"),
     /** The maker does not say, and nobody has looked: nothing is asked or marked of it. */
     NOT_KNOWN("notKnown");

@@ -41,7 +41,7 @@ public record Adjuster(
     }
 
     /**
-     * What one unit the positive way does to a figure.
+     * Effect on a figure of one unit the positive way.
      *
      * @param sign +1 or −1: the way the figure goes
      * @param perUnit change of the figure, rad or mm a unit, with the same sign; absent where only the way is known

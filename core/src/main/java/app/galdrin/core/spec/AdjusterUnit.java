@@ -3,7 +3,7 @@ package app.galdrin.core.spec;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.quantity.Unit;
 
-/** What the amount of a move is counted in. */
+/** Unit of the amount of a move. */
 public enum AdjusterUnit implements Keyed {
     TURN("turn", Unit.TURNS),
     FLAT("flat", Unit.FLATS),

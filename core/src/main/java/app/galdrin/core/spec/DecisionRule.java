@@ -2,7 +2,7 @@ package app.galdrin.core.spec;
 
 import app.galdrin.core.Keyed;
 
-/** When a value counts as meeting its limits [14253-1]. */
+/** Rule by which a value meets its limits [14253-1]. */
 public enum DecisionRule implements Keyed {
     /** Inside is inside; the doubt is shown. */
     SIMPLE("simple"),

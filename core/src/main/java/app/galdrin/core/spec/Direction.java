@@ -2,7 +2,7 @@ package app.galdrin.core.spec;
 
 import app.galdrin.core.Keyed;
 
-/** Which way a part is moved. */
+/** Direction in which a part is moved. */
 public enum Direction implements Keyed {
     LENGTHEN("lengthen"),
     SHORTEN("shorten"),

@@ -6,7 +6,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * What is slackened to adjust and tightened after it.
+ * Fastener that is slackened to adjust and tightened after it.
  *
  * @param name as the sheet names it, one of a kind on it
  * @param thread a metric thread such as {@code M12 × 1.25}; empty where the sheet does not give it

@@ -38,7 +38,7 @@ public record Limits(OptionalDouble min, OptionalDouble preferred, OptionalDoubl
     }
 
     /**
-     * As near to the preferred value: limits a share of the way from it to these.
+     * Returns limits nearer to the preferred value: a share of the way from it to these.
      *
      * @param share share of the way from the preferred value to the limit, above 0 up to 1; of limits without a value to aim at nothing is
      *     nearer than they are

@@ -1,7 +1,7 @@
 package app.galdrin.core.spec;
 
 /**
- * How far left and right may be apart, left less right, rad or mm.
+ * Limit of the side difference, left less right, rad or mm.
  *
  * @param intended what left less right is meant to be, rad or mm: 0 unless the maker wants one side to differ, as for the road's crown
  * @param most greatest departure from it either way, rad or mm, 0 or more

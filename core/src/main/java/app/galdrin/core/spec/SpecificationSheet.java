@@ -57,7 +57,7 @@ public record SpecificationSheet(
                 .flatMap(SheetLine::limits);
     }
 
-    /** What a figure is to be set to, or is where nobody sets it, rad or mm: within its limits, or printed without any. */
+    /** Returns what a figure is to be set to, or is where nobody sets it, rad or mm: within its limits, or printed without any. */
     public OptionalDouble preferred(FigureId figure) {
         return limits(figure)
                 .map(Limits::target)
@@ -87,7 +87,7 @@ public record SpecificationSheet(
                 .orElse(Adjustable.NO);
     }
 
-    /** What is slackened to move a part and tightened after it; empty where the sheet does not say. */
+    /** Returns what is slackened to move a part and tightened after it; empty where the sheet does not say. */
     public Optional<Fastener> fastener(Adjuster adjuster) {
         return adjuster.fastener()
                 .flatMap(name -> fasteners.stream().filter(f -> f.isNamed(name)).findFirst());

@@ -2,7 +2,7 @@ package app.galdrin.core.spec;
 
 import app.galdrin.core.Keyed;
 
-/** How an axle is sprung, which decides what can be laid on it. */
+/** Suspension of an axle, which decides what can be laid on it. */
 public enum Suspension implements Keyed {
     STRUT("strut"),
     DOUBLE_WISHBONE("doubleWishbone"),

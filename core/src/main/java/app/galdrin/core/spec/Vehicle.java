@@ -4,7 +4,7 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 
 /**
- * Which vehicle it is.
+ * Identity of a vehicle.
  *
  * @param body what it is in a word or two, such as small van
  * @param drivenAxle the one that drives; of both the front

@@ -109,7 +109,7 @@ public record VehicleGeometry(
         return wheels(axle).tyreRadius();
     }
 
-    /** How far the rod moves in one turn, mm; empty where nobody knows. */
+    /** Returns how far the rod moves in one turn, mm; empty where nobody knows. */
     public OptionalDouble lead() {
         return rodPitch.isPresent()
                 ? OptionalDouble.of((doubleThread ? 2 : 1) * rodPitch.getAsDouble())

@@ -1,7 +1,7 @@
 package app.galdrin.core.spec;
 
 /**
- * What stands on an axle.
+ * Wheel and tyre size of an axle.
  *
  * @param rimDiameter between the rim's edges, the baseline of readings taken there, mm, positive
  * @param tyreRadius mm, greater than half the rim

@@ -37,7 +37,7 @@ public enum TaskStart implements Keyed {
     BEAM_AXLE("beamAxle", MeasureStart.BEAM_CASTER, MeasureStart.BEAM_KPI, MeasureStart.BEAM_TOE);
 
     /**
-     * What is measured and how.
+     * Measurement of a start: figures and procedure.
      *
      * @param measurands the first names the step
      */
@@ -129,7 +129,7 @@ public enum TaskStart implements Keyed {
         return p.with(SchemeDefaults.of(p, sheet));
     }
 
-    /** What is usually wanted of a procedure on the front axle: what its family is named for, else what it sees first. */
+    /** Returns what is usually wanted of a procedure on the front axle: what its family is named for, else what it sees first. */
     public static List<FigureId> usualFigures(Procedure procedure) {
         Measurand wanted = procedure.sees().stream()
                 .map(f -> f.measurand().base())
@@ -139,7 +139,7 @@ public enum TaskStart implements Keyed {
         return usualFigures(procedure, wanted);
     }
 
-    /** What is wanted of a measurand on the front axle: the sum where there is one, then what it is made of. */
+    /** Returns what is wanted of a measurand on the front axle: the sum where there is one, then what it is made of. */
     public static List<FigureId> usualFigures(Procedure procedure, Measurand measurand) {
         return procedure.sees().stream()
                 .filter(f -> f.measurand().base() == measurand && f.measurand().form() != Measurand.Form.DIFFERENCE)
@@ -149,7 +149,7 @@ public enum TaskStart implements Keyed {
                 .toList();
     }
 
-    /** What can be adjusted is read again; where nothing can, the last measurement is. */
+    /** Reads again what can be adjusted; where nothing can, the last measurement. */
     private static Round round(SpecificationSheet sheet, List<Measure> measures) {
         List<Measure> adjustable = measures.stream()
                 .filter(m -> m.figures().stream().anyMatch(f -> sheet.adjustable(f.adjustment()) != Adjustable.NO))

@@ -24,7 +24,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * How far to turn a track rod, from its thread and the steering arm or from what an earlier turn did (record kind
+ * Turns of a track rod, from its thread and the steering arm or from what an earlier turn did (record kind
  * {@code adjust.turns}); the forward model is {@link TrackRod#toeAfter}.
  *
  * <pre>
@@ -70,7 +70,7 @@ public final class AdjustTurns implements RecordKind {
     /** Turns smaller than this are none. */
     private static final double NONE = 1e-9;
 
-    /** What to do with the rod. */
+    /** Move of the rod. */
     public enum Action implements Keyed {
         LENGTHEN("lengthen"),
         SHORTEN("shorten"),
@@ -88,7 +88,7 @@ public final class AdjustTurns implements RecordKind {
         }
 
         /**
-         * Of turns that lengthen where positive.
+         * Returns the move of turns that lengthen where positive.
          *
          * @param turns turns, positive where they lengthen
          */

@@ -81,7 +81,7 @@ public final class BumpLaser implements MeasuringMethod {
     /** Travels nearer to ride height than this say nothing of the slope, mm. */
     private static final double LEAST_TRAVEL = 1e-6;
 
-    /** What the wheel does as it rises. */
+    /** Movement of the wheel as it rises. */
     public enum Tendency implements Keyed {
         STEERS_IN("steersInOnBump"),
         STEERS_OUT("steersOutOnBump"),

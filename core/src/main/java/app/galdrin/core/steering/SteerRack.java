@@ -24,7 +24,7 @@ import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
 
 /**
- * How far a steering rack stands off its centre (record kind {@code steer.rack}).
+ * Distance of a steering rack from its centre (record kind {@code steer.rack}).
  *
  * <pre>
  * offset = (left − right) / 2   mm, positive: the rack stands to the left
@@ -82,7 +82,7 @@ public final class SteerRack implements MeasuringMethod {
     }
 
     /**
-     * From the housing face to the inner joint, mm; travel of the rack in one turn of the steering wheel, mm.
+     * Distances from the housing face to the inner joint, mm; travel of the rack in one turn of the steering wheel, mm.
      *
      * @param left from the housing face to the inner joint, mm
      * @param right from the housing face to the inner joint, mm

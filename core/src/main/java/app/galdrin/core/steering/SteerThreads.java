@@ -99,7 +99,7 @@ public final class SteerThreads implements MeasuringMethod {
     public record Readings(double left, double right, OptionalDouble pitch, OptionalDouble limit) {}
 
     /**
-     * What to move.
+     * Move that follows from the threads.
      *
      * @param difference left − right, mm
      * @param moveEach what each rod is moved, mm, 0 or more

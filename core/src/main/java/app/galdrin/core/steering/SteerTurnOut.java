@@ -59,7 +59,7 @@ public final class SteerTurnOut implements MeasuringMethod {
     private static final Sight SIGHT = Sight.of(Observables.TURN_OUT);
 
     /**
-     * How far the wheels are turned, rad, 0.1° to 80°; lengths mm, positive.
+     * Readings at a lock: turn of the wheels, rad, 0.1° to 80°; lengths mm, positive.
      *
      * @param inner rad, 0.1° to 80°
      * @param outer rad, 0.1° to 80°

@@ -14,8 +14,8 @@ import com.google.auto.service.AutoService;
 import java.util.List;
 
 /**
- * How crooked the steering wheel will sit on the road, from the toes with it clamped straight (record kind
- * {@code steer.wheelOffset}): the front wheels share their total toe equally about the thrust line.
+ * Offset of the steering wheel on the road, from the toes with it clamped straight (record kind {@code steer.wheelOffset}): the front wheels share
+ * their total toe equally about the thrust line.
  *
  * <pre>
  * road wheel = thrust angle − (front left − front right) / 2   rad
@@ -51,7 +51,7 @@ public final class SteerWheelOffset implements RecordKind {
     public record Readings(double frontLeft, double frontRight, double thrustAngle, double steeringRatio) {}
 
     /**
-     * Both rad, positive to the right.
+     * Offsets of the wheels and the steering wheel, both rad, positive to the right.
      *
      * @param roadWheel rad, to the right positive
      * @param steeringWheel rad, to the right positive

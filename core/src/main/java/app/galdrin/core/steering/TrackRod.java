@@ -14,7 +14,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * What turning a track rod does: a turn that lengthens it moves its wheel's toe by atan(lead / arm length), toe-in where
+ * Effect of turning a track rod: a turn that lengthens it moves its wheel's toe by atan(lead / arm length), toe-in where
  * the linkage lies behind the axle and toe-out where it lies ahead.
  *
  * @param ratePerTurn toe-in gained by one turn that lengthens, rad
@@ -68,7 +68,7 @@ public record TrackRod(double ratePerTurn) {
                 true);
     }
 
-    /** What a turn does to the wheel's toe: how much, or only which way where thread or arm are unknown. */
+    /** Returns what a turn does to the wheel's toe: how much, or only which way where thread or arm are unknown. */
     public static Map<FigureId, Adjuster.Effect> effects(Wheel wheel, VehicleGeometry geometry) {
         return Map.of(
                 FigureId.of(Measurand.TOE, wheel),

@@ -2,7 +2,7 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.Keyed;
 
-/** What of a step is marked. A step under an aspect is a criterion. */
+/** Marked aspect of a step. A step under an aspect is a criterion. */
 public enum Aspect implements Keyed {
     /** The safety-critical lines of a checklist. */
     CRITICAL("critical", 1),
@@ -16,7 +16,7 @@ public enum Aspect implements Keyed {
     /** The order in which parts were moved. */
     ORDER("order", 0.5),
     AS_LEFT("asLeft", 1),
-    /** How long the work took, where it has a limit. */
+    /** Time of the work, where it has a limit. */
     TIME("time", 0.5);
 
     private final String key;

@@ -91,15 +91,15 @@ public final class Assignment {
         return standing;
     }
 
-    /** What is known of something, found out when it is asked for the first time; a map takes a lock where it has to look. */
+    /** Returns the known value of a key, worked out when it is asked for the first time; a map takes a lock where it has to look. */
     private static <K, V> V once(Map<K, V> known, K key, Function<? super K, ? extends V> found) {
         V there = known.get(key);
         return there == null ? known.computeIfAbsent(key, found) : there;
     }
 
     /**
-     * Returns whether front wheels are judged against the thrust line: where the task says so, else where the rear wheels' toe can't be adjusted, since
-     * the vehicle then runs along it.
+     * Returns whether front wheels are judged against the thrust line: where the task says so, else where the rear wheels' toe can't be adjusted,
+     * since the vehicle then runs along it.
      */
     public boolean frontsToThrustLine() {
         return practical
@@ -138,7 +138,10 @@ public final class Assignment {
         return once(judged, measure.id(), id -> measure.figuresAndDifferences());
     }
 
-    /** How far the repeats of a step's figure lie apart in honest hands, rad or mm; empty where nobody can say. {@link ExpectedUncertainty#apart}. */
+    /**
+     * Returns how far the repeats of a step's figure lie apart in honest hands, rad or mm; empty where nobody can say. {@link
+     * ExpectedUncertainty#apart}.
+     */
     public OptionalDouble apart(Measure measure, FigureId figure) {
         Double limit = once(
                 apart,
@@ -154,7 +157,7 @@ public final class Assignment {
                 .get(figure));
     }
 
-    /** What is chosen for a step's readings, each once. */
+    /** Returns what is chosen for a step's readings, each once. */
     public List<Choice> choices(Measure measure) {
         return once(choices, measure.id(), id -> measure.procedure().choices());
     }

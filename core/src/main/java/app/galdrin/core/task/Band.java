@@ -4,7 +4,7 @@ import app.galdrin.core.figure.Tolerance;
 import java.util.List;
 
 /**
- * How a difference earns marks: all of them up to {@code full}, none beyond {@code none}, between the two a straight line or steps.
+ * Band in which a difference earns marks: all of them up to {@code full}, none beyond {@code none}, between the two a straight line or steps.
  *
  * @param full in the difference's unit, 0 or more
  * @param none in the difference's unit, greater than {@code full}
@@ -17,7 +17,7 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
     public static final int MOST_STEPS = 5;
 
     /**
-     * What a difference earns that lies beyond the step before.
+     * Credit of a difference that lies beyond the step before.
      *
      * @param within up to here and with it, in the difference's unit
      * @param percent of the marks, 1 to 99
@@ -120,7 +120,7 @@ public record Band(double full, double none, boolean usual, List<Step> steps) {
     }
 
     /**
-     * With the usual room beyond: {@code full} in the unit of the difference, above 0.
+     * Returns a band with the usual room beyond: {@code full} in the unit of the difference, above 0.
      *
      * @param full in the difference's unit, 0 or more
      */

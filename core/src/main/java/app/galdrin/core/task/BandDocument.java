@@ -59,7 +59,7 @@ final class BandDocument {
         return Optional.empty();
     }
 
-    /** Those that can be read; steps that don't follow from one another are refused with the band. */
+    /** Returns those that can be read; steps that don't follow from one another are refused with the band. */
     private List<Band.Step> steps(JsonObject band) {
         for (String alone : List.of("none", "usual")) {
             if (band.has(alone)) {
@@ -114,7 +114,7 @@ final class BandDocument {
         json.writeEndArray();
     }
 
-    /** What was printed: the way there and back leaves nothing in the last digits. */
+    /** Returns what was printed: the way there and back leaves nothing in the last digits. */
     private static double inDocument(double inCore, FigureId figure) {
         double value = figure.measurand().quantity().toDocument(inCore);
         return Math.rint(value * 1e12) / 1e12;

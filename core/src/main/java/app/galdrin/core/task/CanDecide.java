@@ -28,18 +28,18 @@ import org.hipparchus.special.Erf;
  */
 public record CanDecide(FigureId figure, Limits limits, double expanded, OptionalDouble doubtful) {
 
-    /** What is not worth saying: a share that falls by less. */
+    /** Least fall of the share that is worth saying. */
     private static final double WORTH = 0.05;
 
     private static final int STEPS = 400;
 
-    /** What would help. */
+    /** Help that makes fewer vehicles too close to tell. */
     public sealed interface Help {
         /** The share that would come out too close to tell then, 0 to 1. */
         double doubtful();
 
         /**
-         * As many repeats; {@code doubtful} a share without unit.
+         * More repeats; {@code doubtful} is a share without unit.
          *
          * @param doubtful share of vehicles then too close to tell, 0 to 1
          */
@@ -85,8 +85,8 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
     }
 
     /**
-     * What comes out is normally distributed about what is there: the share is the mean, over the tolerance, of the chance to come out
-     * within U of a limit; trapezes, {@value #STEPS} of them.
+     * Returns the share of vehicles that come out too close to tell, 0 to 1. Results are normally distributed about the true value: the share is the
+     * mean, over the tolerance, of the chance to come out within U of a limit; trapezes, {@value #STEPS} of them.
      */
     private static OptionalDouble doubtful(Limits limits, double u) {
         if (limits.min().isEmpty() || limits.max().isEmpty()) {
@@ -118,7 +118,7 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
         return (Erf.erf((to - there) / scale) - Erf.erf((from - there) / scale)) / 2;
     }
 
-    /** What would make fewer vehicles come out too close to tell, the best of each kind, the best first. */
+    /** Returns what would make fewer vehicles come out too close to tell, the best of each kind, the best first. */
     public List<Help> help(Measure measure, MeasuringContext standing) {
         if (doubtful.isEmpty()) {
             return List.of();

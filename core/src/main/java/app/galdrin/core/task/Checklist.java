@@ -29,14 +29,14 @@ public record Checklist(String id, List<Item> items) implements Step {
             new Item("clearFloor", true, false),
             new Item("steeringStraight", false, false));
 
-    /** What is done before a vehicle is given back; final torque and the second look concern everybody's safety. */
+    /** Checklist before a vehicle is given back; final torque and the second look concern everybody's safety. */
     public static final List<Item> CLOSING = List.of(
             new Item("lockNutsTight", true, false),
             new Item("rereadAfterTightening", false, false),
             new Item("gaitersAndPins", false, false),
             new Item("chocksAndToolsAway", false, false));
 
-    /** What the id of an item looks like. */
+    /** Pattern of the id of an item. */
     public static final String ITEM = "[a-zA-Z0-9.]{1,60}";
 
     private static final int LONGEST_KEY = 60;
@@ -169,7 +169,7 @@ public record Checklist(String id, List<Item> items) implements Step {
         return new Checklist(id, items);
     }
 
-    /** How documents say it. */
+    /** Kind in documents. */
     @AutoService(StepKind.class)
     public static final class Kind extends StepKind {
         public Kind() {

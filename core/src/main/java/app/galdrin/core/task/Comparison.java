@@ -9,7 +9,7 @@ import app.galdrin.core.uncertainty.Estimate;
 public record Comparison(FigureId figure, Measure first, Measure second) {
 
     /**
-     * What the first came to less what the second came to, rad or mm; what both have in common falls out. It is compared as an angle:
+     * Returns what the first came to less what the second came to, rad or mm; what both have in common falls out. It is compared as an angle:
      * equal millimetres over different lengths are not the same toe.
      */
     public static Estimate difference(Estimate first, Estimate second) {

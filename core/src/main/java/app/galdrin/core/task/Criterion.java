@@ -17,7 +17,7 @@ public record Criterion(Id id, int marks, boolean mustPass, Map<FigureId, Band> 
 
     public static final int MOST_MARKS = 100;
 
-    /** Which step under which aspect; its key is {@code step.aspect}. */
+    /** Step and aspect of a criterion; its key is {@code step.aspect}. */
     public record Id(String step, Aspect aspect) {
         /** Returns its name: {@code step.aspect}. */
         public String key() {

@@ -20,7 +20,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 
-/** How well a measuring step tells its figures when it is done as the task asks, on a vehicle that stands as its sheet wants. */
+/** Uncertainty of a measuring step's figures when it is done as the task asks, on a vehicle that stands as its sheet wants. */
 public final class ExpectedUncertainty {
 
     private static final double OFTEN = 0.97;
@@ -68,7 +68,7 @@ public final class ExpectedUncertainty {
     }
 
     /**
-     * How far the repeats of honest hands lie apart, by figure, rad or mm: the limits that the ranges of as many repeats as the step asks
+     * Returns how far the repeats of honest hands lie apart, by figure, rad or mm: the limits that the ranges of as many repeats as the step asks
      * for all keep in 97 of 100 sittings, without what all repeats share, and rounded up to whole marks of the instrument. Hands that scatter
      * a little more than is counted with still keep them in 95.
      *
@@ -92,7 +92,7 @@ public final class ExpectedUncertainty {
         return limits;
     }
 
-    /** What one mark of an instrument does to a figure, rad or mm: the least of its places; 0 where nothing of it is read in marks. */
+    /** Returns what one mark of an instrument does to a figure, rad or mm: the least of its places; 0 where nothing of it is read in marks. */
     private static double mark(Measure measure, MeasuringContext standing, FigureId figure) {
         Map<String, Double> readings = readings(measure, standing);
         Estimate here =

@@ -2,7 +2,7 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.Keyed;
 
-/** What the toe of a front wheel is judged against. */
+/** Datum of the toe of a front wheel. */
 public enum FrontDatum implements Keyed {
     /** The line along which the rear wheels push the vehicle: the steering wheel is straight when the fronts are set to it. */
     THRUST_LINE("thrustLine"),

@@ -54,7 +54,7 @@ public record HandIn(String id) implements Step {
         return new HandIn(id);
     }
 
-    /** How documents say it. */
+    /** Kind in documents. */
     @AutoService(StepKind.class)
     public static final class Kind extends StepKind {
         public Kind() {

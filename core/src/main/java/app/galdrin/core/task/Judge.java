@@ -34,7 +34,7 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
 
     private static final int MOST_FIGURES = 20;
 
-    /** What can be said of a figure. */
+    /** Verdict on a figure. */
     public enum Verdict implements Keyed {
         INSIDE("inside"),
         OUTSIDE("outside"),
@@ -52,7 +52,7 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
         }
     }
 
-    /** Whether two procedures agree. */
+    /** Verdict on the agreement of two procedures. */
     public enum Agreement implements Keyed {
         AGREE("agree"),
         DISAGREE("disagree");
@@ -179,7 +179,7 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
                 json.has("compared") ? faults.figures(json, "compared", MOST_FIGURES) : List.of());
     }
 
-    /** How documents say it. */
+    /** Kind in documents. */
     @AutoService(StepKind.class)
     public static final class Kind extends StepKind {
         public Kind() {

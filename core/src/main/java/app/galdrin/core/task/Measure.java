@@ -70,7 +70,7 @@ public record Measure(
         return new Measure(other, procedure, figures, repeats, taught, steering);
     }
 
-    /** What can be asked for on the way to a figure that is worked from these readings on a vehicle. */
+    /** Returns what can be asked for on the way to a figure that is worked from these readings on a vehicle. */
     public List<Intermediate> onTheWay(FigureId figure, SpecificationSheet sheet) {
         var standing = new MeasuringContext(sheet, BayFloor.LEVEL);
         return IntermediateSteps.any(procedure, figure, standing, taught).intermediates();
@@ -116,7 +116,7 @@ public record Measure(
                 && procedure.places(figures).containsAll(procedure.places(List.of(figure)));
     }
 
-    /** What was asked, and how far the sides differ in it where its readings tell that. */
+    /** Returns what was asked, and how far the sides differ in it where its readings tell that. */
     public List<FigureId> figuresAndDifferences() {
         Stream<FigureId> differences =
                 figures.stream().flatMap(f -> f.sideDifference().stream()).filter(this::tells);
@@ -266,7 +266,7 @@ public record Measure(
         return tools;
     }
 
-    /** How documents say it. */
+    /** Kind in documents. */
     @AutoService(StepKind.class)
     public static final class Kind extends StepKind {
         public Kind() {

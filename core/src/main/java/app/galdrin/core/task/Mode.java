@@ -2,7 +2,7 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.Keyed;
 
-/** Whether the sheet explains at once or is silent until the mark is released. */
+/** Mode of a sheet: it explains at once, or is silent until the mark is released. */
 public enum Mode implements Keyed {
     PRACTICE("practice"),
     ASSESSMENT("assessment");

@@ -28,7 +28,7 @@ public final class MoveLine {
                 .toList();
     }
 
-    /** Which way and how far one part is moved; how far is needless where it is left alone, or where nobody can know. */
+    /** Returns which way and how far one part is moved; how far is needless where it is left alone, or where nobody can know. */
     static List<Line> of(Adjuster adjuster) {
         var ways = AnswerType.Choice.of("way", adjuster.part().ways().toArray(Direction[]::new));
         List<Line> lines = new ArrayList<>();

@@ -2,7 +2,7 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.Keyed;
 
-/** Which outcome stands first on the mark sheet; both are always worked out. */
+/** Outcome that stands first on the mark sheet; both are always worked out. */
 public enum OutcomeSchool implements Keyed {
     COMPETENCE("competence"),
     GRADED("graded");

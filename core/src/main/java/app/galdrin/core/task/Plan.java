@@ -14,7 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
-/** What to move, which way and how far; and what to look for where nothing can be moved. */
+/** Move that follows from the threads, which way and how far; and what to look for where nothing can be moved. */
 public record Plan(String id, List<FigureId> figures) implements Step {
 
     public static final String KIND = "plan";
@@ -24,7 +24,7 @@ public record Plan(String id, List<FigureId> figures) implements Step {
 
     private static final int MOST_FIGURES = 20;
 
-    /** What to do where nothing can be moved. */
+    /** Action where nothing can be moved. */
     public enum Instead implements Keyed {
         LOOK_FOR_THE_PART("lookForThePart"),
         NOTHING("nothing");
@@ -74,7 +74,7 @@ public record Plan(String id, List<FigureId> figures) implements Step {
         return new Plan(id, figures.stream().sorted().toList());
     }
 
-    /** Who would make a vehicle worse that he is going to adjust is not competent, whatever his other marks. */
+    /** Returns the usual criterion; where the vehicle is adjusted, a plan that makes it worse is not competent, whatever the other marks. */
     @Override
     public Criterion usualCriterion(Aspect aspect, Assignment assignment) {
         boolean adjusts = assignment.practical().of(Round.class).findAny().isPresent();
@@ -93,7 +93,7 @@ public record Plan(String id, List<FigureId> figures) implements Step {
         }
     }
 
-    /** What was planned instead of a move, by the text of its line. */
+    /** Returns what was planned instead of a move, by the text of its line. */
     public static Optional<Instead> instead(String written) {
         return Keyed.find(Instead.values(), written);
     }
@@ -108,7 +108,7 @@ public record Plan(String id, List<FigureId> figures) implements Step {
         return new Plan(id, faults.figures(json, "figures", MOST_FIGURES));
     }
 
-    /** How documents say it. */
+    /** Kind in documents. */
     @AutoService(StepKind.class)
     public static final class Kind extends StepKind {
         public Kind() {

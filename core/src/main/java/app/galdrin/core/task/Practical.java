@@ -44,7 +44,7 @@ public record Practical(
         steps = List.copyOf(steps);
     }
 
-    /** What its front wheels are judged against follows from the vehicle. */
+    /** Creates a practical whose front wheels are judged against what the vehicle asks. */
     public Practical(
             String title,
             OrderSchool school,
@@ -162,7 +162,7 @@ public record Practical(
                 .map(second -> new Comparison(figure, asking.get(0), second));
     }
 
-    /** How a figure was last worked on paper before a step. */
+    /** Returns how a figure was last worked on paper before a step. */
     public Optional<Work.Item> worked(FigureId figure, String beforeStep) {
         return before(beforeStep)
                 .filter(Work.class::isInstance)
@@ -192,7 +192,7 @@ public record Practical(
                 .findFirst();
     }
 
-    /** What adjusts these figures, each once, in their order; what only screens is never adjusted by itself. */
+    /** Returns what adjusts these figures, each once, in their order; what only screens is never adjusted by itself. */
     public static List<FigureId.Adjustment> adjustments(Collection<FigureId> figures) {
         return figures.stream()
                 .filter(f -> !f.measurand().isScreen())
@@ -224,7 +224,7 @@ public record Practical(
         }
     }
 
-    /** Everything wrong with it, whatever the vehicle. */
+    /** Returns everything wrong with it, whatever the vehicle. */
     public List<TaskFault> faults() {
         var faults = new TaskFaults();
         checkWhole(faults);
@@ -266,7 +266,7 @@ public record Practical(
         }
     }
 
-    /** What is compared figure by figure needs to be told how near is near. */
+    /** Checks that every figure that is compared has a band. */
     private void checkBands(Criterion criterion, TaskFaults faults) {
         step(criterion.id().step())
                 .orElseThrow()
@@ -276,7 +276,7 @@ public record Practical(
                 .forEach(figure -> faults.add("marks", TaskFaultCode.NO_BAND, figure.key()));
     }
 
-    /** Everything wrong with it on a vehicle. */
+    /** Returns everything wrong with it on a vehicle. */
     public List<TaskFault> faults(SpecificationSheet sheet) {
         var faults = new TaskFaults();
         for (int i = 0; i < steps.size(); i++) {

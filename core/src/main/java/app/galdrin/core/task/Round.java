@@ -34,7 +34,7 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
 
     private static final int MOST_MEASURES = 6;
 
-    /** What follows a round. */
+    /** Action after a round. */
     public enum Next implements Keyed {
         AGAIN("again"),
         DONE("finished");
@@ -64,7 +64,7 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
         return measure.as(measure.id() + "Again" + round.replaceFirst("^.*?([0-9]*)$", "$1"));
     }
 
-    /** After which inside is enough. */
+    /** Creates a round after which every figure inside its limits is enough. */
     public Round(String id, List<Measure> measures, int most) {
         this(id, measures, most, INSIDE);
     }
@@ -74,7 +74,7 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
         return KIND;
     }
 
-    /** What was moved in this round, and whether another follows; the readings are lines of the measures within. */
+    /** Returns what was moved in this round, and whether another follows; the readings are lines of the measures within. */
     @Override
     public List<Line> lines(SpecificationSheet sheet) {
         List<Line> lines = new ArrayList<>();
@@ -157,7 +157,7 @@ public record Round(String id, List<Measure> measures, int most, int aim) implem
                 faults.whole(json, "aim", LEAST_AIM, INSIDE, INSIDE));
     }
 
-    /** How documents say it. */
+    /** Kind in documents. */
     @AutoService(StepKind.class)
     public static final class Kind extends StepKind {
         public Kind() {

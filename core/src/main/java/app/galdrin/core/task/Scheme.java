@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * How a practical is marked.
+ * Marking scheme of a practical.
  *
  * @param criteria in the order of the work
  * @param slipKeepsPercent share of the working's marks kept where one known slip explains a wrong figure, 0 to 100

@@ -4,7 +4,7 @@ import app.galdrin.core.spec.SpecificationSheet;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What a practical's steps are worth where nobody says otherwise: a hundred for one measurement without a closing list. */
+/** Usual marks of a practical's steps: a hundred for one measurement without a closing list. */
 public final class SchemeDefaults {
 
     private SchemeDefaults() {}

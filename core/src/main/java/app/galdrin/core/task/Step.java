@@ -18,15 +18,15 @@ public interface Step {
     /** Returns the key of its {@link StepKind}. */
     String kind();
 
-    /** What is written in it, on this vehicle, in the order in which it is filled. */
+    /** Returns what is written in it, on this vehicle, in the order in which it is filled. */
     List<Line> lines(SpecificationSheet sheet);
 
-    /** What has to be written about the floor of a bay that nobody has surveyed, ahead of its own lines. */
+    /** Returns what has to be written about the floor of a bay that nobody has surveyed, ahead of its own lines. */
     default List<Line> floorLines(BayFloor floor) {
         return List.of();
     }
 
-    /** How many times its repeated lines are written, 1 or more. */
+    /** Returns how many times its repeated lines are written, 1 or more. */
     default int repeats() {
         return 1;
     }
@@ -46,7 +46,7 @@ public interface Step {
         return this;
     }
 
-    /** What of it can be marked. */
+    /** Returns what of it can be marked. */
     Set<Aspect> aspects();
 
     /** Returns what one of its aspects is worth where nobody says otherwise; the scheme of the assignment's task is not looked at. */
@@ -57,10 +57,10 @@ public interface Step {
         return List.of();
     }
 
-    /** What can't be right about it among the others; {@code at} names the step in faults. */
+    /** Reports what cannot be right about it among the other steps; {@code at} names the step in faults. */
     void check(Practical practical, String at, TaskFaults faults);
 
-    /** What can't be right about it on a vehicle. */
+    /** Reports what cannot be right about it on a vehicle. */
     default void check(Practical practical, SpecificationSheet sheet, String at, TaskFaults faults) {}
 
     /** Its own members of the document; id and kind are written already. */

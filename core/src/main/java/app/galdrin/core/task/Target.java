@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What must be read for figures to be as the sheet prefers.
+ * Target of figures: the readings at which they are as the sheet prefers.
  *
  * @param from id of the measure whose readings show where the instruments stand
  * @param procedure of that measure
@@ -29,7 +29,7 @@ public record Target(String from, Procedure procedure, List<FigureId> figures) {
     }
 
     /**
-     * From readings (mm or deg by place) and the figures they came to (rad or mm).
+     * Returns the target readings, from readings (mm or deg by place) and the figures they came to (rad or mm).
      *
      * @param readings mm or deg by place
      * @param own rad or mm by figure
@@ -38,7 +38,7 @@ public record Target(String from, Procedure procedure, List<FigureId> figures) {
         return TargetReading.of(procedure, standing, readings, own, preferred(standing.sheet()));
     }
 
-    /** What there is to read on a vehicle, whatever was read; the values are those of one that stands as the sheet prefers. */
+    /** Returns what there is to read on a vehicle, whatever was read; the values are those of one that stands as the sheet prefers. */
     public List<TargetReading> on(SpecificationSheet sheet) {
         MeasuringContext standing = procedure.asUsual(new MeasuringContext(sheet, BayFloor.LEVEL));
         Map<String, Double> readings = procedure.readings(ExpectedUncertainty.asTheSheetWants(sheet), standing);

@@ -27,7 +27,7 @@ public final class TaskDocument {
 
     public static final int VERSION = 2;
 
-    /** Of tasks that were set before how an instrument is set up counted as doubt: they go on without it, and mark as they did. */
+    /** Member of tasks that were set before the set-up of an instrument counted as uncertainty: they go on without it, and mark as they did. */
     private static final int WITHOUT_SET_UP = 1;
 
     /** Longest document, in bytes. */
@@ -40,11 +40,11 @@ public final class TaskDocument {
 
     private TaskDocument() {}
 
-    /** What a text was read as. */
+    /** A text as it was read. */
     public sealed interface Reading {
         record ParsedTask(Practical practical) implements Reading {}
 
-        /** Everything that is wrong with it, in its order. */
+        /** All its faults, in its order. */
         record Refusal(List<TaskFault> faults) implements Reading {}
     }
 

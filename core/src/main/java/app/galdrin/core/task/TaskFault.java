@@ -1,7 +1,7 @@
 package app.galdrin.core.task;
 
 /**
- * What is wrong with a task document.
+ * Fault of a task document.
  *
  * @param at dotted path in the document, steps counted from 0: {@code steps.2.figures}
  * @param value what was read, as written; empty where something is missing

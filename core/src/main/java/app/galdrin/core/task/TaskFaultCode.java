@@ -2,7 +2,7 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.Keyed;
 
-/** What is wrong with a task; each has a sentence of its own. */
+/** Kind of fault of a task; each has a sentence of its own. */
 public enum TaskFaultCode implements Keyed {
     NOT_JSON("notJson"),
     TOO_LONG("tooLong"),

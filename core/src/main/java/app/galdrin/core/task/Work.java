@@ -278,7 +278,7 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
         return targets;
     }
 
-    /** How documents say it. */
+    /** Kind in documents. */
     @AutoService(StepKind.class)
     public static final class Kind extends StepKind {
         public Kind() {

@@ -16,7 +16,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
 /**
- * Where the doubt of a figure comes from: for every source the signed part ∂f/∂x · u(x) it contributes [GUM, 5.1.2 and H.1]. The
+ * Uncertainty budget of a figure: for every source the signed part ∂f/∂x · u(x) it contributes [GUM, 5.1.2 and H.1]. The
  * parts add up as squares to the square of the figure's standard uncertainty. A source is a reading, or something that several
  * figures share; where figures are put together, the parts of one source are added with their signs before anything is squared.
  */
@@ -31,7 +31,7 @@ public final class Budget {
     private final IntFunction<DoubtSource> sources;
 
     /**
-     * What one source contributes.
+     * Contribution of one source.
      *
      * @param source where it comes from
      * @param part in the figure's unit; negative where the figure falls as the source rises
@@ -69,7 +69,7 @@ public final class Budget {
         return new Budget(parts, i -> DoubtSource.input(paths.apply(i)));
     }
 
-    /** How many sources it names. */
+    /** Returns how many sources it names. */
     public int size() {
         return parts.length;
     }

@@ -3,22 +3,22 @@ package app.galdrin.core.uncertainty;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a doubt comes from: a reading, or something that several figures share. Two doubts from one source are added with their signs;
+ * Source of uncertainty: a reading, or something that several figures share. Two doubts from one source are added with their signs;
  * sources are the same when their names are.
  */
 public final class DoubtSource {
 
-    /** What a source belongs to, which decides who shares it. */
+    /** Origin of a source, which decides who shares it. */
     public enum Origin {
         /** An input of one record. */
         INPUT(false, false),
         /** One reading on one sheet. */
         READING(true, false),
-        /** How the instruments stand, common to all that is read in one set-up. */
+        /** Set-up of the instruments, common to all that is read in it. */
         SET_UP(true, false),
         /** The survey of a bay. */
         BAY(false, true),
-        /** The vehicle itself, whoever reads it. */
+        /** The vehicle itself, the same for everybody who reads it. */
         VEHICLE(false, true),
         /** A datum of the sheet or of a tool. */
         SHEET(false, false);

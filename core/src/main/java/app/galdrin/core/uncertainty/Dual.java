@@ -51,7 +51,7 @@ public final class Dual {
     }
 
     /**
-     * By a factor without doubt.
+     * Multiplies by a factor without uncertainty.
      *
      * @param factor without unit, of any sign
      */
@@ -60,7 +60,7 @@ public final class Dual {
     }
 
     /**
-     * By a divisor without doubt, not 0, in whatever unit.
+     * Divides by a divisor without uncertainty, not 0, in whatever unit.
      *
      * @param divisor in any one unit, not 0
      */

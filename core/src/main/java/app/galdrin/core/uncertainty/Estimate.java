@@ -75,7 +75,7 @@ public final class Estimate {
         return doubt().standardUncertainty();
     }
 
-    /** Which source contributes how much of the uncertainty, with its sign; none where it is known as a whole only. */
+    /** Returns which source contributes how much of the uncertainty, with its sign; none where it is known as a whole only. */
     public Budget budget() {
         return doubt().budget();
     }
@@ -94,18 +94,18 @@ public final class Estimate {
         return new Estimate(value, 0);
     }
 
-    /** This and another figure of its unit together, both with budgets; what they share is added with its sign. */
+    /** Returns the sum of this and another figure of its unit, both with budgets; what they share is added with its sign. */
     public Estimate plus(Estimate other) {
         return combined(new double[] {1, 1}, List.of(this, other));
     }
 
-    /** This figure less another of its unit, both with budgets; what they share falls out with its sign. */
+    /** Returns this figure less another of its unit, both with budgets; what they share falls out with its sign. */
     public Estimate minus(Estimate other) {
         return combined(new double[] {1, -1}, List.of(this, other));
     }
 
     /**
-     * By a factor without unit and doubt.
+     * Multiplies by a factor without unit and uncertainty.
      *
      * @param factor without unit, of any sign
      */

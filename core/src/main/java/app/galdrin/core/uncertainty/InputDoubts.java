@@ -4,12 +4,12 @@ import java.util.Arrays;
 import java.util.function.ObjDoubleConsumer;
 
 /**
- * What moves the inputs of a calculation: sources of doubt, of which one may move several inputs, and one input be moved by several. Their
+ * Uncertainties of the inputs of a calculation: one source may move several inputs, and several sources one input. Their
  * names are looked up once, however many figures the calculation has.
  */
 public final class InputDoubts {
 
-    /** Most inputs are moved by one source or two. */
+    /** Usual number of sources of an input. */
     private static final int USUAL = 2;
 
     private final Parts sources;
@@ -20,7 +20,7 @@ public final class InputDoubts {
     /** The position of each entry's source among the sources. */
     private int[] source;
 
-    /** What each entry moves its input by, in the input's unit. */
+    /** Shift of the input by each entry, in the input's unit. */
     private double[] part;
 
     private int size;
@@ -29,7 +29,7 @@ public final class InputDoubts {
     @FunctionalInterface
     public interface Movers {
         /**
-         * Of one input.
+         * Passes on the sources of one input.
          *
          * @param input counted from 0
          * @param each is told every source and what one standard uncertainty of it moves the input by: signed, in the input's unit

@@ -81,7 +81,7 @@ public final class LeastSquares {
     }
 
     /**
-     * How the solution moves when row i moves: dx = (AᵀA)⁻¹ (aᵢ (db − da·x) + da ρᵢ), ρᵢ the residual of the row.
+     * Returns how the solution moves when row i moves: dx = (AᵀA)⁻¹ (aᵢ (db − da·x) + da ρᵢ), ρᵢ the residual of the row.
      *
      * @param x the solution, each unknown in its unit
      * @param da change of row i, an element a column, in the unit of the row

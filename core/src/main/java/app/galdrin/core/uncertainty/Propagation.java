@@ -17,7 +17,7 @@ public final class Propagation {
     }
 
     /**
-     * For a calculation with at most so many readings. Where none of the reading classes has any doubt, no derivatives are
+     * Creates a propagation for a calculation with at most so many readings. Where none of the reading classes has any doubt, no derivatives are
      * carried along.
      *
      * @param classes the standard uncertainties of the reading classes, each in its unit, 0 or more

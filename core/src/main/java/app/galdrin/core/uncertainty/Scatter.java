@@ -2,7 +2,7 @@ package app.galdrin.core.uncertainty;
 
 import java.util.List;
 
-/** How far repeats of a figure lie apart, beside what their budgets explain. */
+/** Scatter of the repeats of a figure, beside what their budgets explain. */
 public final class Scatter {
 
     /** The source of doubt that unexplained scatter is. */

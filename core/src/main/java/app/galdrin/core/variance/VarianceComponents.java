@@ -60,12 +60,12 @@ public record VarianceComponents(
      */
     public record Reading(String person, String state, double value) {}
 
-    /** What came of some readings. */
+    /** Result for some readings. */
     public sealed interface Outcome {
         record Split(VarianceComponents into) implements Outcome {}
 
         /**
-         * Too little to split.
+         * Too few readings to split.
          *
          * @param people who have read a state twice or more
          * @param states that somebody has read twice or more
@@ -145,7 +145,7 @@ public record VarianceComponents(
                 estimates.notBelowNought(), estimates.negative(), mean, people.size(), states.size(), n);
     }
 
-    /** What each source comes to as its sum of squares says, also below 0. */
+    /** Estimate of each source by its sum of squares, also below 0. */
     private static final class Estimates {
         private final Map<Source, Double> raw = new EnumMap<>(Source.class);
 
@@ -196,7 +196,7 @@ public record VarianceComponents(
         return both;
     }
 
-    /** What least squares fits with these columns, as a matrix; columns may depend on one another. */
+    /** Returns what least squares fits with these columns, as a matrix; columns may depend on one another. */
     private static RealMatrix projection(RealMatrix columns) {
         var decomposed = new SingularValueDecomposition(columns);
         int rank = decomposed.getRank();

@@ -1,4 +1,4 @@
-/** Whose the spread is where several people have read the same vehicles several times. Uses the numerics library and nothing else. */
+/** Sources of variation where several people have read the same vehicles several times. Uses the numerics library and nothing else. */
 @NullMarked
 package app.galdrin.core.variance;
 

@@ -74,13 +74,13 @@ final class Corner {
         return -Math.atan(wobble(Math.cos(phase)) / halfSpan);
     }
 
-    /** How far the top leans outward against gravity, as a level on the face shows it, rad. */
+    /** Returns how far the top leans outward against gravity, as a level on the face shows it, rad. */
     double leans(Point towards) {
         return -Math.asin(towards.dot(vehicle.up()));
     }
 
     /**
-     * Where the face looks once the wheel is turned about its steering axis until it heads so far outward of where it stood, rad.
+     * Returns the direction of the face once the wheel is turned about its steering axis until it heads so far outward of where it stood, rad.
      *
      * @param turned negative inward
      */

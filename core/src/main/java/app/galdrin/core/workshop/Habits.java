@@ -2,20 +2,20 @@ package app.galdrin.core.workshop;
 
 import java.util.Map;
 
-/** How honest people hold, set and read their tools: the sizes of {@code docs/honest-hands.md}, where each is derived. */
+/** Scatter of honest people who hold, set and read their tools: the sizes of {@code docs/honest-hands.md}, where each is derived. */
 public final class Habits {
 
     private Habits() {}
 
     /**
-     * How one instrument is read; mm or deg.
+     * Scatter and resolution of one instrument; mm or deg.
      *
      * @param eye standard deviation of the eye between two marks
      * @param laidOn the most it is laid on wrongly, either way, mm or deg; a little is likelier than much (triangular)
      */
     public record ReadingHabit(double eye, double laidOn) {}
 
-    /** What wanders under a tape on a tread, mm either way, evenly: it is hooked again for every reading. */
+    /** Wander of a tape on a tread, mm either way, evenly: it is hooked again for every reading. */
     public static final double TREAD = 1.4;
 
     /** One person in so many reads no finer than a whole mark where a rule shows halves of it. */
@@ -43,7 +43,7 @@ public final class Habits {
             Map.entry("protractor", new ReadingHabit(0.05, 0.2)));
 
     /**
-     * How one thing is set up, once for all repeats.
+     * Set-up of one thing, once for all repeats.
      *
      * @param most either way, a little being likelier than much (triangular), mm; deg where {@code over} is 0
      * @param over what it lies on, mm, over which that is an angle; 0 where it is one, or where it is no angle at all

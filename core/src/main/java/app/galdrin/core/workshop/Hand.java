@@ -26,7 +26,7 @@ public final class Hand {
     }
 
     /**
-     * What is read where so much stands, to a mark.
+     * Returns what is read where so much stands, to a mark.
      *
      * @param instrument its key
      * @param tread whether it is hooked on a tread
@@ -45,12 +45,12 @@ public final class Hand {
         return clumsiness == 0 ? shown : Math.rint(shown / step) * step;
     }
 
-    /** How far off something is set this once, mm. */
+    /** Returns how far off something is set this once, mm. */
     double length(String what) {
         return clumsiness * triangular(setting(what).most());
     }
 
-    /** How far off something is set this once, rad. */
+    /** Returns how far off something is set this once, rad. */
     double angle(String what) {
         Habits.SetupHabit setting = setting(what);
         double off = clumsiness * triangular(setting.most());

@@ -5,6 +5,6 @@ import java.util.Map;
 /** Tools as they were laid once. */
 public interface Layout {
 
-    /** What stands there to be read, mm or deg by place, with its sign; again for each repeat, because nobody turns a wheel twice alike. */
+    /** Returns what stands there to be read, mm or deg by place, with its sign; again for each repeat, because nobody turns a wheel twice alike. */
     Map<String, Double> shows();
 }

@@ -47,7 +47,7 @@ public final class Workshop {
     private final Hand hand;
     private final Map<String, Corner> corners = new LinkedHashMap<>();
 
-    /** {@code hand} of whoever lays everything here. */
+    /** Workshop in which one hand lays everything. */
     public Workshop(StandingVehicle vehicle, Hand hand) {
         this.vehicle = vehicle;
         this.hand = hand;
@@ -115,7 +115,7 @@ public final class Workshop {
 
     /** Two points in plan that a string is drawn between, touched at one spot. */
     private record Line(double frontX, double frontY, double rearX, double rearY, double spot, double off) {
-        /** How far the line is to the left there, mm. */
+        /** Returns how far the line is to the left there, mm. */
         double at(double x) {
             double share = (x - rearX) / (frontX - rearX);
             double touched = x > spot ? (frontX - x) / (frontX - spot) : (x - rearX) / (spot - rearX);
@@ -289,7 +289,7 @@ public final class Workshop {
         return () -> shows;
     }
 
-    /** How far a wheel heads inward of a direction, rad. */
+    /** Returns how far a wheel heads inward of a direction, rad. */
     private static double inward(Corner corner, Point direction) {
         double cross = direction.x() * corner.heading.y() - direction.y() * corner.heading.x();
         return -corner.side * Math.asin(cross);
@@ -320,7 +320,7 @@ public final class Workshop {
         return () -> shows;
     }
 
-    /** What a gauge shows that shows 90 at plumb, with the way the top leans as its sign. */
+    /** Returns what a gauge shows that shows 90 at plumb, with the way the top leans as its sign. */
     private static double from90(double leans) {
         return leans < 0 ? -(UPRIGHT + leans) : UPRIGHT - leans;
     }

@@ -221,6 +221,15 @@ final class Bench {
         return new Answers(written);
     }
 
+    /** The sitting while it is marked. */
+    Case sitting() {
+        return new Case(
+                assignment,
+                answers(),
+                references(),
+                OwnFigures.ofReference(assignment, references().asFound()));
+    }
+
     References references() {
         return new References(new Answers(found), new Answers(left), new Answers(leftAgain));
     }

@@ -135,8 +135,8 @@ class MissingTest {
     }
 
     /**
-     * By guarded acceptance a figure is too close to tell within U of its limit, and U is larger where a repeat is missing. Wherever the whole sheet is
-     * right so is the one that lacks a repeat; right beside the limit of 0.1° nothing but "too close to tell" is.
+     * By guarded acceptance a figure is too close to tell within U of its limit, and U is larger where a repeat is missing. Wherever the whole sheet
+     * is right so is the one that lacks a repeat; right beside the limit of 0.1° nothing but "too close to tell" is.
      */
     @Test
     void aMissingRepeat_takesNoVerdictAway() {
@@ -178,12 +178,15 @@ class MissingTest {
                 List.of(whole), doubts(guarded(), figure).stream().distinct().toList());
     }
 
-    /** A rear gap that a repeat lacks leaves the thrust line open within its U, and a front wheel with it; of the values between, the limits are tried. */
+    /**
+     * A rear gap that a repeat lacks leaves the thrust line open within its U, and a front wheel with it; of the values between, the limits are
+     * tried.
+     */
     @Test
     void aThrustLineReadInPart_leavesAFrontWheelOpenWithinItsU() {
         FigureId figure = figure("toe.front.left");
         Bench lacking = guarded().strike("toe/wheels.rl.rearGap/2/0");
-        var sat = new Case(new KnownReferences(lacking.assignment), lacking.answers(), lacking.references());
+        var sat = lacking.sitting();
         double reach = 2 * sat.own().thrustLine("judge").orElseThrow().standardUncertainty();
         Estimate standing = standing(lacking, figure);
         List<Double> values = sat.likewise(figure, "judge", standing).stream()
@@ -202,16 +205,13 @@ class MissingTest {
     }
 
     private static Estimate standing(Bench bench, FigureId figure) {
-        return new Case(new KnownReferences(bench.assignment), bench.answers(), bench.references())
-                .standing(figure, "judge")
-                .orElseThrow();
+        return bench.sitting().standing(figure, "judge").orElseThrow();
     }
 
     private static List<Double> doubts(Bench bench, FigureId figure) {
-        return new Case(new KnownReferences(bench.assignment), bench.answers(), bench.references())
-                .likewise(figure, "judge", standing(bench, figure)).stream()
-                        .map(Estimate::standardUncertainty)
-                        .toList();
+        return bench.sitting().likewise(figure, "judge", standing(bench, figure)).stream()
+                .map(Estimate::standardUncertainty)
+                .toList();
     }
 
     private static Set<Verdict> right(Bench bench, FigureId figure, double wrote) {
@@ -241,7 +241,7 @@ class MissingTest {
     void aTotalThatIsNotWorked_canBeAllThatRoundingMakesOfIt() {
         Bench bench = guarded().strike("work/totalToe.front/0/0");
         FigureId total = figure("totalToe.front");
-        var sat = new Case(new KnownReferences(bench.assignment), bench.answers(), bench.references());
+        var sat = bench.sitting();
         Estimate standing = sat.standing(total, "judge").orElseThrow();
         var values = sat.likewise(total, "judge", standing).stream()
                 .mapToDouble(e -> Math.toDegrees(e.value() - standing.value()))

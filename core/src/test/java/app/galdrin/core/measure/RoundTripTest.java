@@ -14,7 +14,6 @@ import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.CamberInclinometer.Reference;
 import app.galdrin.core.measure.CatalogueInstrument.Surface;
 import app.galdrin.core.measure.ToeAcross.Reading;
-import app.galdrin.core.measure.ToeBox.ReadingUncertainty;
 import app.galdrin.core.measure.ToeLine.LineSide;
 import java.util.EnumMap;
 import java.util.List;
@@ -145,7 +144,7 @@ class RoundTripTest {
             }
             var truth = new ToeBoxForward.Truth(
                     between(random, 2200, 4200),
-                    new ToeBox.Tracks(between(random, 1350, 1800), between(random, 1350, 1800)),
+                    new BoxTracks(between(random, 1350, 1800), between(random, 1350, 1800)),
                     new ToeBoxForward.Rims(between(random, 350, 600), between(random, 350, 600)),
                     toes);
             return new Box(truth, roughly(random));
@@ -161,7 +160,7 @@ class RoundTripTest {
                     between(random, 1000, 1100));
         }
 
-        ToeBox.Readings read(RandomGenerator random) {
+        BoxReadings read(RandomGenerator random) {
             return ToeBoxForward.readings(truth, setUp, PERFECT, PERFECT, random);
         }
     }
@@ -171,7 +170,7 @@ class RoundTripTest {
     void box_givesBackEveryWheelAndTheTracks_howeverCrookedItStands(long seed) {
         var random = Seeds.generator(seed);
         Box box = Box.random(random);
-        var result = ToeBox.evaluate(box.read(random), ReadingUncertainty.NONE).orElseThrow();
+        var result = ToeBox.evaluate(box.read(random), BoxUncertainty.NONE).orElseThrow();
         result.toes()
                 .forEach((wheel, toe) ->
                         assertEquals(box.truth().toes().get(wheel), toe.value(), TOLERANCE, wheel.key()));
@@ -260,8 +259,7 @@ class RoundTripTest {
             {turned, 0, -turned}, {-turned - odd, -turned / 2, 0, turned, turned, turned / 3}, {turned, -turned - odd}
         }) {
             var readings = CasterSweep.forward(axis, camber, side, steers, floor(random), PERFECT, random);
-            var result = CasterSweep.evaluate(readings, CasterSweep.ReadingUncertainty.NONE)
-                    .orElseThrow();
+            var result = CasterSweep.evaluate(readings, SweepUncertainty.NONE).orElseThrow();
             assertEquals(axis.caster(), result.caster().value(), TOLERANCE);
             assertEquals(steers.length > 2, result.kpi().isPresent());
             result.kpi().ifPresent(kpi -> assertEquals(axis.kpi(), kpi.value(), TOLERANCE));
@@ -274,8 +272,7 @@ class RoundTripTest {
         var axis = new SteeringAxis(Math.toRadians(6), Math.toRadians(13));
         double[] steers = {Math.toRadians(20), 0, Math.toRadians(-20)};
         var readings = CasterSweep.forward(axis, 0, Side.LEFT, steers, Floor.LEVEL, PERFECT, Seeds.generator(1));
-        var result = CasterSweep.evaluate(readings, CasterSweep.ReadingUncertainty.NONE)
-                .orElseThrow();
+        var result = CasterSweep.evaluate(readings, SweepUncertainty.NONE).orElseThrow();
         assertEquals(1 / (2 * Math.sin(Math.toRadians(20))), result.shortcut().factor(), 1e-12);
         assertEquals(result.shortcut().caster() - axis.caster(), result.shortcutError(), TOLERANCE);
         assertTrue(Math.abs(Math.toDegrees(result.shortcutError())) > 0.001);

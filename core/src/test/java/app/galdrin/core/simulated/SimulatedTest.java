@@ -72,7 +72,8 @@ class SimulatedTest {
     private static MarkSheet done(Habit habit) {
         var random = new SplittableRandom(4);
         var paper = new Paper(new Sheet(FULL));
-        new Apprentice(FULL, paper, () -> new HonestHands(0.5, random)).doAll(habit, FOUND, FOUND);
+        var apprentice = new Apprentice(FULL, paper, () -> new HonestHands(0.5, random));
+        StepWriters.writeAll(apprentice, habit, FOUND, FOUND);
         var reference = new Paper(new Sheet(FULL));
         var hands = new Apprentice(FULL, reference, () -> new HonestHands(0.5, random));
         FULL.practical().steps().stream()

@@ -1,8 +1,8 @@
 package app.galdrin.web.account;
 
-/** What a session opens. */
+/** Access that a session gives. */
 public enum Access {
-    /** Everything of its role: somebody signed in. */
+    /** All pages of the role: somebody signed in. */
     ROLE,
     /** The sitting of the opening whose code was typed, and nothing else that an apprentice can see. */
     SITTING,

@@ -6,7 +6,7 @@ import java.util.Objects;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
 
-/** What a sign-in is checked against. It lives as long as the check; a session never holds it. */
+/** Account that a sign-in is checked against. It lives as long as the check; a session never holds it. */
 public final class Account implements UserDetails {
 
     private static final long serialVersionUID = 1L;

@@ -2,7 +2,7 @@ package app.galdrin.web.account;
 
 import app.galdrin.core.Keyed;
 
-/** What is tried: names and codes have nothing to do with one another. */
+/** Kind of attempt: names and codes are counted separately. */
 public enum AttemptKind implements Keyed {
     SIGN_IN("signIn"),
     JOIN("join");

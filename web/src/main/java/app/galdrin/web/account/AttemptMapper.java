@@ -12,7 +12,7 @@ interface AttemptMapper {
     /** One more try; how many the line has with it. */
     int count(AttemptKind kind, Line line, int minutes);
 
-    /** How many a line has of late. */
+    /** Returns how many a line has of late. */
     int tries(AttemptKind kind, Line line, int minutes);
 
     void takeBack(AttemptKind kind, Line line);

@@ -8,7 +8,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Counts tries to sign in or to join before they are tried, in the database: neither tries at the same instant nor a second instance pass
- * a limit together. Nobody is refused because of what others did at his address, since a whole workshop often has one; an address that
+ * a limit together. Nobody is refused because of what others did at the same address, since a whole workshop often has one; an address that
  * fails a lot is only served more slowly.
  */
 @Service

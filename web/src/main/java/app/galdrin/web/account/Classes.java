@@ -39,7 +39,7 @@ public class Classes {
         this.office = office;
     }
 
-    /** Somebody new, with the one-time password to hand over. */
+    /** New person, with the one-time password to hand over. */
     public record Newcomer(String name, String signIn, String password) implements Serializable {
         private static final long serialVersionUID = 1L;
     }
@@ -79,7 +79,7 @@ public class Classes {
         return refused;
     }
 
-    /** What is wrong with a name for a class; empty where nothing is. */
+    /** Returns what is wrong with a name for a class; empty where nothing is. */
     public Optional<Sentence> nameRefused(SignedIn me, String name) {
         String plain = name.strip();
         if (plain.isEmpty() || plain.length() > LONGEST_CLASS_NAME) {
@@ -105,7 +105,7 @@ public class Classes {
         mapper.removeMember(me.centreId(), one(me, classId).id(), personId);
     }
 
-    /** Out of one class and into another. */
+    /** Moves people out of one class and into another. */
     @Transactional
     public void move(SignedIn me, UUID classId, UUID personId, UUID toClassId) {
         join(me, toClassId, personId);
@@ -120,7 +120,7 @@ public class Classes {
                 .toList();
     }
 
-    /** What is wrong with a list of names; empty where nothing is. */
+    /** Returns what is wrong with a list of names; empty where nothing is. */
     public static Optional<Sentence> refused(List<String> names) {
         if (names.isEmpty() || names.size() > MOST_NAMES) {
             return Optional.of(Sentence.of("classes.names", names.size(), MOST_NAMES));
@@ -138,7 +138,7 @@ public class Classes {
     }
 
     /**
-     * What became of a list of names.
+     * Result of adding a list of names.
      *
      * @param newcomers who was made, with a one-time password each
      * @param known who was an apprentice of the centre already and is in the class now

@@ -12,7 +12,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * The first instructor of an empty installation, made by whoever can read its console: a code is printed there, the same by every
+ * The first instructor of an empty installation, made by anyone who can read its console: a code is printed there, the same by every
  * instance, and used up by the first who types it.
  */
 @Service

@@ -23,7 +23,7 @@ public class KnownDevices {
         this.mapper = mapper;
     }
 
-    /** What a request carries of a device; whether it is known to anybody is asked by {@link #isKnown}. */
+    /** Returns what a request carries of a device; whether it is known to anybody is asked by {@link #isKnown}. */
     public Optional<String> device(HttpServletRequest request) {
         return COOKIE.hash(request);
     }
@@ -33,7 +33,7 @@ public class KnownDevices {
         return mapper.knowsDevice(People.plain(signIn), device, DAYS);
     }
 
-    /** Somebody has signed in there. */
+    /** Remembers that somebody has signed in on a device. */
     public void remember(SignedIn person, HttpServletRequest request, HttpServletResponse response) {
         String device = COOKIE.give(request, response);
         mapper.rememberDevice(person.centreId(), person.personId(), device, person.stamp());

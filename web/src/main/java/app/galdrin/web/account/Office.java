@@ -16,8 +16,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Who comes, goes and does what in a centre. The office decides on everybody, an instructor on apprentices, and on everybody as long as
- * the centre has no office. Nobody decides on himself, so that somebody who can is always left. What is decided ends the sessions of
+ * Administration of a centre's people and their roles. The office decides on everybody, an instructor on apprentices, and on everybody as long as
+ * the centre has no office. Nobody decides about their own access, so that somebody who can is always left. What is decided ends the sessions of
  * whom it concerns.
  */
 @Service
@@ -25,7 +25,7 @@ public class Office {
 
     private static final Logger LOG = LoggerFactory.getLogger(Office.class);
 
-    /** How long a one-time password can be used. */
+    /** Hours for which a one-time password can be used. */
     public static final int HOURS = 72;
 
     private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
@@ -64,7 +64,7 @@ public class Office {
                 && decidesOn(me).contains(other.role());
     }
 
-    /** A new person, and the one-time password to hand to him. */
+    /** A new person, and the one-time password to hand over. */
     public String add(SignedIn me, Role role, String displayName, String signIn) {
         return add(me, Ids.next(), role, displayName, signIn);
     }
@@ -83,7 +83,7 @@ public class Office {
         return password;
     }
 
-    /** A one-time password for somebody who has lost his. */
+    /** A one-time password for somebody who has lost theirs. */
     public String reset(SignedIn me, UUID personId) {
         String password = oneTime();
         String hash = passwords.encode(password);
@@ -102,7 +102,7 @@ public class Office {
         });
     }
 
-    /** Puts a name right; whoever is signed in stays so. */
+    /** Puts a name right; anyone who is signed in stays so. */
     public void rename(SignedIn me, UUID personId, String displayName) {
         decide(me, "renamed", personId, () -> {
             concerned(me, personId);

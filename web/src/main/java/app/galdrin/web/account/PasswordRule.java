@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/** Which passwords people may choose for themselves. */
+/** Rule for the passwords that people choose for themselves. */
 public final class PasswordRule {
 
     public static final int SHORTEST = 10;
@@ -23,7 +23,7 @@ public final class PasswordRule {
     private static final int SHORTEST_WORD = 3;
     private static final int LETTERS_OF_HIS_OWN = 4;
 
-    /** What comes to mind in front of this page. */
+    /** Words that come to mind in front of this page. */
     private static final List<String> HOUSE = List.of(
             "galdrin",
             "password",
@@ -53,10 +53,10 @@ public final class PasswordRule {
     private PasswordRule() {}
 
     /**
-     * Why this can be nobody's password, as a key of words: too short, among the first that are tried (lists of common ones come with the
+     * Returns why this can be nobody's password, as a key of words: too short, among the first that are tried (lists of common ones come with the
      * package, rows of keys and repetitions), or made of names that everyone knows.
      *
-     * @param names the person's own, his sign-in name, his college's
+     * @param names the person's own, their sign-in name, their college's
      */
     public static Optional<String> fault(String password, String... names) {
         if (password.length() < SHORTEST || password.length() > LONGEST) {

@@ -17,7 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class People {
 
-    /** Most people or classes a list shows. */
+    /** Greatest number of people or classes in a list. */
     public static final int MOST = 500;
 
     private final PersonMapper mapper;
@@ -69,7 +69,7 @@ public class People {
         return mapper.bySignIn(plain(signIn)) != null;
     }
 
-    /** Whoever signs in under a name; capitals do not count. */
+    /** Returns the person who signs in under a name; capitals do not count. */
     public Optional<Account> account(String signIn) {
         return Optional.ofNullable(mapper.bySignIn(plain(signIn))).map(Account::new);
     }
@@ -87,14 +87,14 @@ public class People {
         return id;
     }
 
-    /** How everyone of the centre sees lengths and angles from now on. */
+    /** Sets how everyone of the centre sees lengths and angles from now on. */
     @Transactional
     public void show(UUID centreId, LengthDisplay lengths, AngleDisplay angles) {
         mapper.show(centreId, lengths, angles);
     }
 
     /**
-     * A person who chose his password himself. One statement, and no transaction about it: nobody holds a connection while a hash waits
+     * A person with a password of their own choice. One statement, and no transaction about it: nobody holds a connection while a hash waits
      * for its turn.
      */
     public UUID add(UUID centreId, Role role, String displayName, String signIn, String password) {
@@ -103,7 +103,7 @@ public class People {
         return id;
     }
 
-    /** Somebody to be added: the name that others see, and the name to sign in by. */
+    /** Person to be added: the name that others see, and the name to sign in by. */
     public record NewPerson(String displayName, String signIn) {}
 
     /** Several people with one password, which is hashed once: it is no secret among them, as in the demo. */

@@ -99,7 +99,7 @@ interface PersonMapper {
     /** An apprentice who is let in, of this very name; capitals do not count, and of several the first who was made. */
     Optional<UUID> apprenticeNamed(UUID centreId, String name);
 
-    /** Nothing where the name is taken; how many rows. */
+    /** Adds a class, or nothing where the name is taken; returns the number of rows. */
     int insertClass(UUID id, UUID centreId, String name);
 
     /** Apprentices of the centre alone; how many they are. */

@@ -5,10 +5,10 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A person as the database has him now.
+ * A person as the database has it now.
  *
- * @param endedAt when his sessions were last ended
- * @param oneTime whether his password was given to him and has to be replaced at first use
+ * @param endedAt when the person's sessions were last ended
+ * @param oneTime whether the password was handed over and has to be replaced at first use
  * @param passwordUntil when such a password ends
  * @param passwordHash read to check a password alone
  * @param closedAt when the opening asked for was or will be closed

@@ -2,7 +2,7 @@ package app.galdrin.web.account;
 
 import java.util.Locale;
 
-/** What a person does here. */
+/** Role of a person. */
 public enum Role {
     INSTRUCTOR,
     APPRENTICE,

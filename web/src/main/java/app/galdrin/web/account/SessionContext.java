@@ -12,7 +12,7 @@ import org.springframework.security.web.context.HttpRequestResponseHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.stereotype.Component;
 
-/** Who is behind a request: its session's ticket, and the person as the database has him at this moment. */
+/** Identity behind a request: the ticket of its session, and the person as the database has it at this moment. */
 @Component
 public class SessionContext implements SecurityContextRepository {
 

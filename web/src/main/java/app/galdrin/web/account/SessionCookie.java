@@ -12,7 +12,7 @@ import org.springframework.stereotype.Component;
 @Component
 class SessionCookie implements SignedInCheck {
 
-    /** A browser sends one; whoever sends more is asked for no more. */
+    /** A browser sends one; anyone who sends more is asked for no more. */
     private static final int MOST = 2;
 
     private final CookieSerializer cookies;

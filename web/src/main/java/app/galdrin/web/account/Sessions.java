@@ -32,7 +32,7 @@ public class Sessions {
     /** The cookie by which a browser is known again that takes a name by code; signing out takes it away. */
     public static final String JOINING = "galdrin-joining";
 
-    /** How long after its end a session may still deliver what was written before. */
+    /** Time after its end for which a session may still deliver what was written before. */
     private static final Duration DELIVERY = Duration.ofHours(12);
 
     private static final int LONGEST_ADDRESS = 64;
@@ -63,7 +63,7 @@ public class Sessions {
         SecurityContextHolder.getContext().setAuthentication(authentication(person));
     }
 
-    /** What is known of a person to whoever asks what he may do. */
+    /** Returns what is known of a person to anyone who asks what they may do. */
     public static Authentication authentication(SignedIn person) {
         String authority = person.access().authority(person.role());
         return UsernamePasswordAuthenticationToken.authenticated(
@@ -101,7 +101,7 @@ public class Sessions {
 
     // ---- following
 
-    /** Whoever is behind a request with this ticket now; empty where the session is over. */
+    /** Returns the person who is behind a request with this ticket now; empty where the session is over. */
     Optional<SignedIn> follow(Ticket ticket) {
         return follow(ticket, Instant.now());
     }
@@ -122,7 +122,7 @@ public class Sessions {
                 : Optional.empty();
     }
 
-    /** When a session ends or has ended, by whatever comes first. */
+    /** Returns when a session ends or has ended, by whatever comes first. */
     private Instant end(Ticket ticket, PersonRow person) {
         boolean same = ticket.stamp() == person.stamp() && person.active();
         Instant ofPerson = same ? null : Objects.requireNonNullElse(person.endedAt(), Instant.EPOCH);

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.AuthenticatedPrincipal;
 
 /**
- * The person behind a request, as the database has him now.
+ * The person behind a request, as the database has it now.
  *
  * @param lengthDisplay key of how the centre wants lengths shown
  * @param angleDisplay likewise of angles

@@ -6,7 +6,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
- * All that a session keeps of whoever began it. Everything else is asked of the database at each request, so that a session follows its
+ * All that a session keeps of anyone who began it. Everything else is asked of the database at each request, so that a session follows its
  * person.
  *
  * @param id names the session on pages, where its own id must not stand

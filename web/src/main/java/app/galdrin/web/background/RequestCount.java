@@ -3,7 +3,7 @@ package app.galdrin.web.background;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.stereotype.Component;
 
-/** How many requests this server is answering. */
+/** Counter of the requests that this server is answering. */
 @Component
 public class RequestCount {
 

@@ -2,7 +2,7 @@ package app.galdrin.web.bay;
 
 import app.galdrin.core.Keyed;
 
-/** Which way a vehicle stands in its bay: driven in, or backed in, which turns both slopes round. */
+/** Facing of a vehicle in its bay: driven in, or backed in, which turns both slopes round. */
 public enum Facing implements Keyed {
     FAR_END("farEnd", 1),
     DOOR("door", -1);
@@ -20,7 +20,7 @@ public enum Facing implements Keyed {
         return key;
     }
 
-    /** What turns a slope of the bay into one of the vehicle. */
+    /** Returns what turns a slope of the bay into one of the vehicle. */
     int sign() {
         return sign;
     }

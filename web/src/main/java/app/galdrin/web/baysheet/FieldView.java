@@ -84,7 +84,7 @@ public record FieldView(
         return answer instanceof Choice choice ? choice.options() : List.of();
     }
 
-    /** Most characters of it. */
+    /** Returns the greatest number of characters. */
     public int longest() {
         return answer instanceof AnswerType.ShortText text ? text.longest() : AnswerType.LONGEST;
     }

@@ -6,7 +6,7 @@ import app.galdrin.core.task.Step;
 import java.util.Optional;
 
 /**
- * How a kind of step stands on the sheet. There is one for every kind, a bean; its fragments {@code sheet}, {@code panel} and
+ * View of a kind of step on the sheet. There is one for every kind, a bean; its fragments {@code sheet}, {@code panel} and
  * {@code follows} are in {@code templates/baysheet/step/<kind>.html}.
  */
 public interface StepSheet {

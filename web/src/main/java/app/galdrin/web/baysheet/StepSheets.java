@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import org.springframework.stereotype.Component;
 
-/** How every kind of step stands on the sheet. */
+/** Views of all kinds of step on the sheet. */
 @Component
 public class StepSheets {
 

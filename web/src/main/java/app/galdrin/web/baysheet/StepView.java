@@ -8,11 +8,11 @@ import java.util.List;
 /** A step as its fragments draw it; the template is named like the step's kind. */
 public interface StepView {
 
-    /** What every step has. */
+    /** Returns what every step has. */
     Head head();
 
     /**
-     * What every step has.
+     * Head of every step.
      *
      * @param number its turn on the sheet, from 1
      * @param texts what practice mode says of it at once

@@ -84,7 +84,7 @@ public final class WrittenSheet {
         return speech.names();
     }
 
-    /** Returns whether it may say what the readings come to: in practice, and to the instructor of his own. */
+    /** Returns whether it may say what the readings come to: in practice, and to an instructor about the instructor's own. */
     public boolean speaks() {
         return sitting.isReference() || assignment.practical().mode() == Mode.PRACTICE;
     }

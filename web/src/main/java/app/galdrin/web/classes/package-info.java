@@ -1,5 +1,5 @@
 /**
- * What a class made of a task: people by criteria, from the signed mark sheets, and whose readings are alike. It only reads.
+ * Results of a class in a task: people by criteria, from the signed mark sheets, and readings that are alike. It only reads.
  */
 @ApplicationModule(allowedDependencies = {"account", "layout", "library", "marksheet", "sitting", "task", "words"})
 @NullMarked

@@ -2,7 +2,7 @@ package app.galdrin.web.layout;
 
 import java.util.regex.Pattern;
 
-/** What came from outside, as it may stand in a log: forty characters at most, and none that nobody sees. */
+/** Text from outside as it may stand in a log: forty characters at most, and none that nobody sees. */
 public final class LogText {
 
     private static final int LONGEST = 40;

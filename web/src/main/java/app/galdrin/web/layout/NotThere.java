@@ -4,7 +4,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.ResponseStatus;
 
 /**
- * What was asked for is not there, or is not the asker's: the two look the same from outside. The message is for the log and says
+ * Refusal of what is not there or is not the asker's: the two look the same from outside. The message is for the log and says
  * what, which, and who asked.
  */
 @ResponseStatus(HttpStatus.NOT_FOUND)

@@ -7,13 +7,13 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 
-/** Whoever looks at a page, for what it shows to some and not to others; templates reach it as {@code @who}. It guards nothing. */
+/** Viewer of a page, for what it shows to some and not to others; templates reach it as {@code @who}. It guards nothing. */
 @Component("who")
 public class Viewer {
 
     Viewer() {}
 
-    /** Returns whether his session opens what one of these roles opens. */
+    /** Returns whether the person's session opens what one of these roles opens. */
     public boolean is(String... roles) {
         Authentication session = session();
         return session != null
@@ -22,7 +22,7 @@ public class Viewer {
                                 a -> Arrays.stream(roles).anyMatch(role -> ("ROLE_" + role).equals(a.getAuthority())));
     }
 
-    /** Returns whether it is known who he is. */
+    /** Returns whether it is known who the person is. */
     public boolean isKnown() {
         Authentication session = session();
         return session != null && !(session instanceof AnonymousAuthenticationToken);

@@ -1,4 +1,4 @@
-/** What every page shares: ids, headers, error pages. It knows no feature. */
+/** Parts that every page shares: ids, headers, error pages. It knows no feature. */
 @ApplicationModule(allowedDependencies = {})
 @NullMarked
 package app.galdrin.web.layout;

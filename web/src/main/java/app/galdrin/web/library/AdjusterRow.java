@@ -28,7 +28,7 @@ record AdjusterRow(
         boolean rereadAfter,
         @Nullable String fastener) {
 
-    /** What one unit does to a figure, deg or mm. */
+    /** Effect of one unit on a figure, deg or mm. */
     record EffectRow(
             UUID sheetId, Part part, String whereKey, String figure, int sign, OptionalDouble perUnit, double doubt) {}
 

@@ -45,7 +45,7 @@ record SheetRow(
         @Nullable String writtenBy,
         String reason) {
 
-    /** What is slackened and tightened, N·m and degrees. */
+    /** Fastener of a row, N·m and degrees. */
     record FastenerRow(
             UUID sheetId,
             String name,

@@ -148,7 +148,7 @@ public class EvidenceWords {
                         say("adjustable.is." + e.actual().key())));
     }
 
-    /** What was planned and moved, how long it took, and how the vehicle was left. */
+    /** Returns what was planned and moved, how long it took, and how the vehicle was left. */
     private EvidenceText ofTheVehicle(Evidence evidence) {
         if (evidence instanceof Evidence.Effect e) {
             return plans.effect(e);

@@ -73,7 +73,7 @@ final class PlanWords {
                                 words.figure(max, e.figure())));
     }
 
-    /** What a front wheel is counted from, and how the steering wheel sits then. */
+    /** Returns what a front wheel is counted from, and how the steering wheel sits then. */
     String thrustLine(ThrustLine line) {
         String counted = say("evidence.thrustLine." + way(line.thrust()), words.angleSize(line.thrust()));
         return line.steeringWheel()

@@ -19,7 +19,7 @@ import java.util.stream.Collectors;
  *
  * @param own the apprentice's readings, rad or mm
  * @param reference the reference's, rad or mm
- * @param honest what his readings give by the taught working, deg or mm
+ * @param honest what the apprentice's readings give by the taught working, deg or mm
  */
 record PrintedTotals(Map<FigureId, Double> own, Map<FigureId, Double> reference, Map<FigureId, Double> honest) {
 
@@ -49,7 +49,7 @@ record PrintedTotals(Map<FigureId, Double> own, Map<FigureId, Double> reference,
         return honest.getOrDefault(e.figure(), e.honest());
     }
 
-    /** What was asked in millimetres is no sum: an angle's two shares over a length are not. */
+    /** Returns the totals of angles as printed. A sum asked in millimetres has none: its two shares are angles over a length. */
     private static Map<FigureId, Double> honest(List<Evidence> evidence) {
         Map<FigureId, Double> honest = new LinkedHashMap<>();
         all(evidence, WorkingEvidence.class).stream()

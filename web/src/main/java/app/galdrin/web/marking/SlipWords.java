@@ -57,7 +57,7 @@ final class SlipWords {
         return slips.stream().map(together -> together(together, figure)).toList();
     }
 
-    /** Why it is one, said of the measurand where that has words of its own. */
+    /** Returns why it is one, said of the measurand where that has words of its own. */
     private String why(String slip, String figure) {
         String why = "slip." + slip + ".why";
         return words.textOr(why + figure, why);

@@ -112,7 +112,7 @@ class WorkingEvidenceWords {
         };
     }
 
-    /** What the repeats of a figure give that was worked wrong: the mean of them is what was right. */
+    /** Returns the figure that the repeats give where it was worked wrong: their mean. */
     private EvidenceText withMean(EvidenceText text, double baseline, WorkingEvidence e) {
         List<String> each = e.steps().stream()
                 .filter(steps -> !steps.isEmpty())

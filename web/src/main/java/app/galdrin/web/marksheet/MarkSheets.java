@@ -74,7 +74,7 @@ public class MarkSheets {
     }
 
     /**
-     * What a released sheet was re-marked to, with the one before it.
+     * Mark sheet after re-marking, with the one before it.
      *
      * @param now made after the release, with its reason
      */
@@ -92,7 +92,7 @@ public class MarkSheets {
                 : Optional.of(new RemarkChange(stored.get(1), stored.get(0)));
     }
 
-    /** Somebody's own sittings that were re-marked after their release. */
+    /** Returns a person's own sittings that were re-marked after their release. */
     public Set<UUID> remarkedOf(SignedIn me) {
         return Set.copyOf(mapper.remarkedOf(me.centreId(), me.personId(), MOST_STORED));
     }

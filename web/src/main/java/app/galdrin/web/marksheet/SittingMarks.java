@@ -24,7 +24,7 @@ import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
-/** What the entries of a sitting come to: the assignment it is of, the references it is marked against, and the mark sheet as it stands. */
+/** Marks of a sitting as its entries stand: its assignment, the references it is marked against, and its mark sheet. */
 @Service
 public class SittingMarks {
 

@@ -2,7 +2,7 @@ package app.galdrin.web.moderation;
 
 import app.galdrin.core.Keyed;
 
-/** What is decided of a sheet. */
+/** Decision on a sheet. */
 public enum ModerationDecision implements Keyed {
     AGREE("agree"),
     RETURN("return");

@@ -56,7 +56,7 @@ public class Papers {
         XRLog.listRegisteredLoggers().forEach(steps -> XRLog.setLevel(steps, Level.WARNING));
     }
 
-    /** Too many are being made; whoever asks tries again. */
+    /** Refusal where too many papers are being made; the asker tries again. */
     @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
     public static final class TooBusy extends RuntimeException {
         private static final long serialVersionUID = 1;

@@ -1,5 +1,5 @@
 /**
- * What is held about one person: given out as a file, and erased. It reads the tables of {@code task}, {@code sitting} and
+ * Data held about one person: given out as a file, and erased. It reads the tables of {@code task}, {@code sitting} and
  * {@code moderation}.
  */
 @ApplicationModule(allowedDependencies = {"account", "layout", "words"})

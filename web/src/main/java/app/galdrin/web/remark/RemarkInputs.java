@@ -20,7 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 
-/** What sittings share: their assignments and the references of the vehicles as found, each looked up once. */
+/** Inputs that sittings share: their assignments and the references of the vehicles as found, each looked up once. */
 final class RemarkInputs {
     private final Library library;
     private final Sittings sittings;

@@ -47,7 +47,7 @@ class RemarkJob {
     private static final int IN_A_PORTION = 25;
     private static final int APPLIED_AT_ONCE = 2000;
 
-    /** What one answer of the database may take here, where everywhere else it is seconds. */
+    /** Longest wait for one answer of the database here, ms; everywhere else it is seconds. */
     private static final int PATIENCE_MS = 600_000;
 
     private final RemarkMapper mapper;
@@ -94,7 +94,7 @@ class RemarkJob {
         private static final long serialVersionUID = 1;
     }
 
-    /** Something was written or marked since it was worked out. */
+    /** Refusal because something was written or marked since it was worked out. */
     private static final class SheetOutdated extends RuntimeException {
         private static final long serialVersionUID = 1;
     }

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
 interface RemarkMapper {
 
     /**
-     * Which sittings are re-marked.
+     * Sittings that are re-marked.
      *
      * @param taskIds versions of the practical that they were sat under
      * @param vehicleId of which they have to be; null where it does not matter
@@ -76,7 +76,7 @@ interface RemarkMapper {
 
     Cursor<SittingEntry> left(@Param("c") Concerned concerned);
 
-    /** How many sittings there are, and how many of them have sheets. */
+    /** Returns how many sittings there are, and how many of them have sheets. */
     int count(@Param("c") Concerned concerned);
 
     // ---- one re-marking

@@ -2,7 +2,7 @@ package app.galdrin.web.remark;
 
 import app.galdrin.core.Keyed;
 
-/** How far it is. */
+/** State of the work. */
 public enum RemarkState implements Keyed {
     WORKING("working"),
     READY("ready"),
@@ -10,7 +10,7 @@ public enum RemarkState implements Keyed {
     APPLIED("applied"),
     CANCELLED("cancelled"),
     FAILED("failed"),
-    /** Something was written or marked since it was worked out. */
+    /** Refusal because something was written or marked since it was worked out. */
     STALE("stale");
 
     private final String key;

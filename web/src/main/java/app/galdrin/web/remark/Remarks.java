@@ -58,7 +58,7 @@ public class Remarks {
                 .toList();
     }
 
-    /** How many sittings would be looked at. */
+    /** Returns how many sittings would be looked at. */
     public int concerned(TaskVersion version, Optional<SheetVersion> on) {
         return mapper.count(which(version, on));
     }
@@ -71,7 +71,7 @@ public class Remarks {
     }
 
     /**
-     * What was asked for.
+     * Re-marking that was asked for.
      *
      * @param already whether another of the centre is at work and {@code id} is that one
      */
@@ -103,7 +103,7 @@ public class Remarks {
                 .orElseThrow(() -> new NotThere("re-marking", id, me));
     }
 
-    /** Those that marked by a version, the newest first. */
+    /** Returns those that marked by a version, the newest first. */
     public List<Remark> ofTask(TaskVersion version) {
         return mapper.ofTask(version.centreId(), version.id(), MOST);
     }
@@ -131,7 +131,7 @@ public class Remarks {
         return PAGE;
     }
 
-    /** What changes, a page of it. */
+    /** Returns what changes, a page of it. */
     public List<MarkChange> changed(Remark remark, int from) {
         return mapper.changed(remark.centreId(), remark.id(), from, PAGE);
     }

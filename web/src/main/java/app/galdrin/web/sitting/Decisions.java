@@ -24,7 +24,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What an instructor decides about a sitting, and what a verifier does: each decision is an entry with its reason. Marks, signatures and
+ * Decisions of instructors and verifiers about a sitting: each is an entry with its reason. Marks, signatures and
  * releases are the business of {@link MarkSheets}.
  */
 @Service

@@ -48,16 +48,16 @@ public class Entries {
         this.sittings = sittings;
     }
 
-    /** What came of an attempt to write. */
+    /** Outcome of an attempt to write. */
     public sealed interface Outcome {
         /**
-         * It is on the log; the same key sent again changes nothing.
+         * Entry that is on the log; the same key sent again changes nothing.
          *
          * @param disputed whether something else stands on the line as well
          */
         record Stands(Entry entry, boolean disputed) implements Outcome {}
 
-        /** It was not written, and why. */
+        /** Refusal to write, with the reason. */
         record Refusal(Sentence why) implements Outcome {}
     }
 
@@ -97,7 +97,7 @@ public class Entries {
                 .orElseThrow(() -> new NotThere("line", key, "sitting " + sitting.id()));
     }
 
-    /** Whose sheet it is to write on: the apprentice's own, the instructor's where it is a reference. Others look at it. */
+    /** Returns whose sheet it is to write on: the apprentice's own, the instructor's where it is a reference. Others look at it. */
     public static boolean isWriter(SignedIn me, Sitting sitting) {
         return me.is(sitting.isReference() ? Role.INSTRUCTOR : Role.APPRENTICE);
     }
@@ -117,7 +117,7 @@ public class Entries {
             return new Entries.Outcome.Refusal(Sentence.of("sitting.flags", MOST_FLAGS));
         }
         mapper.lock(me.centreId(), sitting.id());
-        // whoever calls or answers means the flag as it is: nobody disputes over it
+        // anyone who calls or answers means the flag as it is: nobody disputes over it
         return append(me, sitting, entry.seeing(standingKeys(sitting, StaffLine.FLAG)), text(entry.text()));
     }
 
@@ -146,7 +146,7 @@ public class Entries {
         return outcome instanceof Outcome.Stands stands ? new Outcome.Stands(stands.entry(), false) : outcome;
     }
 
-    /** Keys of what stands on a line, for whoever has just seen it. */
+    /** Keys of what stands on a line, for anyone who has just seen it. */
     public List<String> standingKeys(Sitting sitting, LineKey line) {
         return standing(sitting, line).stream().map(Entry::key).toList();
     }
@@ -187,7 +187,7 @@ public class Entries {
         return append(me, sitting, state, entry, new Content(words, null, null, null));
     }
 
-    /** Everything of an entry that was read from its text. */
+    /** Content of an entry that was read from its text. */
     private record Content(
             String written,
             @Nullable BigDecimal value,
@@ -225,7 +225,7 @@ public class Entries {
         return new Outcome.Stands(written, disputed && !entry.strike());
     }
 
-    /** Whoever was put out strikes nothing that was written after his end, whatever his device says of its clock. */
+    /** Refuses to strike what was written after the session ended, whatever the device says of its clock. */
     private static boolean isStruckAfter(Instant end, Entry standing, NewEntry entry) {
         return entry.saw().contains(standing.key()) && standing.receivedAt().isAfter(end);
     }
@@ -307,8 +307,8 @@ public class Entries {
     }
 
     /**
-     * What somebody else has adjusted since is not the vehicle that is to be read here, nor the one that was: the instructor has to say that it
-     * was put back, or that it is read as it stands now. Who has adjusted it himself goes on.
+     * Refuses readings of a vehicle that somebody else has adjusted since: it is not the vehicle that is to be read here. The instructor has to say
+     * that it was put back, or that it is read as it stands now. An apprentice who adjusted it goes on.
      */
     private Optional<Sentence> movedMeanwhile(Sitting sitting, NewEntry entry) {
         UUID centre = sitting.centreId();
@@ -325,7 +325,7 @@ public class Entries {
                 .map(move -> Sentence.of("sitting.vehicleMoved", move.names()));
     }
 
-    /** Nobody adjusts a vehicle while another open sitting still reads it as it stands. */
+    /** Refuses an adjustment while another open sitting still reads the vehicle as it stands. */
     private Optional<Sentence> stillReading(Sitting sitting, NewEntry entry) {
         if (entry.line().round() == 0) {
             return Optional.empty();

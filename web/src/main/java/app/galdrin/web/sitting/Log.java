@@ -83,13 +83,13 @@ public final class Log {
         return entries.isEmpty() ? 0 : entries.get(entries.size() - 1).seq();
     }
 
-    /** What stands on a line now: the newest where several do. */
+    /** Returns what stands on a line now: the newest where several do. */
     public Optional<Entry> at(LineKey line) {
         List<Entry> here = standing.getOrDefault(line, List.of());
         return here.isEmpty() ? Optional.empty() : Optional.of(here.get(here.size() - 1));
     }
 
-    /** Everything that stands on a line: more than one where people wrote without seeing one another. */
+    /** Returns everything that stands on a line: more than one where people wrote without seeing one another. */
     public List<Entry> allAt(LineKey line) {
         return List.copyOf(standing.getOrDefault(line, List.of()));
     }
@@ -102,7 +102,7 @@ public final class Log {
                 .toList();
     }
 
-    /** What was struck out on a line, oldest first. */
+    /** Returns what was struck out on a line, oldest first. */
     public List<Entry> struckAt(LineKey line) {
         return struck.stream().filter(e -> e.line().equals(line)).toList();
     }
@@ -112,7 +112,7 @@ public final class Log {
         return struck.stream().filter(e -> e.line().step().equals(step)).toList();
     }
 
-    /** What stands on the lines of the task. */
+    /** Returns what stands on the lines of the task. */
     public Answers answers() {
         Map<LineKey, WrittenValue> answers = new HashMap<>();
         standing.forEach((line, here) -> {
@@ -158,12 +158,12 @@ public final class Log {
         return overrides;
     }
 
-    /** Why the instructor has stopped the sitting, where he has. */
+    /** Returns why the instructor has stopped the sitting, where they have. */
     public Optional<String> stopped() {
         return at(StaffLine.STOPPED).map(Entry::written);
     }
 
-    /** Why the instructor has given the sheet back last; empty where he has not. */
+    /** Returns why the instructor has given the sheet back last; empty where they have not. */
     public String givenBack() {
         return entries.stream()
                 .filter(e -> e.isStrike() && e.role() == Role.INSTRUCTOR)
@@ -183,7 +183,7 @@ public final class Log {
         return at(StaffLine.STANDS).filter(e -> e.seq() > read).isPresent();
     }
 
-    /** What a verifier returned the marks with, where they have not been signed since. */
+    /** Returns what a verifier returned the marks with, where they have not been signed since. */
     public Optional<Entry> returned() {
         int signed = at(StaffLine.SIGN).map(Entry::seq).orElse(0);
         return at(StaffLine.RETURNED).filter(e -> e.seq() > signed);

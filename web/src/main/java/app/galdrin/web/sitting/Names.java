@@ -13,7 +13,7 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Whose a sheet is, where somebody took a name that was not his own, and who is let back in to his sheet. */
+/** Owners of sheets: corrects a name that was taken wrongly, and lets people back in to their sheets. */
 @Service
 public class Names {
 
@@ -108,7 +108,7 @@ public class Names {
         other.ifPresent(id -> mapper.welcome(me.centreId(), id, me.personId()));
     }
 
-    /** Lets whoever sits a sheet join it once more by the code, on another device, for half an hour. */
+    /** Lets anyone who sits a sheet join it once more by the code, on another device, for half an hour. */
     @Transactional
     public void welcome(SignedIn me, Sitting sitting) {
         Sittings.instructorOnly(me, sitting);

@@ -5,7 +5,7 @@ import java.time.Instant;
 import java.util.List;
 
 /**
- * What is to be written.
+ * Entry that is to be written.
  *
  * @param text as typed; of a strike the reason, or empty
  * @param saw keys of what the writer saw standing on the line
@@ -30,7 +30,7 @@ public record NewEntry(
         saw = List.copyOf(saw);
     }
 
-    /** Something written here and now, on a page that showed what stands. */
+    /** Returns an entry written here and now, on a page that showed what stands. */
     public static NewEntry now(LineKey line, String text, List<String> saw, String key, String device) {
         return new NewEntry(line, text, false, saw, key, device, 0, Instant.now(), 0);
     }
@@ -44,7 +44,7 @@ public record NewEntry(
         return new NewEntry(line, text, strike, standing, key, device, deviceSeq, writtenAt, clockOffset);
     }
 
-    /** When it was written, by the server's clock. */
+    /** Returns when it was written, by the server's clock. */
     public Instant corrected() {
         return writtenAt.plusMillis(clockOffset);
     }

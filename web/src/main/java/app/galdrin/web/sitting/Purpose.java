@@ -2,7 +2,7 @@ package app.galdrin.web.sitting;
 
 import app.galdrin.core.Keyed;
 
-/** Whose readings a sitting holds: an apprentice's work, or the instructor's own of a vehicle state. */
+/** Purpose of a sitting: an apprentice's work, or the instructor's own readings of a vehicle state. */
 public enum Purpose implements Keyed {
     PRACTICAL("practical"),
     REFERENCE("reference");

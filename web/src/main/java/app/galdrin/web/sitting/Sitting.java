@@ -40,7 +40,7 @@ public record Sitting(
         SittingState state,
         Optional<BayFloor> pinnedFloor) {
 
-    /** Somebody by name. */
+    /** Person with a name. */
     public record PersonName(UUID id, String name) {}
 
     public boolean isReference() {
@@ -56,7 +56,7 @@ public record Sitting(
         return String.join(", ", people.stream().map(PersonName::name).toList());
     }
 
-    /** When its time is up, extra time and all; empty where the task sets none. A sheet stays open: it is the instructor who ends it. */
+    /** Returns when its time is up, extra time and all; empty where the task sets none. A sheet stays open: it is the instructor who ends it. */
     public Optional<Instant> ends() {
         return isReference()
                 ? Optional.empty()

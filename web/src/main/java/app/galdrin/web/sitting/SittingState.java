@@ -8,7 +8,7 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What lists and guards need to know of a sitting, one definition for the whole house. Written with each entry; {@link #after} over all
+ * State of a sitting for lists and guards, defined once. Written with each entry; {@link #after} over all
  * entries makes it again.
  *
  * @param apprenticeEntries how many entries apprentices have written; staff's have a limit of their own
@@ -34,7 +34,7 @@ public record SittingState(
         @Nullable Instant releasedAt,
         boolean stopped) {
 
-    /** How long a release with its whole task can be taken back; its apprentices see nothing before. */
+    /** Time for which a release with its whole task can be taken back; its apprentices see nothing before. */
     public static final Duration BEFORE_SHOWN = Duration.ofMinutes(10);
 
     static SittingState begun(@Nullable Integer bay, @Nullable Instant since) {
@@ -49,7 +49,7 @@ public record SittingState(
         return releasedAt != null;
     }
 
-    /** Returns whether the apprentice sees his marks: those released with their task can still be taken back for a while. */
+    /** Returns whether the apprentice sees their marks: those released with their task can still be taken back for a while. */
     public boolean shown() {
         return releasedAt != null && !releasedAt.isAfter(Instant.now());
     }

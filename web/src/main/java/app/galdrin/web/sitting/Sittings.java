@@ -24,7 +24,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Begins and finds sittings. Whoever asks is checked here: an apprentice sees his own sittings only, a session that came in
+ * Begins and finds sittings. Anyone who asks is checked here: an apprentice sees their own sittings only, a session that came in
  * by code the one sitting of its opening, everybody else those of the centre.
  */
 @Service
@@ -35,7 +35,7 @@ public class Sittings {
 
     private static final int MOST = 200;
 
-    /** How long an apprentice can take back a hand-in. */
+    /** Time for which an apprentice can take back a hand-in. */
     static final Duration TAKE_BACK = Duration.ofMinutes(2);
 
     private final SittingMapper mapper;
@@ -58,7 +58,7 @@ public class Sittings {
     }
 
     /**
-     * Takes a name of an opening; empty where somebody has it, also at this very moment and on another instance. Whoever took it a moment
+     * Takes a name of an opening; empty where somebody has it, also at this very moment and on another instance. Anyone who took it a moment
      * ago from the same browser has it still: the answer may have got lost on its way.
      */
     @Transactional
@@ -71,7 +71,7 @@ public class Sittings {
                         .flatMap(from -> begunIn(opening, personId)));
     }
 
-    /** Whose names the instructor has let back in. */
+    /** Returns whose names the instructor has let back in. */
     public List<UUID> welcomeIn(Opening opening) {
         return mapper.welcomeIn(opening.centreId(), opening.id(), People.MOST);
     }
@@ -82,7 +82,7 @@ public class Sittings {
         return begunIn(opening, personId).filter(id -> mapper.useWelcome(opening.centreId(), id) > 0);
     }
 
-    /** Who took his name from this browser a moment ago. */
+    /** Returns who joined under a name from this browser a moment ago. */
     public List<UUID> justJoinedFrom(Opening opening, String browser) {
         return mapper.justJoinedFrom(opening.centreId(), opening.id(), browser, People.MOST);
     }
@@ -99,7 +99,7 @@ public class Sittings {
                 .orElseThrow();
     }
 
-    /** What a person began last in an opening. */
+    /** Returns what a person began last in an opening. */
     public Optional<UUID> begunIn(Opening opening, UUID personId) {
         return mapper.inOpening(opening.centreId(), opening.id(), personId);
     }
@@ -166,7 +166,7 @@ public class Sittings {
         }
     }
 
-    /** Who has already begun in an opening. */
+    /** Returns who has already begun in an opening. */
     public List<UUID> peopleIn(Opening opening) {
         return mapper.peopleIn(opening.centreId(), opening.id(), People.MOST);
     }
@@ -196,7 +196,7 @@ public class Sittings {
         return sitting;
     }
 
-    /** A sitting for the house itself, whoever asks. */
+    /** A sitting for the application itself, without a check of the asker. */
     public Sitting whole(UUID centreId, UUID sittingId) {
         return whole(Objects.requireNonNull(mapper.sitting(centreId, sittingId)));
     }
@@ -244,17 +244,17 @@ public class Sittings {
         return mapper.toMark(centreId, MOST);
     }
 
-    /** What was handed in of the state of the vehicle that a sitting began on, itself among it. */
+    /** Returns what was handed in of the state of the vehicle that a sitting began on, itself among it. */
     public List<UUID> handedInOfItsState(Sitting sitting) {
         return mapper.handedInOf(sitting.centreId(), sitting.task().id(), sitting.stateId(), MOST_OF_A_STATE);
     }
 
-    /** Whose vehicle as left is to be read once more and has not been yet, the longest asked for first. */
+    /** Returns whose vehicle as left is to be read once more and has not been yet, the longest asked for first. */
     public List<SittingSummary> toReadAgain(UUID centreId) {
         return mapper.toReadAgain(centreId, MOST / 4);
     }
 
-    /** Those released last. */
+    /** Returns those released last. */
     public List<SittingSummary> released(UUID centreId) {
         return mapper.released(centreId, MOST / 4);
     }

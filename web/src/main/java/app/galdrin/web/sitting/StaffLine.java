@@ -4,7 +4,7 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Criterion;
 import java.util.Optional;
 
-/** The lines that belong to no step of the task: calling the instructor, what he decides about the sitting, and his marks. */
+/** The lines that belong to no step of the task: calling the instructor, decisions about the sitting, and their marks. */
 public final class StaffLine {
 
     private static final String STAFF = "_staff";

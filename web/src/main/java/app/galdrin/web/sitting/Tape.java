@@ -16,7 +16,7 @@ public final class Tape {
 
     private static final String STEP = "_tape";
 
-    /** How the keys of its lines begin. */
+    /** Beginning of the keys of its lines. */
     public static final String LINES = STEP + "/";
 
     private static final int PLACES = 9;
@@ -40,7 +40,7 @@ public final class Tape {
         return line.step().equals(STEP);
     }
 
-    /** What was calculated beside a step, in its order. */
+    /** Returns what was calculated beside a step, in its order. */
     public static List<Line> of(Log log, String step) {
         return log.allAt(of(step)).stream()
                 .filter(entry -> entry.value() != null)

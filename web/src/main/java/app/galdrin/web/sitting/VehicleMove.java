@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A vehicle that someone has adjusted out of a state.
  *
- * @param stateId the state that his round made
+ * @param stateId the state that the round made
  * @param sittingId the sitting of that round; null once the data of its person is erased
  * @param names of the people of that sitting
  */

@@ -16,13 +16,13 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What instructors read of vehicles, and in which state a vehicle stands: the references of a state as found and as left, who has adjusted a
+ * Instructors' readings of vehicles, and the states of vehicles: the references of a state as found and as left, who has adjusted a
  * vehicle out of it, and that it was put back.
  */
 @Service
 public class VehicleReferences {
 
-    /** Which reference of a state: the first, or the one more that is asked for where that leaves it in doubt. */
+    /** First reference of a state; a second is asked for where that leaves it in doubt. */
     private static final int FIRST = 1;
 
     private static final int AGAIN = 2;
@@ -82,12 +82,12 @@ public class VehicleReferences {
                 state.baySince());
     }
 
-    /** Who has adjusted a vehicle out of a state, and has not put it back; a sitting's own rounds left out where one is named. */
+    /** Returns who has adjusted a vehicle out of a state, and has not put it back; a sitting's own rounds left out where one is named. */
     public Optional<VehicleMove> movedOutOf(UUID centreId, UUID stateId, @Nullable UUID butSittingId) {
         return mapper.movedOutOf(centreId, stateId, butSittingId);
     }
 
-    /** Why somebody can't read the vehicle of his sheet now: somebody else has adjusted it. */
+    /** Returns why the vehicle of a sheet cannot be read now: somebody else has adjusted it. */
     public Optional<VehicleMove> waitsFor(Sitting sitting) {
         return sitting.isReference()
                         || mapper.leftBy(sitting.centreId(), sitting.id()).isPresent()
@@ -95,7 +95,7 @@ public class VehicleReferences {
                 : mapper.movedOutOf(sitting.centreId(), sitting.stateId(), sitting.id());
     }
 
-    /** The instructor's word that a vehicle is as it was before somebody adjusted it: whoever waits goes on, against the same reference. */
+    /** The instructor's word that a vehicle is as it was before somebody adjusted it: anyone who waits goes on, against the same reference. */
     @Transactional
     public void putBack(SignedIn me, TaskVersion task, int bay) {
         mapper.putBack(me.centreId(), place(me, task, bay).stateId(), me.personId());
@@ -169,7 +169,7 @@ public class VehicleReferences {
                         mapper.reference(sitting.centreId(), sitting.task().id(), state, attempt));
     }
 
-    /** What was read as a reference, in the bay where it was read; from before that was kept, in the sitting's own. */
+    /** Returns what was read as a reference, in the bay where it was read; from before that was kept, in the sitting's own. */
     public Answers asRead(UUID centreId, Optional<UUID> reference, Answers answers) {
         return reference
                 .flatMap(id -> sittings.whole(centreId, id).pinnedFloor())

@@ -30,12 +30,12 @@ public record Drawing(double width, double height, List<Shape> shapes, Map<Strin
                 follows);
     }
 
-    /** How high it is, in the unit of the width that it is given. */
+    /** Returns how high it is, in the unit of the width that it is given. */
     public double heightAt(double given) {
         return given * height / width;
     }
 
-    /** What moves, as the script reads it; empty where nothing does. */
+    /** Returns what moves, as the script reads it; empty where nothing does. */
     public String followed() {
         return follows.stream().map(Follow::said).collect(Collectors.joining("|"));
     }

@@ -28,7 +28,7 @@ public record Follow(
         int times,
         @Nullable String option) {
 
-    /** What is said of it: the end of a message key. */
+    /** Movement that is announced: the end of a message key. */
     public enum Moves {
         TURNS("turns"),
         LEANS("leans"),
@@ -47,7 +47,7 @@ public record Follow(
     }
 
     /**
-     * What a place contributes.
+     * Contribution of a place.
      *
      * @param each degrees or drawing units for one mm or degree that is written
      * @param plumb what is written there at plumb: the rest counts; 0 where the figure itself does

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * How a procedure's sketch is drawn: with a field for every place that is asked. A class that says {@code @AutoService(Layout.class)} is
+ * Layout of a procedure's sketch: with a field for every place that is asked. A class that says {@code @AutoService(Layout.class)} is
  * the layout of its procedures; nothing else lists them.
  */
 public interface Layout {

@@ -13,10 +13,10 @@ public final class OnPaper {
     /** Height of a figure, as a share of the drawing's width. */
     private static final double FIGURE = 0.0175;
 
-    /** Of that, how high its digits are. */
+    /** Height of the digits as a share of it. */
     private static final double DIGIT = 0.72;
 
-    /** From a field to what stands beside it. */
+    /** Distance from a field to what stands beside it. */
     private static final double GAP = 3;
 
     /** The hook before what a slip put here, from the foot of its figure. */
@@ -27,7 +27,7 @@ public final class OnPaper {
     private final Drawing drawing;
     private final List<Shape> shapes = new ArrayList<>();
 
-    /** As far down as something stands. */
+    /** Lowest point at which something stands. */
     private double lowest;
 
     private OnPaper(Drawing drawing) {
@@ -36,7 +36,7 @@ public final class OnPaper {
     }
 
     /**
-     * What stands at a place.
+     * Reading that stands at a place.
      *
      * @param name of the place, with its number
      * @param own what was read

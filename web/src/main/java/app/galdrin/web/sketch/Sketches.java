@@ -101,7 +101,7 @@ public final class Sketches {
         return css.toString();
     }
 
-    /** Once something is chosen, what goes with the other options is not drawn: by the field itself, so that it follows the hand. */
+    /** Hides what goes with the options that are not chosen: by the field itself, so that it follows the hand. */
     private static void options(StringBuilder css, String key, Choice choice) {
         String field = ".measure:has(input[name*=\"/" + choice.id() + "/\"]";
         String any = " [data-option^=\"" + Sketch.option(choice.id(), "\"]");

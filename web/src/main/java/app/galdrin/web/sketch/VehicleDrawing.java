@@ -2,7 +2,7 @@ package app.galdrin.web.sketch;
 
 import app.galdrin.core.spec.VehicleGeometry;
 
-/** How a vehicle is drawn by itself, with a letter at each dimension of its sheet. One class is registered for it. */
+/** Drawing of a vehicle by itself, with a letter at each dimension of its sheet. One class is registered for it. */
 public interface VehicleDrawing {
 
     /** Lying, front to the left, or upright. */

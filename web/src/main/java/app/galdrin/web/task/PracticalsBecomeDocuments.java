@@ -118,7 +118,7 @@ class PracticalsBecomeDocuments implements JavaMigration {
                 new Scheme(criteria, row.getInt("slip_keeps_percent")));
     }
 
-    /** Of the front axle: the sum of both wheels alone, or each wheel beside it. */
+    /** Returns the figures of the front axle: the sum of both wheels alone, or each wheel beside it. */
     private static List<FigureId> figures(ResultSet row) throws SQLException {
         Procedure procedure = Procedures.of(row.getString("method")).withoutSetUp();
         var base = procedure.sees().iterator().next().measurand().base();

@@ -3,7 +3,7 @@ package app.galdrin.web.task;
 import app.galdrin.core.task.Step;
 
 /**
- * How a kind of step stands on the bench. There is one for every kind, a bean; its fragments {@code edit} and {@code preview} are in
+ * View of a kind of step on the bench. There is one for every kind, a bean; its fragments {@code edit} and {@code preview} are in
  * {@code templates/task/step/<kind>.html}, where {@code s} is the step and {@code b} what is made here.
  */
 public interface StepBench {

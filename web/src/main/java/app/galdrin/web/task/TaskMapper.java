@@ -30,7 +30,7 @@ interface TaskMapper {
 
     void unretire(UUID centreId, UUID seriesId);
 
-    /** How many bays were taken over. */
+    /** Returns how many bays were taken over. */
     int takeBays(UUID centreId, UUID fromTaskId, UUID taskId);
 
     /** 0 where it is there already. */

@@ -235,7 +235,7 @@ public class Tasks {
         return openings.canReopen(centreId, taskId);
     }
 
-    /** Takes a closing back: the same code, and whoever had joined by it goes on. */
+    /** Takes a closing back: the same code, and anyone who had joined by it goes on. */
     @Transactional
     public void reopen(UUID centreId, UUID taskId) {
         mapper.lock(centreId, taskId);

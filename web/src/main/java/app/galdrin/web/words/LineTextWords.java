@@ -9,7 +9,7 @@ import app.galdrin.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Why a text was not understood, as a sentence: what was read, why it can't be right, what to do. */
+/** Sentences on a text that was not understood: what was read, why it cannot be right, what to do. */
 public final class LineTextWords {
 
     private LineTextWords() {}
@@ -37,7 +37,7 @@ public final class LineTextWords {
         return new Sentence("field." + refused.reason().key(), args);
     }
 
-    /** What the range of a place is in, whatever unit its instrument shows. */
+    /** Returns what the range of a place is in, whatever unit its instrument shows. */
     private static Unit ofRange(Amount amount) {
         return switch (amount.quantity()) {
             case LENGTH -> Unit.MM;

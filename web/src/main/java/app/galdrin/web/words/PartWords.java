@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
-/** What is done with a part of a sheet, in words. */
+/** Words for what is done with a part of a sheet. */
 public final class PartWords {
 
     private static final double TO_TENTHS_BELOW = 10;
@@ -30,7 +30,7 @@ public final class PartWords {
         return steps;
     }
 
-    /** How far it is tightened, in the two units that are confused the most. */
+    /** Returns how far it is tightened, in the two units that are confused the most. */
     public String torque(Fastener f) {
         if (f.least().isEmpty() && f.most().isEmpty()) {
             return words.text("sheet.torque.unknown");

@@ -20,7 +20,7 @@ public class TargetWords {
         this.words = words;
     }
 
-    /** What is read, or which two readings are compared. */
+    /** Returns what is read, or which two readings are compared. */
     public String name(TargetReading target) {
         Place place = target.place();
         String wheel = place.wheel().map(w -> words.text("wheel." + w.key())).orElse("");
@@ -82,7 +82,7 @@ public class TargetWords {
                 : "";
     }
 
-    /** What must be read. */
+    /** Returns what must be read. */
     public String said(TargetReading target) {
         return words.text("target.said", name(target), value(target, target.value()));
     }

@@ -65,7 +65,7 @@ public class Words {
         return figure.measurand().quantity() == Quantity.LENGTH ? length(value) : angle(value);
     }
 
-    /** What {@link #figure} prints of a value, both rad or mm. */
+    /** Returns what {@link #figure} prints of a value, both rad or mm. */
     public double printed(double value, FigureId figure) {
         return figure.measurand().quantity() == Quantity.LENGTH
                 ? lengths().rounded(value)
@@ -105,7 +105,7 @@ public class Words {
         return text(said.key(), said.args().toArray());
     }
 
-    /** What somebody typed, short enough to stand in a sentence. */
+    /** Returns what somebody typed, short enough to stand in a sentence. */
     public static String quote(String typed) {
         String one = typed.strip().replaceAll("\\s+", " ");
         return one.length() <= LONGEST_QUOTE ? one : one.substring(0, LONGEST_QUOTE - 1) + "…";
@@ -116,7 +116,7 @@ public class Words {
         return lengths().show(millimetres);
     }
 
-    /** How a reader's centre wants figures shown: besides its key and what stands in it, all that a sentence follows from. */
+    /** Display of figures that a reader's centre wants: besides its key and what stands in it, all that a sentence follows from. */
     public record Displays(LengthDisplay lengths, AngleDisplay angles) {}
 
     /** Returns how the current reader's centre shows figures. */
@@ -180,7 +180,7 @@ public class Words {
                 : QuantityFormat.decimal(value, 3, false) + "°";
     }
 
-    /** What a calculator shows of a number: six digits that count, no zeros at its end. */
+    /** Returns what a calculator shows of a number: six digits that count, no zeros at its end. */
     public static String calculated(BigDecimal value) {
         BigDecimal shown = value.round(SIX_DIGITS).stripTrailingZeros();
         return shown.toPlainString().replace('-', '\u2212');

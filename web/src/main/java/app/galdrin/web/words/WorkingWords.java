@@ -53,19 +53,19 @@ public class WorkingWords {
                 result(step));
     }
 
-    /** What a step gives; a total is made of the wheels as they are printed beside it. */
+    /** Returns what a step gives; a total is made of the wheels as they are printed beside it. */
     private String result(Step step) {
         Step.Term out = step.out();
         var printed = PrintedFigures.result(step, words::printed);
         return number(printed.isEmpty() ? out : new Step.Term(out.name(), printed.getAsDouble(), out.unit()));
     }
 
-    /** Within a formula millimetres go without saying; what comes out has its unit. */
+    /** Writes a value in a formula, where millimetres go without saying; what comes out has its unit. */
     private String bare(Step.Term term) {
         return number(term).replace("\u00a0mm", "");
     }
 
-    /** What an instrument shows that knows no sign. */
+    /** Returns what an instrument shows that knows no sign. */
     private String size(Step.Term term) {
         return term.unit() == FieldUnit.ANGLE ? words.angleSize(Math.abs(term.value())) : bare(term);
     }
@@ -78,7 +78,7 @@ public class WorkingWords {
         };
     }
 
-    /** What most of a doubt comes from: a group of readings or a shared source, with its share of the variance. */
+    /** Returns what most of a doubt comes from: a group of readings or a shared source, with its share of the variance. */
     public String doubt(String group, double share) {
         String readings = source(group);
         return share >= NEARLY_ALL

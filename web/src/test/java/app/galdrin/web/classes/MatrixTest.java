@@ -110,8 +110,8 @@ class MatrixTest {
     void readingsAlike_areAsked_notJudged() {
         sat("Ada", "0.34", true);
         sat("Bea", "0.34", true);
-        String page =
-                teacher.get("/marking/class/" + centre.taskId() + "/alike").body();
+        String page = teacher.get("/marking/class/" + centre.taskId() + "/matching-readings")
+                .body();
         assertTrue(page.contains("Compares every as-found reading of 2 sheets"));
         assertTrue(page.contains("match more closely than chance"));
     }
@@ -122,7 +122,8 @@ class MatrixTest {
         assertEquals(404, stranger.get("/marking/class/" + centre.taskId()).statusCode());
         assertEquals(
                 404,
-                stranger.get("/marking/class/" + centre.taskId() + "/alike").statusCode());
+                stranger.get("/marking/class/" + centre.taskId() + "/matching-readings")
+                        .statusCode());
         var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
         assertEquals(403, apprentice.get("/marking/class/" + centre.taskId()).statusCode());
     }
@@ -162,7 +163,7 @@ class MatrixTest {
     void whoVaried_isSplitAndSaid() {
         sat("Ada", "0.34", false);
         String early =
-                teacher.get("/marking/class/" + centre.taskId() + "/varied").body();
+                teacher.get("/marking/class/" + centre.taskId() + "/variation").body();
         assertTrue(early.contains("The spread will be split here"), early);
         List<SignedIn> people = new ArrayList<>();
         for (String name : List.of("Bea", "Cyd", "Dan")) {
@@ -188,7 +189,7 @@ class MatrixTest {
             }
         }
         String page =
-                teacher.get("/marking/class/" + centre.taskId() + "/varied").body();
+                teacher.get("/marking/class/" + centre.taskId() + "/variation").body();
         assertTrue(page.contains("14 readings by 4 people on 3 vehicle states"), page);
         assertTrue(page.contains("Most of the spread comes from: Vehicle"), page);
         assertTrue(page.contains("Apart from the vehicles it comes from people"), page);

@@ -137,8 +137,8 @@ class PastBlockTest {
             browser.signIn("m.aldous", "follow the string");
             for (String page : List.of(
                     "/marking/class/" + block,
-                    "/marking/class/" + block + "/alike",
-                    "/marking/class/" + study + "/varied",
+                    "/marking/class/" + block + "/matching-readings",
+                    "/marking/class/" + study + "/variation",
                     "/marking/re-mark/" + block,
                     "/marking/" + felix,
                     "/marking/" + felix + "/stored/1")) {

@@ -11,6 +11,7 @@ import app.galdrin.core.simulated.Apprentice;
 import app.galdrin.core.simulated.Habit;
 import app.galdrin.core.simulated.Paper;
 import app.galdrin.core.simulated.Pen;
+import app.galdrin.core.simulated.StepWriters;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.web.Browser;
@@ -106,7 +107,8 @@ class ClassOfSixteenTest {
         UUID id = people.add(centre.id(), Role.APPRENTICE, name, name + "." + centre.id(), Centre.PASSWORD);
         var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
         Sitting sitting = sittings.sitting(centre.instructor(), sittings.begin(opening, id, null));
-        new Writer(people.session(centre.id(), id), sitting).apprentice().doAll(Habit.CAREFUL, FOUND, LEFT);
+        StepWriters.writeAll(
+                new Writer(people.session(centre.id(), id), sitting).apprentice(), Habit.CAREFUL, FOUND, LEFT);
         readLeft(centre, vehicles.referenceAsLeft(centre.instructor(), sitting));
         readLeft(centre, vehicles.referenceAsLeftAgain(centre.instructor(), sitting));
     }

@@ -42,7 +42,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
-/** What a mark rests on is read as it was stored, every kind of it. */
+/** Evidence of a mark is read as it was stored, every kind of it. */
 class EvidenceJsonTest {
 
     private static final FigureId TOE = FigureId.parse("toe.front.left").orElseThrow();

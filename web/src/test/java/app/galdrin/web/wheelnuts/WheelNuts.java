@@ -69,7 +69,7 @@ record WheelNuts(String id, int nuts) implements Step {
         return new WheelNuts(id, faults.whole(json, LINE, FEWEST, MOST, FEWEST));
     }
 
-    /** How documents say it. */
+    /** Kind in documents. */
     @AutoService(StepKind.class)
     public static final class Kind extends StepKind {
         public Kind() {

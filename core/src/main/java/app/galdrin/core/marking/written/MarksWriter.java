@@ -29,7 +29,7 @@ public final class MarksWriter implements LineWriter {
     private final boolean explain;
 
     /**
-     * For the sheets of one assignment.
+     * Creates a writer for the sheets of one assignment.
      *
      * @param message words for a fault; called from several threads
      * @param explain whether each worked figure comes with the steps of its working, a list a repeat

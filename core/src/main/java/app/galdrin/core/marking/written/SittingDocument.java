@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 
 /**
- * What one person wrote on a sheet, and the references of it.
+ * Entries of one person on a sheet, and its references.
  *
  * @param id as given
  */
@@ -24,7 +24,7 @@ record SittingDocument(String id, Answers wrote, References references) {
     private static final String AS_LEFT_AGAIN = "asLeftAgain";
     private static final List<String> NAMES = List.of(ID, WROTE, MINUTES, AS_FOUND, AS_LEFT, AS_LEFT_AGAIN);
 
-    /** Nobody works on one sheet for longer than a day. */
+    /** Longest work on one sheet, a day. */
     private static final double MOST_MINUTES = 1440;
 
     /** Reads a sitting for a sheet; texts are what a person typed on the line. The first fault is told, named by its path. */

@@ -106,7 +106,7 @@ public final class AxisProcedures implements ProcedureList {
                 Sense.LEANS_FORWARD);
     }
 
-    /** How a frame lies on its springs, rad, falling to the rear; of a forward model. */
+    /** Slope of a frame on its springs, rad, falling to the rear; of a forward model. */
     private static final double FRAME = Math.toRadians(0.9);
 
     private static Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {

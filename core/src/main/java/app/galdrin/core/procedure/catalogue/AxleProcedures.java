@@ -55,7 +55,7 @@ public final class AxleProcedures implements ProcedureList {
                 turnOut("turnOutAtTwenty", "innerToTwenty", AxleProcedures::atTwenty, TWENTY));
     }
 
-    /** How far the fronts are from straight ahead, mm of wheelbase; our own working value. */
+    /** Distance of the fronts from straight ahead, mm of wheelbase; our own working value. */
     private static final SetUp STRAIGHT = new SetUp("ahead", 0.5);
 
     /** The wheelbase of each side with a tape, from rear hub to front hub. */
@@ -167,13 +167,13 @@ public final class AxleProcedures implements ProcedureList {
 
     private static final double MOST_LOCK = 60;
 
-    /** How a plate was set to 0 with its wheel straight ahead, rad; our own working value. It shifts both locks alike. */
+    /** Returns how a plate was set to 0 with its wheel straight ahead, rad; our own working value. It shifts both locks alike. */
     private static SetUp plateZero(Wheel wheel) {
         return new SetUp("plate." + wheel.key(), Math.toRadians(0.3));
     }
 
     /**
-     * Both plates to both sides: the wheel on the side that is steered to is the inner one and turns more.
+     * Turns both plates to both sides: the wheel on the side that is steered to is the inner one and turns more.
      *
      * @param step what is done to turn them
      * @param at the turn-out to a side

@@ -49,10 +49,10 @@ public final class CamberProcedures implements ProcedureList {
 
     private static final double MOST_SLOPE = 5;
 
-    /** How true the feet sit on a rim whose run-out was spun out, rad; our own working value. Repeats on the same spot don't average it. */
+    /** Standard uncertainty of the feet on a rim whose run-out was spun out, rad; our own working value. Repeats on the same spot don't average it. */
     private static final double SEATED = Math.toRadians(0.03);
 
-    /** How well a gauge's zero is set across the floor, rad: as well as it reads. */
+    /** Standard uncertainty of a gauge's zero set across the floor, rad: as well as it reads. */
     private static final double ZEROED = CatalogueInstrument.usualFor(Use.LEVEL).standardUncertainty(Surface.RIM);
 
     private static SetUp seated(Wheel wheel) {
@@ -66,7 +66,7 @@ public final class CamberProcedures implements ProcedureList {
         return List.of(zeroed(), arithmetic(), fromPlumb(), turned(), plumbRule());
     }
 
-    /** What is read at a wheel and how the record is made of it. */
+    /** Readings at a wheel, and how the record is made of them. */
     private interface AtWheel {
         /** Adds the wheel's places to the walk in order. */
         Map<String, Source> fields(Wheel wheel, List<Place> walk);

@@ -56,7 +56,7 @@ public final class CasterProcedures implements ProcedureList {
     /** Stands of a sweep that goes without the one straight ahead where no KPI is asked. */
     private static final int WITH_AHEAD = 3;
 
-    /** How the plate was set to 0 with the wheel at its own toe, rad; our own working value. It shifts both angles alike. */
+    /** Returns how the plate was set to 0 with the wheel at its own toe, rad; our own working value. It shifts both angles alike. */
     private static SetUp plateZero(Wheel wheel) {
         return new SetUp("plate." + wheel.key(), Math.toRadians(0.3));
     }
@@ -268,7 +268,7 @@ public final class CasterProcedures implements ProcedureList {
             };
         }
 
-        /** How far a wheel is turned outward, rad; nobody turns it twice alike. */
+        /** Returns how far a wheel is turned outward, rad; nobody turns it twice alike. */
         private static double outward(Stand stand, RandomGenerator random) {
             double about = random.nextDouble() - 0.5;
             return stand.ahead() ? 0 : Quantity.ANGLE.toCore(stand.outward() + Math.signum(stand.outward()) * about);
@@ -290,7 +290,7 @@ public final class CasterProcedures implements ProcedureList {
                 s -> s.sheet().limits(kpi).map(CasterProcedures::width).orElse(UNTOLERATED) / Math.sqrt(12));
     }
 
-    /** What a KPI printed without a tolerance may be off either way together, deg; our own working value. */
+    /** Range of a KPI printed without a tolerance, both ways together, deg; our own working value. */
     private static final double UNTOLERATED = 1;
 
     private static double width(Limits limits) {

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 
-/** What procedures of every family take from a vehicle's sheet, and the walk round it. */
+/** Data that procedures of every family take from a vehicle's sheet, and the walk round it. */
 final class Data {
 
     /** Round the vehicle from the left front wheel. */

@@ -6,7 +6,7 @@ import app.galdrin.core.procedure.Source.SetUp;
 import app.galdrin.core.uncertainty.DoubtSource;
 
 /**
- * How rims and tyres run out: whoever measures off them as they happen to have rolled reads that with the rest. A point of the rim lies off its
+ * Run-out of rims and tyres: a reading off a wheel as it happens to have rolled contains it. A point of the rim lies off its
  * plane by half of {@link #MOST}, times the cosine of how far it has rolled; the two ends of a diameter lie off opposite ways.
  */
 final class RunOut {

@@ -36,7 +36,7 @@ public final class SlipPlateProcedures implements ProcedureList {
 
     private static final double MOST_SLIDE = 60;
 
-    /** How straight and how slowly it was driven, mm; our own working value. */
+    /** Effect of how straight and how slowly it was driven, mm; our own working value. */
     private static final double DRIVEN = 0.8;
 
     @Override

@@ -51,7 +51,10 @@ public final class ToeGaugeProcedures implements ProcedureList {
         return List.of(flags(), wheelHeads());
     }
 
-    /** How level the gauges hang and how true their feet sit, 0.02°, and what their coarse marks keep from averaging out; our own working value, rad. */
+    /**
+     * Standard uncertainty of the hang and the feet of the gauges, 0.02°, and of what their coarse marks keep from averaging out; our own working
+     * value, rad.
+     */
     private static final SetUp HUNG = new SetUp("flagsHung", Math.toRadians(0.022));
 
     /** The front flags are enough for the total; the rear ones divide it. */
@@ -112,7 +115,7 @@ public final class ToeGaugeProcedures implements ProcedureList {
         return new Source.PlaceReading(Objects.requireNonNull(places.get(wheel)), 1);
     }
 
-    /** What a rear flag shows of a straight wheel, mm; of a forward model. */
+    /** Reading of a rear flag at a straight wheel, mm; of a forward model. */
     private static final double FLAGS_OUT = 120;
 
     private static Simulation.Laying layFlags(Truth truth, MeasuringContext s, Hands hands) {
@@ -140,7 +143,7 @@ public final class ToeGaugeProcedures implements ProcedureList {
         return places::byPlace;
     }
 
-    /** What compensation leaves of a bent rim and a clamp that sits askew; our own working value, rad. */
+    /** Rest that compensation leaves of a bent rim and a clamp that sits askew; our own working value, rad. */
     private static final String HEAD = "head";
 
     private static final double COMPENSATED = Math.toRadians(0.015);

@@ -7,8 +7,8 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.Assumption;
+import app.galdrin.core.measure.BoxPlaces;
 import app.galdrin.core.measure.Instrument;
-import app.galdrin.core.measure.ToeBox;
 import app.galdrin.core.measure.ToeLine;
 import app.galdrin.core.measure.ToeLine.LineSide;
 import app.galdrin.core.measure.Use;
@@ -38,12 +38,12 @@ import java.util.stream.Stream;
 @AutoService(ProcedureList.class)
 public final class ToeLineProcedures implements ProcedureList {
 
-    /** Which of the two gaps is the larger at toe-in hangs on it. */
+    /** Side of the line, on which it depends which of the two gaps is the larger at toe-in. */
     private static final Choice SIDE = new Choice(
             "lineSide", Stream.of(LineSide.values()).map(LineSide::key).toList());
 
     /**
-     * How well a beam is laid parallel, rad: equally far from the vehicle at two points about 2.5 m apart, to a good millimetre. Our own
+     * Standard uncertainty of a beam laid parallel, rad: equally far from the vehicle at two points about 2.5 m apart, to a good millimetre. Our own
      * working value; repeats along the same beam do not average it.
      */
     private static final double PARALLEL = 0.0005;
@@ -58,8 +58,8 @@ public final class ToeLineProcedures implements ProcedureList {
         List<Place> walk = new ArrayList<>();
         List<Evaluation> evaluations = new ArrayList<>();
         for (Wheel wheel : Data.ROUND) {
-            Place front = gap(ToeBox.frontGap(wheel), wheel, End.FRONT);
-            Place rear = gap(ToeBox.rearGap(wheel), wheel, End.REAR);
+            Place front = gap(BoxPlaces.frontGap(wheel), wheel, End.FRONT);
+            Place rear = gap(BoxPlaces.rearGap(wheel), wheel, End.REAR);
             walk.addAll(wheel.left() ? List.of(front, rear) : List.of(rear, front));
             Map<String, Source> fields = new LinkedHashMap<>();
             fields.put("frontGap", RunOut.of(wheel, new Source.PlaceReading(front, 1)));
@@ -111,8 +111,8 @@ public final class ToeLineProcedures implements ProcedureList {
                 double toe = truth.of(Measurand.TOE, wheel);
                 var gaps = ToeLine.forward(toe, GAP_AT_HUB, rim, line, skew, Instrument.PERFECT, hands.random())
                         .gaps();
-                places.length(ToeBox.frontGap(wheel), gaps.frontGap());
-                places.length(ToeBox.rearGap(wheel), gaps.rearGap());
+                places.length(BoxPlaces.frontGap(wheel), gaps.frontGap());
+                places.length(BoxPlaces.rearGap(wheel), gaps.rearGap());
             }
         }
         return places::byPlace;

@@ -60,20 +60,22 @@ public final class ToeSpanProcedures implements ProcedureList {
     private static final double LEAST_AHEAD = 300;
     private static final double MOST_AHEAD = 6000;
 
-    /** Where the tape runs, so far below the hubs that it clears the sump; where marks lie ahead of the hubs; of a forward model, mm. */
+    /** Positions of the tape, far enough below the hubs to clear the sump, and of the marks ahead of the hubs; of a forward model, mm. */
     private static final double BELOW = 90;
 
     private static final double AHEAD = 2000;
 
     private static final double JIG_LEAVES = 140;
 
-    /** How far the two points of one wheel truly lie apart, mm. */
+    /** True distance between the two points of one wheel, mm. */
     private interface Truly {
         double between(Axle axle, VehicleGeometry geometry);
     }
 
-    /** What the spans of one kind have in common; {@code atHubs} how much more than the track is read in a simulation, or
-     * the gap of a jig, mm; {@code doubt} of the set-up, mm on the difference; {@code carries} how much farther apart it is read than what leans on the wheel. */
+    /**
+     * Properties that the spans of one kind share; {@code atHubs} how much more than the track is read in a simulation, or the gap of a jig, mm;
+     * {@code doubt} of the set-up, mm on the difference; {@code carries} how much farther apart it is read than what leans on the wheel.
+     */
     private record Span(
             String key,
             String reading,
@@ -183,7 +185,7 @@ public final class ToeSpanProcedures implements ProcedureList {
                 .over(s -> Data.rim(Axle.FRONT).known(s));
     }
 
-    /** How far below the hubs the tape runs makes the chord of the tyre that its two points span. */
+    /** Returns the procedure with the tape at the treads. How far it runs below the hubs gives the chord that its two points span. */
     private static Procedure treadTape() {
         var span = new Span(
                 "treadTape",
@@ -250,7 +252,7 @@ public final class ToeSpanProcedures implements ProcedureList {
         Map<String, Source> of(Axle axle);
     }
 
-    /** What is read once for an axle comes before its spans. */
+    /** Puts what is read once for an axle before its spans. */
     private static Procedure procedure(Span span, List<Place> once, Points points) {
         List<Place> walk = new ArrayList<>();
         List<Evaluation> evaluations = new ArrayList<>();

@@ -6,6 +6,9 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.measure.Assumption;
+import app.galdrin.core.measure.BoxPlaces;
+import app.galdrin.core.measure.BoxReadings;
+import app.galdrin.core.measure.BoxTracks;
 import app.galdrin.core.measure.Instrument;
 import app.galdrin.core.measure.ToeBox;
 import app.galdrin.core.measure.ToeBoxForward;
@@ -48,7 +51,7 @@ public final class ToeStringProcedures implements ProcedureList {
         return List.of(strings("strings", false), strings("battens", true), rearString());
     }
 
-    /** How far off a string is of straight where it was touched or hangs on something, mm at a hub; our own working value. */
+    /** Bend of a string that was touched or hangs on something, mm at a hub; our own working value. */
     private static final double STRAIGHT = 0.3;
 
     /**
@@ -103,13 +106,13 @@ public final class ToeStringProcedures implements ProcedureList {
         wheels.forEach((wheel, places) -> {
             places.forEach(place -> fields.put(place.id(), new Source.PlaceReading(place, 1)));
             fields.computeIfPresent(
-                    ToeBox.frontGap(wheel),
+                    BoxPlaces.frontGap(wheel),
                     (id, read) -> RunOut.of(wheel, new Source.ReadingWithSetup(read, bow(wheel))));
             fields.put("wheels." + wheel.key() + ".baseline", Data.rim(wheel.axle()));
         });
         for (Wheel wheel : Data.FRONTS) {
             fields.computeIfPresent(
-                    ToeBox.hubGap(wheel), (id, read) -> new Source.ReadingWithSetup(read, straight(wheel)));
+                    BoxPlaces.hubGap(wheel), (id, read) -> new Source.ReadingWithSetup(read, straight(wheel)));
         }
         return fields;
     }
@@ -133,14 +136,14 @@ public final class ToeStringProcedures implements ProcedureList {
                 8);
     }
 
-    /** How far the notches of the two battens differ; our own working value, mm. */
+    /** Difference between the notches of the two battens; our own working value, mm. */
     private static final SetUp NOTCHED = new SetUp("notches", 0.3);
 
     private static SetUp straight(Wheel wheel) {
         return new SetUp("straight." + wheel.side().key(), STRAIGHT);
     }
 
-    /** How far off it is of straight from one end of a rim to the other, for the same reasons; our own working value, mm. */
+    /** Bend from one end of a rim to the other, for the same reasons; our own working value, mm. */
     private static final double BOWED = 0.12;
 
     private static SetUp bow(Wheel wheel) {
@@ -153,11 +156,11 @@ public final class ToeStringProcedures implements ProcedureList {
 
     /** Down the left side the front of a rim is met first, up the right side its rear. */
     private static List<Place> alongSide(Wheel wheel, boolean withHub) {
-        Place front = Place.gap(ToeBox.frontGap(wheel), wheel, End.FRONT, RIM);
-        Place rear = Place.gap(ToeBox.rearGap(wheel), wheel, End.REAR, RIM);
+        Place front = Place.gap(BoxPlaces.frontGap(wheel), wheel, End.FRONT, RIM);
+        Place rear = Place.gap(BoxPlaces.rearGap(wheel), wheel, End.REAR, RIM);
         List<Place> places = new ArrayList<>(List.of(front, rear));
         if (withHub) {
-            places.add(1, Place.gap(ToeBox.hubGap(wheel), wheel, End.HUB, "hub"));
+            places.add(1, Place.gap(BoxPlaces.hubGap(wheel), wheel, End.HUB, "hub"));
         }
         if (!wheel.left()) {
             Collections.reverse(places);
@@ -204,7 +207,7 @@ public final class ToeStringProcedures implements ProcedureList {
                 .over(s -> Data.rim(Axle.FRONT).known(s));
     }
 
-    /** How much shorter a rim is than the tyre on it, about. */
+    /** Size of a rim beside the tyre on it, about. */
     private static final double RIM_TO_TYRE = 0.7;
 
     /** A string that presses on the rear tyre or hangs off it, as mm between the two gaps; our own working value. */
@@ -212,14 +215,14 @@ public final class ToeStringProcedures implements ProcedureList {
         return new SetUp("bend." + wheel.key(), 0.4);
     }
 
-    /** How far outside the track a string is set, how far the stations lie beyond the axles, how roughly, mm. */
+    /** Distance of a string outside the track, of the stations beyond the axles, and how roughly they are set, mm. */
     private static final double STRING_OUTSIDE = 65;
 
     private static final double STATION_AHEAD = 620;
     private static final double STATIONS_BEYOND = 1300;
     private static final double ROUGHLY = 16;
 
-    /** Nobody sets a string to the millimetre: each end is off by up to half of {@link #ROUGHLY}. */
+    /** Lays the strings. Nobody sets one to the millimetre: each end is off by up to half of {@link #ROUGHLY}. */
     private static Simulation.Laying layStrings(Truth truth, MeasuringContext s, Hands hands, boolean battens) {
         VehicleGeometry g = s.sheet().geometry();
         double half = Math.max(g.frontTrack(), g.rearTrack()) / 2 + STRING_OUTSIDE;
@@ -239,30 +242,30 @@ public final class ToeStringProcedures implements ProcedureList {
         }
         var state = new ToeBoxForward.Truth(
                 g.wheelbase(),
-                new ToeBox.Tracks(g.frontTrack(), g.rearTrack()),
+                new BoxTracks(g.frontTrack(), g.rearTrack()),
                 new ToeBoxForward.Rims(g.rim(Axle.FRONT), g.rim(Axle.REAR)),
                 toes);
         Map<String, Double> shows =
                 byPlace(ToeBoxForward.readings(state, setUp, Instrument.PERFECT, Instrument.PERFECT, hands.random()));
         for (Wheel wheel : Data.FRONTS) {
-            shows.merge(ToeBox.hubGap(wheel), hands.off(straight(wheel)), Double::sum);
+            shows.merge(BoxPlaces.hubGap(wheel), hands.off(straight(wheel)), Double::sum);
         }
         for (Wheel wheel : Wheel.values()) {
-            shows.merge(ToeBox.frontGap(wheel), hands.off(bow(wheel)), Double::sum);
+            shows.merge(BoxPlaces.frontGap(wheel), hands.off(bow(wheel)), Double::sum);
         }
         return () -> shows;
     }
 
-    private static Map<String, Double> byPlace(ToeBox.Readings r) {
+    private static Map<String, Double> byPlace(BoxReadings r) {
         var places = new ShownReadings();
         places.length("stringSpacingFront", r.spacingFront());
         places.length("notches", r.spacingFront());
         places.length("stringSpacingRear", r.spacingRear());
         places.length("stationDistance", r.stationDistance());
         r.wheels().forEach((wheel, gaps) -> {
-            places.length(ToeBox.hubGap(wheel), r.hubGaps().at(wheel));
-            places.length(ToeBox.frontGap(wheel), gaps.frontGap());
-            places.length(ToeBox.rearGap(wheel), gaps.rearGap());
+            places.length(BoxPlaces.hubGap(wheel), r.hubGaps().at(wheel));
+            places.length(BoxPlaces.frontGap(wheel), gaps.frontGap());
+            places.length(BoxPlaces.rearGap(wheel), gaps.rearGap());
         });
         return places.byPlace();
     }
@@ -278,8 +281,8 @@ public final class ToeStringProcedures implements ProcedureList {
             var gaps = ToeRearString.forward(
                             truth.of(Measurand.TOE, wheel), rear, GAP_AT_HUB, rim, Instrument.PERFECT, hands.random())
                     .gaps();
-            places.length(ToeBox.frontGap(wheel), gaps.frontGap() + hands.off(bend(wheel)));
-            places.length(ToeBox.rearGap(wheel), gaps.rearGap());
+            places.length(BoxPlaces.frontGap(wheel), gaps.frontGap() + hands.off(bend(wheel)));
+            places.length(BoxPlaces.rearGap(wheel), gaps.rearGap());
         }
         return places::byPlace;
     }

@@ -3,7 +3,7 @@ package app.galdrin.core.procedure.paper;
 import app.galdrin.core.Keyed;
 import app.galdrin.core.record.FieldUnit;
 
-/** A figure on the way to a worked one, which a person writes down before he goes on. Its key is the name a working's step gives it. */
+/** A figure on the way to a worked one, which a person writes down before they go on. Its key is the name a working's step gives it. */
 public enum Intermediate implements Keyed {
     /** The front reading less the rear one, or the other way round, so that toe-in is plus. */
     LENGTH_DIFFERENCE("lengthDifference", FieldUnit.LENGTH, -200, 200, 0.1),
@@ -11,9 +11,9 @@ public enum Intermediate implements Keyed {
     BASELINE("baseline", FieldUnit.LENGTH, 50, 2000, 1),
     SKEW_LEFT("skew.left", FieldUnit.ANGLE, -30, 30, 0.01),
     SKEW_RIGHT("skew.right", FieldUnit.ANGLE, -30, 30, 0.01),
-    /** What the difference of two cambers is multiplied by. */
+    /** Factor of the difference of two cambers. */
     FACTOR("factor", FieldUnit.NUMBER, 0, 20, 0.01),
-    /** What a gauge that shows 90 at plumb says of plumb. */
+    /** Lean from plumb by a gauge that shows 90 at plumb. */
     AGAINST_PLUMB("againstPlumb", FieldUnit.ANGLE, -30, 30, 0.01),
     /** Camber before the floor is taken off. */
     CAMBER("camber", FieldUnit.ANGLE, -30, 30, 0.01),

@@ -56,7 +56,7 @@ public final class IntermediateSteps {
                 && Tolerance.ROUNDING.equal(last.out().value(), honest.get());
     }
 
-    /** What is written on the way, in its order; none where the figure follows at once, or from other figures. */
+    /** Returns what is written on the way, in its order; none where the figure follows at once, or from other figures. */
     public List<Intermediate> intermediates() {
         return repeats.isEmpty()
                 ? List.of()
@@ -67,7 +67,7 @@ public final class IntermediateSteps {
     }
 
     /**
-     * What stands at an intermediate figure, mm, rad or a number, the mean of the repeats.
+     * Returns what stands at an intermediate figure, mm, rad or a number, the mean of the repeats.
      *
      * @param wrote what was written on the way to it, mm, rad or a number without unit
      */

@@ -11,7 +11,7 @@ import java.util.Objects;
 import java.util.OptionalDouble;
 
 /**
- * Figures as they are printed beside one another. A figure that follows from two others is made of what is printed of them, so that whoever
+ * Figures as they are printed beside one another. A figure that follows from two others is made of what is printed of them, so that anyone who
  * adds up a page by hand finds what the page says.
  */
 public final class PrintedFigures {

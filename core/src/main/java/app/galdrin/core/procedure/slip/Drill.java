@@ -2,7 +2,7 @@ package app.galdrin.core.procedure.slip;
 
 import app.galdrin.core.Keyed;
 
-/** What is practised against a slip. */
+/** Exercise against a slip. */
 public enum Drill implements Keyed {
     SIGN_BY_METHOD("signByMethod"),
     SIDES_AND_ENDS("sidesAndEnds"),

@@ -37,7 +37,7 @@ public final class GeneralSlips implements SlipList {
         return procedure.walk().stream().anyMatch(p -> p.amount().quantity() == quantity);
     }
 
-    /** What was read at each place standing at the other one; nothing where nothing was read there. */
+    /** Returns what was read at each place standing at the other one; nothing where nothing was read there. */
     private static Map<String, Double> swapped(
             SlipContext setting, Map<String, Double> readings, Function<Place, Optional<Place>> with) {
         Map<String, Double> swapped = new HashMap<>(readings);
@@ -84,7 +84,7 @@ public final class GeneralSlips implements SlipList {
         }
     }
 
-    /** What was read at the front written at the rear, and the other way round. */
+    /** Front readings written at the rear, and the other way round. */
     private static final class FrontRearSwapped implements Slip {
         @Override
         public String key() {

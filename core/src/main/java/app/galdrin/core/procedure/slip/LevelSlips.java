@@ -110,7 +110,7 @@ public final class LevelSlips implements SlipList {
     }
 
     /**
-     * Of a gauge that shows 90 at plumb, what it showed taken for the camber, or its distance from 90 without looking which way it leans. In a
+     * Reading of a gauge that shows 90 at plumb taken for the camber, or its distance from 90 without the direction of the lean. In a
      * sweep the difference of what it showed is that of the leans the other way round, their signs lost.
      */
     private static final class NinetyAsCamber implements Slip {

@@ -18,7 +18,7 @@ public interface Slip {
     /** The end of its message keys. */
     String key();
 
-    /** What is practised against it. */
+    /** Returns what is practised against it. */
     Drill drill();
 
     /** Returns whether it is made at the steps of a working that have this formula; at no step where it is made before or after all of them. */
@@ -38,7 +38,7 @@ public interface Slip {
         return Optional.empty();
     }
 
-    /** What the readings were taken on as this slip has it, such as a floor that is taken as level; empty where it is none of that. */
+    /** Returns what the readings were taken on as this slip has it, such as a floor that is taken as level; empty where it is none of that. */
     default Optional<MeasuringContext> mistaken(MeasuringContext standing) {
         return Optional.empty();
     }

@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.function.BiFunction;
 
 /**
- * What a slip is tried on.
+ * Context in which a slip is tried.
  *
  * @param unit in which answers are written
  * @param baseline over which an angle is answered in millimetres, mm; 1 where nobody does

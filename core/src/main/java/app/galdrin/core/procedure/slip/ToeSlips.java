@@ -45,7 +45,7 @@ public final class ToeSlips implements SlipList {
         return procedure.sees().stream().anyMatch(f -> f.measurand() == measurand);
     }
 
-    /** How far the strings are askew by side, rad; 0 where nobody knows of any. */
+    /** Returns how far the strings are askew by side, rad; 0 where nobody knows of any. */
     private static Map<Side, Double> skews(SlipContext setting) {
         Map<Side, Double> skews = new EnumMap<>(Side.class);
         for (Side side : Side.values()) {

@@ -49,7 +49,7 @@ public final class WritingSlips implements SlipList {
                     : List.of(written(answers, MINUTES, HUNDREDTHS), written(answers, HUNDREDTHS, MINUTES));
         }
 
-        /** What stands behind the degrees is counted in one part of a degree and written as if it were another. */
+        /** Returns the figures with the part behind the degrees written in another size: minutes as tenths, or the other way round. */
         private static Map<FigureId, Double> written(Map<FigureId, Double> answers, double counted, double as) {
             Map<FigureId, Double> changed = new HashMap<>();
             answers.forEach((figure, degrees) -> {
@@ -128,7 +128,7 @@ public final class WritingSlips implements SlipList {
         }
     }
 
-    /** Only the first repeat used, the others left aside. */
+    /** First repeat used alone, the others left aside. */
     private static final class FirstRepeatOnly implements Slip {
         @Override
         public String key() {

@@ -2,7 +2,7 @@ package app.galdrin.core.spec.written;
 
 import app.galdrin.core.Keyed;
 
-/** What a row of a sheet can hold; the key is the name in JSON, the head of the column in CSV and the name on the page. */
+/** Cell of a row of a sheet; the key is the name in JSON, the head of the column in CSV and the name on the page. */
 public enum Cell implements Keyed {
     MAKE("make"),
     MODEL("model"),
@@ -29,7 +29,7 @@ public enum Cell implements Keyed {
     MIN("min"),
     PREFERRED("preferred"),
     MAX("max"),
-    /** Either way of the preferred, in place of both limits. */
+    /** Tolerance either way of the preferred value, in place of both limits. */
     TOLERANCE("tolerance"),
     /** The length that limits in millimetres are over. */
     OVER("over"),
@@ -48,7 +48,7 @@ public enum Cell implements Keyed {
     SMALLEST("smallest"),
     REREAD("reread"),
     FASTENER("fastener"),
-    /** What one unit of a part does, or only its sign. */
+    /** Effect of one unit of a part, or only its sign. */
     AMOUNT("amount"),
     DOUBT("doubt"),
     NAME("name"),

@@ -41,7 +41,7 @@ final class LineReader {
     private static final double MOST_LENGTH = 300;
     private static final double MOST_ANGLE = 60;
     private static final double MOST_TOE = 10;
-    /** Nobody sets these, and most makers print them without a tolerance: they are known, and not judged. */
+    /** Measurands that nobody sets and most makers print without a tolerance: they are known, and not judged. */
     private static final Set<Measurand> WITHOUT_TOLERANCE = EnumSet.of(Measurand.KPI, Measurand.INCLUDED_ANGLE);
 
     private static final double LEAST_INNER = 5;

@@ -100,7 +100,7 @@ final class PartsReader {
         });
     }
 
-    /** What one unit does, or only which way. */
+    /** Returns what one unit does, or only which way. */
     private static Optional<Effect> amount(Cells c, FigureId figure) {
         String text = c.needed(Cell.AMOUNT);
         if (SIGNS.contains(text)) {

@@ -54,7 +54,7 @@ public enum RowKind implements Keyed {
         return key;
     }
 
-    /** How many of them a sheet can have; of one there is exactly one. */
+    /** Returns how many of them a sheet can have; of one there is exactly one. */
     public int most() {
         return most;
     }

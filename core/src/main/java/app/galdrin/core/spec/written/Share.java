@@ -2,9 +2,9 @@ package app.galdrin.core.spec.written;
 
 import app.galdrin.core.Keyed;
 
-/** Whose a toe in millimetres is. */
+/** Share that a toe in millimetres counts. */
 public enum Share implements Keyed {
-    /** Both wheels together. */
+    /** The sum of both wheels. */
     TOTAL("total"),
     EACH("each");
 

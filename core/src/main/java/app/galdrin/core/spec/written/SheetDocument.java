@@ -71,7 +71,7 @@ public final class SheetDocument {
         return together(faults, SheetReader.read(new SheetDraft(rows)));
     }
 
-    /** What was read, or the faults of its form before those of its contents. */
+    /** Returns what was read, or the faults of its form before those of its contents. */
     static WrittenSheet together(List<SheetFault> form, WrittenSheet contents) {
         if (form.isEmpty()) {
             return contents;

@@ -16,7 +16,7 @@ public record SheetDraft(List<Row> rows) {
     /**
      * A row.
      *
-     * @param at where it stands for whoever wrote it: {@code figures.3} on a page and in JSON, {@code 14} for a line of CSV
+     * @param at where it stands for anyone who wrote it: {@code figures.3} on a page and in JSON, {@code 14} for a line of CSV
      * @param cells what is written in it; a cell that is left empty is not there
      */
     public record Row(RowKind kind, String at, Map<Cell, String> cells) {

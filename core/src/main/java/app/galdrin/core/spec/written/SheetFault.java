@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What is wrong with a sheet as it is written.
+ * Fault of a written sheet.
  *
  * @param at the row, as in {@link SheetDraft.Row}; empty where the whole is at fault
  * @param cell empty where the whole row is at fault

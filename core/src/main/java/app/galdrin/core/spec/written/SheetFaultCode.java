@@ -2,11 +2,11 @@ package app.galdrin.core.spec.written;
 
 import app.galdrin.core.Keyed;
 
-/** What is wrong with a written specification sheet; each has a sentence of its own. */
+/** Kind of fault of a written specification sheet; each has a sentence of its own. */
 public enum SheetFaultCode implements Keyed {
     NOT_JSON("notJson"),
     NOT_CSV("notCsv"),
-    /** Neither a sheet nor of a version that is known. */
+    /** Document that is no sheet of a known version. */
     NOT_A_SHEET("notASheet"),
     TOO_LONG("tooLong"),
     TOO_MANY("tooMany"),
@@ -38,13 +38,13 @@ public enum SheetFaultCode implements Keyed {
     NEEDS_OF("needsOf"),
     BELONGS_TO_TOTAL("belongsToTotal"),
     BELONGS_TO_EACH("belongsToEach"),
-    /** Only limits in millimetres have a length and a share. */
+    /** Length or share beside limits that are not in millimetres. */
     NOT_IN_MILLIMETRES("notInMillimetres"),
     /** The figure is never given in millimetres. */
     NEVER_A_LENGTH("neverALength"),
     /** An angle of the inner wheel beside a figure that is given straight ahead. */
     NO_INNER_ANGLE("noInnerAngle"),
-    /** What only screens is never adjusted by itself. */
+    /** Adjustment of a figure that only screens. */
     ONLY_A_SCREEN("onlyAScreen"),
     /** Rim and tyre don't fit. */
     RIM_IN_TYRE("rimInTyre"),
@@ -53,7 +53,7 @@ public enum SheetFaultCode implements Keyed {
     /** A rod's effect follows from thread and steering arm. */
     COMPUTED("computed"),
     NO_EFFECT("noEffect"),
-    /** How sure an amount is, where only the way is written. */
+    /** Uncertainty of an effect of which only the sign is written. */
     DOUBT_OF_A_WAY("doubtOfAWay"),
     IMPLAUSIBLE_TORQUE("implausibleTorque");
 

@@ -66,7 +66,7 @@ public final class SheetReader {
                 : new WrittenSheet.Refusal(faults);
     }
 
-    /** Too many rows of a kind, or none of one that has to be there. */
+    /** Faults too many rows of a kind, or none of one that has to be there. */
     private void count(SheetDraft draft) {
         for (RowKind kind : RowKind.values()) {
             int there = draft.of(kind).size();

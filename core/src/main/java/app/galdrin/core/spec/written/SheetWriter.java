@@ -74,7 +74,7 @@ public final class SheetWriter {
         }
     }
 
-    /** What was printed: the way there and back leaves nothing in the last digits. */
+    /** Returns what was printed: the way there and back leaves nothing in the last digits. */
     private static String number(double value) {
         return Cells.plain(Math.rint(value * 1e9) / 1e9);
     }

@@ -4,12 +4,12 @@ import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.Vehicle;
 import java.util.List;
 
-/** What a sheet was read as. */
+/** A sheet as it was read. */
 public sealed interface WrittenSheet {
 
     record ParsedSheet(Vehicle vehicle, SpecificationSheet sheet) implements WrittenSheet {}
 
-    /** Everything that is wrong, in the order of its rows. */
+    /** All faults, in the order of the rows. */
     record Refusal(List<SheetFault> faults) implements WrittenSheet {
         public Refusal {
             faults = List.copyOf(faults);

@@ -33,7 +33,7 @@ record FirstRunForm(
         password = said(password);
     }
 
-    /** What a form leaves out is as good as empty. */
+    /** Treats what a form leaves out as empty. */
     static String said(@Nullable String text) {
         return text == null ? "" : text;
     }

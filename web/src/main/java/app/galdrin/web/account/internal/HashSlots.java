@@ -35,7 +35,7 @@ final class HashSlots implements PasswordEncoder {
         this.forFailing = new Semaphore(Math.max(1, slots / 2), true);
     }
 
-    /** What is done with a turn. */
+    /** Work that is done with a turn. */
     interface Work<T> {
         T run();
     }
@@ -43,7 +43,7 @@ final class HashSlots implements PasswordEncoder {
     /**
      * Waits for a turn.
      *
-     * @param name whose password it is, or which of his own devices it comes from
+     * @param name whose password it is, or which of the person's own devices it comes from
      * @param failing whether it comes from where much fails
      * @throws TooBusy where no turn came in time
      */
@@ -97,7 +97,7 @@ final class HashSlots implements PasswordEncoder {
         }
     }
 
-    /** Within a turn. */
+    /** Compares a password within a turn. */
     @Override
     public boolean matches(@Nullable CharSequence password, @Nullable String hash) {
         return encoder.matches(password, hash);

@@ -30,7 +30,7 @@ class LimitedSignIn extends DaoAuthenticationProvider {
         setPasswordEncoder(slots);
     }
 
-    /** What goes on is the person; the account with its hash ends here. */
+    /** Returns the person; the account with its hash goes no further. */
     @Override
     protected Authentication createSuccessAuthentication(Object name, Authentication attempt, UserDetails account) {
         return Sessions.authentication(((Account) account).person());

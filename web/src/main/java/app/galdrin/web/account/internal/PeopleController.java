@@ -72,7 +72,7 @@ class PeopleController {
         return "redirect:/people";
     }
 
-    /** A one-time password, shown once to whoever hands it over. */
+    /** A one-time password, shown once to anyone who hands it over. */
     record HandOver(String name, String signIn, String password) implements Serializable {}
 
     @GetMapping("/people/{id:[0-9a-f-]{36}}")

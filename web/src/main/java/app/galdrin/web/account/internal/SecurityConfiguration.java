@@ -46,7 +46,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.savedrequest.RequestCache;
 
-/** Who may open which pages. Whose sitting or task it is, is checked where it is loaded. */
+/** Rules for who may open which pages. Whose sitting or task it is, is checked where it is loaded. */
 @Configuration(proxyBeanMethods = false)
 class SecurityConfiguration {
 
@@ -62,11 +62,11 @@ class SecurityConfiguration {
 
     private static final int LONGEST_WAY_BACK = 1000;
 
-    /** Whoever signed in with a name and a password. */
+    /** Roles that sign in with a name and a password. */
     private static final String[] ROLES =
             Arrays.stream(Role.values()).map(Role::name).toArray(String[]::new);
 
-    /** Everything a session by code opens. */
+    /** Roles together with sessions by code. */
     private static final String[] ROLES_AND_JOINED = with(Access.SITTING);
 
     private static String[] with(Access... more) {
@@ -116,7 +116,7 @@ class SecurityConfiguration {
                 .build();
     }
 
-    /** Which roles a path is open to. */
+    /** Opens a path to some roles. */
     private static void allow(
             AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry requests) {
         requests.requestMatchers(

@@ -61,7 +61,7 @@ record SurveyForm(
         return new SurveyForm("", Facing.FAR_END.key(), "", "left", USUAL_DOUBT, faces, today.toString());
     }
 
-    /** What is wrong with it, by field. */
+    /** Returns what is wrong with it, by field. */
     Map<String, Sentence> faults(LocalDate today) {
         Map<String, Sentence> faults = new LinkedHashMap<>();
         refused(along).ifPresent(why -> faults.put("along", why));
@@ -95,7 +95,7 @@ record SurveyForm(
         return ((LineText.ParsedText) read(typed)).value().orElseThrow();
     }
 
-    /** What it says, of a form without faults. */
+    /** Returns what it says, of a form without faults. */
     NewSurvey toSurvey(int bay) {
         double farEnd = alongHigher.equals(Facing.DOOR.key()) ? -1 : 1;
         double left = acrossHigher.equals("right") ? -1 : 1;

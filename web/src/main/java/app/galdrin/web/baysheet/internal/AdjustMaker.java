@@ -8,6 +8,7 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.MoveLines;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.sitting.TargetReadings;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Limits;
@@ -34,7 +35,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** What is moved: the plan, and the rounds in which it is done and read again. */
+/** Makes the views of the plan, and of the rounds in which it is done and read again. */
 final class AdjustMaker {
 
     private final Assignment assignment;
@@ -124,7 +125,7 @@ final class AdjustMaker {
         return assignment.practical().adjusters(figures, assignment.sheet());
     }
 
-    /** Why the rear comes first, or that the fronts are set to it; nothing where that is asked. */
+    /** Returns why the rear comes first, or that the fronts are set to it; empty where that is asked. */
     private String order(List<FigureId> figures) {
         if (!speaks) {
             return "";
@@ -185,12 +186,12 @@ final class AdjustMaker {
     }
 
     /**
-     * From the last state that was read before a round: the round before, else as found. In an assessment nothing is said that would
-     * give away what the sheet asks to be worked out.
+     * Returns the targets from the last state that was read before a round: the round before, else as found. In an assessment nothing is said that
+     * would give away what the sheet asks to be worked out.
      */
     private List<TargetReading> targets(Measure measure, int round) {
         for (int before = round - 1; speaks && before > 0; before--) {
-            List<TargetReading> readings = own.targets(measure.target(), measure, before);
+            List<TargetReading> readings = TargetReadings.of(own, measure.target(), measure, before);
             if (!readings.isEmpty()) {
                 return readings;
             }
@@ -198,7 +199,7 @@ final class AdjustMaker {
         return assignment.practical().measures(0).stream()
                 .filter(m -> m.procedure().equals(measure.procedure()))
                 .filter(m -> speaks || !isWorkedOnPaper(m))
-                .map(m -> own.targets(measure.target(), m, 0))
+                .map(m -> TargetReadings.of(own, measure.target(), m, 0))
                 .filter(found -> !found.isEmpty())
                 .findFirst()
                 .orElse(List.of());

@@ -252,7 +252,7 @@ class BaySheetController {
                 .toString();
     }
 
-    /** What was typed for a line; a size with the way chosen beside it. */
+    /** Returns what was typed for a line; a size with the way chosen beside it. */
     private static String typed(Map<String, String> form, LineKey key) {
         String text = form.getOrDefault(key.key(), "");
         String sense = form.getOrDefault(key.key() + SENSE, "");
@@ -280,14 +280,14 @@ class BaySheetController {
     }
 
     /**
-     * How a sheet stands for a page that is open on it.
+     * Status of a sheet for a page that is open on it.
      *
      * @param over whether it is handed in or stopped
      * @param seq how many entries it has
      */
     record SheetStatus(boolean over, int seq) {}
 
-    @GetMapping("/sittings/{id:[0-9a-f-]{36}}/standing")
+    @GetMapping("/sittings/{id:[0-9a-f-]{36}}/status")
     @ResponseBody
     SheetStatus standing(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
         var state = sittings.sitting(me, id).state();
@@ -308,7 +308,7 @@ class BaySheetController {
     }
 
     /**
-     * What a script is told of an entry it sent.
+     * Answer to a script that sent an entry.
      *
      * @param ok whether it is on the log now; otherwise it never will be, and the script moves it aside
      * @param echo as it was understood
@@ -327,7 +327,10 @@ class BaySheetController {
             boolean disputed,
             boolean late) {}
 
-    /** By how much a device's clock is behind, ms: what a slow line explains is none of the clock's, or it would make entries later than they are. */
+    /**
+     * Returns by how much a device's clock is behind, ms. A delay that a slow line explains is not counted, or entries would be dated later than they
+     * are.
+     */
     private static long clockOffset(long behind) {
         return behind > 0 && behind <= SLOW_LINE_MILLIS ? 0 : behind;
     }

@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** What is known of the vehicle and the bay and has to stand beside a working, so that it can be done on paper. */
+/** Facts of the vehicle and the bay that a working on paper needs. */
 final class Facts {
 
     private final MeasuringContext standing;
@@ -27,7 +27,7 @@ final class Facts {
     }
 
     /**
-     * What the taught working of a procedure takes as known; what has no words of its own is asked of nobody on paper.
+     * Returns what the taught working of a procedure takes as known; what has no words of its own is asked of nobody on paper.
      *
      * @param found with the figures that steps before came to
      */
@@ -69,7 +69,7 @@ final class Facts {
         return words.text("given." + known.key() + "." + way, size);
     }
 
-    /** What a rod's turns are worked from; empty where no rod is turned. */
+    /** Returns what a rod's turns are worked from; empty where no rod is turned. */
     List<WorkView.GivenDatum> ofRods(List<Adjuster> adjusters) {
         if (adjusters.stream().noneMatch(a -> a.part() == Part.ROD)) {
             return List.of();

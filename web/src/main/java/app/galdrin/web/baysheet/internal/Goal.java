@@ -1,7 +1,7 @@
 package app.galdrin.web.baysheet.internal;
 
 /**
- * What a place must read for the figures to be as wanted.
+ * Reading that a place must show for the figures to be as wanted.
  *
  * @param measure the step it is read in
  * @param place where it stands on the drawing; of two that are compared the one that reads more

@@ -111,7 +111,7 @@ class JoinController {
             model.addAttribute("error", "join.name");
             return "baysheet/join";
         }
-        // whoever has signed in already keeps all that he could see
+        // anyone who has signed in already keeps all that they could see
         if (himself.filter(m -> m.access() == Access.ROLE).isEmpty()) {
             var session = people.session(opening.get().centreId(), person)
                     .joined(opening.get().id());
@@ -135,7 +135,7 @@ class JoinController {
         Optional<Opening> opening = code.length() > LONGEST_CODE ? Optional.empty() : tasks.byCode(code);
         if (opening.isEmpty()) {
             String address = request.getRemoteAddr();
-            // a whole college is one address: whoever has the right code never waits for those who guess
+            // a whole college is one address: anyone who has the right code never waits for those who guess
             if (attempts.failsCodes(address) && !slowly.turn(address)) {
                 response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
                 model.addAttribute("error", "join.wait");
@@ -153,7 +153,7 @@ class JoinController {
         return opening;
     }
 
-    /** The names that are still free, and the sheet of whoever has one and asks again. */
+    /** The names that are still free, and the sheet of anyone who has one and asks again. */
     private void offer(Opening opening, @Nullable SignedIn me, HttpServletRequest request, Model model) {
         model.addAttribute("names", free(opening, me, request));
         if (me != null) {

@@ -17,7 +17,7 @@ public record JudgeView(
      *
      * @param own what each came to, said
      * @param why they might not agree: what each takes for granted, said
-     * @param drawn both on one rule, where he has both
+     * @param drawn both on one rule, where the apprentice has both
      */
     public record ComparedFigure(
             String name, FieldView field, List<String> own, List<String> why, Optional<PairRule> drawn) {}
@@ -25,12 +25,12 @@ public record JudgeView(
     /**
      * One figure.
      *
-     * @param own his own figure with its doubt, said; a sentence where there is none
+     * @param own the apprentice's own figure with its doubt, said; a sentence where there is none
      * @param limits least, preferred and most, said
-     * @param drawn the same, where he has a figure
+     * @param drawn the same, where the apprentice has a figure
      */
     public record Item(String name, FieldView field, String own, String limits, Optional<ToleranceRule> drawn) {}
 
-    /** What is adjusted together. */
+    /** Figures that are adjusted together. */
     public record AdjustedGroup(String name, FieldView field) {}
 }

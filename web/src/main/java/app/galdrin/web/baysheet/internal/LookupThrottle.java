@@ -6,7 +6,7 @@ import java.time.Duration;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 
-/** One lookup after another for an address that guesses: whoever has a right code there waits a moment, and guessing takes for ever. */
+/** One lookup after another for an address that guesses: anyone who has a right code there waits a moment, and guessing takes for ever. */
 final class LookupThrottle {
 
     private static final long PAUSE_MILLIS = 250;

@@ -87,7 +87,7 @@ final class MeasureMaker {
                 rows,
                 speaks ? rules(measure, round) : List.of(),
                 speaks ? notes(measure, round) : List.of(),
-                askedBack(measure, round),
+                queries(measure, round),
                 List.of(),
                 speaks);
     }
@@ -126,15 +126,15 @@ final class MeasureMaker {
         });
     }
 
-    /** What is to be read again; of a reference also repeats that lie too far apart, since everybody is marked by it. */
-    private List<String> askedBack(Measure measure, int round) {
+    /** Returns what is to be read again; of a reference also repeats that lie too far apart, since everybody is marked by it. */
+    private List<String> queries(Measure measure, int round) {
         List<String> asked = new ArrayList<>();
-        ReadingQuery.of(own, measure, round).forEach(a -> asked.add(askedBack(a)));
+        ReadingQuery.of(own, measure, round).forEach(a -> asked.add(query(a)));
         if (sitting.isReference()) {
             own.scattered(measure, round).forEach(figure -> {
                 List<Estimate> each = own.each(measure, round, figure);
                 asked.add(words.text(
-                        "askedBack.scattered",
+                        "readingQuery.scattered",
                         words.name(figure),
                         words.doubt(Scatter.range(each), figure),
                         words.doubt(Scatter.explained(each), figure)));
@@ -143,30 +143,30 @@ final class MeasureMaker {
         return asked;
     }
 
-    /** Which readings don't go together, and why. */
-    private String askedBack(ReadingQuery asked) {
+    /** Returns which readings don't go together, and why. */
+    private String query(ReadingQuery asked) {
         String places = asked.places().stream()
                 .map(p -> words.text(
                         p.words() + ".list",
                         p.wheel().map(w -> words.text("wheel." + w.key())).orElse("")))
                 .collect(Collectors.joining(", "));
         return asked.figure()
-                .map(f -> words.text("askedBack.impossible", words.name(f), places, asked.repeat()))
+                .map(f -> words.text("readingQuery.impossible", words.name(f), places, asked.repeat()))
                 .orElseGet(() -> asked.places().size() == 1
                         ? finer(asked.places().get(0), places, asked.repeat())
-                        : words.text("askedBack.alike", places, asked.repeat()));
+                        : words.text("readingQuery.alike", places, asked.repeat()));
     }
 
     private String finer(Place place, String name, int repeat) {
         return words.text(
-                "askedBack.finer",
+                "readingQuery.finer",
                 name,
                 repeat,
                 words.text("instrument." + place.instrument().key()),
                 words.text("unit." + place.amount().defaultUnit().key()));
     }
 
-    /** What the last repeat tells beside its figures. */
+    /** Returns what the last repeat tells beside its figures. */
     private List<String> notes(Measure measure, int round) {
         List<WorkedRepeat> repeats = own.repeats(measure, round);
         if (repeats.isEmpty()) {

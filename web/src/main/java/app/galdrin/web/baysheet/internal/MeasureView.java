@@ -22,9 +22,9 @@ import org.jspecify.annotations.Nullable;
  * @param slopes the fields for the slope of a floor that nobody has surveyed; none where it is known
  * @param rows what is written, a row a place
  * @param rules the figures so far on their tolerance rules, where the sheet speaks
- * @param askedBack what is to be read again because it does not go together, said
+ * @param queries what is to be read again because it does not go together, said
  * @param goals what must be read, in a round
- * @param followsHand whether the drawing moves as he writes: not in an assessment
+ * @param followsHand whether the drawing moves as the apprentice writes: not in an assessment
  * @param notes what the procedure tells beside its figures, said
  */
 public record MeasureView(
@@ -39,7 +39,7 @@ public record MeasureView(
         List<Row> rows,
         List<ToleranceRule> rules,
         List<String> notes,
-        List<String> askedBack,
+        List<String> queries,
         List<Goal> goals,
         boolean followsHand)
         implements StepView {
@@ -100,12 +100,12 @@ public record MeasureView(
                 rows,
                 rules,
                 notes,
-                askedBack,
+                queries,
                 wanted,
                 followsHand);
     }
 
-    /** What a place must read; null where nothing is wanted of it. */
+    /** Returns what a place must read; null where nothing is wanted of it. */
     public @Nullable Goal goal(Sketch.SketchPlace place) {
         return goals.stream()
                 .filter(g -> g.place().equals(place.id()))
@@ -113,7 +113,7 @@ public record MeasureView(
                 .orElse(null);
     }
 
-    /** What is chosen before anything is read. */
+    /** Returns what is chosen before anything is read. */
     public List<FieldView> choices() {
         return measure.procedure().choices().stream()
                 .map(c -> Objects.requireNonNull(fields.get(new LineKey(measure.id(), c.id(), 0, round))))

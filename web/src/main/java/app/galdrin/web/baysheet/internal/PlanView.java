@@ -5,7 +5,7 @@ import app.galdrin.web.baysheet.StepView;
 import java.util.List;
 import java.util.Optional;
 
-/** What to move, in which order, which way and how far; what to look for where nothing can be moved. */
+/** Move that follows from the threads, in which order, which way and how far; what to look for where nothing can be moved. */
 public record PlanView(
         Head head,
         List<Figure> figures,

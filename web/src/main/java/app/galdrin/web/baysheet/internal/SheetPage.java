@@ -14,7 +14,7 @@ import java.util.UUID;
  * @param form names this showing of it, so that a form of it that is sent twice is written once
  * @param lastSeq how many entries the sitting had when it was shown
  * @param disputed lines on which two people wrote without seeing one another, named
- * @param stopped why the instructor has stopped it; empty where he has not
+ * @param stopped why the instructor has stopped it; empty where they have not
  */
 public record SheetPage(
         Sitting sitting,
@@ -44,7 +44,7 @@ public record SheetPage(
         return StaffLine.FLAG.key();
     }
 
-    /** How the lines of the calculators' tapes begin, for the script. */
+    /** Returns how the lines of the calculators' tapes begin, for the script. */
     public String tapeLines() {
         return Tape.LINES;
     }

@@ -57,7 +57,7 @@ public class StepMarkup {
         }
     }
 
-    /** Of a whole sheet; {@code page} and {@code closed} stand in the context too. A blank one is kept as it is, others step by step. */
+    /** Renders a whole sheet; {@code page} and {@code closed} stand in the context too. A blank one is kept as it is, others step by step. */
     public RenderedSteps of(SheetPage page, boolean closed, IEngineContext context) {
         var asked = new MarkupKey(page.steps(), closed, page.shown(), Words.displays());
         return page.lastSeq() == 0 ? blankSheets.get(asked, a -> joined(a, context)) : joined(asked, context);

@@ -78,7 +78,7 @@ class TaskPageController {
             List<String> figures,
             @Nullable VehicleMove moved) {}
 
-    /** Somebody at a bay, and the title of the step he wrote in last. */
+    /** Person at a bay, and the title of the step last written in. */
     record PersonView(SittingSummary sitting, String step) {}
 
     @GetMapping("/tasks/{id:[0-9a-f-]{36}}")
@@ -117,7 +117,7 @@ class TaskPageController {
         return "baysheet/task";
     }
 
-    /** Who of the class has not joined the opening. */
+    /** Returns who of the class has not joined the opening. */
     private List<String> notJoined(Opening opening) {
         UUID classId = tasks.task(opening.centreId(), opening.taskId()).classId();
         List<UUID> joined = sittings.peopleIn(opening);

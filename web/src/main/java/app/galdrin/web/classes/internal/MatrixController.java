@@ -79,14 +79,14 @@ class MatrixController {
     public record Alike(MatrixMapper.Person first, MatrixMapper.Person second, int matches, int both, String oneIn) {}
 
     /** Asked for by itself: every reading of a class is read for it. */
-    @GetMapping("/marking/class/{taskId}/alike")
+    @GetMapping("/marking/class/{taskId}/matching-readings")
     String alike(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, Model model) {
         TaskVersion task = tasks.task(me.centreId(), taskId);
         List<MatrixMapper.Person> people = mapper.people(me.centreId(), taskId, MOST_COMPARED);
         model.addAttribute("task", task);
         model.addAttribute("sheets", people.size());
         model.addAttribute("pairs", people.isEmpty() ? List.of() : alike(me, people));
-        return "classes/alike";
+        return "classes/matching-readings";
     }
 
     private List<Alike> alike(SignedIn me, List<MatrixMapper.Person> people) {
@@ -109,6 +109,8 @@ class MatrixController {
     }
 
     private String oneIn(double chance) {
-        return chance < 1 / VERY_MANY ? words.text("alike.veryMany") : String.valueOf(Math.round(1 / chance));
+        return chance < 1 / VERY_MANY
+                ? words.text("matchingReadings.veryMany")
+                : String.valueOf(Math.round(1 / chance));
     }
 }

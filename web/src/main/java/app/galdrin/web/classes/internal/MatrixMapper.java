@@ -49,7 +49,7 @@ interface MatrixMapper {
 
     List<Person> people(UUID centreId, UUID taskId, int most);
 
-    /** Everything that was handed in of a task, each attempt by itself. */
+    /** Returns everything that was handed in of a task, each attempt by itself. */
     List<UUID> sittings(UUID centreId, UUID taskId, int most);
 
     List<Cell> cells(UUID centreId, UUID taskId, int most);

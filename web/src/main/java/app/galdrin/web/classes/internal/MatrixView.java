@@ -38,7 +38,7 @@ public record MatrixView(List<Column> columns, List<Row> rows) {
      */
     public record Column(String key, String name, Optional<Integer> share, boolean alike, int carefulLosing) {}
 
-    /** One person's marks in the order of the columns; a cell is empty where the criterion is none of his sheet. */
+    /** One person's marks in the order of the columns; a cell is empty where the criterion is none of their sheet. */
     public record Row(Person person, List<Optional<Mark>> marks) {}
 
     /** A cell as it is shown. */
@@ -92,7 +92,7 @@ public record MatrixView(List<Column> columns, List<Row> rows) {
         return new MatrixView(columns, rows);
     }
 
-    /** Who is not yet competent and has the least first; who is not marked yet last. */
+    /** Returns who is not yet competent and has the least first; who is not marked yet last. */
     private static List<Person> inNeed(List<Person> people) {
         return people.stream()
                 .sorted(Comparator.comparing((Person p) -> p.percent() == null)
@@ -127,7 +127,7 @@ public record MatrixView(List<Column> columns, List<Row> rows) {
                         .collect(Collectors.toSet());
     }
 
-    /** Of hands that are careful elsewhere a band should cost one in twenty their marks, not one in three. */
+    /** Returns how many careful apprentices lose marks by a band, if they are at least one in three; else 0. It should be one in twenty. */
     private static int carefulLosing(Criterion.Id id, List<Cell> cells, Set<UUID> better) {
         boolean banded = id.aspect() == Aspect.READING || id.aspect() == Aspect.REPEATABILITY;
         int losing = (int) cells.stream()

@@ -8,6 +8,7 @@ import app.galdrin.core.simulated.Apprentice;
 import app.galdrin.core.simulated.Habit;
 import app.galdrin.core.simulated.Paper;
 import app.galdrin.core.simulated.Pen;
+import app.galdrin.core.simulated.StepWriters;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Assignment;
@@ -37,7 +38,7 @@ final class DemoApprentice implements Pen {
     private final RandomGenerator random;
     private final Apprentice hands;
 
-    /** What stands, kept here because nobody else writes on the sheet of somebody of the demo. */
+    /** Entries that stand, kept here because nobody else writes on the sheet of a person of the demo. */
     private final Paper paper;
 
     private final Map<LineKey, String> keys = new HashMap<>();
@@ -53,7 +54,7 @@ final class DemoApprentice implements Pen {
     }
 
     void doAll(Habit habit, Truth found, Truth left) {
-        hands.doAll(habit, found, left);
+        StepWriters.writeAll(hands, habit, found, left);
     }
 
     void read(Measure measure, int round, Truth truth, int repeats) {
@@ -65,7 +66,7 @@ final class DemoApprentice implements Pen {
         assignment.practical().steps().stream()
                 .limit(2)
                 .filter(Checklist.class::isInstance)
-                .forEach(step -> hands.write(step, Habit.CAREFUL, found, found));
+                .forEach(step -> StepWriters.write(step, hands, Habit.CAREFUL, found, found));
         Measure first = assignment.practical().of(Measure.class).findFirst().orElseThrow();
         Place misread = first.procedure().places(first.figures()).get(3);
         write(new LineKey(first.id(), misread.id(), 1, 0), "75.5");

@@ -1,10 +1,7 @@
 package app.galdrin.web.demo.internal;
 
 import app.galdrin.core.figure.AnswerUnit;
-import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
-import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.simulated.Habit;
@@ -26,7 +23,6 @@ import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -52,7 +48,7 @@ public class DemoData implements ApplicationRunner {
     private static final int RANGER_BAY = 3;
     private static final int LORRY_BAY = 4;
 
-    /** How sure the surveys are, a standard uncertainty in deg. */
+    /** Standard uncertainty of the surveys, deg. */
     private static final double SURVEYED = 0.03;
 
     private final People people;
@@ -182,7 +178,7 @@ public class DemoData implements ApplicationRunner {
         UUID plates = set(cast, practical, bus, cast.classTwo());
         tasks.preset(cast.centre(), cast.aldous(), plates, BUS_BAY, bus, null);
         tasks.open(cast.centre(), cast.aldous(), plates);
-        reference(cast.instructor(), plates, BUS_BAY, truth(0, 0, 0.46, 0.02));
+        reference(cast.instructor(), plates, BUS_BAY, DemoStates.front(0, 0, 0.46, 0.02));
     }
 
     /** The library on its beam axle, and the ranger that is adjusted at both ends. */
@@ -204,8 +200,8 @@ public class DemoData implements ApplicationRunner {
                 LORRY_BAY,
                 cast.second().subList(4, 6),
                 Habit.working(Map.of("caster", "frameWrongWay")),
-                lorry(0.9, 0.35),
-                lorry(0.05, 0.06));
+                DemoStates.lorry(0.9, 0.35),
+                DemoStates.lorry(0.05, 0.06));
         UUID ends = set(cast, DemoTasks.bothEnds(), ranger, cast.classTwo());
         runBoth(
                 cast.instructor(),
@@ -214,8 +210,8 @@ public class DemoData implements ApplicationRunner {
                 RANGER_BAY,
                 cast.second().subList(4, 6),
                 Habit.working(Map.of("caster", "camberSignsLost")),
-                ranger(0.31),
-                ranger(0.08));
+                DemoStates.ranger(0.31),
+                DemoStates.ranger(0.08));
     }
 
     /** A bay with its survey, deg: the far end higher along, the left side higher across. */
@@ -250,52 +246,6 @@ public class DemoData implements ApplicationRunner {
         return people.addAll(centre, role, DemoPeople.signingIn(names), DemoPeople.PASSWORD);
     }
 
-    /** The state of a front axle, deg: caster of both wheels, camber of both, toe left and right. */
-    private static Truth truth(double caster, double camber, double left, double right) {
-        Map<FigureId, Double> figures = new HashMap<>();
-        for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
-            figures.put(FigureId.of(Measurand.CASTER, wheel), Math.toRadians(caster));
-            figures.put(FigureId.of(Measurand.CAMBER, wheel), Math.toRadians(camber));
-            figures.put(FigureId.of(Measurand.KPI, wheel), Math.toRadians(12.5));
-        }
-        figures.put(FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT), Math.toRadians(left));
-        figures.put(FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT), Math.toRadians(right));
-        figures.put(FigureId.of(Measurand.TOE, Wheel.REAR_LEFT), Math.toRadians(0.12));
-        figures.put(FigureId.of(Measurand.TOE, Wheel.REAR_RIGHT), Math.toRadians(0.12));
-        return new Truth(figures);
-    }
-
-    /** The lorry's front axle, deg: total toe, and how the left kingpin is twisted against its pad. */
-    private static Truth lorry(double toe, double twist) {
-        Map<FigureId, Double> figures = new HashMap<>();
-        for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
-            boolean left = wheel == Wheel.FRONT_LEFT;
-            figures.put(FigureId.of(Measurand.CASTER, wheel), Math.toRadians(left ? 2.1 : 3.3));
-            figures.put(FigureId.of(Measurand.CAMBER, wheel), Math.toRadians(0.7));
-            figures.put(FigureId.of(Measurand.KPI, wheel), Math.toRadians(left ? 7.1 : 6.9));
-            figures.put(FigureId.of(Measurand.KINGPIN_TWIST, wheel), Math.toRadians(left ? twist : -0.05));
-            figures.put(FigureId.of(Measurand.TOE, wheel), Math.toRadians(toe / 2));
-        }
-        return new Truth(figures);
-    }
-
-    /** The pick-up, deg: left rear toe off by so much, the front with it. */
-    private static Truth ranger(double rearToe) {
-        Map<FigureId, Double> figures = new HashMap<>();
-        for (Wheel wheel : Wheel.values()) {
-            boolean left = wheel.left();
-            figures.put(FigureId.of(Measurand.CASTER, wheel), Math.toRadians(left ? 2.2 : 3.1));
-            figures.put(FigureId.of(Measurand.KPI, wheel), Math.toRadians(11));
-            figures.put(
-                    FigureId.of(Measurand.CAMBER, wheel),
-                    Math.toRadians(wheel.front() ? left ? 0.6 : -0.1 : left ? -0.3 : -0.75));
-            figures.put(
-                    FigureId.of(Measurand.TOE, wheel),
-                    Math.toRadians(wheel.front() ? left ? 0.15 : 0.02 : left ? rearToe : 0.09));
-        }
-        return new Truth(figures);
-    }
-
     /** One careful sitting and one with a slip, both marked by the instructor's readings. */
     private void runBoth(
             SignedIn instructor,
@@ -320,8 +270,8 @@ public class DemoData implements ApplicationRunner {
     /** One sitting of each kind an instructor meets: flawless, and with a slip that the marker knows by name. */
     private void runStrings(SignedIn instructor, UUID task, UUID van, List<UUID> class1) {
         tasks.preset(instructor.centreId(), instructor.personId(), task, VAN_BAY, van, null);
-        Truth found = truth(0, 0, 0.27, 0.09);
-        Truth left = truth(0, 0, -0.05, -0.03);
+        Truth found = DemoStates.front(0, 0, 0.27, 0.09);
+        Truth left = DemoStates.front(0, 0, -0.05, -0.03);
         tasks.open(instructor.centreId(), instructor.personId(), task);
         reference(instructor, task, VAN_BAY, found);
         Habit[] habits = {
@@ -342,7 +292,7 @@ public class DemoData implements ApplicationRunner {
 
     private void runHalfway(SignedIn instructor, UUID task, UUID person) {
         tasks.open(instructor.centreId(), instructor.personId(), task);
-        Truth found = truth(0, 0, 0.02, 0.07);
+        Truth found = DemoStates.front(0, 0, 0.02, 0.07);
         reference(instructor, task, VAN_BAY, found);
         Sitting sitting = begin(instructor, task, person, VAN_BAY);
         apprentice(instructor, person, sitting, 300).readHalf(found);
@@ -351,13 +301,13 @@ public class DemoData implements ApplicationRunner {
     /** Caster, camber and toe on a van whose caster can't be adjusted and is out on neither side; two have handed in. */
     private void runFull(SignedIn instructor, UUID task, UUID van, UUID bus, List<UUID> people) {
         UUID centre = instructor.centreId();
-        Truth found = truth(2.4, 0.45, 0.21, 0.05);
-        Truth left = truth(2.4, -0.35, -0.05, -0.03);
+        Truth found = DemoStates.front(2.4, 0.45, 0.21, 0.05);
+        Truth left = DemoStates.front(2.4, -0.35, -0.05, -0.03);
         tasks.preset(centre, instructor.personId(), task, VAN_BAY, van, "Top mounts pushed out, rods two turns long");
         tasks.preset(centre, instructor.personId(), task, BUS_BAY, bus, "Left rod a turn long");
         tasks.open(centre, instructor.personId(), task);
         reference(instructor, task, VAN_BAY, found);
-        reference(instructor, task, BUS_BAY, truth(3.1, 0.2, 0.34, 0.05));
+        reference(instructor, task, BUS_BAY, DemoStates.front(3.1, 0.2, 0.34, 0.05));
         for (int i = 1; i <= 2; i++) {
             Sitting sitting = begin(instructor, task, people.get(i), VAN_BAY);
             apprentice(instructor, people.get(i), sitting, 400 + i)

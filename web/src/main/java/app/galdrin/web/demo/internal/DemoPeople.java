@@ -4,10 +4,10 @@ import app.galdrin.web.account.People;
 import java.util.List;
 import java.util.Locale;
 
-/** How the people of the demo sign in. */
+/** Sign-ins of the people of the demo. */
 final class DemoPeople {
 
-    /** Of everyone in the demo; printed by the start command. */
+    /** Password of everyone in the demo; the start command prints it. */
     static final String PASSWORD = "follow the string";
 
     private DemoPeople() {}

@@ -266,12 +266,12 @@ class PastBlock {
         return state(2.9, 3.6, -0.4, -0.4, toeLeft, -0.04);
     }
 
-    /** The vehicle as it stands while somebody reads it as found, by his place in the list. */
+    /** The vehicle as it stands while somebody reads it as found, by place in the list. */
     private static Truth foundBy(int person) {
         return person == STEERED ? state(2.9, 3.6, 0.4, -0.55, 0.33 + STEERED_BY, -0.08 - STEERED_BY) : found();
     }
 
-    /** The vehicle as somebody leaves it, by his place in the list. */
+    /** The vehicle as somebody leaves it, by place in the list. */
     private static Truth leftBy(int person) {
         if (person == NAMES.size() - 1) {
             return setTo(AT_THE_EDGE);

@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Half of the server's threads at most for one address: whoever holds his open, by sending a letter at a time, does not stop the others.
+ * Half of the server's threads at most for one address: anyone who holds threads open, by sending a letter at a time, does not stop the others.
  * A whole workshop behind one address is far below it.
  */
 @Component

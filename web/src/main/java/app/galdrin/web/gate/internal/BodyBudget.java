@@ -9,7 +9,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
- * What the bodies of all requests together may take of the server's memory. A form is small. A larger body is a file on one of few pages: only
+ * Budget of the server's memory for the bodies of all requests together. A form is small. A larger body is a file on one of few pages: only
  * for somebody who has signed in, and one at a time. What is read takes some ten times as much until it is understood.
  */
 @Component
@@ -40,7 +40,7 @@ class BodyBudget {
         return forms.tryAcquire(kib) ? Optional.of(new Share(request, kib)) : Optional.empty();
     }
 
-    /** What one request may read; given back when it has been answered. */
+    /** Share of one request; given back when it has been answered. */
     final class Share implements AutoCloseable {
         private final HttpServletRequest request;
         private final int kib;

@@ -23,7 +23,7 @@ class BodyReader {
     /** Slower than any network that people would bear. */
     private static final int LEAST_BYTES_A_SECOND = 10_000;
 
-    /** So much of a body that is refused is let pass, for so long, so that whoever sends it reads why. */
+    /** Bytes of a refused body that are read past, for a limited time, so that its sender reads why. */
     private static final int PASSED_BYTES = 32 << 20;
 
     private static final int PASSED_SECONDS = 5;
@@ -41,7 +41,7 @@ class BodyReader {
         this.slow = slow;
     }
 
-    /** Why a body was not read to its end. */
+    /** Reason for which a body was not read to its end. */
     static final class Unread extends IOException {
         private static final long serialVersionUID = 1L;
         private final HttpStatus status;

@@ -6,7 +6,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
-/** How connections are held: {@link TimedHeads}; how many, is a setting. */
+/** Holds connections with {@link TimedHeads}; their number is a setting. */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class Connections implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {

@@ -93,7 +93,7 @@ class DatabaseOutageFilter extends OncePerRequestFilter {
         return at;
     }
 
-    /** Also where an error is being told: then the first answer failed, and this one must not. */
+    /** Filters error pages too: there the first answer failed, and this one must not. */
     @Override
     protected boolean shouldNotFilterErrorDispatch() {
         return false;

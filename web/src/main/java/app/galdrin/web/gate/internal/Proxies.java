@@ -18,7 +18,7 @@ import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.stereotype.Component;
 
-/** Believes what named proxies say of where a request came from, and nobody else: otherwise whoever asks could choose his own address. */
+/** Believes what named proxies say of where a request came from, and nobody else: otherwise anyone who asks could choose an address. */
 @Component
 class Proxies implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
 

@@ -9,7 +9,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
- * Says on the console that requests are taken: whoever started this reads it there, since a port can be answered by another. From then on
+ * Says on the console that requests are taken: anyone who started this reads it there, since a port can be answered by another. From then on
  * nothing is written there where a log file is named: that one is rotated and bounded, the console's is not.
  */
 @Component

@@ -41,7 +41,7 @@ class SlowBodies {
         return waiters::release;
     }
 
-    /** Too many bodies of one address are on their way. */
+    /** Refusal of a body where too many of one address are on their way. */
     static final class TooMany extends Exception {
         private static final long serialVersionUID = 1;
     }

@@ -32,7 +32,7 @@ class TurnedAway {
         this.assets = assets;
     }
 
-    /** Not now: try again in a moment. */
+    /** Answers that the server is busy: try again in a moment. */
     void later(HttpServletRequest request, HttpServletResponse response, String why) throws IOException {
         answer(request, response, HttpStatus.SERVICE_UNAVAILABLE, why);
     }

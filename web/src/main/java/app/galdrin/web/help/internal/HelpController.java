@@ -12,7 +12,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 
-/** How figures are written, what the signs on a sheet mean, which keys there are, and what to do when something goes wrong. */
+/** Help page: how figures are written, what the signs on a sheet mean, which keys there are, and what to do when something goes wrong. */
 @Controller
 class HelpController {
 

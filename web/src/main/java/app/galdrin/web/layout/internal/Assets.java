@@ -19,7 +19,7 @@ import org.springframework.web.servlet.resource.LiteWebJarsResourceResolver;
 import org.springframework.web.servlet.resource.VersionResourceResolver;
 
 /**
- * Where styles, scripts and fonts come from, each under a version in its address, so that browsers may keep it for good. Scripts are modules
+ * Serves styles, scripts and fonts, each under a version in its address, so that browsers may keep it for good. Scripts are modules
  * that import one another by name: they share one version, made of all of them.
  */
 @Configuration(proxyBeanMethods = false)

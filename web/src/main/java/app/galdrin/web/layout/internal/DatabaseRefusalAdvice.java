@@ -9,7 +9,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 
-/** What the database refuses as belonging together wrongly (ids of another centre in a form) was never offered by a page. */
+/** Answers what the database refuses as belonging together wrongly (ids of another centre in a form): no page offered it. */
 @ControllerAdvice
 class DatabaseRefusalAdvice {
 

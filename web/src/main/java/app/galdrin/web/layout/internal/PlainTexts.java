@@ -57,7 +57,7 @@ class PlainTexts extends OncePerRequestFilter {
             super(request);
         }
 
-        /** Nothing is asked of the languages that a browser names: the server refuses to read more than ten. */
+        /** Returns the one locale. The languages that a browser names are not read: the server refuses to read more than ten. */
         @Override
         public Locale getLocale() {
             return Locale.ENGLISH;

@@ -17,13 +17,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.util.MultiValueMap;
 
-/** What is typed on the page of a sheet, blank rows too. Its fields are named by kind, row and cell: {@code figures.3.min}. */
+/** Form of a sheet as it is typed, blank rows too. Its fields are named by kind, row and cell: {@code figures.3.min}. */
 final class SheetForm {
 
     private static final Pattern FIELD = Pattern.compile("([a-zA-Z]{1,20})\\.(?:([0-9]{1,3})\\.)?([a-zA-Z]{1,20})");
     private static final Pattern ROW = Pattern.compile("([a-zA-Z]{1,20})\\.([0-9]{1,3})");
 
-    /** What most sheets give; an instructor starts from these rows. */
+    /** Rows that most sheets give; an instructor starts from them. */
     private static final Map<Axle, List<Measurand>> USUAL = Map.of(
             Axle.FRONT,
             List.of(Measurand.CASTER, Measurand.CAMBER, Measurand.KPI, Measurand.TOE, Measurand.TOTAL_TOE),
@@ -69,7 +69,7 @@ final class SheetForm {
         return form;
     }
 
-    /** What came from the page; rows keep their order, numbers that are left out close up. */
+    /** Returns what came from the page; rows keep their order, numbers that are left out close up. */
     static SheetForm typed(MultiValueMap<String, String> fields) {
         Map<RowKind, TreeMap<Integer, Map<Cell, String>>> numbered = new EnumMap<>(RowKind.class);
         fields.forEach((name, values) -> {
@@ -132,7 +132,7 @@ final class SheetForm {
         return !left.isEmpty();
     }
 
-    /** What is written; a row that nobody has touched is none. */
+    /** Returns what is written; a row that nobody has touched is none. */
     SheetDraft draft() {
         List<SheetDraft.Row> written = new ArrayList<>();
         rows.forEach((kind, all) -> {

@@ -99,7 +99,7 @@ final class SheetFormMaker {
         return new Row(at, name, fields, faults(own));
     }
 
-    /** What can be chosen; a word that is none of it stays there to be seen. */
+    /** Returns what can be chosen; a word that is none of it stays there to be seen. */
     private List<Option> options(RowKind kind, Cell cell, String typed) {
         List<Option> options = new ArrayList<>(
                 switch (cell) {
@@ -138,7 +138,7 @@ final class SheetFormMaker {
                 .toList();
     }
 
-    /** What a part can move. */
+    /** Returns what a part can move. */
     private List<Option> moved() {
         return Arrays.stream(Location.values())
                 .flatMap(where ->

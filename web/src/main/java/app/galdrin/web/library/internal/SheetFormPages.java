@@ -27,7 +27,7 @@ final class SheetFormPages {
         return maker.faults(faults);
     }
 
-    /** What a page shows whatever was found: the version it comes after, what is typed, and a word about where that is from. */
+    /** Content of a page whatever was found: the version it comes after, what is typed, and a word about where that is from. */
     record Page(Optional<SheetVersion> after, SheetForm form, String reason, String note) {}
 
     /** Shows the form as it is typed, without faults. */

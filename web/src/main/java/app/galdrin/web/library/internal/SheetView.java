@@ -49,9 +49,9 @@ public record SheetView(
     /** A part that moves figures: what one unit does, and in order what to slacken, tighten and read again. */
     public record Part(String name, String unit, List<String> effects, List<String> steps) {}
 
-    /** What is tightened, and how far. */
+    /** Fastener and its torque. */
     public record Torque(String name, String thread, String torque, String note) {}
 
-    /** What is different from the other version, said. */
+    /** Difference from the other version, in words. */
     public record SheetChange(String name, String before, String now) {}
 }

@@ -78,7 +78,7 @@ final class SheetViewMaker {
                 ruledOut(sheet.sheet()));
     }
 
-    /** What is different between two sheets: by line, and of a line what the other has not. */
+    /** Returns what is different between two sheets: by line, and of a line what the other has not. */
     List<SheetView.SheetChange> changes(SpecificationSheet before, SpecificationSheet now) {
         Map<String, List<String>> then = said(before);
         Map<String, List<String>> here = said(now);
@@ -159,7 +159,7 @@ final class SheetViewMaker {
         return value.isPresent() ? words.figure(value.getAsDouble(), figure) : "–";
     }
 
-    /** As it was typed, where that says more than the limits: a tolerance, another unit, the length of its millimetres. */
+    /** Returns a limit as it was typed, where that says more than the limits: a tolerance, another unit, the length of its millimetres. */
     private String printed(SheetLine line) {
         Map<String, String> typed = line.typed();
         if (line.limits().isEmpty()
@@ -290,7 +290,7 @@ final class SheetViewMaker {
                         words.text("way." + a.part().way(1).key()));
     }
 
-    /** What can't be told by a way of measuring because it takes from the sheet what that does not give. */
+    /** Returns what can't be told by a way of measuring because it takes from the sheet what that does not give. */
     private List<String> ruledOut(SpecificationSheet sheet) {
         var standing = new MeasuringContext(sheet, BayFloor.LEVEL);
         List<String> out = new ArrayList<>();

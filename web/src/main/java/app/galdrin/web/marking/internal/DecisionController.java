@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** What an instructor decides about a sitting, beside its marks: its end, its time, its bay, and whose it is. */
+/** Decisions of an instructor about a sitting, beside its marks: its end, its time, its bay, and its owner. */
 @Controller
 class DecisionController {
 
@@ -32,7 +32,7 @@ class DecisionController {
         this.pages = pages;
     }
 
-    /** What an instructor decides about a sitting, beside its marks. */
+    /** Returns what an instructor decides about a sitting, beside its marks. */
     @PostMapping("/marking/{id}/{decision:stop|give-back|admit|extra-time|move|again}")
     String decide(
             @AuthenticationPrincipal SignedIn me,
@@ -74,7 +74,7 @@ class DecisionController {
         return "redirect:/marking/" + id;
     }
 
-    /** Lets whoever sits a sheet join it once more by the code, after a device has died. */
+    /** Lets anyone who sits a sheet join it once more by the code, after a device has died. */
     @PostMapping("/marking/{id}/readmit")
     String welcome(
             @AuthenticationPrincipal SignedIn me,

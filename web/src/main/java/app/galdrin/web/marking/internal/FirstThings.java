@@ -9,7 +9,7 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
- * What a feedback begins with, and what of the rest stands open.
+ * First part of a feedback, and the parts of the rest that stand open.
  *
  * @param slip what went wrong first: what a slip explains before what more than a word is said of, and that before the rest; empty where
  *     nothing did

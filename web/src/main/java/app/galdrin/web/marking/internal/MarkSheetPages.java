@@ -20,7 +20,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
-/** What every page has that shows a mark sheet: its lines with their evidence in words, and the readings on their sketches. */
+/** Parts of every page that shows a mark sheet: its lines with their evidence in words, and the readings on their sketches. */
 @Component
 class MarkSheetPages {
 

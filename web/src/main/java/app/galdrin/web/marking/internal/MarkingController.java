@@ -15,7 +15,6 @@ import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
-import app.galdrin.web.sitting.SittingState;
 import app.galdrin.web.sitting.SittingSummary;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.VehicleReferences;
@@ -23,17 +22,9 @@ import app.galdrin.web.task.Tasks;
 import app.galdrin.web.words.Sentence;
 import app.galdrin.web.words.Words;
 import java.math.BigDecimal;
-import java.time.Instant;
-import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -89,71 +80,6 @@ class MarkingController {
         this.sheets = sheets;
         this.evidence = evidence;
         this.pages = pages;
-    }
-
-    /**
-     * What was handed in of one task.
-     *
-     * @param signed how many of them can be released
-     */
-    record OfTask(UUID taskId, String title, List<SittingSummary> sittings, long signed) {
-        static List<OfTask> group(List<SittingSummary> all) {
-            Map<UUID, List<SittingSummary>> byTask = all.stream()
-                    .collect(Collectors.groupingBy(SittingSummary::taskId, LinkedHashMap::new, Collectors.toList()));
-            return byTask.entrySet().stream()
-                    .map(e -> new OfTask(
-                            e.getKey(),
-                            e.getValue().get(0).title(),
-                            e.getValue(),
-                            e.getValue().stream().filter(SittingSummary::signed).count()))
-                    .toList();
-        }
-
-        /** Returns when apprentices see what was released last. */
-        public Instant shownFrom() {
-            return sittings.stream()
-                    .map(SittingSummary::releasedAt)
-                    .filter(Objects::nonNull)
-                    .max(Comparator.naturalOrder())
-                    .orElse(Instant.EPOCH);
-        }
-    }
-
-    /**
-     * What waits, task by task.
-     *
-     * @param name letters of an apprentice's name or of a task's title; all where it is empty
-     * @param state one of the states; all where it is empty
-     */
-    @GetMapping("/marking")
-    String queue(
-            @AuthenticationPrincipal SignedIn me,
-            @RequestParam(defaultValue = "") String name,
-            @RequestParam(defaultValue = "") String state,
-            Model model) {
-        List<SittingSummary> waiting = sittings.toMark(me.centreId());
-        List<SittingSummary> released = sittings.released(me.centreId());
-        Predicate<SittingSummary> wanted = s -> (state.isEmpty() || s.state().equals(state))
-                && (contains(s.names(), name) || contains(s.title(), name));
-        model.addAttribute("tasks", OfTask.group(waiting.stream().filter(wanted).toList()));
-        model.addAttribute(
-                "states", waiting.stream().map(SittingSummary::state).distinct().toList());
-        model.addAttribute("name", name);
-        model.addAttribute("state", state);
-        model.addAttribute("any", !waiting.isEmpty());
-        model.addAttribute("mayMark", me.is(Role.INSTRUCTOR));
-        model.addAttribute(
-                "soon", OfTask.group(released.stream().filter(s -> !s.shown()).toList()));
-        model.addAttribute(
-                "released",
-                released.stream().filter(SittingSummary::shown).filter(wanted).toList());
-        model.addAttribute("toRead", sittings.toReadAgain(me.centreId()));
-        model.addAttribute("minutes", SittingState.BEFORE_SHOWN.toMinutes());
-        return "marking/queue";
-    }
-
-    private static boolean contains(String text, String part) {
-        return text.toLowerCase(Locale.ROOT).contains(part.strip().toLowerCase(Locale.ROOT));
     }
 
     @GetMapping("/marking/{id}")
@@ -232,7 +158,7 @@ class MarkingController {
         return "marking/stored";
     }
 
-    /** What a verifier has decided of a sheet of his sample, and which comes next. */
+    /** Adds what a verifier has decided about a sheet of the sample, and which comes next. */
     private void inSample(SignedIn me, Moderation moderation, UUID id, Model model) {
         model.addAttribute("moderation", moderation);
         model.addAttribute(
@@ -363,42 +289,6 @@ class MarkingController {
         return refused.isPresent()
                 ? "redirect:/marking/" + id
                 : next.map(s -> "redirect:/marking/" + s.id()).orElse("redirect:/marking");
-    }
-
-    /** Releases what is signed of a task as it stands; says how many, and how many wait for something. */
-    @PostMapping("/marking/class/{taskId}/release")
-    String releaseTask(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, RedirectAttributes flash) {
-        int released = 0;
-        int waiting = 0;
-        for (SittingSummary summary : sittings.toMark(me.centreId())) {
-            if (summary.signed() && summary.taskId().equals(taskId)) {
-                boolean done = sheets.releaseSoon(
-                                me,
-                                pages.practical(me, summary.id()),
-                                UUID.randomUUID().toString())
-                        .isEmpty();
-                released += done ? 1 : 0;
-                waiting += done ? 0 : 1;
-            }
-        }
-        flash.addFlashAttribute(
-                "done", Sentence.of("marking.releasedTask", released, waiting, SittingState.BEFORE_SHOWN.toMinutes()));
-        return "redirect:/marking";
-    }
-
-    /** Takes back what was released of a task and has not been shown yet. */
-    @PostMapping("/marking/class/{taskId}/take-back")
-    String takeBack(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, RedirectAttributes flash) {
-        long taken = sittings.released(me.centreId()).stream()
-                .filter(s -> !s.shown() && s.taskId().equals(taskId))
-                .filter(s -> sheets.takeBack(
-                                me,
-                                pages.practical(me, s.id()),
-                                UUID.randomUUID().toString())
-                        .isEmpty())
-                .count();
-        flash.addFlashAttribute("done", Sentence.of("marking.takenBack", taken));
-        return "redirect:/marking";
     }
 
     /** Confirms the reference of a sitting although many lie off it the same way. */

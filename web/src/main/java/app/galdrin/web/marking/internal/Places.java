@@ -10,7 +10,7 @@ import java.util.Map;
  * A sketch with the apprentice's and the reference's readings at the same places.
  *
  * @param step whose measurement it is
- * @param own what the apprentice chose before he read: an option by the id of its choice
+ * @param own what the apprentice chose before reading: an option by the id of its choice
  * @param reference what was chosen for the reference
  */
 record Places(

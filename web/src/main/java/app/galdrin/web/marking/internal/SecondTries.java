@@ -28,7 +28,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
-/** After release: each figure that was worked wrongly, asked once more with other numbers. One try, which is kept and not marked. */
+/** Second tries after release: each figure that was worked wrongly, asked once more with other numbers. One try, which is kept and not marked. */
 @Service
 class SecondTries {
 
@@ -86,7 +86,7 @@ class SecondTries {
                 .toList();
     }
 
-    /** The same for the same sheet, whoever looks and whenever. */
+    /** The same for the same sheet, for every reader at any time. */
     private static Optional<SecondQuestion> question(Sitting sitting, Assignment assignment, FigureId figure) {
         long seed = sitting.id().getLeastSignificantBits() ^ (31L * figure.key().hashCode());
         return SecondQuestion.of(assignment, figure, seed);

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
 @Mapper
 interface SecondTryMapper {
 
-    /** What somebody answered; {@code honest} in the unit it was asked in. */
+    /** Answer to a second try; {@code honest} in the unit it was asked in. */
     record TryRow(String figure, String written, BigDecimal honest, boolean isRight, Instant triedAt) {}
 
     List<TryRow> of(UUID centreId, UUID sittingId, UUID personId, int most);

@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** Who stood by where a checklist asks for somebody to: the items, and whose entry each is. */
+/** Witnesses of checklist items that ask for one: the items, and whose entry each is. */
 @Component
 class Witnesses {
 

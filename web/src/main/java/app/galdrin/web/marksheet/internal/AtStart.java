@@ -10,7 +10,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
- * What has to be so before the first page is served: the application's role can't change the log, every released sitting has its marks
+ * Checks what has to hold before the first page is served: the application's role can't change the log, every released sitting has its marks
  * stored, and if it was asked for, what is known of sittings is made again from their entries.
  */
 @Component

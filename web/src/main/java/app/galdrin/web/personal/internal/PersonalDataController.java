@@ -25,7 +25,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** One person's data: downloaded by whoever decides on everybody, and erased for good once the name has been typed. */
+/** One person's data: downloaded by anyone who decides on everybody, and erased for good once the name has been typed. */
 @Controller
 class PersonalDataController {
 

@@ -8,12 +8,12 @@ import org.apache.ibatis.annotations.Mapper;
 @Mapper
 interface PersonalDataMapper {
 
-    /** What would go if the person were erased: sheets sat alone, sheets shared with others, and entries on the former. */
+    /** Extent of an erasure: sheets sat alone, sheets shared with others, and entries on the former. */
     record Extent(int alone, int shared, int entries) {}
 
     Extent extent(UUID centreId, UUID personId);
 
-    /** Who the person is and in which classes. */
+    /** Returns who the person is and in which classes. */
     String about(UUID centreId, UUID personId);
 
     /** The person's sheets, oldest first. */

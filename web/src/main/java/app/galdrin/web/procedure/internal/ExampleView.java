@@ -20,7 +20,7 @@ public record ExampleView(
         List<ExampleFigure> figures,
         boolean typed) {
 
-    /** What is chosen before anything is read. */
+    /** Choice that is made before anything is read. */
     public record ExampleChoice(Choice choice, String now) {}
 
     /**

@@ -102,7 +102,7 @@ class ProcedureController {
         return "procedure/one";
     }
 
-    /** Whoever sits an assessment would otherwise have his own readings worked for him here. */
+    /** Refuses an apprentice during an assessment: this would work the apprentice's own readings. */
     private boolean isAssessed(SignedIn me) {
         return sittings.own(me).stream()
                 .filter(sitting -> !sitting.handedIn())

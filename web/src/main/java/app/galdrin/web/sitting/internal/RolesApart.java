@@ -11,7 +11,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * Before anything is migrated: the role that the application works with is not the one that owns the tables, and no member of it. The
+ * Checks before anything is migrated that the role of the application is not the one that owns the tables, and no member of it. The
  * migration would take the owner's own rights away, and leave the database to nobody.
  */
 @Component

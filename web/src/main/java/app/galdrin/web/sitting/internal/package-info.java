@@ -1,4 +1,4 @@
-/** What other features do not see. */
+/** Internals that other features do not see. */
 @NullMarked
 package app.galdrin.web.sitting.internal;
 

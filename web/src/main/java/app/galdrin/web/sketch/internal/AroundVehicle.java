@@ -21,10 +21,10 @@ final class AroundVehicle {
 
     private static final double BETWEEN = 6;
 
-    /** On a phone the name of the next field needs its line. */
+    /** Distance between fields on a phone, where the name of the next field needs its line. */
     private static final double BETWEEN_UPRIGHT = 16;
 
-    /** What fields and their names take beside the outermost tyre, lying. */
+    /** Room for fields and their names beside the outermost tyre, lying. */
     private static final double BESIDE = 116;
 
     private final Map<String, Box> fields = new HashMap<>();
@@ -38,7 +38,7 @@ final class AroundVehicle {
     private final VehicleGeometry geometry;
     private final Plan plan;
 
-    /** What a wheel's toe comes to, degrees of toe-in for 1 at a place. */
+    /** Toe of a wheel, degrees of toe-in for 1 at a place. */
     interface Toe {
         Map<String, Double> of(Wheel wheel, VehicleGeometry geometry);
     }
@@ -128,7 +128,7 @@ final class AroundVehicle {
         }
     }
 
-    /** What a field takes up along the vehicle. */
+    /** Returns what a field takes up along the vehicle. */
     private double length(Place place) {
         return upright ? height(place) : width(place);
     }

@@ -86,7 +86,7 @@ public final class AxisAcrossLayout implements Layout {
         pen.label("sense-words", toX - out * 8, toY - 4, out > 0 ? "end" : "start", "sketch.topIn");
     }
 
-    /** Out from the pin's foot and up along it, leaning inward. */
+    /** Returns the point out from the pin's foot and up along it, leaning inward. */
     private static double[] lean(double x, double y, int out, double outward, double up) {
         return new double[] {
             x + out * (outward * Math.cos(LEAN) - up * Math.sin(LEAN)),

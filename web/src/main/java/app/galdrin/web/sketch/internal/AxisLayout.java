@@ -21,7 +21,7 @@ public final class AxisLayout implements Layout {
     private static final double HEIGHT = 400;
     private static final double HEIGHT_UPRIGHT = 524;
 
-    /** How far the axle and the frame are drawn leaning, so that both are seen to. */
+    /** Lean with which the axle and the frame are drawn, so that it is seen. */
     private static final double LEAN = Math.toRadians(9);
 
     private static final double FALL = Math.toRadians(3);
@@ -101,7 +101,7 @@ public final class AxisLayout implements Layout {
             words();
         }
 
-        /** What leans back or falls to the rear turns that way, enlarged. */
+        /** Turns what leans back or falls to the rear that way, enlarged. */
         private Follow follow(String place, double aboutX, double aboutY, double drawn) {
             return Follow.leaning(
                     place,

@@ -20,7 +20,7 @@ import java.util.Set;
 @AutoService(Layout.class)
 public final class FlagsLayout implements Layout {
 
-    /** How far out of a tyre's face a gauge hangs. */
+    /** Distance of a gauge from a tyre's face. */
     private static final double HANGS = 9;
 
     @Override

@@ -31,12 +31,12 @@ final class FromAhead {
     static final double WHEEL_HEIGHT = 226;
     static final double WHEEL_HALF = 38;
 
-    /** How high the edges of the rim stand. */
+    /** Height of the edges of the rim. */
     static final double RIM_BOTTOM = WHEEL_HEIGHT * 0.2;
 
     static final double RIM_TOP = WHEEL_HEIGHT * 0.8;
 
-    /** How many times the lean is drawn, and the most that is drawn of it, rad. */
+    /** Factor by which the lean is drawn enlarged, and the most that is drawn of it, rad. */
     private static final double ENLARGED = 6;
 
     private static final double MOST_DRAWN = Math.toRadians(9);
@@ -63,7 +63,7 @@ final class FromAhead {
         this.groundY = panels.y(wheel) + GROUND;
     }
 
-    /** What a wheel is measured with, drawn on its view. */
+    /** Tool that a wheel is measured with, drawn on its view. */
     interface Tool {
         void draw(Pen pen, FromAhead view, List<Place> places, Map<String, Box> fields);
     }
@@ -81,7 +81,7 @@ final class FromAhead {
         return pen.drawing(panels.width(), panels.height(), fields);
     }
 
-    /** How wide the panel is. */
+    /** Returns how wide the panel is. */
     double width() {
         return panels.panelWidth();
     }
@@ -124,7 +124,7 @@ final class FromAhead {
         return xy;
     }
 
-    /** What leans with the wheel as its reading is written. */
+    /** Draws what leans with the wheel as its reading is written. */
     void leaningWith(List<Place> places, Runnable drawing) {
         pen.following(List.of(follow(places)), drawing);
     }

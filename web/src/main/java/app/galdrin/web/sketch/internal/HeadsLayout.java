@@ -12,7 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** Something at every wheel from which figures are read as they are: a head clamped to the rim, or a plate it is driven over. */
+/** Layout of a device at every wheel that shows figures directly: a head clamped to the rim, or a plate that is driven over. */
 @AutoService(Layout.class)
 public final class HeadsLayout implements Layout {
 
@@ -64,7 +64,7 @@ public final class HeadsLayout implements Layout {
                 face + side * 14);
     }
 
-    /** Under the wheel, wider than it, and the way it slides. */
+    /** Draws the plate under the wheel, wider than it, and the way it slides. */
     private static void plate(AroundVehicle vehicle, Wheel wheel) {
         double along = vehicle.along(wheel);
         double middle = vehicle.middle(wheel);

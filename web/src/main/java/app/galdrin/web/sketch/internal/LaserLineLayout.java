@@ -49,12 +49,12 @@ public final class LaserLineLayout implements Layout {
         return gaps.drawing();
     }
 
-    /** From the centreline to a wheel's middle as drawn. */
+    /** Returns the distance from the centreline to a wheel's middle as drawn. */
     private static double middle(SideGaps gaps, Wheel wheel) {
         return wheel.front() ? gaps.frontTrack() : gaps.rearTrack();
     }
 
-    /** Under the vehicle, clear of the wheels of both axles and of the beam of the other side. */
+    /** Returns the innermost line under the vehicle, clear of the wheels of both axles and of the beam of the other side. */
     private static double innermost(SideGaps gaps, double room) {
         double inner = Math.min(gaps.frontTrack(), gaps.rearTrack()) - gaps.halfWidth();
         return inner - Math.min(room, inner * 0.6);

@@ -10,7 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Properties;
 
 /**
- * How much room words take on a drawing, by the English of the messages. A centre's own term may be a few letters longer: the figures are
+ * Measures the room that words take on a drawing, by the English of the messages. A centre's own term may be a few letters longer: the figures are
  * on the safe side.
  */
 final class Lettering {
@@ -18,14 +18,14 @@ final class Lettering {
     private static final double SIZE = 11.5;
     private static final double NAME_SIZE = 12.5;
 
-    /** Of the size: the widest letters of the face on an average, bold ones, and what stands above and below the base line. */
+    /** Shares of the size: the widest letters of the face on an average, bold ones, and what stands above and below the base line. */
     private static final double WIDE = 0.57;
 
     private static final double BOLD = 0.64;
     private static final double ABOVE = 0.8;
     private static final double BELOW = 0.26;
 
-    /** What is filled in where words have a place for it: the name of a wheel. */
+    /** Text that is filled in where words have a place for it: the name of a wheel. */
     private static final String FILLED = "right front";
 
     private static final Properties WORDS = words();

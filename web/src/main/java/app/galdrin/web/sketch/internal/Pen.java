@@ -56,12 +56,12 @@ final class Pen {
         }
     }
 
-    /** What is drawn here is so when an option is chosen, {@code lineSide-inboard}; with null again whatever is chosen. */
+    /** Binds what is drawn next to an option that is chosen, {@code lineSide-inboard}; with null it is drawn whatever is chosen. */
     void when(@Nullable String chosen) {
         option = chosen;
     }
 
-    /** What is drawn by this follows the hand, by whichever of these goes with what is chosen; all have one id. */
+    /** Lets what is drawn follow the hand, by whichever of these goes with what is chosen; all have one id. */
     void following(List<Follow> follow, Runnable drawing) {
         follows.addAll(follow);
         following = follow.isEmpty() ? null : follow.get(0).id();
@@ -80,7 +80,7 @@ final class Pen {
 
     /** Sets words one after the other. */
     private final class WordSetter {
-        /** How far words may be moved, and in which steps. */
+        /** Greatest move of words, and its steps. */
         private static final double FARTHEST = 66;
 
         private static final double STEP = 6;
@@ -292,7 +292,7 @@ final class Pen {
         return tenths(x) + " " + tenths(y);
     }
 
-    /** To one decimal; a drawing has thousands of these, and a format string is read again each time. */
+    /** Writes a number to one decimal; a drawing has thousands of these, and a format string is read again each time. */
     private static String tenths(double v) {
         long tenths = Math.round(v * 10);
         return (tenths < 0 ? "-" : "") + Math.abs(tenths) / 10 + "." + Math.abs(tenths) % 10;

@@ -42,7 +42,7 @@ final class Plan {
         return pen;
     }
 
-    /** What is drawn here is so when an option is chosen; with null again whatever is chosen. */
+    /** Binds what is drawn next to an option that is chosen; with null it is drawn whatever is chosen. */
     void when(@Nullable String option) {
         pen.when(option);
     }
@@ -87,13 +87,13 @@ final class Plan {
         pen.pointer(x(along1, left1), y(along1, left1), x(along2, left2), y(along2, left2));
     }
 
-    /** How many times larger a wheel turns on a plan than it does. */
+    /** Factor by which a wheel turns on a plan. */
     static final int ENLARGED = 10;
 
     /** The most that a wheel is turned on a plan, deg. */
     private static final double MOST = 14;
 
-    /** What turns a wheel so much as it is written, about its middle; {@code toeIn} in degrees of toe-in for 1 at a place. */
+    /** Returns what turns a wheel so much as it is written, about its middle; {@code toeIn} in degrees of toe-in for 1 at a place. */
     Follow turning(Wheel wheel, double along, double left, Map<String, Double> toeIn) {
         List<Follow.Term> terms = new ArrayList<>();
         // a left wheel's front goes to the right as it turns in, which on either layout is clockwise

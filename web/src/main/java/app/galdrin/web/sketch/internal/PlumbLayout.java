@@ -20,7 +20,7 @@ import java.util.Set;
 @AutoService(Layout.class)
 public final class PlumbLayout implements Layout {
 
-    /** From the wheel's middle plane to the line, drawing units; it clears a wheel that leans as far as is drawn. */
+    /** Distance from the wheel's middle plane to the line, drawing units; it clears a wheel that leans as far as is drawn. */
     private static final double LINE_OUT = 92;
 
     @Override

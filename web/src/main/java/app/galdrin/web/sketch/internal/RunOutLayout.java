@@ -36,7 +36,7 @@ public final class RunOutLayout implements Layout {
         return pen.drawing(panels.width(), panels.height(), fields);
     }
 
-    /** Where the arrow of the turn lies, beyond the tyre. */
+    /** Distance of the turn's arrow beyond the tyre. */
     private static final double TURN = TYRE + 8;
 
     private static void panel(Pen pen, Panels panels, Wheel wheel, Map<String, Box> fields) {
@@ -79,7 +79,7 @@ public final class RunOutLayout implements Layout {
         return new Box(at[0], at[1], w, h + (panels.isUpright() ? 8 : 0));
     }
 
-    /** Which way the wheel is turned. */
+    /** Draws the direction in which the wheel is turned. */
     private static void turn(Pen pen, double x, double y, int forward) {
         double r = TURN;
         double from = Math.toRadians(-66);

@@ -19,7 +19,7 @@ import java.util.Set;
 @AutoService(Layout.class)
 public final class SetbackLayout implements Layout {
 
-    /** From a wheel's face to the tape, drawing units. */
+    /** Distance from a wheel's face to the tape, drawing units. */
     private static final double STAND_OFF = 16;
 
     private static final double MOST_SHIFTED = 26;

@@ -1,7 +1,7 @@
 package app.galdrin.web.sketch.internal;
 
 import app.galdrin.core.geometry.Wheel;
-import app.galdrin.core.measure.ToeBox;
+import app.galdrin.core.measure.BoxPlaces;
 import app.galdrin.core.measure.ToeLine.LineSide;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.spec.VehicleGeometry;
@@ -22,7 +22,7 @@ import java.util.stream.Collectors;
  */
 final class SideGaps {
 
-    /** From the outermost line to the near edge of the fields. */
+    /** Distance from the outermost line to the near edge of the fields. */
     private static final double STAND_OFF = 22;
 
     /** The least from a wheel's middle to where a gap is drawn, so that its fields lie apart. */
@@ -87,7 +87,7 @@ final class SideGaps {
     }
 
     boolean asks(Wheel wheel) {
-        return asked.contains(ToeBox.frontGap(wheel));
+        return asked.contains(BoxPlaces.frontGap(wheel));
     }
 
     private static int side(Wheel wheel) {
@@ -120,7 +120,7 @@ final class SideGaps {
                 wheel,
                 along(wheel),
                 side(wheel) * middle,
-                Map.of(ToeBox.frontGap(wheel), each, ToeBox.rearGap(wheel), -each));
+                Map.of(BoxPlaces.frontGap(wheel), each, BoxPlaces.rearGap(wheel), -each));
     }
 
     /** A line along the vehicle's side. */
@@ -153,7 +153,7 @@ final class SideGaps {
             double x = plan.x(fieldAlong(wheel, end), side * (outermost + STAND_OFF));
             double y = plan.y(fieldAlong(wheel, end), side * (outermost + STAND_OFF));
             fields.put(
-                    end < 0 ? ToeBox.frontGap(wheel) : ToeBox.rearGap(wheel),
+                    end < 0 ? BoxPlaces.frontGap(wheel) : BoxPlaces.rearGap(wheel),
                     upright
                             ? new Box(side > 0 ? x - boxWidth : x, y - boxHeight / 2, boxWidth, boxHeight)
                             : new Box(x - boxWidth / 2, side > 0 ? y : y - boxHeight, boxWidth, boxHeight));
@@ -178,7 +178,7 @@ final class SideGaps {
         }
     }
 
-    /** Which gap is the wider at toe-in; lying, so far out on the right side. */
+    /** Marks the gap that is the wider at toe-in; lying, so far out on the right side. */
     void sign(String words, double out) {
         if (upright) {
             plan.labelAt(Shape.RULE_OF_THUMB, width / 2, 30, "middle", words);

@@ -148,7 +148,7 @@ public final class SpanLayout implements Layout {
             return Math.min(FARTHEST, Math.max(scale * between(reading) / 2, 34));
         }
 
-        /** How far out of the wheel's middle the tape is hooked, as drawn. */
+        /** Returns how far out of the wheel's middle the tape is hooked, as drawn. */
         private double out(String reading) {
             return reading.equals("tread") ? 0 : halfWidth + 6;
         }
@@ -214,7 +214,7 @@ public final class SpanLayout implements Layout {
             plan.outline(style, -half, left - thick, half, left - thick, half, left + thick, -half, left + thick);
         }
 
-        /** From where the jig is hooked behind the right wheel's outer face to where it stands beyond the left one's. */
+        /** Returns the far end of the jig: from where it is hooked behind the right wheel's outer face to where it stands beyond the left one's. */
         private double jigEnd() {
             return halfTrack + halfWidth + 46;
         }
@@ -257,7 +257,7 @@ public final class SpanLayout implements Layout {
                     new Box(plan.x(along, across) - width / 2, plan.y(along, across) - height / 2, width, height));
         }
 
-        /** What is read once for the axle stands in the corner, led to where it is read. */
+        /** Draws what is read once for the axle in the corner, led to where it is read. */
         private void aside(Place place, Map<String, Box> fields) {
             double width = upright ? 108 : 96;
             double height = upright ? 48 : 34;

@@ -1,7 +1,7 @@
 package app.galdrin.web.sketch.internal;
 
 import app.galdrin.core.geometry.Wheel;
-import app.galdrin.core.measure.ToeBox;
+import app.galdrin.core.measure.BoxPlaces;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
 import app.galdrin.web.sketch.Drawing;
@@ -19,10 +19,10 @@ final class StringsDrawing {
     /** Drawn distance of a string from the wheel's outer face. */
     private static final double GAP = 46;
 
-    /** From a string's end to the station where the spacing is read. */
+    /** Distance from a string's end to the station where the spacing is read. */
     private static final double STATION = 36;
 
-    /** From the centreline to the line that measures between the stations: lying, upright. */
+    /** Distance from the centreline to the line that measures between the stations: lying, upright. */
     private static final double STATIONS_ASIDE = 54;
 
     private static final double STATIONS_ASIDE_UPRIGHT = 24;
@@ -41,9 +41,9 @@ final class StringsDrawing {
     private final double scale;
     private final double fieldWidth;
     private final double fieldHeight;
-    /** From one field to the next along the string. */
+    /** Distance from one field to the next along the string. */
     private final double pitch;
-    /** From the string to the near edge of its fields. */
+    /** Distance from the string to the near edge of its fields. */
     private final double standOff;
 
     private final Map<String, Box> fields = new HashMap<>();
@@ -100,8 +100,8 @@ final class StringsDrawing {
             batten(rear - STATION + 12);
             spacing("notches", front + STATION);
         } else {
-            spacing(ToeBox.SPACING_FRONT.name(), front + STATION);
-            spacing(ToeBox.SPACING_REAR.name(), rear - STATION);
+            spacing(BoxPlaces.SPACING_FRONT.name(), front + STATION);
+            spacing(BoxPlaces.SPACING_REAR.name(), rear - STATION);
         }
         stations(front + STATION, rear - STATION);
         notes();
@@ -122,8 +122,8 @@ final class StringsDrawing {
         double rimRadius = scale * geometry.rim(wheel.axle()) / 2;
         double halfWidth = Math.max(7, scale * 95);
         double each = Math.toDegrees(1 / geometry.rim(wheel.axle()));
-        var follow =
-                plan.turning(wheel, along, left, Map.of(ToeBox.frontGap(wheel), each, ToeBox.rearGap(wheel), -each));
+        var follow = plan.turning(
+                wheel, along, left, Map.of(BoxPlaces.frontGap(wheel), each, BoxPlaces.rearGap(wheel), -each));
         plan.pen()
                 .following(
                         List.of(follow),
@@ -131,9 +131,9 @@ final class StringsDrawing {
         double face = left + side * halfWidth * 0.4;
         double readAt = Math.max(rimRadius, 30);
         double middle = groupMiddle(wheel.front());
-        gap(ToeBox.frontGap(wheel), along - rimRadius, along - readAt, middle - pitch, side, face);
-        gap(ToeBox.hubGap(wheel), along, along, middle, side, face);
-        gap(ToeBox.rearGap(wheel), along + rimRadius, along + readAt, middle + pitch, side, face);
+        gap(BoxPlaces.frontGap(wheel), along - rimRadius, along - readAt, middle - pitch, side, face);
+        gap(BoxPlaces.hubGap(wheel), along, along, middle, side, face);
+        gap(BoxPlaces.rearGap(wheel), along + rimRadius, along + readAt, middle + pitch, side, face);
     }
 
     /** The groups of two fields' lengths stand over their wheels, pushed apart where the wheels are too near. */
@@ -188,7 +188,7 @@ final class StringsDrawing {
         plan.dimension(front, left, rear, left);
         double w = upright ? 84 : 72;
         fields.put(
-                ToeBox.STATION_DISTANCE.name(),
+                BoxPlaces.STATION_DISTANCE.name(),
                 new Box(plan.x(middle, left) - w / 2, plan.y(middle, left) - fieldHeight / 2, w, fieldHeight));
     }
 

@@ -12,7 +12,7 @@ record Stroke(
         double y2,
         @Nullable String option) {
 
-    /** What is there already, faintly: the halo of words interrupts it. */
+    /** Faint stroke of what is there already: the halo of words interrupts it. */
     private static final Set<String> FAINT = Set.of("body", "axle", "centreline", "hatch", "leader", "witness");
 
     static boolean isFaint(String style) {

@@ -34,7 +34,7 @@ public final class SweepLayout implements Layout {
     private static final double WHEEL_HALF = 25;
     private static final double ROW = 88;
 
-    /** On a phone a size and its way are each as high as a fingertip, and the name of the next row needs its line. */
+    /** Height of a row on a phone: a size and its direction are each as high as a fingertip, and the name of the next row needs its line. */
     private static final double ROW_UPRIGHT = 112;
 
     private static final double STEER_UPRIGHT = 46;
@@ -180,7 +180,7 @@ public final class SweepLayout implements Layout {
                             -w));
         }
 
-        /** Which way is out and which is in, from the front of the wheel; the words stand beside the plate. */
+        /** Marks the directions out and in, from the front of the wheel; the words stand beside the plate. */
         private void sense() {
             double r = PLATE + 10;
             double spread = Math.toRadians(30);

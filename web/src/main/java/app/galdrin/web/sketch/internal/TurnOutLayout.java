@@ -19,7 +19,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Both fronts on their plates at a lock, front up, a panel a lock. The lines through the hubs, square to the wheels, should meet on the
+ * Layout of both fronts on their plates at a lock, front up, a panel a lock. The lines through the hubs, square to the wheels, should meet on the
  * line of the rear axle, which is drawn nearer than it is.
  */
 @AutoService(Layout.class)
@@ -95,7 +95,7 @@ public final class TurnOutLayout implements Layout {
             return middle - side.sign() * half;
         }
 
-        /** Of the outer wheel, so that both lines meet on the rear axle's: cot outer = cot inner + track / wheelbase. */
+        /** Returns the turn of the outer wheel with which both lines meet on the rear axle's: cot outer = cot inner + track / wheelbase. */
         private double turned(Side side) {
             double outer = Math.atan2(1, 1 / Math.tan(INNER) + 2 * half / (rearY - axleY));
             return side == lock ? INNER : outer;

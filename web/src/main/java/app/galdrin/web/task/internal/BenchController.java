@@ -42,7 +42,7 @@ class BenchController {
     private static final String DRAFT = "/tasks/drafts/{id:[0-9a-f-]{36}}";
     private static final Pattern KEY = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
-    /** What a form sends that is no field of the task. */
+    /** Parameters of a form that are no fields of the task. */
     private static final Set<String> NO_FIELDS = Set.of(
             "_csrf", "sheet", "class", "seen", "press", "part", "keep", "add", "move", "remove", "begin", "undo",
             "redo", "mend");
@@ -80,7 +80,7 @@ class BenchController {
 
     // ---- beginning
 
-    /** What a new task can start from, and what was begun. */
+    /** Returns what a new task can start from, and what was begun. */
     @GetMapping("/tasks/new")
     String start(@AuthenticationPrincipal SignedIn me, Model model) {
         List<SheetVersion> sheets = library.newestSheets(me.centreId());
@@ -238,7 +238,10 @@ class BenchController {
         return sheets.stream().filter(s -> s.id().toString().equals(id)).findFirst();
     }
 
-    /** Of a field that was sent several times the last counts: a tick is sent after the hidden field that stands for none. */
+    /**
+     * Returns the fields of a form. Of a field that was sent several times the last counts: a tick is sent after the hidden field that stands for
+     * none.
+     */
     private static Map<String, String> fields(MultiValueMap<String, String> form) {
         Map<String, String> fields = new LinkedHashMap<>();
         form.forEach((name, values) -> {

@@ -36,7 +36,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** What the bench shows: the draft as it stands, and the sheet and the marks it makes. */
+/** Content of the bench: the draft as it stands, and the sheet and the marks it makes. */
 public final class BenchView implements BenchDraft {
 
     private static final String STEPS = "steps.";
@@ -122,13 +122,13 @@ public final class BenchView implements BenchDraft {
         return content.task().refused(field).map("on"::equals).orElse(stands);
     }
 
-    /** Why a field cannot hold what was typed. */
+    /** Returns why a field cannot hold what was typed. */
     public @Nullable Sentence fault(String field) {
         FieldRefusal refusal = refusals.get(field);
         return refusal == null ? null : sentence(refusal);
     }
 
-    /** Why one of several fields cannot hold what was typed: those whose names begin so. */
+    /** Returns why one of several fields cannot hold what was typed: those whose names begin so. */
     public @Nullable Sentence faultWithin(String fields) {
         return refusals.entrySet().stream()
                 .filter(e -> e.getKey().startsWith(fields))
@@ -157,7 +157,7 @@ public final class BenchView implements BenchDraft {
         return !refusals.isEmpty() || !faults.isEmpty();
     }
 
-    /** What is wrong with a step. */
+    /** Returns what is wrong with a step. */
     public List<FaultRow> stepFaults(String id) {
         return faults.stream()
                 .filter(f -> TaskEditor.step(practical(), f)
@@ -168,7 +168,7 @@ public final class BenchView implements BenchDraft {
                 .toList();
     }
 
-    /** What is wrong with the task and with no step of it. */
+    /** Returns what is wrong with the task and with no step of it. */
     public List<FaultRow> taskFaults() {
         return faults.stream()
                 .filter(f -> TaskEditor.step(practical(), f).isEmpty())
@@ -253,10 +253,10 @@ public final class BenchView implements BenchDraft {
                 .toList();
     }
 
-    /** What can be added. */
+    /** Step that can be added. */
     public record AdditionRow(String key, String name) {}
 
-    /** What the fragments of a step show beside the step. */
+    /** Returns what the fragments of a step show beside the step. */
     public Object fields(Step step) {
         return kinds.of(step).view(step, this);
     }

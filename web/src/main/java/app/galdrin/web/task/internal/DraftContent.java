@@ -3,7 +3,7 @@ package app.galdrin.web.task.internal;
 import app.galdrin.core.draft.TaskDraft;
 import java.util.UUID;
 
-/** What a draft holds: a task, the specification it is composed on, the class it is for. */
+/** Content of a draft: a task, the specification it is composed on, the class it is for. */
 record DraftContent(UUID sheetId, UUID classId, TaskDraft task) {
     DraftContent with(TaskDraft other) {
         return new DraftContent(sheetId, classId, other);

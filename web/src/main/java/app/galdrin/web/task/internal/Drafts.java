@@ -18,7 +18,7 @@ class Drafts {
     private static final int MOST_OPEN = 12;
     private static final int KEPT_DAYS = 60;
 
-    /** How many presses can be undone. */
+    /** Greatest number of presses that can be undone. */
     private static final int MOST_STATES = 200;
 
     private final DraftMapper mapper;

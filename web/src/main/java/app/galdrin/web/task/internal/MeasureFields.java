@@ -53,7 +53,7 @@ public final class MeasureFields {
                 .toList();
     }
 
-    /** What is asked already stays in its order, which is that of the form; the others follow. */
+    /** Keeps what is asked already in its order, which is that of the form; the others follow. */
     private static int place(Measure measure, FigureId figure) {
         int at = measure.figures().indexOf(figure);
         return at < 0 ? measure.figures().size() : at;
@@ -77,7 +77,7 @@ public final class MeasureFields {
                 .toList();
     }
 
-    /** What is read with one instrument, and what it could be read with. */
+    /** Readings with one instrument, and the instruments that do for them. */
     public record ToolRow(String key, String name, List<CatalogueInstrument> choice, CatalogueInstrument now) {}
 
     /** Returns whether a measurement reads run-out, be it that the task has it taken off. */

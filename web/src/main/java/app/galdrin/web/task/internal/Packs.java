@@ -42,7 +42,7 @@ class Packs {
                 task.practical(), SheetDocument.write(task.sheets().get(0).draft()));
     }
 
-    /** What came of a pack: the task it was set as, or everything that is wrong with it, and then nothing was changed. */
+    /** Result of importing a pack: the task it was set as, or all its faults, and then nothing was changed. */
     sealed interface PackImport {
         record AsTask(UUID task) implements PackImport {}
 

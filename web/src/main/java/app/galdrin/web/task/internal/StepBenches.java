@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Objects;
 import org.springframework.stereotype.Component;
 
-/** How every kind of step stands on the bench. */
+/** Views of all kinds of step on the bench. */
 @Component
 class StepBenches {
 

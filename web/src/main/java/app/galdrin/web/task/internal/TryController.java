@@ -20,9 +20,9 @@ class TryController {
 
     private final Tasks tasks;
     private final TryOuts tryOuts;
-    private final TriedWords words;
+    private final TryOutWords words;
 
-    TryController(Tasks tasks, TryOuts tryOuts, TriedWords words) {
+    TryController(Tasks tasks, TryOuts tryOuts, TryOutWords words) {
         this.tasks = tasks;
         this.tryOuts = tryOuts;
         this.words = words;

@@ -25,10 +25,10 @@ interface TryOutMapper {
     /** The newest of a person. */
     Optional<UUID> last(UUID centreId, UUID personId);
 
-    /** What a person had waiting before: he tries one thing out at a time. */
+    /** Drops what a person had waiting before: a person tries one thing out at a time. */
     void dropWaiting(UUID centreId, UUID personId);
 
-    /** What nobody comes back to. */
+    /** Drops try-outs that nobody comes back to. */
     void dropOld(UUID centreId, int days);
 
     /** Puts one that has not moved for so long, as when a server was stopped, back among those that wait. */

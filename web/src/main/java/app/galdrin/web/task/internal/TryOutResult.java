@@ -10,13 +10,13 @@ import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.json.JsonMapper;
 
-/** What came of a try-out, as it is kept: each of the three people under his key. */
+/** Result of a try-out, as it is kept: each of the three people under a key. */
 record TryOutResult(Map<String, Person> people) {
 
     private static final JsonMapper JSON = JsonMapper.shared();
 
     /**
-     * What came of one person's sheets.
+     * Result of one person's sheets.
      *
      * @param percents of the marks, 0 to 100, one a sheet
      * @param competent how many sheets were

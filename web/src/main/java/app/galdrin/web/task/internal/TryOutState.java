@@ -2,7 +2,7 @@ package app.galdrin.web.task.internal;
 
 import app.galdrin.core.Keyed;
 
-/** How far it is. */
+/** State of the work. */
 enum TryOutState implements Keyed {
     WAITING("waiting"),
     WORKING("working"),

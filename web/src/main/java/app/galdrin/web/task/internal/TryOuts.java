@@ -62,7 +62,7 @@ class TryOuts {
         return id;
     }
 
-    /** One of this centre; whoever looks at one that a stopped server has left sets it going again. */
+    /** One of this centre; anyone who looks at one that a stopped server has left sets it going again. */
     TryOutRow tryOut(SignedIn me, UUID id) {
         TryOutRow found = mapper.tryOut(me.centreId(), id).orElseThrow(() -> new NotThere("try-out", id, me));
         if (found.state().moves()) {

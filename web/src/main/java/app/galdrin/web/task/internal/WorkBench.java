@@ -22,7 +22,7 @@ class WorkBench implements StepBench {
     }
 
     /**
-     * What a working can ask.
+     * Fields of a working.
      *
      * @param figures each with the unit it is answered in
      * @param asksForWays whether intermediate figures are asked for too

@@ -35,7 +35,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** Readings that can't be together are asked back; those of a vehicle never are. */
-class AskedBackTest {
+class ReadingQueryTest {
 
     private static List<ReadingQuery> asked(Procedure procedure, List<FigureId> figures, Map<String, Double> readings) {
         var measure = Measure.of("m", procedure, figures, 1);

@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
 
 /** Says and draws a split spread. */
 @Component
-class VariedWords {
+class VariationWords {
 
     private static final double WIDTH = 400;
     private static final double ROW = 26;
@@ -25,51 +25,51 @@ class VariedWords {
     private final Words words;
     private final StepWords steps;
 
-    VariedWords(Words words, StepWords steps) {
+    VariationWords(Words words, StepWords steps) {
         this.words = words;
         this.steps = steps;
     }
 
-    VariedView view(Measure measure, FigureId figure, Outcome outcome, SpecificationSheet sheet) {
+    VariationView view(Measure measure, FigureId figure, Outcome outcome, SpecificationSheet sheet) {
         String name = words.name(figure);
         String from = steps.title(measure);
         if (outcome instanceof Outcome.TooFew few) {
-            String line = words.text("varied.tooFew", few.people(), few.states(), few.repeated());
-            return new VariedView(name, from, List.of(), List.of(line), WIDTH, 0);
+            String line = words.text("variation.tooFew", few.people(), few.states(), few.repeated());
+            return new VariationView(name, from, List.of(), List.of(line), WIDTH, 0);
         }
         VarianceComponents split = ((Outcome.Split) outcome).into();
-        List<VariedView.Bar> bars = new ArrayList<>();
+        List<VariationView.Bar> bars = new ArrayList<>();
         for (Source source : Source.values()) {
-            bars.add(new VariedView.Bar(
+            bars.add(new VariationView.Bar(
                     source.key(),
-                    words.text("varied." + source.key()),
+                    words.text("variation." + source.key()),
                     ROW * bars.size(),
                     WIDTH * split.share(source),
                     Math.round(100 * split.share(source)),
                     words.doubt(split.deviation(source), figure)));
         }
-        return new VariedView(name, from, bars, lines(measure, figure, split, sheet), WIDTH, ROW * bars.size());
+        return new VariationView(name, from, bars, lines(measure, figure, split, sheet), WIDTH, ROW * bars.size());
     }
 
     private List<String> lines(Measure measure, FigureId figure, VarianceComponents split, SpecificationSheet sheet) {
         List<String> lines = new ArrayList<>();
-        lines.add(words.text("varied.of", split.readings(), split.people(), split.states()));
+        lines.add(words.text("variation.of", split.readings(), split.people(), split.states()));
         Source most = split.greatest(true);
         lines.add(words.text(
-                "varied.most",
-                words.text("varied." + most.key()),
+                "variation.most",
+                words.text("variation." + most.key()),
                 Math.round(100 * split.share(most)),
-                words.text("varied." + split.greatest(false).key() + ".then")));
+                words.text("variation." + split.greatest(false).key() + ".then")));
         double expanded = Judgement.K * split.ofOnePerson(measure.repeats());
         sheet.limits(figure)
                 .filter(l -> l.min().isPresent() && l.max().isPresent())
                 .ifPresent(l -> lines.add(decides(measure, figure, expanded, l)));
         if (!split.negative().isEmpty()) {
             lines.add(words.text(
-                    "varied.negative",
+                    "variation.negative",
                     split.negative().stream()
                             .sorted()
-                            .map(s -> words.text("varied." + s.key()))
+                            .map(s -> words.text("variation." + s.key()))
                             .collect(Collectors.joining(", "))));
         }
         return lines;
@@ -79,7 +79,7 @@ class VariedWords {
         double tolerance = limits.max().orElseThrow() - limits.min().orElseThrow();
         String how = expanded > tolerance / 2 ? "no" : "yes";
         return words.text(
-                "varied.decides." + how,
+                "variation.decides." + how,
                 measure.repeats(),
                 words.doubt(expanded, figure),
                 words.doubt(tolerance, figure));

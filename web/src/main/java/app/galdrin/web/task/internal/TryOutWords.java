@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 
 /** Says and draws what came of trying a task out. */
 @Component
-class TriedWords {
+class TryOutWords {
 
     private static final int BINS = 40;
 
@@ -27,19 +27,19 @@ class TriedWords {
     private final Words words;
     private final StepWords steps;
 
-    TriedWords(Words words, StepWords steps) {
+    TryOutWords(Words words, StepWords steps) {
         this.words = words;
         this.steps = steps;
     }
 
-    /** What came of a practical's try-out, so many sheets each. */
-    TriedView of(Practical practical, int sheets, Map<Kind, TryOut.PersonResult> all) {
-        List<TriedView.Row> rows = new ArrayList<>();
+    /** Returns what came of a practical's try-out, so many sheets each. */
+    TryOutView of(Practical practical, int sheets, Map<Kind, TryOut.PersonResult> all) {
+        List<TryOutView.Row> rows = new ArrayList<>();
         all.forEach((kind, tried) -> rows.add(row(kind, tried)));
-        return new TriedView(sheets, rows, lines(practical, all));
+        return new TryOutView(sheets, rows, lines(practical, all));
     }
 
-    private TriedView.Row row(Kind kind, TryOut.PersonResult tried) {
+    private TryOutView.Row row(Kind kind, TryOut.PersonResult tried) {
         int[] counts = new int[BINS];
         for (double percent : tried.percents()) {
             counts[Math.min(BINS - 1, (int) (percent * BINS / 100))]++;
@@ -48,22 +48,22 @@ class TriedWords {
         for (int count : counts) {
             most = Math.max(most, count);
         }
-        double width = TriedView.WIDTH / BINS;
-        List<TriedView.Bar> bars = new ArrayList<>();
+        double width = TryOutView.WIDTH / BINS;
+        List<TryOutView.Bar> bars = new ArrayList<>();
         for (int i = 0; i < BINS; i++) {
-            double height = TriedView.HEIGHT * counts[i] / most;
+            double height = TryOutView.HEIGHT * counts[i] / most;
             if (counts[i] > 0) {
-                bars.add(new TriedView.Bar(i * width, TriedView.HEIGHT - height, width, height));
+                bars.add(new TryOutView.Bar(i * width, TryOutView.HEIGHT - height, width, height));
             }
         }
-        return new TriedView.Row(
+        return new TryOutView.Row(
                 kind.key(),
-                words.text("tried." + kind.key()),
-                words.text("tried." + kind.key() + ".what"),
+                words.text("tryOut." + kind.key()),
+                words.text("tryOut." + kind.key() + ".what"),
                 bars,
-                tried.mean() * TriedView.WIDTH / 100,
+                tried.mean() * TryOutView.WIDTH / 100,
                 words.text(
-                        "tried.row",
+                        "tryOut.row",
                         Math.round(tried.mean()),
                         Math.round(100.0 * tried.competent() / tried.percents().size())));
     }
@@ -73,12 +73,12 @@ class TriedWords {
         TryOut.PersonResult slipProne = Objects.requireNonNull(all.get(Kind.SLIP_PRONE));
         List<String> lines = new ArrayList<>();
         double above = TryOut.above(careful, slipProne);
-        lines.add(words.text(above >= TOLD_APART ? "tried.apart" : "tried.together", Math.round(100 * above)));
+        lines.add(words.text(above >= TOLD_APART ? "tryOut.apart" : "tryOut.together", Math.round(100 * above)));
         List<Criterion.Id> unfair = TryOut.unfairToCare(careful, OFTEN);
         unfair.forEach(id -> lines.add(
-                words.text("tried.unfair", steps.criterion(practical, id), Math.round(100 * careful.losing(id)))));
+                words.text("tryOut.unfair", steps.criterion(practical, id), Math.round(100 * careful.losing(id)))));
         if (unfair.isEmpty()) {
-            lines.add(words.text("tried.fair"));
+            lines.add(words.text("tryOut.fair"));
         }
         return lines;
     }

@@ -9,7 +9,7 @@ import java.util.List;
  * @param rows one a person
  * @param lines what it says of the scheme, sentences
  */
-public record TriedView(int sheets, List<Row> rows, List<String> lines) {
+public record TryOutView(int sheets, List<Row> rows, List<String> lines) {
 
     public static final double WIDTH = 600;
     public static final double HEIGHT = 64;

@@ -10,7 +10,7 @@ import java.util.List;
  * @param lines sentences
  * @param width of the drawing in its own units; {@code height} likewise
  */
-public record VariedView(String name, String from, List<Bar> bars, List<String> lines, double width, double height) {
+public record VariationView(String name, String from, List<Bar> bars, List<String> lines, double width, double height) {
 
     /**
      * A source's bar.

@@ -20,7 +20,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
-class WhoVariedTest {
+class SourcesOfVariationTest {
 
     private static List<Reading> drawn(
             RandomGenerator random, int people, int states, int repeats, double[] deviations, double left) {

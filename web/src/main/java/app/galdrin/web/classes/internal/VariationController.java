@@ -22,9 +22,9 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 
-/** Who varied: the spread of a class's readings split into vehicle, person and repeat. */
+/** Page of the sources of variation: a class's readings split into vehicle, person and repeat. */
 @Controller
-class VariedController {
+class VariationController {
 
     /** Every reading of each is worked. */
     private static final int MOST_SITTINGS = 120;
@@ -33,10 +33,10 @@ class VariedController {
     private final Tasks tasks;
     private final Sittings sittings;
     private final SittingMarks sittingMarks;
-    private final VariedWords words;
+    private final VariationWords words;
 
-    VariedController(
-            MatrixMapper mapper, Tasks tasks, Sittings sittings, SittingMarks sittingMarks, VariedWords words) {
+    VariationController(
+            MatrixMapper mapper, Tasks tasks, Sittings sittings, SittingMarks sittingMarks, VariationWords words) {
         this.mapper = mapper;
         this.tasks = tasks;
         this.sittings = sittings;
@@ -44,13 +44,13 @@ class VariedController {
         this.words = words;
     }
 
-    @GetMapping("/marking/class/{taskId}/varied")
-    String varied(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, Model model) {
+    @GetMapping("/marking/class/{taskId}/variation")
+    String variation(@AuthenticationPrincipal SignedIn me, @PathVariable UUID taskId, Model model) {
         TaskVersion task = tasks.task(me.centreId(), taskId);
         List<UUID> sat = mapper.sittings(me.centreId(), taskId, MOST_SITTINGS);
         List<Measure> measures = task.practical().measures(0).stream().toList();
         Map<MeasuredFigure, List<Reading>> readings = readings(me, sat, measures);
-        List<VariedView> views = new ArrayList<>();
+        List<VariationView> views = new ArrayList<>();
         readings.forEach((key, all) -> views.add(words.view(
                 key.measure(),
                 key.figure(),
@@ -59,7 +59,7 @@ class VariedController {
         model.addAttribute("task", task);
         model.addAttribute("sittings", sat.size());
         model.addAttribute("views", views);
-        return "classes/varied";
+        return "classes/variation";
     }
 
     private record MeasuredFigure(Measure measure, FigureId figure) {}
