@@ -64,7 +64,7 @@ class MarkTest {
 
     @Test
     void theProof_isOneObjectOfShares() throws Exception {
-        var proof = run(Prove.class, "", "--sittings", "20", "--seed", "3", "--json");
+        var proof = run(Prove.class, "", "--sittings", "3", "--seed", "3", "--json");
         assertEquals(0, proof.status(), proof.err());
         for (String key : List.of(
                 "honestAccused",
@@ -80,12 +80,11 @@ class MarkTest {
         }
         assertEquals(
                 proof.out(),
-                run(Prove.class, "", "--sittings", "20", "--seed", "3", "--json")
-                        .out());
-        assertTrue(run(Prove.class, "", "--sittings", "5").out().contains("| honest sittings accused of a slip |"));
+                run(Prove.class, "", "--sittings", "3", "--seed", "3", "--json").out());
         assertEquals(2, run(Prove.class, "", "--sittings", "0").status());
         String flags =
                 run(Prove.class, "", "--sittings", "4", "--only", "flags").out();
+        assertTrue(flags.contains("| honest sittings accused of a slip |"), flags);
         assertTrue(flags.contains("flags 0.00") && !flags.contains("battens"), flags);
         var unknown = run(Prove.class, "", "--only", "flags,rods");
         assertEquals(2, unknown.status());

@@ -143,29 +143,39 @@ public final class FrontPractical {
         };
     }
 
-    /** Types every repeat of a measurement from its first field on, with nothing but the digits, the way and Enter. */
+    /** Types every repeat of a measurement from its first field on, with nothing but the digits, the way and Enter, in one go. */
+    @SuppressWarnings("unchecked")
     public static void walk(Browser who, String within) {
-        String first = String.valueOf(who.find(within + " input.at-box").getDomAttribute("name"));
-        String measure = first.substring(0, first.indexOf('/') + 1);
-        who.focusOn(first);
-        assertEquals(first, who.focus());
-        String field = first;
-        for (int i = 0; i < 60 && field.startsWith(measure); i++) {
-            String[] typed = reading(field).split("\\|", -1);
-            if (typed.length > 1) {
-                who.keys(typed[0]);
-                WebElement way = who.find("select[name='" + field + ".sense']");
-                way.sendKeys(typed[1]);
-                way.sendKeys(Keys.ENTER);
-            } else {
-                who.enter(typed[0]);
-            }
-            field = who.focus();
+        var fields = (List<String>) who.script(
+                "return [...document.querySelectorAll(arguments[0] + ' input.at-box')].map(field => field.name)",
+                within);
+        who.focusOn(fields.get(0));
+        assertEquals(fields.get(0), who.focus());
+        var keys = new StringBuilder();
+        List<String> typed = new ArrayList<>();
+        for (String field : fields) {
+            String[] parts = reading(field).split("\\|", -1);
+            keys.append(parts[0])
+                    .append(parts.length > 1 ? Keys.TAB + parts[1] : "")
+                    .append(Keys.ENTER);
+            typed.add(reading(field));
         }
+        who.keys(keys.toString());
+        String measure = fields.get(0).substring(0, fields.get(0).indexOf('/') + 1);
         assertFalse(
                 who.focus().startsWith(measure),
                 () -> "the walk ends: " + who.focus() + " " + who.text("#status")
                         + who.all(".bad").stream().map(WebElement::getText).toList());
+        assertEquals(typed, standing(who, within));
+    }
+
+    /** What stands in the fields of a measurement in their order, and behind a stroke which way it is meant. */
+    private static Object standing(Browser who, String within) {
+        return who.script("""
+                return [...document.querySelectorAll(arguments[0] + ' input.at-box')].map(field => {
+                  const way = document.getElementsByName(field.name + '.sense')[0];
+                  return field.value + (way ? '|' + way.selectedOptions[0].textContent.trim() : '');
+                });""", within);
     }
 
     private void join(Browser lena, String code) {
