@@ -26,8 +26,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Marks the vehicle as it was left, by the instructor's own readings. What they leave in doubt is read once more; then both readings
- * together decide, and what is not certainly outside is taken as its mean says.
+ * Marks the vehicle as it was left, by the instructor's own readings. If they leave a figure in doubt, it is read once more. Both readings together
+ * then decide, and a figure that is not certainly outside counts as its mean says.
  */
 @AutoService(AspectMarker.class)
 public final class AsLeftMarker implements AspectMarker {

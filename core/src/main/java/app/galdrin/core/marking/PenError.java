@@ -1,6 +1,6 @@
 package app.galdrin.core.marking;
 
-/** Errors of the pen: the right figure with its point moved, or with two neighbouring digits exchanged. They explain what no slip needs to. */
+/** Errors of the pen: the right figure with its point moved, or with two neighbouring digits exchanged. They explain figures without a slip. */
 final class PenError {
 
     private static final double TEN = 10;

@@ -119,8 +119,8 @@ final class ReadingSlips {
     private record Fit(Hypothesis way, double left) {}
 
     /**
-     * The slips that explain the differences. Those that fit equally are all there, and then none is more than possible; so is one where no
-     * slip is needed: where a single place misread by some amount, or a single wheel that is off, fits as well.
+     * The slips that explain the differences. If several fit equally well, all are listed and none is more than possible. A slip is also only
+     * possible where one place misread by some amount, or one wheel that is off, fits as well.
      */
     List<SlipExplanation> found() {
         if (figures.isEmpty() || readings.isEmpty()) {

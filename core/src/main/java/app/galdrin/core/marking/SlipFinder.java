@@ -19,7 +19,7 @@ import java.util.stream.Stream;
 
 /**
  * Tries the known slips on an apprentice's own readings and says which give the wrong figures that were written. One that alone fits is
- * named; where several fit equally, or an error of the pen does, they are possible. What none explains is not guessed at.
+ * named; where several fit equally, or an error of the pen does, they are possible. A figure that no slip explains is not guessed at.
  */
 final class SlipFinder {
 

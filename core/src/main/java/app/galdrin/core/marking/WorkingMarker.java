@@ -203,8 +203,8 @@ public final class WorkingMarker implements AspectMarker {
         }
 
         /**
-         * Accepts what was written if a repeat that was read in part can have given it: lying with the others as honest repeats do. Who
-         * never began a repeat has not worked with it.
+         * Accepts what was written if a repeat that was read in part can have given it: lying with the others as honest repeats do. A repeat that was
+         * never begun cannot have been used.
          */
         private WorkedAnswer withWhatIsUnread(WorkedAnswer one) {
             Measure measure = one.measure();

@@ -5,7 +5,7 @@ import app.galdrin.core.record.Input;
 import app.galdrin.core.record.JsonObject;
 import java.util.Set;
 
-/** Formula that the trade works on paper for a figure. It lives beside its kind. */
+/** Formula that the trade works on paper for a figure. It stands beside its kind of record. */
 public interface HandFormula {
 
     /** Key of the working as solved, which every figure has. */

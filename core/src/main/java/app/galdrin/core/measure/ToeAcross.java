@@ -28,7 +28,7 @@ import java.util.random.RandomGenerator;
 
 /**
  * Total toe from two distances across the axle, ahead of and behind the hubs: tape on the tread, plates with two tapes,
- * rigid frames, long bars or a rigid jig (record kind {@code toe.across}). Which wheel points where can't be seen.
+ * rigid frames, long bars or a rigid jig (record kind {@code toe.across}). It cannot see which wheel points where.
  *
  * <pre>
  * difference d = rear − front for spans, front − rear for the gap outside a jig   mm, toe-in positive

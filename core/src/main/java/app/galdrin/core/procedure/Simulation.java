@@ -3,8 +3,8 @@ package app.galdrin.core.procedure;
 import java.util.Map;
 
 /**
- * Forward model of a procedure's kind: the readings on a vehicle in a known state, place by place. What hands and
- * instruments make of it is {@link InstrumentSetup}.
+ * Forward model of a procedure's kind: the readings on a vehicle in a known state, place by place. {@link InstrumentSetup} adds hands and
+ * instruments.
  */
 public interface Simulation {
 

@@ -84,7 +84,7 @@ record Figure(double value, double step, boolean plain, Optional<TextFault> faul
         return whole.length() > EXACT_DIGITS ? Double.parseDouble(whole.toString()) : whole.after(0);
     }
 
-    /** The nearest double. A quotient of two exact ones is that, and what people write is one: digits over a power of ten. */
+    /** The nearest double. What people write is a quotient of two exact numbers, digits over a power of ten, and so is the quotient of two of these. */
     private static double read(Digits whole, Digits places) {
         if (whole.length() + places.length() > EXACT_DIGITS) {
             return Double.parseDouble(whole + "." + places);

@@ -7,8 +7,7 @@ import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Formula of a step of a calculation. It says itself what it gives of other numbers, so that what follows from a person's own intermediate
- * figure can be told.
+ * Formula of a step of a calculation. It can be worked with other numbers, so that the result of a person's own intermediate figure can be told.
  */
 public final class Formula {
 

@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * An {@link Input} that is filled in field by field, for anyone who has its values by their paths and not on a line. They are checked as
- * those of a line are; which of several is wrong is not told.
+ * those of a line are; the fault does not say which of several is wrong.
  */
 public final class InputForm {
 

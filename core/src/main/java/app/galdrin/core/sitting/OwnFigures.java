@@ -145,8 +145,8 @@ public final class OwnFigures {
     }
 
     /**
-     * Returns what readings, mm or deg by place, come to in a round as the task teaches it or as solved; rad or mm, without doubts. Of a repeat as
-     * it was read, by the very map of {@link #readings}, it is known.
+     * Returns what readings, mm or deg by place, come to in a round as the task teaches it or as solved; rad or mm, without doubts. The result of a
+     * repeat as it was read, given by the very map of {@link #readings}, is already known.
      *
      * @param readings mm or deg by place
      */
@@ -301,8 +301,8 @@ public final class OwnFigures {
     }
 
     /**
-     * A figure, rad or mm, as anyone who is still writing an assessment may see it: worked by the apprentice, or following from what they worked. One
-     * that is given is seen where it tells nothing of any figure that the apprentice is asked for.
+     * A figure, rad or mm, as anyone who is still writing an assessment may see it: worked by the apprentice, or following from what they worked. A
+     * given figure is shown where it tells nothing of any figure that the apprentice is asked for.
      */
     public Optional<Estimate> ofHisOwn(FigureId figure, String beforeStep) {
         if (isAsked(figure, beforeStep)) {

@@ -7,8 +7,8 @@ import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.SingularValueDecomposition;
 
 /**
- * The x that makes ‖A x − b‖ least, by QR; squaring the matrix would lose half the digits [HIGHAM]. Beside the solution: how it moves
- * when a reading moves its row, which is what propagating doubt needs.
+ * The x that makes ‖A x − b‖ least, by QR; squaring the matrix would lose half the digits [HIGHAM]. It also says how the solution moves when a
+ * reading moves its row, which propagation of uncertainty needs.
  */
 public final class LeastSquares {
 

@@ -36,7 +36,7 @@ public class FirstRun {
         return Optional.ofNullable(mapper.setUpCode());
     }
 
-    /** Returns whether somebody can begin: a code has been printed and nobody is there. Never where demo data loads, since none is printed then. */
+    /** Returns whether somebody can begin: a code has been printed and nobody is there. No code is printed where demo data loads. */
     public boolean isOpen() {
         return mapper.setUpCode() != null;
     }

@@ -16,9 +16,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Administration of a centre's people and their roles. The office decides on everybody, an instructor on apprentices, and on everybody as long as
- * the centre has no office. Nobody decides about their own access, so that somebody who can is always left. What is decided ends the sessions of
- * whom it concerns.
+ * Administration of a centre's people and their roles. The office decides on everybody, an instructor on apprentices, and on everybody as long as the
+ * centre has no office. Nobody decides about their own access, so that somebody who can is always left. Each decision ends the sessions of the person
+ * it concerns.
  */
 @Service
 public class Office {

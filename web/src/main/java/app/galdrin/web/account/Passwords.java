@@ -23,7 +23,7 @@ public class Passwords {
 
     /**
      * Puts a new password in the place of the one that was checked, which ends the person's sessions; the person with the stamp of those
-     * to come. Empty where somebody else has set another meanwhile.
+     * to come. Empty if somebody else has set another one meanwhile.
      */
     public Optional<SignedIn> choose(SignedIn me, String password) {
         String before = mapper.hash(me.centreId(), me.personId());

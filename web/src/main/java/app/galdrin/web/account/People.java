@@ -87,7 +87,7 @@ public class People {
         return id;
     }
 
-    /** Sets how everyone of the centre sees lengths and angles from now on. */
+    /** Sets how everyone of the centre sees lengths and angles. */
     @Transactional
     public void show(UUID centreId, LengthDisplay lengths, AngleDisplay angles) {
         mapper.show(centreId, lengths, angles);

@@ -16,8 +16,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 
 /**
- * A cookie by which a browser without a session is known again. It is random, stands on no page, and no script can read it. What is kept of
- * it is its hash.
+ * A cookie by which a browser without a session is known again. It is random, stands on no page, and no script can read it. Only its hash is kept.
  *
  * @param name of the cookie
  * @param lasts how long a browser keeps it

@@ -21,8 +21,8 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /**
- * Re-marking what was marked already, after a scheme, a sheet or a reference has changed. What would come out is laid down beside the
- * marks and shown; applied, it is put among them in one go. Thrown away, nothing was ever there.
+ * Re-marking what was marked already, after a scheme, a sheet or a reference has changed. The result is stored beside the marks and shown. Applying
+ * it copies it among the marks in one transaction; discarding it deletes it.
  */
 @Service
 public class Remarks {

@@ -27,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Writes the entries of sittings: what is read, worked and decided at the bay, what was calculated on the way, and what calls the instructor.
- * What is asked of a sitting before something is written is asked once its state is locked.
+ * The state of a sitting is locked before anything about it is checked.
  */
 @Service
 public class Entries {

@@ -125,7 +125,7 @@ public final class Log {
 
     /**
      * The lines on which a word alone stands, in the order in which it was written there: what one device kept comes later than what
-     * another wrote meanwhile. Of one device the order is that of its entries, however its clock was set.
+     * another wrote meanwhile. Entries of one device keep their order, however its clock was set.
      */
     private List<LineKey> ticked() {
         Map<String, Instant> last = new HashMap<>();

@@ -11,8 +11,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
 /**
- * Bounds the password hashes in flight: each takes 16 MB and a core. The rest wait their turn, and are told so when it does not come: one
- * at a time for a name, and half of the turns at most for those who have been wrong, so that guessing does not keep a class out.
+ * Bounds the password hashes in flight: each takes 16 MB and a core. The rest wait, and are told if their turn does not come. One try at a time is
+ * checked for a name, and those who have been wrong get half of the turns at most, so that guessing does not keep a class out.
  */
 final class HashSlots implements PasswordEncoder {
 

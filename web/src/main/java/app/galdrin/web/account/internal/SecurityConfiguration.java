@@ -46,7 +46,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.savedrequest.RequestCache;
 
-/** Rules for who may open which pages. Whose sitting or task it is, is checked where it is loaded. */
+/** Rules for who may open which pages. The owner of a sitting or task is checked where it is loaded. */
 @Configuration(proxyBeanMethods = false)
 class SecurityConfiguration {
 

@@ -29,16 +29,15 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /**
- * Joining by the code on the instructor's screen: code, then name and bay. A name can be taken once; coming back from
- * another device needs the password, or the instructor, who sees who has joined. Whose answer got lost on its way asks again from the
- * same browser.
+ * Joining by the code on the instructor's screen: code, then name and bay. A name can be taken once; coming back from another device needs the
+ * password, or the instructor, who sees who has joined. Anyone whose answer got lost on its way asks again from the same browser.
  */
 @Controller
 class JoinController {
 
     private static final int LONGEST_CODE = 20;
 
-    /** Given with the page that offers the names; signing out takes it away. Where nobody signs out, it lasts a while. */
+    /** Given with the page that offers the names; signing out takes it away. If nobody signs out, it lasts a while. */
     private static final SecretCookie BROWSER = new SecretCookie(Sessions.JOINING, Duration.ofMinutes(30));
 
     private final Tasks tasks;

@@ -15,9 +15,9 @@ import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.IEngineContext;
 
 /**
- * The markup of steps, kept: it follows from a step's view, from whether it is shown and the sheet closed, and from how its reader wants
- * figures shown, and from nothing else, so that what a class begins with is drawn once. What differs from sheet to sheet (its address,
- * its form's token) is outside of it.
+ * The markup of steps, kept: it follows from a step's view, from whether it is shown and the sheet closed, and from how its reader wants figures
+ * shown, and from nothing else, so that what a class begins with is drawn once. The parts that differ from sheet to sheet (its address, its form's
+ * token) are outside of it.
  */
 @Component("stepMarkup")
 public class StepMarkup {
@@ -57,7 +57,7 @@ public class StepMarkup {
         }
     }
 
-    /** Renders a whole sheet; {@code page} and {@code closed} stand in the context too. A blank one is kept as it is, others step by step. */
+    /** Renders a whole sheet; {@code page} and {@code closed} stand in the context too. A blank sheet is kept as a whole, others step by step. */
     public RenderedSteps of(SheetPage page, boolean closed, IEngineContext context) {
         var asked = new MarkupKey(page.steps(), closed, page.shown(), Words.displays());
         return page.lastSeq() == 0 ? blankSheets.get(asked, a -> joined(a, context)) : joined(asked, context);

@@ -57,7 +57,7 @@ class BodyReader {
     }
 
     /**
-     * Reads a body whole. What is here is taken at once; to wait for the rest an address needs leave.
+     * Reads a body whole. Bytes that have arrived are taken at once. To wait for more, an address needs permission.
      *
      * @throws Unread where it is too large or too slow
      * @throws SlowBodies.TooMany where too many of its address wait already

@@ -21,7 +21,7 @@ import org.springframework.web.util.DisconnectedClientHelper;
 
 /**
  * A database that is away for a moment is not a defect: people are told to try again, scripts keep what they have. The page is drawn here,
- * outside the session's filter, since a session is in the database too. Somebody who has left while a page was written is none either.
+ * outside the session's filter, since a session is in the database too. A reader who has left while a page was written is no outage either.
  */
 @Component
 @Order(Gates.AWAY)
