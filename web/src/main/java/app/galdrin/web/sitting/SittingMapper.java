@@ -97,7 +97,12 @@ interface SittingMapper {
     /** Other sittings that are open on a state of a vehicle and have been begun. */
     List<UUID> openOn(UUID centreId, UUID stateId, UUID butSittingId, int most);
 
-    Optional<VehicleMove> movedOutOf(UUID centreId, UUID stateId, @Nullable UUID butSittingId);
+    /** Sittings whose rounds moved the vehicle out of a state since it was last put back, the earliest first; one is left out where it is named. */
+    List<VehicleMove> movesOutOf(UUID centreId, UUID stateId, @Nullable UUID butSittingId, int most);
+
+    default Optional<VehicleMove> movedOutOf(UUID centreId, UUID stateId, @Nullable UUID butSittingId) {
+        return movesOutOf(centreId, stateId, butSittingId, 1).stream().findFirst();
+    }
 
     Optional<UUID> leftBy(UUID centreId, UUID sittingId);
 

@@ -1,6 +1,8 @@
 package app.galdrin.web.sitting;
 
 import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.NetMoves;
+import app.galdrin.core.sitting.NetMoves.NetMove;
 import app.galdrin.core.task.Round;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
@@ -9,6 +11,7 @@ import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -26,6 +29,9 @@ public class VehicleReferences {
     private static final int FIRST = 1;
 
     private static final int AGAIN = 2;
+
+    /** Greatest number of sheets whose moves are added up; the vehicle waits after the first, so that there are hardly more than one. */
+    private static final int MOST_MOVERS = 20;
 
     private final SittingMapper mapper;
     private final Tasks tasks;
@@ -85,6 +91,32 @@ public class VehicleReferences {
     /** Returns who has adjusted a vehicle out of a state, and has not put it back; a sitting's own rounds left out where one is named. */
     public Optional<VehicleMove> movedOutOf(UUID centreId, UUID stateId, @Nullable UUID butSittingId) {
         return mapper.movedOutOf(centreId, stateId, butSittingId);
+    }
+
+    /**
+     * What was moved on a vehicle since it stood in a state.
+     *
+     * @param moves parts that do not stand as before
+     * @param isKnown whether the sheets of all who moved it are there; one that was erased tells no moves
+     */
+    public record MovesSince(List<NetMove> moves, boolean isKnown) {}
+
+    /** Adds up the moves of every sheet whose rounds moved the vehicle out of a state since it was last put back. */
+    public MovesSince movesSince(SignedIn me, UUID stateId) {
+        var moves = new NetMoves();
+        boolean known = true;
+        for (VehicleMove move : mapper.movesOutOf(me.centreId(), stateId, null, MOST_MOVERS)) {
+            if (move.sittingId() == null) {
+                known = false;
+            } else {
+                Sitting sitting = sittings.sitting(me, move.sittingId());
+                moves.add(
+                        sitting.task().practical(),
+                        sitting.sheet().sheet(),
+                        sittings.log(sitting).answers());
+            }
+        }
+        return new MovesSince(moves.moved(), known);
     }
 
     /** Returns why the vehicle of a sheet cannot be read now: somebody else has adjusted it. */

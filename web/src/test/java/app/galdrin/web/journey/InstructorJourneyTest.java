@@ -284,21 +284,30 @@ class InstructorJourneyTest {
     /** Journey 8. */
     @Test
     void aVehicleThatWasMoved_waitsForTheInstructorsWord() {
-        Centre centre = centres.plates();
+        Centre centre = centres.fullFront();
         Sitting first = centre.sitting(tasks, sittings);
-        Centre.write(sittings, entries, centre.apprentice(), first, "left/frontDistance/1/1", "1900");
+        for (String[] move : new String[][] {
+            {"rod.front.left.way", "shorten"}, {"rod.front.left.amount", "1/4"}, {"rod.front.right.way", "lengthen"}
+        }) {
+            Centre.write(sittings, entries, centre.apprentice(), first, "adjust/" + move[0] + "/0/1", move[1]);
+        }
         var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
         UUID second = sittings.begin(opening, centre.neighbour().personId(), null);
         String next = "/sittings/" + second;
         try (var maud = instructor(centre);
                 var bo = new Browser(port, 390, 844).signIn(centre.neighbour().signIn(), Centre.PASSWORD)) {
-            bo.go(next + "?step=found");
+            bo.go(next + "?step=toe");
             bo.waitForText("#waits", "First");
             maud.go("/tasks/" + centre.taskId());
             maud.waitForText(".moved", "has adjusted this vehicle");
+            assertEquals(
+                    List.of("Track rod, left front: lengthen, 0.25 turns.", "Track rod, right front: shorten."),
+                    maud.all(".way-back li").stream()
+                            .map(li -> li.getText().replaceFirst("\\. .*", "."))
+                            .toList());
             maud.press("It was put back");
             maud.waitFor(() -> !maud.has(".moved"));
-            bo.go(next + "?step=found");
+            bo.go(next + "?step=toe");
             assertFalse(bo.has("#waits"));
         }
     }

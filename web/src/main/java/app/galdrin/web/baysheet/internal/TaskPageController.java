@@ -70,13 +70,15 @@ class TaskPageController {
      * A bay with what the instructor has read of its vehicle as it stands, a sentence a figure.
      *
      * @param moved who has adjusted the vehicle since; null where nobody has
+     * @param wayBack what has to be turned back, a sentence a part; empty where nobody has adjusted it
      */
     record BayView(
             TaskBay bay,
             int complete,
             int repeats,
             List<String> figures,
-            @Nullable VehicleMove moved) {}
+            @Nullable VehicleMove moved,
+            List<String> wayBack) {}
 
     /** Person at a bay, and the title of the step last written in. */
     record PersonView(SittingSummary sitting, String step) {}
@@ -151,12 +153,11 @@ class TaskPageController {
             repeats += measure.repeats();
             words.printed(own.means(measure, 0)).forEach((figure, value) -> figures.add(said(figure, value)));
         }
-        return new BayView(
-                bay,
-                complete,
-                repeats,
-                figures,
-                vehicles.movedOutOf(me.centreId(), bay.stateId(), null).orElse(null));
+        Optional<VehicleMove> moved = vehicles.movedOutOf(me.centreId(), bay.stateId(), null);
+        List<String> wayBack = moved.map(move -> new WayBackWords(words, names)
+                        .of(vehicles.movesSince(me, bay.stateId()), bay.sheet().sheet()))
+                .orElse(List.of());
+        return new BayView(bay, complete, repeats, figures, moved.orElse(null), wayBack);
     }
 
     /** The instructor's word on a vehicle that somebody has adjusted: it is as before, or is read as it stands. */

@@ -1,0 +1,56 @@
+package app.galdrin.web.baysheet.internal;
+
+import app.galdrin.core.sitting.NetMoves.NetMove;
+import app.galdrin.core.spec.Direction;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.web.sitting.VehicleReferences.MovesSince;
+import app.galdrin.web.words.PartWords;
+import app.galdrin.web.words.StepWords;
+import app.galdrin.web.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Words for turning back what was moved on a vehicle. */
+final class WayBackWords {
+
+    private final Words words;
+    private final StepWords names;
+    private final PartWords parts;
+
+    WayBackWords(Words words, StepWords names) {
+        this.words = words;
+        this.names = names;
+        this.parts = new PartWords(words);
+    }
+
+    /** Returns a sentence for each part that has to be turned back, with what to slacken and tighten; one sentence where none has. */
+    List<String> of(MovesSince since, SpecificationSheet sheet) {
+        List<String> sentences = new ArrayList<>();
+        since.moves().forEach(move -> sentences.add(of(move, sheet)));
+        if (!since.isKnown()) {
+            sentences.add(words.text("task.wayBack.erased"));
+        } else if (sentences.isEmpty()) {
+            sentences.add(words.text("task.wayBack.none"));
+        }
+        return sentences;
+    }
+
+    private String of(NetMove move, SpecificationSheet sheet) {
+        String name = names.adjuster(move.part().id());
+        if (!move.isKnown()) {
+            return move.wayBack() == Direction.LEAVE
+                    ? words.text("task.wayBack.unknown", name)
+                    : words.text("task.wayBack.direction", name, way(move));
+        }
+        String amount = words.text(
+                "move",
+                way(move),
+                words.turns(move.amount()),
+                words.text("adjusterUnit." + move.part().unit().key()));
+        return words.text("task.wayBack.move", name, amount, String.join(" ", parts.steps(sheet, move.part())));
+    }
+
+    private String way(NetMove move) {
+        return words.text("way." + move.wayBack().key());
+    }
+}
