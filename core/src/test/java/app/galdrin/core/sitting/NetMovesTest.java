@@ -1,13 +1,17 @@
 package app.galdrin.core.sitting;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.sitting.NetMoves.Basis;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Round;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -41,7 +45,8 @@ class NetMovesTest {
 
     private static String told(NetMoves moves) {
         return moves.moved().stream()
-                .map(m -> m.part().id() + " " + m.wayBack().key() + (m.isKnown() ? " " + Math.abs(m.amount()) : ""))
+                .map(m -> m.part().id() + " " + m.wayBack().key()
+                        + (m.basis() == Basis.DIRECTION ? "" : " " + Math.abs(m.amount())))
                 .collect(Collectors.joining("; "));
     }
 
@@ -61,6 +66,23 @@ class NetMovesTest {
             })
     void theWayBack_isTheSumOfAllRounds(String moves, String back) {
         assertEquals(back, told(new NetMoves().add(FULL, VAN, sheet(moves))));
+    }
+
+    /** A task of one round asks for the plan and not for the moves. */
+    @Test
+    void aTaskOfOneRound_goesByThePlan() {
+        Practical single = FULL.with(FULL.steps().stream()
+                .map(step ->
+                        step instanceof Round round ? new Round(round.id(), round.measures(), 1, round.aim()) : step)
+                .toList());
+        Map<LineKey, WrittenValue> planned = new HashMap<>();
+        planned.put(LineKey.of("plan", "rod.front.left.way"), WrittenValue.text("lengthen"));
+        planned.put(LineKey.of("plan", "rod.front.left.amount"), WrittenValue.number("1/4", 0.25, 0.25));
+        var moves = new NetMoves().add(single, VAN, new Answers(planned));
+        assertEquals("rod.front.left shorten 0.25", told(moves));
+        assertEquals(Basis.PLANNED, moves.moved().get(0).basis());
+        assertTrue(moves.isComplete());
+        assertFalse(new NetMoves().add(FULL, VAN, new Answers(planned)).isComplete(), "no round says what was moved");
     }
 
     @Test

@@ -2,7 +2,6 @@ package app.galdrin.web.sitting;
 
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.NetMoves;
-import app.galdrin.core.sitting.NetMoves.NetMove;
 import app.galdrin.core.task.Round;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.layout.Ids;
@@ -11,7 +10,6 @@ import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -93,21 +91,12 @@ public class VehicleReferences {
         return mapper.movedOutOf(centreId, stateId, butSittingId);
     }
 
-    /**
-     * What was moved on a vehicle since it stood in a state.
-     *
-     * @param moves parts that do not stand as before
-     * @param isKnown whether the sheets of all who moved it are there; one that was erased tells no moves
-     */
-    public record MovesSince(List<NetMove> moves, boolean isKnown) {}
-
     /** Adds up the moves of every sheet whose rounds moved the vehicle out of a state since it was last put back. */
-    public MovesSince movesSince(SignedIn me, UUID stateId) {
+    public NetMoves movesSince(SignedIn me, UUID stateId) {
         var moves = new NetMoves();
-        boolean known = true;
         for (VehicleMove move : mapper.movesOutOf(me.centreId(), stateId, null, MOST_MOVERS)) {
             if (move.sittingId() == null) {
-                known = false;
+                moves.addUnknown();
             } else {
                 Sitting sitting = sittings.sitting(me, move.sittingId());
                 moves.add(
@@ -116,7 +105,7 @@ public class VehicleReferences {
                         sittings.log(sitting).answers());
             }
         }
-        return new MovesSince(moves.moved(), known);
+        return moves;
     }
 
     /** Returns why the vehicle of a sheet cannot be read now: somebody else has adjusted it. */

@@ -1,14 +1,16 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.core.sitting.NetMoves;
+import app.galdrin.core.sitting.NetMoves.Basis;
 import app.galdrin.core.sitting.NetMoves.NetMove;
 import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.SpecificationSheet;
-import app.galdrin.web.sitting.VehicleReferences.MovesSince;
 import app.galdrin.web.words.PartWords;
 import app.galdrin.web.words.StepWords;
 import app.galdrin.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** Words for turning back what was moved on a vehicle. */
 final class WayBackWords {
@@ -24,11 +26,11 @@ final class WayBackWords {
     }
 
     /** Returns a sentence for each part that has to be turned back, with what to slacken and tighten; one sentence where none has. */
-    List<String> of(MovesSince since, SpecificationSheet sheet) {
+    List<String> of(NetMoves since, SpecificationSheet sheet) {
         List<String> sentences = new ArrayList<>();
-        since.moves().forEach(move -> sentences.add(of(move, sheet)));
-        if (!since.isKnown()) {
-            sentences.add(words.text("task.wayBack.erased"));
+        since.moved().forEach(move -> sentences.add(of(move, sheet)));
+        if (!since.isComplete()) {
+            sentences.add(words.text("task.wayBack.missing"));
         } else if (sentences.isEmpty()) {
             sentences.add(words.text("task.wayBack.none"));
         }
@@ -37,20 +39,21 @@ final class WayBackWords {
 
     private String of(NetMove move, SpecificationSheet sheet) {
         String name = names.adjuster(move.part().id());
-        if (!move.isKnown()) {
-            return move.wayBack() == Direction.LEAVE
-                    ? words.text("task.wayBack.unknown", name)
-                    : words.text("task.wayBack.direction", name, way(move));
+        if (move.basis() == Basis.DIRECTION && move.wayBack() == Direction.LEAVE) {
+            return words.text("task.wayBack.unknown", name);
         }
-        String amount = words.text(
-                "move",
-                way(move),
-                words.turns(move.amount()),
-                words.text("adjusterUnit." + move.part().unit().key()));
-        return words.text("task.wayBack.move", name, amount, String.join(" ", parts.steps(sheet, move.part())));
-    }
-
-    private String way(NetMove move) {
-        return words.text("way." + move.wayBack().key());
+        String way = words.text("way." + move.wayBack().key());
+        String amount = move.basis() == Basis.DIRECTION
+                ? way
+                : words.text(
+                        "move",
+                        way,
+                        words.turns(move.amount()),
+                        words.text("adjusterUnit." + move.part().unit().key()));
+        return words.text(
+                "task.wayBack." + move.basis().name().toLowerCase(Locale.ROOT),
+                name,
+                amount,
+                String.join(" ", parts.steps(sheet, move.part())));
     }
 }
