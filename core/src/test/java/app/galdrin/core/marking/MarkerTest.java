@@ -10,6 +10,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.marking.MarkLine.Status;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.task.Aspect;
@@ -31,9 +32,12 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What earns marks, on a van whose caster can't be adjusted, whose camber slots and rods can. */
 class MarkerTest {
+
+    private static final String GAP = "toe/wheels.fl.frontGap/2/0";
 
     /** Camber 0.4 too far out on the left and 0.2 on the right, toe-in 0.30 and 0.10; caster as it should be. */
     static final Truth FOUND = state(3.5, 0.0, -0.2, 0.30, 0.10);
@@ -277,6 +281,24 @@ class MarkerTest {
         assertEquals(0, after.credit());
         assertEquals(2, after.each().size());
         assertTrue(after.range() > 3 * after.band().full());
+    }
+
+    /** The range earns what its band gives for it, to the digit: just inside, between, and beyond. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.9, 1.2, 1.5, 1.9, 2.5})
+    void aRange_earnsWhatItsBandGives(double fulls) {
+        Bench bench = read();
+        var calm = bench.evidence("toe.repeatability", Evidence.Repeats.class).get(0);
+        LineKey line = LineKey.parse(GAP).orElseThrow();
+        double gap = bench.answers().at(line).orElseThrow().value().orElseThrow();
+        bench.write(GAP, String.valueOf(gap + 1));
+        double perMillimetre = bench.evidence("toe.repeatability", Evidence.Repeats.class)
+                .get(0)
+                .range();
+        bench.write(GAP, String.valueOf(gap + fulls * calm.band().full() / perMillimetre));
+        var spread = bench.evidence("toe.repeatability", Evidence.Repeats.class).get(0);
+        assertEquals(fulls, spread.range() / spread.band().full(), 0.01);
+        assertEquals(spread.band().credit(spread.range()), spread.credit(), 1e-12);
     }
 
     // ---- the sheet
