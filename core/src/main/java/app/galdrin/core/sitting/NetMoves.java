@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.IntStream;
 
 /** Adds up the moves that rounds of adjusting made on a vehicle, so that the way back is a sum. */
 public final class NetMoves {
@@ -30,75 +29,91 @@ public final class NetMoves {
         WRITTEN,
         /** Planned: a task of one round does not ask what was moved. */
         PLANNED,
-        /** Direction alone. */
-        DIRECTION
+        /** Direction alone: an amount is missing, and every move went the same way. */
+        DIRECTION,
+        /** No way back: an amount is missing, and the part was moved both ways. */
+        UNKNOWN
     }
 
     /**
      * Sum of the moves of one part.
      *
-     * @param amount in the unit of the part, positive in the direction that counts as positive
+     * @param amount in the unit of the part, positive in the direction that counts as positive; its sign alone counts without a written amount
      * @param basis the poorest of its moves
      */
     public record NetMove(Adjuster part, double amount, Basis basis) {
 
-        /** Returns the direction in which the part is moved to stand as before; {@link Direction#LEAVE} where the moves cancel. */
+        /** Returns the direction in which the part is moved to stand as before; {@link Direction#LEAVE} where the moves cancel, or nobody can tell. */
         public Direction wayBack() {
-            return part.part().way(Math.abs(amount) < NONE ? 0 : -(int) Math.signum(amount));
+            boolean isNone = basis == Basis.UNKNOWN || Math.abs(amount) < NONE;
+            return part.part().way(isNone ? 0 : -(int) Math.signum(amount));
         }
 
         private NetMove plus(NetMove later) {
-            return new NetMove(
-                    later.part, amount + later.amount, basis.compareTo(later.basis) > 0 ? basis : later.basis);
+            Basis poorest = basis.compareTo(later.basis) > 0 ? basis : later.basis;
+            boolean isBothWays = poorest == Basis.DIRECTION && amount * later.amount < 0;
+            return new NetMove(later.part, amount + later.amount, isBothWays ? Basis.UNKNOWN : poorest);
         }
 
         private boolean isMoved() {
-            return basis == Basis.DIRECTION || wayBack() != Direction.LEAVE;
+            return basis == Basis.UNKNOWN || wayBack() != Direction.LEAVE;
         }
     }
 
-    /** Place on a sheet at which the move of a part is written, and what it is worth. */
-    private record MovePlace(String step, int round, Basis basis) {}
-
-    /** Returns where the moves of a round are written; a task of one round asks for the plan alone. */
-    private static List<MovePlace> places(Practical practical, Round round) {
-        return round.most() == 1
-                ? practical
-                        .of(Plan.class)
-                        .map(plan -> new MovePlace(plan.id(), 0, Basis.PLANNED))
-                        .toList()
-                : IntStream.rangeClosed(1, round.most())
-                        .mapToObj(number -> new MovePlace(round.id(), number, Basis.WRITTEN))
-                        .toList();
-    }
-
-    /** Adds the moves of one sheet whose vehicle was adjusted, of every round. */
+    /** Adds the moves of one sheet whose vehicle was adjusted: of every round that was begun, or of the plan where no round asks what was moved. */
     public NetMoves add(Practical practical, SpecificationSheet sheet, Answers answers) {
-        boolean isWritten = false;
-        for (Round round : practical.of(Round.class).toList()) {
-            List<FigureId> figures =
-                    round.measures().stream().flatMap(m -> m.figures().stream()).toList();
-            for (Adjuster part : practical.adjusters(figures, sheet)) {
-                for (MovePlace place : places(practical, round)) {
-                    isWritten |= add(place, part, answers);
-                }
-            }
+        List<Round> asking =
+                practical.of(Round.class).filter(round -> round.most() > 1).toList();
+        if (asking.isEmpty()) {
+            isComplete &= addPlan(practical, sheet, answers);
         }
-        isComplete &= isWritten;
+        for (Round round : asking) {
+            isComplete &= addRounds(practical, round, sheet, answers);
+        }
         return this;
     }
 
+    /** Adds what was planned; returns whether every part has its line. */
+    private boolean addPlan(Practical practical, SpecificationSheet sheet, Answers answers) {
+        List<Plan> plans = practical.of(Plan.class).toList();
+        boolean isWritten = !plans.isEmpty();
+        for (Plan plan : plans) {
+            for (Adjuster part : practical.adjusters(plan.figures(), sheet)) {
+                isWritten &= add(plan.id(), 0, part, answers, Basis.PLANNED);
+            }
+        }
+        return isWritten;
+    }
+
+    /** Adds what was moved in the rounds of a step; returns whether one was begun, and every part has its line in each of these. */
+    private boolean addRounds(Practical practical, Round step, SpecificationSheet sheet, Answers answers) {
+        List<FigureId> figures =
+                step.measures().stream().flatMap(m -> m.figures().stream()).toList();
+        List<Adjuster> parts = practical.adjusters(figures, sheet);
+        int begun = 0;
+        int complete = 0;
+        for (int round = 1; round <= step.most(); round++) {
+            int written = 0;
+            for (Adjuster part : parts) {
+                written += add(step.id(), round, part, answers, Basis.WRITTEN) ? 1 : 0;
+            }
+            begun += written > 0 ? 1 : 0;
+            complete += written == parts.size() ? 1 : 0;
+        }
+        return begun > 0 && complete == begun;
+    }
+
     /** Adds one move; returns whether anything is written of the part, also that it was left alone. */
-    private boolean add(MovePlace place, Adjuster part, Answers answers) {
-        Optional<Direction> way = answers.text(MoveLines.way(place.step(), part, place.round()))
-                .flatMap(text -> Keyed.find(Direction.values(), text));
+    private boolean add(String step, int round, Adjuster part, Answers answers, Basis basis) {
+        Optional<Direction> way =
+                answers.text(MoveLines.way(step, part, round)).flatMap(text -> Keyed.find(Direction.values(), text));
         way.filter(direction -> direction != Direction.LEAVE).ifPresent(direction -> {
             int sign = part.part().sign(direction);
-            OptionalDouble amount = answers.at(MoveLines.amount(place.step(), part, place.round()))
+            OptionalDouble amount = answers.at(MoveLines.amount(step, part, round))
                     .map(WrittenValue::value)
                     .orElse(OptionalDouble.empty());
             var move = amount.isPresent()
-                    ? new NetMove(part, sign * amount.getAsDouble(), place.basis())
+                    ? new NetMove(part, sign * amount.getAsDouble(), basis)
                     : new NetMove(part, sign, Basis.DIRECTION);
             byPart.merge(part.id(), move, NetMove::plus);
         });
@@ -110,7 +125,7 @@ public final class NetMoves {
         isComplete = false;
     }
 
-    /** Returns whether every sheet says what was moved. */
+    /** Returns whether every sheet says of every part what was done with it. */
     public boolean isComplete() {
         return isComplete;
     }

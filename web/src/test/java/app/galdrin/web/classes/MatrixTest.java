@@ -164,7 +164,7 @@ class MatrixTest {
         sat("Ada", "0.34", false);
         String early =
                 teacher.get("/marking/class/" + centre.taskId() + "/variation").body();
-        assertTrue(early.contains("The spread will be split here"), early);
+        assertTrue(early.contains("This page splits the spread into its sources"), early);
         List<SignedIn> people = new ArrayList<>();
         for (String name : List.of("Bea", "Cyd", "Dan")) {
             UUID id = this.people.add(centre.id(), Role.APPRENTICE, name, name + "." + centre.id(), Centre.PASSWORD);

@@ -83,7 +83,9 @@ class TryOutTest {
                 "update try_out set state = 'working', result = null, beat_at = clock_timestamp() where id = ?",
                 id(first));
         String third = begun(teacher.post("/tasks/" + centre.taskId() + "/try", nothing));
-        assertTrue(teacher.get(third).body().contains("Your centre has started 1 other try-out before this one."));
+        assertTrue(teacher.get(third)
+                .body()
+                .contains("Your centre started 1 other try-out earlier. This one starts by itself after it."));
         String fourth = begun(teacher.post("/tasks/" + centre.taskId() + "/try", nothing));
         assertEquals(404, teacher.get(third).statusCode(), "he tries one thing out at a time");
         jdbc.update("update try_out set beat_at = clock_timestamp() - interval '1 hour' where id = ?", id(first));

@@ -3,7 +3,6 @@ package app.galdrin.web.baysheet.internal;
 import app.galdrin.core.sitting.NetMoves;
 import app.galdrin.core.sitting.NetMoves.Basis;
 import app.galdrin.core.sitting.NetMoves.NetMove;
-import app.galdrin.core.spec.Direction;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.web.words.PartWords;
 import app.galdrin.web.words.StepWords;
@@ -39,7 +38,7 @@ final class WayBackWords {
 
     private String of(NetMove move, SpecificationSheet sheet) {
         String name = names.adjuster(move.part().id());
-        if (move.basis() == Basis.DIRECTION && move.wayBack() == Direction.LEAVE) {
+        if (move.basis() == Basis.UNKNOWN) {
             return words.text("task.wayBack.unknown", name);
         }
         String way = words.text("way." + move.wayBack().key());
