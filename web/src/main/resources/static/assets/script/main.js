@@ -1,4 +1,5 @@
 // Small components; pages work without them.
+import { bays } from './bays.js';
 import { bench } from './bench.js';
 import { fromFile } from './file.js';
 import { desk, refresh } from './live.js';
@@ -17,6 +18,7 @@ document.addEventListener('keydown', event => {
 navigator.serviceWorker?.register('/no-connection-worker.js').catch(() => { /* pages work without it */ });
 
 document.addEventListener('alpine:init', () => {
+  Alpine.data('bays', bays);
   Alpine.data('bench', bench);
   Alpine.data('desk', desk);
   Alpine.data('fromFile', fromFile);

@@ -48,7 +48,7 @@ class Screenshots {
             maud.go(feedback).picture(folder.resolve("feedback.png"));
             maud.size(1280, 800);
             theClass(maud);
-            maud.go("/help/style").picture(folder.resolve("style.png"));
+            maud.go("/bays").picture(folder.resolve("bays.png"));
             return maud.go(taskPath(maud, "full front")).text(".code-large");
         }
     }

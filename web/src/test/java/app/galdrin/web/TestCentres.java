@@ -41,10 +41,12 @@ import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import org.springframework.boot.test.context.TestComponent;
+import org.springframework.cache.CacheManager;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Makes centres for tests, with a vehicle like the demo's van. */
@@ -60,6 +62,7 @@ public class TestCentres {
     private final Entries entries;
     private final MarkSheets sheets;
     private final Bays bays;
+    private final CacheManager caches;
 
     TestCentres(
             People people,
@@ -70,7 +73,9 @@ public class TestCentres {
             VehicleReferences vehicles,
             Entries entries,
             MarkSheets sheets,
-            Bays bays) {
+            Bays bays,
+            CacheManager caches) {
+        this.caches = caches;
         this.bays = bays;
         this.sittings = sittings;
         this.vehicles = vehicles;
@@ -84,7 +89,12 @@ public class TestCentres {
 
     /** A centre with one task, front toe by plates, open to its class of two. */
     public Centre plates() {
-        return with(TestCentres::byPlates);
+        return plates(1);
+    }
+
+    /** The same with up to so many rounds of adjusting. */
+    public Centre plates(int rounds) {
+        return with(sheet -> byPlates(sheet, rounds));
     }
 
     /** A centre with caster, camber and toe to do. */
@@ -124,6 +134,29 @@ public class TestCentres {
                 tasks.open(centre, teacher, task).code());
     }
 
+    /** Another vehicle with the sheet of the first, in a bay that is made for it; the centre's task may be sat on it. */
+    public UUID otherVehicle(Centre centre, int bay) {
+        var first = tasks.bays(centre.id(), centre.taskId()).get(0).sheet();
+        String tag = Ids.next().toString().substring(24);
+        UUID sheet = library.addVehicle(
+                        centre.id(),
+                        new WrittenSheet.ParsedSheet(
+                                new Vehicle("Quendle", "Parcel 9", "small van", "U " + tag, Axle.FRONT, Side.RIGHT),
+                                first.sheet()),
+                        null)
+                .orElseThrow();
+        jdbc.update(
+                "insert into task_sheet (centre_id, task_id, sheet_id, ordinal) values (?, ?, ?, ?)",
+                centre.id(),
+                centre.taskId(),
+                sheet,
+                bay);
+        Objects.requireNonNull(caches.getCache("tasks")).clear();
+        bays.add(centre.id(), bay, "");
+        tasks.preset(centre.id(), centre.instructor().personId(), centre.taskId(), bay, sheet, null);
+        return sheet;
+    }
+
     /** The instructor's readings of the plates' vehicle: 3 mm over 500, which is 0.34 degrees. */
     public void reference(Centre centre) {
         UUID reference = vehicles.referenceAsFound(centre.instructor(), tasks.task(centre.id(), centre.taskId()), 1);
@@ -154,7 +187,7 @@ public class TestCentres {
         return sitting;
     }
 
-    private static Practical byPlates(SpecificationSheet sheet) {
+    private static Practical byPlates(SpecificationSheet sheet, int rounds) {
         var plates = Procedures.of("plates");
         var total = List.of(FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT));
         var bare = new Practical(
@@ -170,7 +203,7 @@ public class TestCentres {
                         new Work("work", List.of(new Work.Item(total.get(0), "found", AnswerUnit.DEGREES))),
                         new Judge("judge", total),
                         new Plan("plan", total),
-                        new Round("adjust", List.of(Measure.of("left", plates, total, 2)), 1),
+                        new Round("adjust", List.of(Measure.of("left", plates, total, 2)), rounds),
                         new HandIn("handIn")),
                 new Scheme(List.of(), 0));
         return TaskStart.withDefaults(bare, sheet);

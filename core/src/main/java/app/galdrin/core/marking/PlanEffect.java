@@ -6,6 +6,7 @@ import app.galdrin.core.figure.Tolerance;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Part;
+import app.galdrin.core.spec.PartMoves;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
@@ -42,23 +43,6 @@ record PlanEffect(
 
     static final String LEFT_RIGHT_SWAPPED = "leftRightSwapped";
 
-    /** Returns what one unit of a part does to a figure, rad or mm with its sign; ±1 where only the way is known; 0 where nothing. */
-    static double factor(Adjuster adjuster, FigureId figure) {
-        if (!figure.ofBothWheels()) {
-            Adjuster.Effect effect = adjuster.effects().get(figure);
-            return effect == null ? 0 : effect.perUnit().orElse(effect.sign());
-        }
-        return adjuster.effects().entrySet().stream()
-                .filter(e -> e.getKey().measurand() == figure.measurand().base()
-                        && e.getKey().axle().equals(figure.axle()))
-                .mapToDouble(e -> {
-                    boolean left = e.getKey().wheel().orElseThrow().left();
-                    double one = e.getValue().perUnit().orElse(e.getValue().sign());
-                    return left ? one : figure.measurand().form().rightFactor() * one;
-                })
-                .sum();
-    }
-
     Evidence evidence(boolean splitAssumed, Optional<ThrustLine> line) {
         double after = after(moves);
         double credit = credit(after);
@@ -83,11 +67,7 @@ record PlanEffect(
     }
 
     private double after(Map<Adjuster, Double> made) {
-        double value = now.value();
-        for (Map.Entry<Adjuster, Double> move : made.entrySet()) {
-            value += factor(move.getKey(), figure) * move.getValue();
-        }
-        return value;
+        return now.value() + PartMoves.change(made, figure);
     }
 
     private double credit(double after) {
@@ -134,7 +114,7 @@ record PlanEffect(
         }
         double off = after - limits.target().getAsDouble();
         return moves.keySet().stream().allMatch(adjuster -> {
-            double step = Math.abs(factor(adjuster, figure)) * adjuster.smallestStep();
+            double step = Math.abs(adjuster.changePerUnit(figure)) * adjuster.smallestStep();
             return Math.abs(off) <= step / 2 + Tolerance.ROUNDING.size();
         });
     }

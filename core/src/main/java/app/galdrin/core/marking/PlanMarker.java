@@ -229,7 +229,7 @@ public final class PlanMarker implements AspectMarker {
         /** Empty where a part that moves the figure is missing, which is said by itself. */
         private Optional<Evidence> effect(FigureId figure) {
             List<Adjuster> moving = sitting.assignment().adjusters(figure.adjustment()).stream()
-                    .filter(a -> PlanEffect.factor(a, figure) != 0)
+                    .filter(a -> a.changePerUnit(figure) != 0)
                     .toList();
             if (moving.isEmpty() || !planned.keySet().containsAll(moving)) {
                 return Optional.empty();
@@ -245,7 +245,7 @@ public final class PlanMarker implements AspectMarker {
             }
             Map<Adjuster, Double> moves = new LinkedHashMap<>();
             planned.forEach((adjuster, amount) -> {
-                if (PlanEffect.factor(adjuster, figure) != 0) {
+                if (adjuster.changePerUnit(figure) != 0) {
                     moves.put(adjuster, amount);
                 }
             });
@@ -302,7 +302,7 @@ public final class PlanMarker implements AspectMarker {
                     .limits(figure)
                     .map(l -> l.target().orElse(now.value()) - now.value())
                     .orElse(0.0);
-            int needed = (int) (Math.signum(wanted) * Math.signum(PlanEffect.factor(part, figure)));
+            int needed = (int) (Math.signum(wanted) * Math.signum(part.changePerUnit(figure)));
             int sign = (int) Math.signum(Objects.requireNonNull(planned.get(part)));
             double credit = sign == needed ? 1 : sign != 0 ? 0 : zone == Zone.INSIDE ? 1 : zone.inDoubt() ? 0.5 : 0;
             return new Evidence.Move(

@@ -6,6 +6,7 @@ import app.galdrin.core.sitting.MoveLines;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Part;
+import app.galdrin.core.spec.PartMoves;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Plan;
@@ -99,22 +100,10 @@ final class Planning {
             return share(figure, part, moves, own, plan);
         }
         double now = stands.get().value();
-        now += already(figure, moves);
+        now += PartMoves.knownChange(moves, figure);
         return effect.perUnit().isPresent()
                 ? (target - now) / effect.perUnit().getAsDouble()
                 : Math.signum(target - now) * effect.sign();
-    }
-
-    /** Returns what the moves so far do to a figure of a wheel, rad or mm. */
-    private static double already(FigureId figure, Map<Adjuster, Double> moves) {
-        double sum = 0;
-        for (Map.Entry<Adjuster, Double> move : moves.entrySet()) {
-            sum += move.getKey()
-                    .effectOn(figure)
-                    .map(e -> e.perUnit().orElse(0) * move.getValue())
-                    .orElse(0.0);
-        }
-        return sum;
     }
 
     /** Returns the share of a wheel that was not worked: half of what the sum asks for; nothing if the sum is unknown too. */
@@ -132,7 +121,7 @@ final class Planning {
                         .limits(sum)
                         .map(l -> l.target().orElse(0))
                         .orElse(0.0);
-                return ((target - now.get().value()) / 2 - already(wheel, moves)) / each.getAsDouble();
+                return ((target - now.get().value()) / 2 - PartMoves.knownChange(moves, wheel)) / each.getAsDouble();
             }
         }
         return 0;

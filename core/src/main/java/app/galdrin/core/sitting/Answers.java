@@ -3,6 +3,7 @@ package app.galdrin.core.sitting;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Place;
+import app.galdrin.core.spec.PartDoubt;
 import app.galdrin.core.task.Measure;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -18,18 +19,24 @@ import java.util.OptionalDouble;
  * @param order what was ticked, in the order in which that was done; a line of which nobody knows is not among them
  * @param minutes minutes that the work took until it was handed in, extra time taken off; empty where nobody knows
  * @param floor where it was read, if that is another bay than the assignment's
+ * @param parts doubts about the parts of the vehicle: it was adjusted and put back since it was read
  */
 public record Answers(
-        Map<LineKey, WrittenValue> standing, List<LineKey> order, OptionalDouble minutes, Optional<BayFloor> floor) {
+        Map<LineKey, WrittenValue> standing,
+        List<LineKey> order,
+        OptionalDouble minutes,
+        Optional<BayFloor> floor,
+        List<PartDoubt> parts) {
 
     public Answers {
         standing = Map.copyOf(standing);
         order = List.copyOf(order);
+        parts = List.copyOf(parts);
     }
 
     /** Creates answers without a known time or order. */
     public Answers(Map<LineKey, WrittenValue> standing) {
-        this(standing, List.of(), OptionalDouble.empty(), Optional.empty());
+        this(standing, List.of(), OptionalDouble.empty(), Optional.empty(), List.of());
     }
 
     /**
@@ -47,17 +54,22 @@ public record Answers(
      * @param taken minutes, 0 or more
      */
     public Answers in(OptionalDouble taken) {
-        return new Answers(standing, order, taken, floor);
+        return new Answers(standing, order, taken, floor, parts);
     }
 
     /** The same, ticked in this order. */
     public Answers ordered(List<LineKey> done) {
-        return new Answers(standing, done, minutes, floor);
+        return new Answers(standing, done, minutes, floor, parts);
     }
 
     /** The same, read in a bay with this floor. */
     public Answers on(BayFloor bay) {
-        return new Answers(standing, order, minutes, Optional.of(bay));
+        return new Answers(standing, order, minutes, Optional.of(bay), parts);
+    }
+
+    /** The same of a vehicle that was adjusted and put back since it was read. */
+    public Answers putBack(List<PartDoubt> doubts) {
+        return new Answers(standing, order, minutes, floor, doubts);
     }
 
     /** Returns whether one line was ticked before another; false where either is not known. */

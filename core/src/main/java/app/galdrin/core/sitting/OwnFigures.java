@@ -12,6 +12,7 @@ import app.galdrin.core.procedure.Repeat;
 import app.galdrin.core.procedure.WorkedRepeat;
 import app.galdrin.core.procedure.slip.SlipContext;
 import app.galdrin.core.quantity.Quantity;
+import app.galdrin.core.spec.PartDoubt;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.ExpectedUncertainty;
 import app.galdrin.core.task.Measure;
@@ -42,6 +43,9 @@ public final class OwnFigures {
 
     /** The source of doubt that a formula on paper adds by what it misses. */
     private static final DoubtSource HAND_FORMULA = DoubtSource.input("handFormula");
+
+    /** The group that doubts of parts that were put back are told under. */
+    private static final String PUT_BACK = "putBack";
 
     private final Assignment assignment;
     private final Answers answers;
@@ -260,8 +264,20 @@ public final class OwnFigures {
         }
         return new RepeatedFigure(
                 each,
-                each.isEmpty() ? Optional.empty() : Optional.of(averaging.apply(each)),
+                each.isEmpty() ? Optional.empty() : Optional.of(putBack(figure, averaging.apply(each))),
                 onPaper.getCount() == 0 ? OptionalDouble.empty() : OptionalDouble.of(onPaper.getAverage()));
+    }
+
+    /** The same figure, rad or mm, with the doubt of the parts that were put back since it was read. */
+    private Estimate putBack(FigureId figure, Estimate read) {
+        Estimate now = read;
+        for (PartDoubt doubt : answers.parts()) {
+            double part = doubt.in(figure);
+            now = part == 0
+                    ? now
+                    : now.with(DoubtSource.reading(PUT_BACK + "/" + doubt.part().id(), PUT_BACK), part);
+        }
+        return now;
     }
 
     /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */

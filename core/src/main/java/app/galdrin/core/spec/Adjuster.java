@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 
 /**
  * A part that moves figures.
@@ -93,6 +94,52 @@ public record Adjuster(
     /** Returns what one unit the positive way does to a figure; empty where it does not move it. */
     public Optional<Effect> effectOn(FigureId figure) {
         return Optional.ofNullable(effects.get(figure));
+    }
+
+    /**
+     * Returns what one unit the positive way does to a figure, also to a sum or difference of both wheels: rad or mm with its sign; ±1 where only the
+     * way is known; 0 where it does nothing.
+     */
+    public double changePerUnit(FigureId figure) {
+        return sum(figure, effect -> effect.perUnit().orElse(effect.sign()));
+    }
+
+    /** Returns the same as far as it is known, rad or mm with its sign; 0 where only the way is known. */
+    public double knownChangePerUnit(FigureId figure) {
+        return sum(figure, effect -> effect.perUnit().orElse(0));
+    }
+
+    /** Returns the standard uncertainty of {@link #knownChangePerUnit}, rad or mm a unit, 0 or more; both wheels' effects share no source. */
+    public double doubtPerUnit(FigureId figure) {
+        if (!figure.ofBothWheels()) {
+            return effectOn(figure).map(Effect::doubt).orElse(0.0);
+        }
+        double variance = 0;
+        for (Map.Entry<FigureId, Effect> effect : effects.entrySet()) {
+            if (isPart(effect.getKey(), figure)) {
+                variance += effect.getValue().doubt() * effect.getValue().doubt();
+            }
+        }
+        return Math.sqrt(variance);
+    }
+
+    private static boolean isPart(FigureId wheel, FigureId ofBoth) {
+        return wheel.measurand() == ofBoth.measurand().base() && wheel.axle().equals(ofBoth.axle());
+    }
+
+    private double sum(FigureId figure, ToDoubleFunction<Effect> oneUnit) {
+        if (!figure.ofBothWheels()) {
+            return effectOn(figure).map(oneUnit::applyAsDouble).orElse(0.0);
+        }
+        double sum = 0;
+        for (Map.Entry<FigureId, Effect> effect : effects.entrySet()) {
+            FigureId moved = effect.getKey();
+            if (isPart(moved, figure)) {
+                boolean left = moved.wheel().orElseThrow().left();
+                sum += (left ? 1 : figure.measurand().form().rightFactor()) * oneUnit.applyAsDouble(effect.getValue());
+            }
+        }
+        return sum;
     }
 
     /** Returns whether the data say how far it moves anything; else only its way is asked. */

@@ -134,8 +134,8 @@ class PlanEffectTest {
     /** Rods of the other axle have nothing to do with it. */
     @Test
     void aSum_isMovedByThePartsOfItsOwnAxle() {
-        assertEquals(0, PlanEffect.factor(rod(Wheel.REAR_LEFT), TOTAL));
-        assertEquals(hundredths(1), PlanEffect.factor(OTHER_ROD, TOTAL));
-        assertEquals(0, PlanEffect.factor(ROD, figure("camber.front.left")));
+        assertEquals(0, rod(Wheel.REAR_LEFT).changePerUnit(TOTAL));
+        assertEquals(hundredths(1), OTHER_ROD.changePerUnit(TOTAL));
+        assertEquals(0, ROD.changePerUnit(figure("camber.front.left")));
     }
 }

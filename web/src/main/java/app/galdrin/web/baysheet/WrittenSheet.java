@@ -94,7 +94,7 @@ public final class WrittenSheet {
         if (!sitting.isReference()) {
             return sheet.progress(step, answers());
         }
-        List<LineKey> keys = sheet.keys(step, sitting.stateRound());
+        List<LineKey> keys = sheet.keys(step, sitting.readsRound());
         int done = (int) keys.stream().filter(k -> sheet.isFilled(k, answers())).count();
         return new Sheet.Progress(done, keys.size());
     }

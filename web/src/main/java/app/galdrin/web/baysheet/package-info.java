@@ -13,7 +13,8 @@
             "sitting",
             "sketch",
             "task",
-            "words"
+            "words",
+            "workshop"
         })
 @NullMarked
 package app.galdrin.web.baysheet;

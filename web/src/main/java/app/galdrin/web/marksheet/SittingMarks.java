@@ -10,6 +10,7 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Practical;
+import app.galdrin.web.sitting.FoundReference;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
@@ -57,8 +58,9 @@ public class SittingMarks {
     ReferenceReadings referencesUntil(Sitting sitting, Log log, Instant until) {
         Map<UUID, Integer> seqs = new LinkedHashMap<>();
         UUID centre = sitting.centreId();
-        Optional<UUID> reference = vehicles.findReference(centre, sitting.task().id(), sitting.stateId());
-        Answers found = vehicles.asRead(centre, reference, answers(centre, reference, seqs, until));
+        Answers found = vehicles.findReference(centre, sitting.task().id(), sitting.stateId())
+                .map(reference -> asRead(sitting, reference, answers(centre, Optional.of(reference.id()), seqs, until)))
+                .orElse(Answers.none());
         int round = sittings.lastRound(sitting, log);
         Answers left = answers(centre, vehicles.findReferenceAfter(sitting, round), seqs, until);
         Answers again = answers(centre, vehicles.findReferenceAgain(sitting, round), seqs, until);
@@ -68,20 +70,30 @@ public class SittingMarks {
     /** The figures in which so many sittings lie off this one's reference the same way that it is to be read again; none once it was said to stand. */
     public List<ReferenceQuestion.DisagreeingFigure> referenceQuestion(Sitting sitting) {
         UUID centre = sitting.centreId();
-        Optional<UUID> reference = vehicles.findReference(centre, sitting.task().id(), sitting.stateId());
+        Optional<FoundReference> reference =
+                vehicles.findReference(centre, sitting.task().id(), sitting.stateId());
         List<UUID> beside = reference.isEmpty() ? List.of() : sittings.handedInOfItsState(sitting);
         if (beside.size() < ReferenceQuestion.ENOUGH) {
             return List.of();
         }
-        Log log = sittings.log(centre, reference.orElseThrow());
+        Log log = sittings.log(centre, reference.orElseThrow().id());
         return log.saidToStand()
                 ? List.of()
                 : ReferenceQuestion.of(
                         assignment(sitting),
-                        vehicles.asRead(centre, reference, log.answers()),
+                        asRead(sitting, reference.orElseThrow(), log.answers()),
                         beside.stream()
                                 .map(id -> sittings.log(centre, id).answers())
                                 .toList());
+    }
+
+    private Answers asRead(Sitting sitting, FoundReference reference, Answers answers) {
+        return vehicles.asRead(
+                sitting.centreId(),
+                reference,
+                sitting.stateId(),
+                sitting.markedOn().sheet(),
+                answers);
     }
 
     private Answers answers(UUID centre, Optional<UUID> reference, Map<UUID, Integer> seqs, Instant until) {

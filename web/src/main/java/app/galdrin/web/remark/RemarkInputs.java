@@ -9,6 +9,7 @@ import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Round;
 import app.galdrin.web.library.Library;
 import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.sitting.FoundReference;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.VehicleReferences;
@@ -62,7 +63,7 @@ final class RemarkInputs {
         var log = new Log(entries.stream().map(RemarkMapper.SittingEntry::entry).toList());
         int round = lastRound(assignment, sheets.computeIfAbsent(first.sheetId(), s -> new Sheet(assignment)), log);
         Map<UUID, Integer> seqs = new LinkedHashMap<>();
-        Answers asFound = asFound(first, seqs);
+        Answers asFound = asFound(first, assignment, seqs);
         Answers asLeft = asLeft(left, round, 1, seqs);
         Answers again = asLeft(left, round, 2, seqs);
         return new RemarkItem(
@@ -88,17 +89,21 @@ final class RemarkInputs {
                 .orElse(1);
     }
 
-    private Answers asFound(RemarkMapper.StoredSheetRow sitting, Map<UUID, Integer> seqs) {
+    private Answers asFound(RemarkMapper.StoredSheetRow sitting, Assignment assignment, Map<UUID, Integer> seqs) {
         Optional<Reference> reference = found.computeIfAbsent(
                 sitting.stateId(),
-                state -> vehicles.findReference(centre, sitting.taskId(), state).map(this::reference));
+                state -> vehicles.findReference(centre, sitting.taskId(), state)
+                        .map(r -> reference(r, state, assignment)));
         reference.ifPresent(r -> seqs.put(r.id(), r.lastSeq()));
         return reference.map(Reference::answers).orElse(Answers.none());
     }
 
-    private Reference reference(UUID id) {
-        Log log = sittings.log(centre, id);
-        return new Reference(id, log.lastSeq(), vehicles.asRead(centre, Optional.of(id), log.answers()));
+    private Reference reference(FoundReference reference, UUID stateId, Assignment assignment) {
+        Log log = sittings.log(centre, reference.id());
+        return new Reference(
+                reference.id(),
+                log.lastSeq(),
+                vehicles.asRead(centre, reference, stateId, assignment.sheet(), log.answers()));
     }
 
     /** The last reference that was taken of a state, of those for several versions of the practical. */

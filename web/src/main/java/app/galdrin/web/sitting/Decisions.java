@@ -114,7 +114,7 @@ public class Decisions {
         }
         Entries.Outcome outcome = staff(me, sitting, StaffLine.BAY, bay.strip(), BigDecimal.valueOf(there.bay()), key);
         if (outcome instanceof Entries.Outcome.Stands) {
-            mapper.moveTo(me.centreId(), sitting.id(), there.sheet().id(), there.stateId());
+            mapper.moveTo(me.centreId(), sitting.id(), there);
             if (!there.sheet().vehicleId().equals(sitting.sheet().vehicleId())) {
                 mapper.markOn(me.centreId(), sitting.id(), there.sheet().id());
             }

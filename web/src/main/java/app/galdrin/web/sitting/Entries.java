@@ -10,13 +10,15 @@ import app.galdrin.core.task.Work;
 import app.galdrin.web.account.Access;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.Standings;
+import app.galdrin.web.bay.VehicleStanding;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.words.LineTextWords;
 import app.galdrin.web.words.Sentence;
 import java.math.BigDecimal;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -37,13 +39,17 @@ public class Entries {
 
     private static final int MOST_ON_A_LINE = 500;
 
-    /** Open sittings that can read one state of a vehicle. */
-    private static final int MOST_READERS = 200;
+    /** Two people who adjust one vehicle closer together than this do so at one instant, whatever their clocks say: one of them is told. */
+    private static final Duration AT_ONE_INSTANT = Duration.ofMinutes(1);
 
     private final SittingMapper mapper;
     private final Sittings sittings;
+    private final Standings standings;
+    private final VehicleUses uses;
 
-    Entries(SittingMapper mapper, Sittings sittings) {
+    Entries(SittingMapper mapper, Sittings sittings, Standings standings, VehicleUses uses) {
+        this.standings = standings;
+        this.uses = uses;
         this.mapper = mapper;
         this.sittings = sittings;
     }
@@ -104,7 +110,7 @@ public class Entries {
 
     private static boolean mayWrite(SignedIn me, Sitting sitting, LineKey key) {
         boolean readOfState =
-                sitting.task().practical().measure(key.step()).isPresent() && key.round() == sitting.stateRound();
+                sitting.task().practical().measure(key.step()).isPresent() && key.round() == sitting.readsRound();
         return isWriter(me, sitting) && (!sitting.isReference() || readOfState);
     }
 
@@ -307,44 +313,56 @@ public class Entries {
     }
 
     /**
-     * Refuses readings of a vehicle that somebody else has adjusted since: it is not the vehicle that is to be read here. The instructor has to say
-     * that it was put back, or that it is read as it stands now. An apprentice who adjusted it goes on.
+     * Refuses readings of a vehicle that was changed since: it is not the vehicle that is to be read here. The instructor has to say that it was
+     * put back, or that it is read as it stands now. Anyone who adjusted it goes on with what they read of it; a further round has to begin where
+     * the last one ended.
      */
     private Optional<Sentence> movedMeanwhile(Sitting sitting, NewEntry entry) {
-        UUID centre = sitting.centreId();
-        boolean adjusts = entry.line().round() > 0;
-        if (!adjusts && sitting.task().practical().measure(entry.line().step()).isEmpty()) {
+        int round = entry.line().round();
+        if (round == 0
+                && sitting.task().practical().measure(entry.line().step()).isEmpty()) {
             return Optional.empty();
         }
-        if (adjusts) {
-            mapper.lockVehicle(centre, sitting.stateId());
+        if (round > 0) {
+            standings.hold(sitting.centreId(), sitting.sheet().vehicleId());
+            if (mapper.stateAfter(sitting.centreId(), sitting.id(), round).isPresent()) {
+                return Optional.empty();
+            }
         }
-        return mapper.movedOutOf(centre, sitting.stateId(), sitting.id())
-                .filter(move -> entry.corrected().isAfter(move.madeAt()))
-                .filter(move -> mapper.leftBy(centre, sitting.id()).isEmpty())
-                .map(move -> Sentence.of("sitting.vehicleMoved", move.names()));
+        return uses.waitsFor(sitting, round > 0)
+                .filter(wait ->
+                        entry.corrected().isAfter(round > 0 ? wait.since().minus(AT_ONE_INSTANT) : wait.since()))
+                .map(VehicleWait::sentence);
     }
 
-    /** Refuses an adjustment while another open sitting still reads the vehicle as it stands. */
+    /** Refuses an adjustment while another open sitting, of whatever task, still reads the vehicle as it stands. */
     private Optional<Sentence> stillReading(Sitting sitting, NewEntry entry) {
         if (entry.line().round() == 0) {
             return Optional.empty();
         }
-        for (UUID other : mapper.openOn(sitting.centreId(), sitting.stateId(), sitting.id(), MOST_READERS)) {
-            Sitting reading = sittings.whole(Objects.requireNonNull(mapper.sitting(sitting.centreId(), other)));
-            Log log = sittings.log(sitting.centreId(), other);
-            Sheet sheet = SittingSheet.of(reading);
-            Optional<Measure> open = reading.task().practical().measures(0).stream()
-                    .filter(m -> !sheet.progress(m, log.answers()).complete())
-                    .findFirst();
-            boolean begun = open.isPresent()
-                    && log.entries().stream()
-                            .anyMatch(e -> e.line().step().equals(open.get().id()));
-            if (begun) {
-                return Optional.of(Sentence.of("sitting.stillReading", reading.names()));
-            }
-        }
-        return Optional.empty();
+        UUID centre = sitting.centreId();
+        UUID vehicle = sitting.sheet().vehicleId();
+        Optional<UUID> setting = standings.find(centre, vehicle).map(VehicleStanding::settingId);
+        return standings.openOn(centre, vehicle).stream()
+                .filter(open -> open.hasRead() && !open.id().equals(sitting.id()))
+                .map(open -> sittings.whole(centre, open.id()))
+                .filter(reader -> setting.equals(Optional.of(reader.settingId()))
+                        && reader.state().lastRound() == 0
+                        && isHalfRead(reader))
+                .findFirst()
+                .map(reader -> Sentence.of("sitting.stillReading", reader.names()));
+    }
+
+    /** Returns whether the first measuring step that is not complete has been begun. */
+    private boolean isHalfRead(Sitting reader) {
+        Log log = sittings.log(reader);
+        Sheet sheet = SittingSheet.of(reader);
+        Optional<Measure> open = reader.task().practical().measures(0).stream()
+                .filter(m -> !sheet.progress(m, log.answers()).complete())
+                .findFirst();
+        return open.isPresent()
+                && log.entries().stream()
+                        .anyMatch(e -> e.line().step().equals(open.get().id()));
     }
 
     private Entry insert(

@@ -1,6 +1,7 @@
 package app.galdrin.web.sitting;
 
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.web.bay.Facing;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.task.TaskVersion;
 import java.time.Duration;
@@ -16,9 +17,11 @@ import java.util.UUID;
  * @param markedBy the version of the practical by whose scheme it is marked: the one it was sat under, until it was re-marked
  * @param markedOn the sheet it is marked on, likewise
  * @param stateId the state of the vehicle it began on, or of which a reference was taken
- * @param stateRound the round that made this state; 0 for one that was put up
- * @param ofSittingId the sitting whose round made this state
+ * @param settingId the state whose setting that one has: itself, or the one it was put back to
+ * @param readsRound the round whose lines a reference fills; 0 as found, and on every practical
+ * @param ofSittingId the sitting whose round a reference reads; empty as found
  * @param people who sit it: one, or a pair; the instructor on a reference
+ * @param facing which way its vehicle faced; empty where it stood in no bay, and for one from before that was kept
  * @param pinnedFloor the floor of its bay as it was known when the sitting came there; empty for one from before surveys were kept
  * @param attempt 1, and one more each time it is sat again
  */
@@ -30,7 +33,8 @@ public record Sitting(
         TaskVersion markedBy,
         SheetVersion markedOn,
         UUID stateId,
-        int stateRound,
+        UUID settingId,
+        int readsRound,
         Optional<UUID> ofSittingId,
         List<PersonName> people,
         Purpose purpose,
@@ -38,6 +42,7 @@ public record Sitting(
         int attempt,
         Instant begunAt,
         SittingState state,
+        Optional<Facing> facing,
         Optional<BayFloor> pinnedFloor) {
 
     /** Person with a name. */

@@ -2,6 +2,8 @@ package app.galdrin.web.sitting;
 
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.web.account.Role;
+import app.galdrin.web.bay.Facing;
+import app.galdrin.web.task.TaskBay;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
@@ -23,9 +25,22 @@ interface SittingMapper {
             UUID personId,
             UUID sheetId,
             UUID stateId,
+            @Nullable Facing facing,
             int attempt);
 
-    void beginReference(UUID id, UUID centreId, UUID taskId, UUID personId, UUID sheetId, UUID stateId, int attempt);
+    void beginReference(@Param("s") NewReference reference);
+
+    /** A reference to be begun. */
+    record NewReference(
+            UUID id,
+            UUID centreId,
+            UUID taskId,
+            UUID personId,
+            UUID sheetId,
+            UUID stateId,
+            int readsRound,
+            @Nullable Facing facing,
+            int attempt) {}
 
     void addPerson(UUID centreId, UUID sittingId, UUID personId);
 
@@ -45,11 +60,13 @@ interface SittingMapper {
 
     List<UUID> peopleIn(UUID centreId, UUID openingId, int most);
 
-    Optional<UUID> reference(UUID centreId, UUID taskId, UUID stateId, int attempt);
+    /** The reference of a state itself, on the lines of a round; 0 as found. */
+    Optional<UUID> reference(UUID centreId, UUID taskId, UUID stateId, int round, int attempt);
+
+    /** The reference as found of a state, or of its setting where nothing is read of the state itself. */
+    Optional<FoundReference> referenceOfSetting(UUID centreId, UUID taskId, UUID stateId);
 
     Optional<UUID> stateAfter(UUID centreId, UUID sittingId, int round);
-
-    void insertRoundState(UUID id, UUID centreId, UUID priorId, UUID sittingId, int round, UUID personId);
 
     @Nullable
     SittingRow sitting(UUID centreId, UUID sittingId);
@@ -88,32 +105,23 @@ interface SittingMapper {
 
     List<SittingSummary> toMark(UUID centreId, int most);
 
-    List<UUID> handedInOf(UUID centreId, UUID taskId, UUID stateId, int most);
+    List<UUID> handedInOf(UUID centreId, UUID taskId, UUID settingId, int most);
 
     List<SittingSummary> toReadAgain(UUID centreId, int most);
 
     List<SittingSummary> released(UUID centreId, int most);
 
-    /** Other sittings that are open on a state of a vehicle and have been begun. */
-    List<UUID> openOn(UUID centreId, UUID stateId, UUID butSittingId, int most);
+    /** Sittings whose rounds moved a vehicle after a time, the earliest first. */
+    List<Mover> moversSince(UUID centreId, UUID vehicleId, Instant since, int most);
 
-    /** Sittings whose rounds moved the vehicle out of a state since it was last put back, the earliest first; one is left out where it is named. */
-    List<VehicleMove> movesOutOf(UUID centreId, UUID stateId, @Nullable UUID butSittingId, int most);
-
-    default Optional<VehicleMove> movedOutOf(UUID centreId, UUID stateId, @Nullable UUID butSittingId) {
-        return movesOutOf(centreId, stateId, butSittingId, 1).stream().findFirst();
-    }
+    /** Sitting that moved a vehicle; null once the data of its person is erased. */
+    record Mover(@Nullable UUID sittingId, Instant firstAt) {}
 
     Optional<UUID> leftBy(UUID centreId, UUID sittingId);
 
-    void putBack(UUID centreId, UUID stateId, UUID personId);
+    void goOnWith(UUID centreId, UUID sittingId, UUID stateId);
 
-    /** Holds the state of a vehicle until the transaction ends: two moves at one instant come one after the other. */
-    boolean lockVehicle(UUID centreId, UUID stateId);
-
-    void goOnWith(UUID centreId, UUID stateId, UUID newStateId);
-
-    void moveTo(UUID centreId, UUID sittingId, UUID sheetId, UUID stateId);
+    void moveTo(UUID centreId, UUID sittingId, @Param("place") TaskBay place);
 
     void markOn(UUID centreId, UUID sittingId, UUID sheetId);
 

@@ -1,5 +1,6 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.web.bay.Facing;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.task.TaskVersion;
 import java.time.Instant;
@@ -22,7 +23,8 @@ record SittingRow(
         UUID markedByTask,
         UUID markedOnSheet,
         UUID stateId,
-        int stateRound,
+        UUID settingId,
+        int readsRound,
         @Nullable UUID ofSittingId,
         @Nullable UUID openingId,
         UUID personId,
@@ -32,6 +34,7 @@ record SittingRow(
         List<String> personIds,
         List<String> personNames,
         SittingState state,
+        @Nullable Facing facing,
         @Nullable FloorRow floor) {
 
     Sitting toSitting(TaskVersion task, SheetVersion sheet, TaskVersion markedBy, SheetVersion markedOn) {
@@ -43,7 +46,8 @@ record SittingRow(
                 markedBy,
                 markedOn,
                 stateId,
-                stateRound,
+                settingId,
+                readsRound,
                 Optional.ofNullable(ofSittingId),
                 people(),
                 purpose,
@@ -51,6 +55,7 @@ record SittingRow(
                 attempt,
                 begunAt,
                 state,
+                Optional.ofNullable(facing),
                 Optional.ofNullable(floor).flatMap(FloorRow::floor));
     }
 

@@ -5,6 +5,7 @@ import app.galdrin.core.task.Round;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.Standings;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.library.Library;
@@ -41,8 +42,10 @@ public class Sittings {
     private final SittingMapper mapper;
     private final Tasks tasks;
     private final Library library;
+    private final Standings standings;
 
-    Sittings(SittingMapper mapper, Tasks tasks, Library library) {
+    Sittings(SittingMapper mapper, Tasks tasks, Library library, Standings standings) {
+        this.standings = standings;
         this.mapper = mapper;
         this.tasks = tasks;
         this.library = library;
@@ -117,6 +120,7 @@ public class Sittings {
                 personId,
                 place.sheet().id(),
                 place.stateId(),
+                place.standing().facing(),
                 attempt);
         if (made == 0) {
             return Optional.empty();
@@ -174,10 +178,14 @@ public class Sittings {
     /** The state of the vehicle after a round of a sitting, made if it is the first that is known of it. */
     UUID roundState(SignedIn me, Sitting sitting, int round) {
         UUID centre = me.centreId();
+        Optional<UUID> known = mapper.stateAfter(centre, sitting.id(), round);
+        if (known.isPresent()) {
+            return known.get();
+        }
         UUID prior = round > 1
                 ? mapper.stateAfter(centre, sitting.id(), round - 1).orElse(sitting.stateId())
                 : sitting.stateId();
-        mapper.insertRoundState(Ids.next(), centre, prior, sitting.id(), round, me.personId());
+        standings.round(centre, me.personId(), sitting.sheet().vehicleId(), prior, sitting.id(), round);
         return mapper.stateAfter(centre, sitting.id(), round).orElseThrow();
     }
 
@@ -244,9 +252,9 @@ public class Sittings {
         return mapper.toMark(centreId, MOST);
     }
 
-    /** Returns what was handed in of the state of the vehicle that a sitting began on, itself among it. */
+    /** Returns what was handed in of the setting of the vehicle that a sitting began on, itself among it. */
     public List<UUID> handedInOfItsState(Sitting sitting) {
-        return mapper.handedInOf(sitting.centreId(), sitting.task().id(), sitting.stateId(), MOST_OF_A_STATE);
+        return mapper.handedInOf(sitting.centreId(), sitting.task().id(), sitting.settingId(), MOST_OF_A_STATE);
     }
 
     /** Returns whose vehicle as left is to be read once more and has not been yet, the longest asked for first. */

@@ -81,6 +81,11 @@ public final class Sketches {
         return VEHICLE.draw(geometry, upright);
     }
 
+    /** A vehicle from above, front up, without letters. */
+    public static Drawing above(VehicleGeometry geometry) {
+        return VEHICLE.above(geometry);
+    }
+
     private static List<Sketch.SketchPlace> places(List<Place> asked) {
         List<Sketch.SketchPlace> places = new ArrayList<>();
         asked.forEach(place -> places.add(new Sketch.SketchPlace(place, places.size() + 1)));

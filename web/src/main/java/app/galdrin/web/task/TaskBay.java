@@ -1,18 +1,29 @@
 package app.galdrin.web.task;
 
+import app.galdrin.web.bay.VehicleStanding;
 import app.galdrin.web.library.SheetVersion;
 import java.util.Optional;
 import java.util.UUID;
 
 /**
- * A bay of a practical: which vehicle stands there, and in which state it was put.
+ * A vehicle that a practical is sat on, with its sheet and where it stands now.
  *
- * @param bay 1 and up; 0 where nobody names bays
+ * @param sheet the version that the task uses
  */
-public record TaskBay(int bay, SheetVersion sheet, UUID stateId) {
+public record TaskBay(SheetVersion sheet, VehicleStanding standing) {
 
-    /** Its number; empty where nobody names bays. */
+    /** The number of its bay, 1 and up; 0 where it stands in none. */
+    public int bay() {
+        return number().orElse(0);
+    }
+
+    /** Its number; empty where it stands in no bay. */
     public Optional<Integer> number() {
-        return Optional.of(bay).filter(b -> b > 0);
+        return standing.bayNumber();
+    }
+
+    /** The state it is in now. */
+    public UUID stateId() {
+        return standing.stateId();
     }
 }

@@ -30,8 +30,8 @@ interface TaskMapper {
 
     void unretire(UUID centreId, UUID seriesId);
 
-    /** Returns how many bays were taken over. */
-    int takeBays(UUID centreId, UUID fromTaskId, UUID taskId);
+    /** Returns how many vehicles were taken over. */
+    int takeVehicles(UUID centreId, UUID fromTaskId, UUID taskId);
 
     /** 0 where it is there already. */
     int insert(
@@ -49,24 +49,17 @@ interface TaskMapper {
 
     void insertFigure(UUID centreId, UUID taskId, String figure, String step);
 
+    List<OpenTask> openByVehicle(UUID centreId, int most);
+
     /** The newest try-out of a task. */
     Optional<UUID> lastTryOut(UUID centreId, UUID taskId);
 
     /** Holds a task until the transaction ends. */
     boolean lock(UUID centreId, UUID taskId);
 
-    List<TaskRow.BayRow> bays(UUID centreId, UUID taskId);
+    List<TaskRow.VehicleRow> vehicles(UUID centreId, UUID taskId);
 
-    void putBay(UUID centreId, UUID taskId, int bay, UUID sheetId, UUID stateId);
+    void putVehicle(UUID centreId, UUID taskId, UUID vehicleId, UUID sheetId);
 
-    void dropBay(UUID centreId, UUID taskId, int bay);
-
-    void insertState(
-            UUID id,
-            UUID centreId,
-            UUID vehicleId,
-            String madeBy,
-            @Nullable UUID priorId,
-            UUID personId,
-            @Nullable String note);
+    void dropVehicle(UUID centreId, UUID taskId, UUID vehicleId);
 }

@@ -17,8 +17,8 @@ record TaskRow(
         String document,
         Instant createdAt) {
 
-    /** A bay's row. */
-    record BayRow(int bay, UUID sheetId, UUID stateId) {}
+    /** A vehicle of a task. */
+    record VehicleRow(UUID vehicleId, UUID sheetId) {}
 
     TaskVersion toVersion(List<SheetVersion> sheets) {
         return new TaskVersion(

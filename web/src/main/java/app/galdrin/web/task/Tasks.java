@@ -3,17 +3,24 @@ package app.galdrin.web.task;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.TaskDocument;
+import app.galdrin.web.bay.Facing;
+import app.galdrin.web.bay.StandingCause;
+import app.galdrin.web.bay.Standings;
+import app.galdrin.web.bay.VehicleStanding;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.library.Library;
-import app.galdrin.web.library.SheetVersion;
 import java.security.SecureRandom;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.cache.annotation.Cacheable;
 import org.springframework.stereotype.Service;
@@ -33,9 +40,11 @@ public class Tasks {
     private final TaskMapper mapper;
     private final OpeningMapper openings;
     private final Library library;
+    private final Standings standings;
     private final SecureRandom random = new SecureRandom();
 
-    Tasks(TaskMapper mapper, OpeningMapper openings, Library library) {
+    Tasks(TaskMapper mapper, OpeningMapper openings, Library library, Standings standings) {
+        this.standings = standings;
         this.mapper = mapper;
         this.openings = openings;
         this.library = library;
@@ -89,7 +98,7 @@ public class Tasks {
     }
 
     /**
-     * Sets a practical, checked already, for a class; its first vehicle stands ready in bay 0.
+     * Sets a practical, checked already, for a class, on its first vehicle as it stands.
      *
      * @param sheets those it may be sat on, at least one
      */
@@ -103,7 +112,7 @@ public class Tasks {
     /**
      * The same under an id that came with the form: the same form sent twice sets one task.
      *
-     * @param before of which it is the next version, if it is one; the vehicles that stand ready for that stand ready for it
+     * @param before of which it is the next version, if it is one; it is sat on the same vehicles
      */
     @Transactional
     public void set(
@@ -137,8 +146,8 @@ public class Tasks {
         practical
                 .of(Measure.class)
                 .forEach(m -> m.figures().forEach(f -> mapper.insertFigure(centreId, id, f.key(), m.id())));
-        if (before.map(task -> mapper.takeBays(centreId, task.id(), id)).orElse(0) == 0) {
-            preset(centreId, personId, id, 0, sheets.get(0), null);
+        if (before.map(task -> mapper.takeVehicles(centreId, task.id(), id)).orElse(0) == 0) {
+            use(centreId, personId, id, sheets.get(0));
         }
     }
 
@@ -147,53 +156,51 @@ public class Tasks {
         return mapper.lastTryOut(centreId, taskId);
     }
 
-    /** The bays of a task, by number. */
+    /** The vehicles of a task where they stand now: by bay, those in no bay last. */
     public List<TaskBay> bays(UUID centreId, UUID taskId) {
-        return mapper.bays(centreId, taskId).stream()
-                .map(row -> new TaskBay(row.bay(), library.sheet(centreId, row.sheetId()), row.stateId()))
+        List<TaskRow.VehicleRow> rows = mapper.vehicles(centreId, taskId);
+        Map<UUID, VehicleStanding> now = standings.of(
+                centreId, rows.stream().map(TaskRow.VehicleRow::vehicleId).toList());
+        return rows.stream()
+                .flatMap(row -> Optional.ofNullable(now.get(row.vehicleId()))
+                        .map(standing -> new TaskBay(library.sheet(centreId, row.sheetId()), standing))
+                        .stream())
+                .sorted(Comparator.comparing(
+                        TaskBay::number, Comparator.comparing(number -> number.orElse(Integer.MAX_VALUE))))
                 .toList();
     }
 
-    /**
-     * Puts a vehicle in a bay in a state of its own; what was read of an earlier state says nothing of this one. Naming the first bay
-     * takes the place of bay 0.
-     */
+    /** The tasks that are open now, by the vehicles they are sat on, those opened first first. */
+    public Map<UUID, List<OpenTask>> openByVehicle(UUID centreId) {
+        return mapper.openByVehicle(centreId, MOST).stream().collect(Collectors.groupingBy(OpenTask::vehicleId));
+    }
+
+    /** Uses a vehicle for a task where it stands. Once one stands in a bay, vehicles that stand in none are no longer those of the task. */
     @Transactional
-    public void preset(UUID centreId, UUID personId, UUID taskId, int bay, UUID sheetId, @Nullable String note) {
+    public void use(UUID centreId, UUID personId, UUID taskId, UUID sheetId) {
         mapper.lock(centreId, taskId);
-        Optional<TaskRow.BayRow> before = mapper.bays(centreId, taskId).stream()
-                .filter(b -> b.bay() == bay)
-                .findFirst();
-        SheetVersion sheet = library.sheet(centreId, sheetId);
-        Optional<TaskRow.BayRow> same = before.filter(b -> b.sheetId().equals(sheetId));
-        UUID state = Ids.next();
-        mapper.insertState(
-                state,
-                centreId,
-                sheet.vehicleId(),
-                same.isPresent() ? "putBack" : "preset",
-                same.map(TaskRow.BayRow::stateId).orElse(null),
-                personId,
-                note);
-        mapper.putBay(centreId, taskId, bay, sheetId, state);
-        if (bay > 0) {
-            mapper.dropBay(centreId, taskId, 0);
+        UUID vehicle = library.sheet(centreId, sheetId).vehicleId();
+        VehicleStanding standing = standings.stand(centreId, personId, vehicle);
+        mapper.putVehicle(centreId, taskId, vehicle, sheetId);
+        if (standing.bay() != null) {
+            bays(centreId, taskId).stream()
+                    .filter(other -> other.number().isEmpty())
+                    .forEach(other ->
+                            mapper.dropVehicle(centreId, taskId, other.sheet().vehicleId()));
         }
     }
 
-    /** Takes a vehicle in a bay as it stands now, after it was in another state of its own; gives the new state. */
+    /** Drives a vehicle into a free bay, sets it anew there and uses it for a task. */
     @Transactional
-    public UUID standsNow(UUID centreId, UUID personId, UUID taskId, int bay, UUID priorId, @Nullable String note) {
-        mapper.lock(centreId, taskId);
-        TaskRow.BayRow place = mapper.bays(centreId, taskId).stream()
-                .filter(b -> b.bay() == bay)
-                .findFirst()
-                .orElseThrow(() -> new NotThere("bay", bay, "task " + taskId));
-        UUID state = Ids.next();
-        UUID vehicle = library.sheet(centreId, place.sheetId()).vehicleId();
-        mapper.insertState(state, centreId, vehicle, "preset", priorId, personId, note);
-        mapper.putBay(centreId, taskId, bay, place.sheetId(), state);
-        return state;
+    public void preset(UUID centreId, UUID personId, UUID taskId, int bay, UUID sheetId, @Nullable String note) {
+        UUID vehicle = library.sheet(centreId, sheetId).vehicleId();
+        standings
+                .place(centreId, personId, vehicle, OptionalInt.of(bay), Facing.FAR_END)
+                .ifPresent(other -> {
+                    throw new IllegalStateException("bay " + bay + " is taken by vehicle " + other);
+                });
+        standings.set(centreId, personId, vehicle, StandingCause.PRESET, note);
+        use(centreId, personId, taskId, sheetId);
     }
 
     /** Opens a task to its class; a task that is open already keeps its code. */

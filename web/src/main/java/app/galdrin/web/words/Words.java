@@ -9,6 +9,7 @@ import app.galdrin.core.quantity.LengthDisplay;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.Unit;
+import app.galdrin.core.spec.AdjusterUnit;
 import app.galdrin.core.uncertainty.Estimate;
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -194,6 +195,19 @@ public class Words {
     /** Turns of a rod to hundredths, without a sign: the direction is said in words. */
     public String turns(double turns) {
         return QuantityFormat.decimal(Math.abs(turns), 2, false);
+    }
+
+    /** An amount of a part, in its unit, without a sign: turns in eighths, as they are counted, where they come to whole ones. */
+    public String amount(double units, AdjusterUnit unit) {
+        double eighths = 8 * Math.abs(units);
+        if (unit != AdjusterUnit.TURN || eighths != Math.rint(eighths)) {
+            return turns(units);
+        }
+        long whole = (long) eighths / 8;
+        long rest = (long) eighths % 8;
+        int shared = rest % 4 == 0 ? 4 : rest % 2 == 0 ? 2 : 1;
+        String fraction = rest == 0 ? "" : rest / shared + "/" + 8 / shared;
+        return whole == 0 && rest > 0 ? fraction : (whole + " " + fraction).strip();
     }
 
     public String time(Instant at, ZoneId zone) {

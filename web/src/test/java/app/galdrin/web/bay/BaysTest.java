@@ -63,9 +63,7 @@ class BaysTest {
     @Test
     void whereNobodyHasSurveyed_theSheetAsksForTheSlope() {
         Centre centre = centres.fullFront();
-        bays.add(centre.id(), 2, "by the wall");
-        var sheet = tasks.bays(centre.id(), centre.taskId()).get(0).sheet();
-        tasks.preset(centre.id(), centre.instructor().personId(), centre.taskId(), 2, sheet.id(), null);
+        centres.otherVehicle(centre, 2);
         var opening = tasks.current(centre.id(), centre.taskId()).orElseThrow();
         Sitting here = whole(centre, sittings.begin(opening, centre.apprentice().personId(), 1));
         Sitting there = whole(centre, sittings.begin(opening, centre.neighbour().personId(), 2));

@@ -9,7 +9,6 @@ import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.Visitor;
-import app.galdrin.web.bay.Bays;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
 import java.net.http.HttpResponse;
@@ -44,9 +43,6 @@ class JoinTest {
 
     @Autowired
     private Sittings sittings;
-
-    @Autowired
-    private Bays bays;
 
     @Autowired
     private JdbcTemplate jdbc;
@@ -324,9 +320,7 @@ class JoinTest {
     @Test
     void wheresTheVehicle_isAChoiceOfBaysThatExist_andOneAloneIsNoQuestion() {
         assertFalse(new Visitor(port).get("/join?code=" + centre.code()).body().contains("name=\"bay\""));
-        bays.add(centre.id(), 2, "");
-        var sheet = tasks.bays(centre.id(), centre.taskId()).get(0).sheet();
-        tasks.preset(centre.id(), centre.instructor().personId(), centre.taskId(), 2, sheet.id(), null);
+        centres.otherVehicle(centre, 2);
         String me = centre.apprentice().personId().toString();
         for (String bay : List.of("", "B4", "7")) {
             var refused = atTheDoor().post("/join", form(me, bay));

@@ -11,10 +11,12 @@ import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.account.FirstRun;
 import app.galdrin.web.layout.Ids;
+import app.galdrin.web.library.Library;
 import app.galdrin.web.marksheet.MarkSheets;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.Tasks;
 import java.time.Duration;
 import java.util.List;
@@ -38,6 +40,9 @@ class InstructorJourneyTest {
 
     @Autowired
     private Tasks tasks;
+
+    @Autowired
+    private Library library;
 
     @Autowired
     private Sittings sittings;
@@ -230,12 +235,23 @@ class InstructorJourneyTest {
             maud.fill("Slope across the bay, in degrees", "0.1");
             maud.press("Save survey");
             maud.waitForText("table", "0.20° higher at the far end");
+            UUID other = centres.otherVehicle(centre, 3);
+            String registration = library.sheet(centre.id(), other).registration();
             maud.go("/tasks/" + centre.taskId());
-            maud.press("Another bay, or a vehicle that was put back");
+            maud.press("Use another vehicle, or one that was set anew");
+            maud.fill("Bay", "1");
+            maud.fill("Vehicle", registration);
+            maud.press("Use this vehicle");
+            maud.waitForText("#bays-change .fault", "Bay 1 is taken by the Quendle Parcel 9");
             maud.fill("Bay", "2");
-            maud.press("Save vehicle in bay");
+            maud.press("Use this vehicle");
             maud.waitForText("main", "Bay 2");
-            assertEquals(2, tasks.bays(centre.id(), centre.taskId()).size());
+            assertEquals(
+                    List.of(1, 2),
+                    tasks.bays(centre.id(), centre.taskId()).stream()
+                            .map(TaskBay::bay)
+                            .toList(),
+                    "a vehicle stands in one bay");
         }
     }
 
@@ -299,15 +315,16 @@ class InstructorJourneyTest {
             bo.go(next + "?step=toe");
             bo.waitForText("#waits", "First");
             maud.go("/tasks/" + centre.taskId());
-            maud.waitForText(".moved", "has adjusted this vehicle");
+            maud.waitForText(".state", "left it like this");
             assertEquals(
-                    List.of(
-                            "Track rod, left front: lengthen, 0.25 turns.",
-                            "Track rod, right front: shorten.",
-                            "Not every sheet says what was moved."),
+                    List.of("Track rod, left front: lengthen, 1/4 turns.", "Track rod, right front: shorten."),
                     maud.all(".way-back li").stream()
                             .map(li -> li.getText().replaceFirst("\\. .*", "."))
                             .toList());
+            assertEquals(
+                    "Not every sheet says what was moved. Take new readings before you use the vehicle.",
+                    maud.text(".way-back-note"));
+            maud.all(".way-back input").forEach(tick -> tick.click());
             maud.press("It was put back");
             maud.waitFor(() -> !maud.has(".moved"));
             bo.go(next + "?step=toe");

@@ -1,6 +1,7 @@
 package app.galdrin.web.personal;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -12,13 +13,16 @@ import app.galdrin.web.account.Office;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.Standings;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.VehicleReferences;
+import app.galdrin.web.sitting.VehicleMoves;
+import app.galdrin.web.sitting.VehicleUses;
 import app.galdrin.web.task.Tasks;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -48,7 +52,13 @@ class PersonalDataTest {
     private Sittings sittings;
 
     @Autowired
-    private VehicleReferences vehicles;
+    private Standings standings;
+
+    @Autowired
+    private VehicleUses uses;
+
+    @Autowired
+    private VehicleMoves moves;
 
     @Autowired
     private Entries entries;
@@ -106,14 +116,17 @@ class PersonalDataTest {
         assertTrue(left.isOf(centre.neighbour().personId()) && !left.isOf(bo));
         assertEquals(
                 "Erased person 1",
-                vehicles.movedOutOf(centre.id(), alone.stateId(), null)
+                standings
+                        .find(centre.id(), alone.sheet().vehicleId())
                         .orElseThrow()
                         .names());
-        vehicles.readAsItStands(
-                centre.instructor(),
-                tasks.task(centre.id(), centre.taskId()),
-                alone.state().bay(),
-                "seen");
+        assertFalse(uses.movesSinceSet(centre.instructor(), alone.sheet().vehicleId())
+                .isComplete());
+        assertEquals(
+                Optional.empty(),
+                moves.lend(
+                        centre.instructor(),
+                        new VehicleMoves.SeenVehicle(alone.sheet().vehicleId(), null)));
         for (Runnable back : new Runnable[] {
             () -> office.activate(olive, bo, true),
             () -> office.reset(olive, bo),

@@ -14,7 +14,6 @@ import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.bay.Bays;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.marksheet.MarkSheets;
@@ -56,9 +55,6 @@ class SittingsTest {
 
     @Autowired
     private Tasks tasks;
-
-    @Autowired
-    private Bays bays;
 
     @Autowired
     private Sittings sittings;
@@ -371,14 +367,7 @@ class SittingsTest {
         flag(me);
         write(HAND_IN, "done");
         decisions.giveTime(centre.instructor(), now(), "15", "the lift was taken", key());
-        bays.add(centre.id(), 4, "");
-        tasks.preset(
-                centre.id(),
-                centre.instructor().personId(),
-                centre.taskId(),
-                4,
-                sitting.sheet().id(),
-                null);
+        centres.otherVehicle(centre, 4);
         decisions.moveTo(centre.instructor(), now(), "4", key());
         sheets.sign(centre.instructor(), now(), key());
         sheets.release(centre.instructor(), now(), key());

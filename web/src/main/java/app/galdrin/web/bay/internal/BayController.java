@@ -3,17 +3,14 @@ package app.galdrin.web.bay.internal;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.Bay;
 import app.galdrin.web.bay.Bays;
-import app.galdrin.web.bay.Survey;
+import app.galdrin.web.bay.SurveyWords;
 import app.galdrin.web.layout.WholeNumber;
 import app.galdrin.web.words.Sentence;
 import app.galdrin.web.words.Words;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
-import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -32,54 +29,11 @@ class BayController {
     private static final int LONGEST_NAME = 60;
 
     private final Bays bays;
-    private final Words words;
+    private final SurveyWords surveys;
 
-    BayController(Bays bays, Words words) {
+    BayController(Bays bays, SurveyWords surveys) {
         this.bays = bays;
-        this.words = words;
-    }
-
-    /**
-     * A survey in words.
-     *
-     * @param along which end is higher and by how much; {@code across} likewise
-     */
-    record SurveyView(Survey survey, String along, String across, String doubt) {}
-
-    private SurveyView view(Survey survey) {
-        return new SurveyView(
-                survey,
-                slope("along", survey.along()),
-                slope("across", survey.across()),
-                words.doubt(Math.toRadians(2 * survey.doubt())));
-    }
-
-    private String slope(String which, double degrees) {
-        String way = degrees == 0 ? "level" : degrees > 0 ? "positive" : "negative";
-        return words.text("bays." + which + "." + way, words.angleSize(Math.toRadians(degrees)));
-    }
-
-    /** A bay of the list, with its newest survey in words. */
-    record Row(Bay bay, @Nullable SurveyView survey) {}
-
-    @GetMapping("/bays")
-    String all(@AuthenticationPrincipal SignedIn me, Model model) {
-        List<Bay> all = bays.all(me.centreId());
-        model.addAttribute(
-                "bays",
-                all.stream()
-                        .map(bay -> new Row(bay, bay.survey().map(this::view).orElse(null)))
-                        .toList());
-        model.addAttribute("free", free(all));
-        return "bay/all";
-    }
-
-    /** The lowest number that no bay has. */
-    private static int free(List<Bay> all) {
-        return IntStream.rangeClosed(1, Bay.HIGHEST)
-                .filter(n -> all.stream().noneMatch(bay -> bay.number() == n))
-                .findFirst()
-                .orElse(Bay.HIGHEST);
+        this.surveys = surveys;
     }
 
     @PostMapping("/bays")
@@ -120,7 +74,7 @@ class BayController {
         model.addAttribute(
                 "history",
                 bays.history(me.centreId(), bay.number()).stream()
-                        .map(this::view)
+                        .map(surveys::of)
                         .toList());
         return "bay/one";
     }

@@ -25,10 +25,12 @@ import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Tape;
 import app.galdrin.web.sitting.VehicleReferences;
+import app.galdrin.web.sitting.VehicleUses;
 import app.galdrin.web.task.Tasks;
 import app.galdrin.web.words.StepWords;
 import app.galdrin.web.words.TargetWords;
 import app.galdrin.web.words.Words;
+import app.galdrin.web.workshop.VehicleCards;
 import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
@@ -74,6 +76,8 @@ class BaySheetController {
 
     private final Sittings sittings;
     private final VehicleReferences vehicles;
+    private final VehicleUses uses;
+    private final VehicleCards cards;
     private final Entries entries;
     private final SittingMarks sittingMarks;
     private final MarkSheets sheets;
@@ -85,6 +89,8 @@ class BaySheetController {
     BaySheetController(
             Sittings sittings,
             VehicleReferences vehicles,
+            VehicleUses uses,
+            VehicleCards cards,
             Entries entries,
             SittingMarks sittingMarks,
             MarkSheets sheets,
@@ -96,6 +102,8 @@ class BaySheetController {
             StepSheets kinds) {
         this.sittings = sittings;
         this.vehicles = vehicles;
+        this.uses = uses;
+        this.cards = cards;
         this.entries = entries;
         this.sittingMarks = sittingMarks;
         this.sheets = sheets;
@@ -185,7 +193,8 @@ class BaySheetController {
         model.addAttribute(
                 "givenBack",
                 sitting.state().handedIn() ? "" : sittings.log(sitting).givenBack());
-        model.addAttribute("waitsFor", vehicles.waitsFor(sitting).orElse(null));
+        model.addAttribute("waitsFor", uses.waitsFor(sitting).orElse(null));
+        model.addAttribute("beganOn", cards.leftOrPutBack(me, sitting.stateId()).orElse(null));
         model.addAttribute("calls", !sitting.isReference() && (Entries.isWriter(me, sitting) || answers));
     }
 

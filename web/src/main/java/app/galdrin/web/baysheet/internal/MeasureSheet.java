@@ -18,7 +18,7 @@ class MeasureSheet implements StepSheet {
 
     @Override
     public StepView view(Step step, StepView.Head head, WrittenSheet written) {
-        int round = written.sitting().isReference() ? written.sitting().stateRound() : 0;
+        int round = written.sitting().isReference() ? written.sitting().readsRound() : 0;
         return new MeasureMaker(written).of(head, (Measure) step, round);
     }
 

@@ -42,7 +42,7 @@ final class SheetMaker {
         if (!sitting.isReference()) {
             return assignment.practical().steps();
         }
-        return List.copyOf(assignment.practical().measures(sitting.stateRound()));
+        return List.copyOf(assignment.practical().measures(sitting.readsRound()));
     }
 
     /** The first step that is not complete, else the last. */
@@ -82,7 +82,7 @@ final class SheetMaker {
                 sitting.sheet().id(),
                 assignment.floor(),
                 sitting.isReference(),
-                sitting.stateRound(),
+                sitting.readsRound(),
                 Words.displays());
     }
 
@@ -108,7 +108,7 @@ final class SheetMaker {
         Sheet sheet = written.sheet();
         List<LineKey> keys = new ArrayList<>();
         if (sitting.isReference()) {
-            return sheet.keys(step, sitting.stateRound());
+            return sheet.keys(step, sitting.readsRound());
         }
         sheet.roundsOpen(step, written.answers()).forEach(round -> keys.addAll(sheet.keys(step, round)));
         return keys;

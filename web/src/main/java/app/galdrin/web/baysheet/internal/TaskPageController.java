@@ -2,6 +2,7 @@ package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
@@ -10,18 +11,23 @@ import app.galdrin.web.account.People;
 import app.galdrin.web.account.Person;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.Bays;
-import app.galdrin.web.sitting.Log;
+import app.galdrin.web.layout.NotThere;
+import app.galdrin.web.library.SheetVersion;
+import app.galdrin.web.sitting.FoundReference;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingSummary;
 import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.VehicleMove;
+import app.galdrin.web.sitting.VehicleMoves;
 import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Opening;
 import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.Sentence;
 import app.galdrin.web.words.StepWords;
 import app.galdrin.web.words.Words;
+import app.galdrin.web.workshop.VehicleCard;
+import app.galdrin.web.workshop.VehicleCards;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -36,6 +42,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** One task while it runs: the code to join by, its bays with the instructor's references, and who is how far. */
 @Controller
@@ -48,6 +55,8 @@ class TaskPageController {
     private final StepWords names;
     private final Bays bays;
     private final People people;
+    private final VehicleCards cards;
+    private final VehicleMoves vehicleMoves;
 
     TaskPageController(
             Tasks tasks,
@@ -56,7 +65,11 @@ class TaskPageController {
             Words words,
             StepWords names,
             Bays bays,
-            People people) {
+            People people,
+            VehicleCards cards,
+            VehicleMoves vehicleMoves) {
+        this.cards = cards;
+        this.vehicleMoves = vehicleMoves;
         this.bays = bays;
         this.people = people;
         this.tasks = tasks;
@@ -69,16 +82,10 @@ class TaskPageController {
     /**
      * A bay with what the instructor has read of its vehicle as it stands, a sentence a figure.
      *
-     * @param moved who has adjusted the vehicle since; null where nobody has
-     * @param wayBack what has to be turned back, a sentence a part; empty where nobody has adjusted it
+     * @param before whether it was read before it was adjusted and put back
+     * @param card of its vehicle
      */
-    record BayView(
-            TaskBay bay,
-            int complete,
-            int repeats,
-            List<String> figures,
-            @Nullable VehicleMove moved,
-            List<String> wayBack) {}
+    record BayView(TaskBay bay, int complete, int repeats, List<String> figures, boolean before, VehicleCard card) {}
 
     /** Person at a bay, and the title of the step last written in. */
     record PersonView(SittingSummary sitting, String step) {}
@@ -137,14 +144,21 @@ class TaskPageController {
     }
 
     private BayView bay(SignedIn me, TaskVersion task, TaskBay bay) {
-        Optional<Sitting> reference =
-                vehicles.findReference(me.centreId(), task.id(), bay.stateId()).map(id -> sittings.sitting(me, id));
-        Log log = reference.map(sittings::log).orElseGet(() -> new Log(List.of()));
+        Optional<FoundReference> found = vehicles.findReference(me.centreId(), task.id(), bay.stateId());
+        Optional<Sitting> reference = found.map(f -> sittings.sitting(me, f.id()));
+        Answers read = reference
+                .map(r -> vehicles.asRead(
+                        me.centreId(),
+                        found.orElseThrow(),
+                        bay.stateId(),
+                        bay.sheet().sheet(),
+                        sittings.log(r).answers()))
+                .orElse(Answers.none());
         var assignment = new Assignment(
                 task.practical(),
                 bay.sheet().sheet(),
                 reference.map(Sitting::floor).orElse(BayFloor.LEVEL));
-        var own = new OwnFigures(assignment, log.answers());
+        var own = new OwnFigures(assignment, read);
         int complete = 0;
         int repeats = 0;
         List<String> figures = new ArrayList<>();
@@ -153,25 +167,36 @@ class TaskPageController {
             repeats += measure.repeats();
             words.printed(own.means(measure, 0)).forEach((figure, value) -> figures.add(said(figure, value)));
         }
-        Optional<VehicleMove> moved = vehicles.movedOutOf(me.centreId(), bay.stateId(), null);
-        List<String> wayBack = moved.map(move -> new WayBackWords(words, names)
-                        .of(vehicles.movesSince(me, bay.stateId()), bay.sheet().sheet()))
-                .orElse(List.of());
-        return new BayView(bay, complete, repeats, figures, moved.orElse(null), wayBack);
+        VehicleCard card = cards.card(me, bay.sheet(), bay.standing());
+        boolean isBefore = found.filter(f -> !f.stateId().equals(bay.stateId())).isPresent();
+        return new BayView(bay, complete, repeats, figures, isBefore, card);
     }
 
-    /** The instructor's word on a vehicle that somebody has adjusted: it is as before, or is read as it stands. */
-    @PostMapping("/tasks/{id:[0-9a-f-]{36}}/{word:put-back|as-it-stands}")
-    String word(
+    /** Uses a vehicle for the task: it stands in a bay, and may have been set anew there. */
+    @PostMapping("/tasks/{id:[0-9a-f-]{36}}/bays")
+    String vehicle(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
-            @PathVariable String word,
-            @RequestParam int bay) {
+            @RequestParam String bay,
+            @RequestParam UUID sheet,
+            @RequestParam(defaultValue = "") String note,
+            @RequestParam(defaultValue = "false") boolean anew,
+            @RequestParam(defaultValue = "false") boolean sure,
+            RedirectAttributes flash) {
         TaskVersion task = tasks.task(me.centreId(), id);
-        if (word.equals("put-back")) {
-            vehicles.putBack(me, task, bay);
-        } else {
-            vehicles.readAsItStands(me, task, bay, words.text("task.asItStands.note"));
+        SheetVersion version = task.sheets().stream()
+                .filter(s -> s.id().equals(sheet))
+                .findFirst()
+                .orElseThrow(() -> new NotThere("sheet of the task", sheet, me));
+        Optional<Sentence> refused = vehicleMoves.useInBay(me, task.id(), version, bay, anew, note, sure);
+        if (refused.isPresent()) {
+            flash.addFlashAttribute("refused", refused.get());
+            flash.addFlashAttribute("askSure", refused.get().key().equals(VehicleMoves.IN_USE));
+            flash.addFlashAttribute("typedBay", bay);
+            flash.addFlashAttribute("typedSheet", sheet);
+            flash.addFlashAttribute("typedNote", note);
+            flash.addFlashAttribute("typedAnew", anew);
+            return "redirect:/tasks/" + id + "#bays-change";
         }
         return "redirect:/tasks/" + id;
     }

@@ -74,7 +74,8 @@ class VariationController {
                     sittingMarks.assignment(sitting), sittings.log(sitting).answers());
             String person = sitting.people().get(0).id().toString();
             readings.forEach((key, all) -> own.each(key.measure(), 0, key.figure())
-                    .forEach(e -> all.add(new Reading(person, sitting.stateId().toString(), e.value()))));
+                    .forEach(
+                            e -> all.add(new Reading(person, sitting.settingId().toString(), e.value()))));
         }
         return readings;
     }

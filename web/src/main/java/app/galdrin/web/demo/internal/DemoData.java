@@ -20,6 +20,7 @@ import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleMoves;
 import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.time.LocalDate;
@@ -47,6 +48,10 @@ public class DemoData implements ApplicationRunner {
     private static final int BUS_BAY = 2;
     private static final int RANGER_BAY = 3;
     private static final int LORRY_BAY = 4;
+    private static final int OTHER_VAN_BAY = 5;
+
+    /** The minibus as its instructor set it for both tasks that use it. */
+    private static final Truth BUS_AS_SET = DemoStates.front(3.1, 0.2, 0.46, 0.02);
 
     /** Standard uncertainty of the surveys, deg. */
     private static final double SURVEYED = 0.03;
@@ -56,6 +61,7 @@ public class DemoData implements ApplicationRunner {
     private final Tasks tasks;
     private final Sittings sittings;
     private final VehicleReferences vehicles;
+    private final VehicleMoves moves;
     private final Entries entries;
     private final SittingMarks sittingMarks;
     private final Bays bays;
@@ -67,6 +73,7 @@ public class DemoData implements ApplicationRunner {
             Tasks tasks,
             Sittings sittings,
             VehicleReferences vehicles,
+            VehicleMoves moves,
             Entries entries,
             SittingMarks sittingMarks,
             Bays bays,
@@ -77,6 +84,7 @@ public class DemoData implements ApplicationRunner {
         this.tasks = tasks;
         this.sittings = sittings;
         this.vehicles = vehicles;
+        this.moves = moves;
         this.entries = entries;
         this.sittingMarks = sittingMarks;
         this.bays = bays;
@@ -115,8 +123,10 @@ public class DemoData implements ApplicationRunner {
                 van,
                 cast.first());
         plates(cast, bus);
-        UUID practice = set(cast, strings(Mode.PRACTICE, "Strings: first try"), van, cast.classTwo());
-        tasks.preset(cast.centre(), cast.aldous(), practice, VAN_BAY, van, null);
+        block.load(cast.instructor(), cast.verifier(), van);
+        UUID otherVan = vehicle(cast.centre(), DemoVehicles.SECOND_VAN);
+        UUID practice = set(cast, strings(Mode.PRACTICE, "Strings: first try"), otherVan, cast.classTwo());
+        tasks.preset(cast.centre(), cast.aldous(), practice, OTHER_VAN_BAY, otherVan, null);
         runHalfway(cast.instructor(), practice, cast.second().get(0));
         UUID full = tasks.set(
                 cast.centre(),
@@ -126,7 +136,6 @@ public class DemoData implements ApplicationRunner {
                 cast.classTwo());
         runFull(cast.instructor(), full, van, bus, cast.second());
         bothEnds(cast);
-        block.load(cast.instructor(), cast.verifier(), van);
         return cast.centre();
     }
 
@@ -161,6 +170,7 @@ public class DemoData implements ApplicationRunner {
         bay(cast.centre(), cast.aldous(), BUS_BAY, "four-post lift", 0.0, 0.35);
         bay(cast.centre(), cast.aldous(), RANGER_BAY, "scissor lift", -0.15, 0.05);
         bay(cast.centre(), cast.aldous(), LORRY_BAY, "heavy bay", 0.2, 0.1);
+        bay(cast.centre(), cast.aldous(), OTHER_VAN_BAY, "back wall", -0.05, -0.1);
     }
 
     private UUID set(Cast cast, Practical practical, UUID sheet, UUID group) {
@@ -176,9 +186,9 @@ public class DemoData implements ApplicationRunner {
                 DemoVehicles.MINIBUS,
                 DemoTasks.toe(DemoVehicles.MINIBUS, "plates", "Front toe by plates", Mode.PRACTICE));
         UUID plates = set(cast, practical, bus, cast.classTwo());
-        tasks.preset(cast.centre(), cast.aldous(), plates, BUS_BAY, bus, null);
+        tasks.preset(cast.centre(), cast.aldous(), plates, BUS_BAY, bus, "Left rod a turn long");
         tasks.open(cast.centre(), cast.aldous(), plates);
-        reference(cast.instructor(), plates, BUS_BAY, DemoStates.front(0, 0, 0.46, 0.02));
+        reference(cast.instructor(), plates, BUS_BAY, BUS_AS_SET);
     }
 
     /** The library on its beam axle, and the ranger that is adjusted at both ends. */
@@ -263,7 +273,7 @@ public class DemoData implements ApplicationRunner {
             Sitting sitting = begin(instructor, task, people.get(i), bay);
             apprentice(instructor, people.get(i), sitting, 600 + i).doAll(i == 0 ? Habit.CAREFUL : slip, found, left);
             asLeftReference(instructor, sitting, left, 700 + i);
-            vehicles.putBack(instructor, sitting.task(), bay);
+            moves.putAllBack(instructor, sitting.sheet().vehicleId());
         }
     }
 
@@ -285,7 +295,7 @@ public class DemoData implements ApplicationRunner {
             Sitting sitting = begin(instructor, task, class1.get(i), VAN_BAY);
             apprentice(instructor, class1.get(i), sitting, 100 + i).doAll(habits[i], found, left);
             asLeftReference(instructor, sitting, left, 200 + i);
-            vehicles.putBack(instructor, sitting.task(), VAN_BAY);
+            moves.putAllBack(instructor, sitting.sheet().vehicleId());
         }
         tasks.close(instructor.centreId(), task);
     }
@@ -293,8 +303,8 @@ public class DemoData implements ApplicationRunner {
     private void runHalfway(SignedIn instructor, UUID task, UUID person) {
         tasks.open(instructor.centreId(), instructor.personId(), task);
         Truth found = DemoStates.front(0, 0, 0.02, 0.07);
-        reference(instructor, task, VAN_BAY, found);
-        Sitting sitting = begin(instructor, task, person, VAN_BAY);
+        reference(instructor, task, OTHER_VAN_BAY, found);
+        Sitting sitting = begin(instructor, task, person, OTHER_VAN_BAY);
         apprentice(instructor, person, sitting, 300).readHalf(found);
     }
 
@@ -304,16 +314,16 @@ public class DemoData implements ApplicationRunner {
         Truth found = DemoStates.front(2.4, 0.45, 0.21, 0.05);
         Truth left = DemoStates.front(2.4, -0.35, -0.05, -0.03);
         tasks.preset(centre, instructor.personId(), task, VAN_BAY, van, "Top mounts pushed out, rods two turns long");
-        tasks.preset(centre, instructor.personId(), task, BUS_BAY, bus, "Left rod a turn long");
+        tasks.use(centre, instructor.personId(), task, bus);
         tasks.open(centre, instructor.personId(), task);
         reference(instructor, task, VAN_BAY, found);
-        reference(instructor, task, BUS_BAY, DemoStates.front(3.1, 0.2, 0.34, 0.05));
+        reference(instructor, task, BUS_BAY, BUS_AS_SET);
         for (int i = 1; i <= 2; i++) {
             Sitting sitting = begin(instructor, task, people.get(i), VAN_BAY);
             apprentice(instructor, people.get(i), sitting, 400 + i)
                     .doAll(i == 1 ? Habit.CAREFUL : Habit.working(Map.of("toe", "methodSign")), found, left);
             asLeftReference(instructor, sitting, left, 500 + i);
-            vehicles.putBack(instructor, sitting.task(), VAN_BAY);
+            moves.putAllBack(instructor, sitting.sheet().vehicleId());
         }
     }
 

@@ -138,6 +138,10 @@ final class DemoVehicles {
                             line(Axle.REAR, Measurand.TOTAL_TOE, 0.0, 0.24, 0.48, null, Adjustable.NO)),
                     adjusters(VAN, Part.TOP_SLOT, Map.of(Measurand.CAMBER, 0.1, Measurand.TOE, 0.02))));
 
+    /** Another van of the same make and model. */
+    static final WrittenSheet.ParsedSheet SECOND_VAN = new WrittenSheet.ParsedSheet(
+            new Vehicle("Quendle", "Parcel 9", "small van", "MW 518 Q", Axle.FRONT, Side.RIGHT), PARCEL_VAN.sheet());
+
     /** Driven rear wheels, double wishbones in front: one pair of cams a side moves caster, camber and toe. */
     static final WrittenSheet.ParsedSheet MINIBUS = new WrittenSheet.ParsedSheet(
             new Vehicle("Brastow", "Tolvi", "wheelchair-access minibus", "MW 088 B", Axle.REAR, Side.RIGHT),

@@ -37,6 +37,7 @@ import app.galdrin.web.moderation.Moderations;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleMoves;
 import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.TaskVersion;
 import app.galdrin.web.task.Tasks;
@@ -119,6 +120,7 @@ class PastBlock {
     private final Tasks tasks;
     private final Sittings sittings;
     private final VehicleReferences vehicles;
+    private final VehicleMoves moves;
     private final Entries entries;
     private final SittingMarks sittingMarks;
     private final MarkSheets sheets;
@@ -129,6 +131,7 @@ class PastBlock {
             Tasks tasks,
             Sittings sittings,
             VehicleReferences vehicles,
+            VehicleMoves moves,
             Entries entries,
             SittingMarks sittingMarks,
             MarkSheets sheets,
@@ -137,6 +140,7 @@ class PastBlock {
         this.tasks = tasks;
         this.sittings = sittings;
         this.vehicles = vehicles;
+        this.moves = moves;
         this.entries = entries;
         this.sittingMarks = sittingMarks;
         this.sheets = sheets;
@@ -305,7 +309,7 @@ class PastBlock {
         new DemoApprentice(
                         entries, sittingMarks, people.session(instructor.centreId(), person), sitting, SEED + 10L * i)
                 .doAll(HABITS.get(i), foundBy(i), leftBy(i));
-        vehicles.putBack(instructor, sitting.task(), BAY);
+        moves.putAllBack(instructor, sitting.sheet().vehicleId());
         return sittings.sitting(instructor, sitting.id());
     }
 

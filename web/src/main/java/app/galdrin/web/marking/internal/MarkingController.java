@@ -13,6 +13,7 @@ import app.galdrin.web.moderation.Moderation;
 import app.galdrin.web.moderation.Moderations;
 import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
+import app.galdrin.web.sitting.FoundReference;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingSummary;
@@ -301,6 +302,7 @@ class MarkingController {
             RedirectAttributes flash) {
         Sitting sitting = pages.practical(me, id);
         UUID reference = vehicles.findReference(me.centreId(), sitting.task().id(), sitting.stateId())
+                .map(FoundReference::id)
                 .orElseThrow(() -> new NotThere("reference", id, me));
         tell(flash, why(decisions.referenceStands(me, sittings.sitting(me, reference), reason, key)));
         return "redirect:/marking/" + id;

@@ -1,5 +1,6 @@
 package app.galdrin.web.sketch.internal;
 
+import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.VehicleGeometry;
@@ -12,6 +13,11 @@ import java.util.Map;
 @AutoService(VehicleDrawing.class)
 public final class GeometryDrawing implements VehicleDrawing {
 
+    /** Wheelbase of a vehicle that is drawn from above without letters, and how far its body stands out beyond the tyres, in drawing units. */
+    private static final double LENGTH_ABOVE = 190;
+
+    private static final double OVERHANG = 24;
+
     @Override
     public Drawing draw(VehicleGeometry g, boolean upright) {
         double wheelbase = upright ? 300 : 430;
@@ -21,17 +27,8 @@ public final class GeometryDrawing implements VehicleDrawing {
         double width = upright ? 390 : 840;
         double height = upright ? 560 : Math.rint(2 * half + 150);
         Plan plan = upright ? new Plan(true, width / 2, 140) : new Plan(false, 200, height / 2);
-        double halfWidth = Math.max(8, scale * 95);
-        plan.body(wheelbase, across * g.frontTrack(), scale);
-        for (Wheel wheel : Wheel.values()) {
-            double side = wheel.left() ? 1 : -1;
-            plan.wheel(
-                    wheel.front() ? 0 : wheelbase,
-                    side * across * g.track(wheel.axle()),
-                    scale * g.tyre(wheel.axle()),
-                    scale * g.rim(wheel.axle()) / 2,
-                    halfWidth);
-        }
+        double halfWidth = halfWidth(scale);
+        bodyOnWheels(plan, g, scale, across);
         double left = across * g.frontTrack();
         double out = half + halfWidth + 26;
         plan.dimension(0, out, wheelbase, out);
@@ -54,7 +51,7 @@ public final class GeometryDrawing implements VehicleDrawing {
         double side = -(left + halfWidth + 16);
         plan.dimension(-tyre, side, 0, side);
         letter(plan, -tyre / 2, side, "E");
-        arms(plan, g, left, scale);
+        arms(plan, g, left, scale, true);
         if (upright) {
             plan.labelAt("note", width / 2, 14, "middle", "sketch.front.up");
         } else {
@@ -64,12 +61,41 @@ public final class GeometryDrawing implements VehicleDrawing {
         return plan.drawing(width, height, Map.of());
     }
 
+    @Override
+    public Drawing above(VehicleGeometry g) {
+        double scale = LENGTH_ABOVE / g.wheelbase();
+        double across = 0.5 * scale;
+        double ends = scale * Math.max(g.tyre(Axle.FRONT), g.tyre(Axle.REAR)) + OVERHANG;
+        double width = scale * Math.max(g.frontTrack(), g.rearTrack()) + 4 * halfWidth(scale);
+        var plan = new Plan(true, width / 2, ends);
+        bodyOnWheels(plan, g, scale, across);
+        arms(plan, g, across * g.frontTrack(), scale, false);
+        return plan.drawing(width, LENGTH_ABOVE + 2 * ends, Map.of());
+    }
+
+    private static double halfWidth(double scale) {
+        return Math.max(8, scale * 95);
+    }
+
+    private static void bodyOnWheels(Plan plan, VehicleGeometry g, double scale, double across) {
+        plan.body(scale * g.wheelbase(), across * g.frontTrack(), scale);
+        for (Wheel wheel : Wheel.values()) {
+            double side = wheel.left() ? 1 : -1;
+            plan.wheel(
+                    wheel.front() ? 0 : scale * g.wheelbase(),
+                    side * across * g.track(wheel.axle()),
+                    scale * g.tyre(wheel.axle()),
+                    scale * g.rim(wheel.axle()) / 2,
+                    halfWidth(scale));
+        }
+    }
+
     private static void letter(Plan plan, double along, double left, String letter) {
         plan.label("view-name", along + 4, left + 4, "middle", "sketch.letter." + letter);
     }
 
     /** Steering arms, the length of one as F, and the rods between them and the rack or link. */
-    private static void arms(Plan plan, VehicleGeometry g, double left, double scale) {
+    private static void arms(Plan plan, VehicleGeometry g, double left, double scale, boolean lettered) {
         double toward = g.linkage() == Linkage.BEHIND ? 1 : -1;
         double arm = toward * Math.max(26, scale * g.armLength().orElse(0));
         for (int side : new int[] {1, -1}) {
@@ -77,7 +103,7 @@ public final class GeometryDrawing implements VehicleDrawing {
             plan.line("ink", arm, side * (left - 16), arm, side * left * 0.35);
         }
         plan.line("body", arm, -left * 0.35, arm, left * 0.35);
-        if (g.armLength().isPresent()) {
+        if (lettered && g.armLength().isPresent()) {
             plan.dimension(0, left - 34, arm, left - 34);
             letter(plan, arm / 2, left - 34, "F");
         }

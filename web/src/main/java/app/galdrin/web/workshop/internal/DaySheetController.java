@@ -1,0 +1,120 @@
+package app.galdrin.web.workshop.internal;
+
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.VehicleStanding;
+import app.galdrin.web.sitting.FoundReference;
+import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
+import app.galdrin.web.task.OpenTask;
+import app.galdrin.web.task.Tasks;
+import app.galdrin.web.workshop.VehicleCard;
+import app.galdrin.web.workshop.VehicleCards;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** The day sheet: each vehicle with its bay, how it is set, who sits on it, what has to be read and what has to be put back. */
+@Controller
+class DaySheetController {
+
+    private final VehicleCards cards;
+    private final Tasks tasks;
+    private final VehicleReferences references;
+    private final Sittings sittings;
+
+    DaySheetController(VehicleCards cards, Tasks tasks, VehicleReferences references, Sittings sittings) {
+        this.cards = cards;
+        this.tasks = tasks;
+        this.references = references;
+        this.sittings = sittings;
+    }
+
+    /** State of the instructor's readings of a vehicle for a task. */
+    enum Reading {
+        /** Readings of the state that the vehicle is in. */
+        READ("read"),
+        /** Readings of the same setting, before it was adjusted and put back. */
+        BEFORE("before"),
+        /** No readings: nobody can be marked against them. */
+        NONE("none");
+
+        private final String key;
+
+        Reading(String key) {
+            this.key = key;
+        }
+
+        /** Returns the end of its message's key. */
+        public String key() {
+            return key;
+        }
+    }
+
+    /** A task that is open on a vehicle, and whether the vehicle has been read for it. */
+    record OpenUse(OpenTask task, Reading reading) {}
+
+    /** A line of the sheet. */
+    record Line(VehicleCard card, List<OpenUse> uses) {
+
+        /** Returns whether an instructor has something to do with it: put it back, or read it. */
+        public boolean isDue() {
+            return card.isAdjusted() || uses.stream().anyMatch(use -> use.reading() == Reading.NONE);
+        }
+    }
+
+    @GetMapping("/bays/day")
+    String page(@AuthenticationPrincipal SignedIn me, Model model) {
+        Map<UUID, List<OpenTask>> open = tasks.openByVehicle(me.centreId());
+        List<Line> lines = cards.all(me).stream()
+                .filter(card -> isInUse(card, open))
+                .sorted(Comparator.comparing(DaySheetController::bay))
+                .map(card -> new Line(
+                        card,
+                        open.getOrDefault(card.vehicleId(), List.of()).stream()
+                                .map(task -> new OpenUse(task, reading(me, task, card)))
+                                .toList()))
+                .toList();
+        model.addAttribute("lines", lines);
+        model.addAttribute("due", lines.stream().filter(Line::isDue).count());
+        model.addAttribute("day", LocalDate.now(me.zoneId()));
+        return "workshop/day";
+    }
+
+    /** Returns whether it stands in a bay, is open to a class, or has to be put back. */
+    private static boolean isInUse(VehicleCard card, Map<UUID, List<OpenTask>> open) {
+        return bay(card) < Integer.MAX_VALUE || open.containsKey(card.vehicleId()) || card.isAdjusted();
+    }
+
+    private static int bay(VehicleCard card) {
+        return Optional.ofNullable(card.standing())
+                .flatMap(VehicleStanding::bayNumber)
+                .orElse(Integer.MAX_VALUE);
+    }
+
+    private Reading reading(SignedIn me, OpenTask task, VehicleCard card) {
+        if (card.standing() == null) {
+            return Reading.NONE;
+        }
+        UUID state = card.standing().stateId();
+        Optional<FoundReference> found = references
+                .findReference(me.centreId(), task.taskId(), state)
+                .filter(reference -> isWritten(me, reference));
+        if (found.isEmpty()) {
+            return Reading.NONE;
+        }
+        return found.get().stateId().equals(state) ? Reading.READ : Reading.BEFORE;
+    }
+
+    private boolean isWritten(SignedIn me, FoundReference reference) {
+        Sitting sitting = sittings.sitting(me, reference.id());
+        return sitting.state().lastSeq() > 0;
+    }
+}

@@ -1,0 +1,225 @@
+package app.galdrin.web.workshop.internal;
+
+import app.galdrin.core.fault.FaultDraw;
+import app.galdrin.core.fault.FaultPlan;
+import app.galdrin.core.fault.FaultPlanner;
+import app.galdrin.core.fault.FaultRequest;
+import app.galdrin.core.fault.FaultSight;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Measurand;
+import app.galdrin.core.figure.Measurand.Form;
+import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.sitting.Answers;
+import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.task.Assignment;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.Work;
+import app.galdrin.core.uncertainty.Estimate;
+import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.sitting.FoundReference;
+import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleReferences;
+import app.galdrin.web.task.TaskBay;
+import app.galdrin.web.task.TaskVersion;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/** Works out which fault can be set on a vehicle for a task, from what the vehicle reads now. */
+@Component
+class FaultDesk {
+
+    /** Standard deviation of what is as likely anywhere within half a tolerance either way: half the width over √3. */
+    private static final double EVENLY = Math.sqrt(3);
+
+    private final Sittings sittings;
+    private final VehicleReferences references;
+
+    FaultDesk(Sittings sittings, VehicleReferences references) {
+        this.sittings = sittings;
+        this.references = references;
+    }
+
+    /**
+     * Figures of a vehicle, rad or mm.
+     *
+     * @param assumed those that nobody has read: they are taken as the sheet prefers them, or as half of a total
+     */
+    record KnownFigures(Map<FigureId, Estimate> values, Set<FigureId> assumed) {}
+
+    /**
+     * Fault as it was worked out, and what the task sees of it.
+     *
+     * @param sights empty where nothing can be set
+     */
+    record WorkedFault(FaultPlan plan, List<FaultSight> sights) {
+
+        /** Returns whether some step of the task sees something of it. */
+        boolean isSeen() {
+            return sights.stream().anyMatch(FaultSight::isSeen);
+        }
+    }
+
+    /** Returns what a vehicle reads now, for a task: by the reference of its state where one was taken. */
+    KnownFigures now(SignedIn me, TaskVersion task, TaskBay place) {
+        SpecificationSheet sheet = place.sheet().sheet();
+        Map<FigureId, Estimate> values = new HashMap<>(read(me, task, place));
+        Set<FigureId> assumed = new HashSet<>();
+        FaultRequest.movable(sheet).stream()
+                .filter(figure -> !values.containsKey(figure))
+                .forEach(figure -> assume(figure, sheet, values).ifPresent(value -> {
+                    values.put(figure, value);
+                    assumed.add(figure);
+                }));
+        return new KnownFigures(values, assumed);
+    }
+
+    /** Figures as read, the best known of each, rad or mm. */
+    private Map<FigureId, Estimate> read(SignedIn me, TaskVersion task, TaskBay place) {
+        Map<FigureId, Estimate> best = new HashMap<>();
+        Optional<FoundReference> found = references.findReference(me.centreId(), task.id(), place.stateId());
+        if (found.isEmpty() || place.standing().isAdjusted()) {
+            return best;
+        }
+        Practical practical = task.practical();
+        SpecificationSheet sheet = place.sheet().sheet();
+        Answers answers = references.asRead(
+                me.centreId(),
+                found.get(),
+                place.stateId(),
+                sheet,
+                sittings.log(me.centreId(), found.get().id()).answers());
+        var own = OwnFigures.ofReference(new Assignment(practical, sheet, BayFloor.LEVEL), answers);
+        for (Measure measure : practical.measures(0)) {
+            own.means(measure, 0)
+                    .forEach((figure, value) -> best.merge(
+                            figure,
+                            value,
+                            (one, other) -> one.standardUncertainty() <= other.standardUncertainty() ? one : other));
+        }
+        return best;
+    }
+
+    /** Half of a total that was read, else what the sheet prefers; as uncertain as half a tolerance either way. */
+    private static Optional<Estimate> assume(FigureId figure, SpecificationSheet sheet, Map<FigureId, Estimate> read) {
+        double spread = sheet.limits(figure)
+                .filter(l -> l.min().isPresent() && l.max().isPresent())
+                .map(l -> (l.max().getAsDouble() - l.min().getAsDouble()) / 2 / EVENLY)
+                .orElse(0.0);
+        Optional<Estimate> total = figure.measurand() == Measurand.TOE
+                ? figure.axle().map(axle -> read.get(FigureId.of(Measurand.TOTAL_TOE, axle)))
+                : Optional.empty();
+        if (total.isPresent()) {
+            double half = total.get().standardUncertainty() / 2;
+            return Optional.of(new Estimate(total.get().value() / 2, Math.hypot(half, spread)));
+        }
+        return sheet.limits(figure)
+                .map(Limits::target)
+                .filter(OptionalDouble::isPresent)
+                .map(target -> new Estimate(target.getAsDouble(), spread));
+    }
+
+    /** Draws a fault that the task can see, of one difficulty; one that shows a slip where the form asks for that. */
+    Optional<FaultRequest> draw(TaskVersion task, TaskBay place, KnownFigures now, FaultForm form) {
+        Assignment assignment = assignment(task, place);
+        Map<FigureId, Estimate> figures = withTotals(now);
+        Optional<WorkedSlip> slip = slips(assignment).stream()
+                .filter(s -> s.key().equals(form.slip()))
+                .findFirst();
+        return slip.isPresent()
+                ? FaultDraw.showing(
+                        assignment,
+                        figures,
+                        form.road(),
+                        form.difficulty(),
+                        form.seed(),
+                        slip.get().step(),
+                        slip.get().slip())
+                : FaultDraw.draw(assignment, figures, form.road(), form.difficulty(), form.seed());
+    }
+
+    /** A slip that can be made in working the readings of a step. */
+    record WorkedSlip(String step, String slip) {
+
+        /** Names it in a form. */
+        public String key() {
+            return step + "/" + slip;
+        }
+    }
+
+    /** The slips that can be made in working the figures that a task asks for, in the order of its steps. */
+    static List<WorkedSlip> slips(Assignment assignment) {
+        List<String> worked = assignment
+                .practical()
+                .of(Work.class)
+                .flatMap(work -> work.asked().stream())
+                .map(Work.Item::from)
+                .distinct()
+                .toList();
+        return assignment.practical().measures(0).stream()
+                .filter(measure -> worked.contains(measure.id()))
+                .flatMap(measure ->
+                        assignment.slips(measure).stream().map(slip -> new WorkedSlip(measure.id(), slip.key())))
+                .toList();
+    }
+
+    /** Totals and side differences follow from wheels where they were not read themselves. */
+    private static Map<FigureId, Estimate> withTotals(KnownFigures now) {
+        Map<FigureId, Estimate> all = new HashMap<>(now.values());
+        for (FigureId figure : now.values().keySet()) {
+            for (Measurand made : figure.measurand().madeOfIt()) {
+                figure.axle()
+                        .map(axle -> FigureId.of(made, axle))
+                        .ifPresent(both -> ofBoth(both, now.values()).ifPresent(value -> all.putIfAbsent(both, value)));
+            }
+        }
+        return all;
+    }
+
+    private static Optional<Estimate> ofBoth(FigureId both, Map<FigureId, Estimate> wheels) {
+        double value = 0;
+        double variance = 0;
+        for (Wheel wheel : Wheel.values()) {
+            if (both.measurand().form() != Form.OWN && both.axle().equals(Optional.of(wheel.axle()))) {
+                Estimate one = wheels.get(both.part(wheel));
+                if (one == null) {
+                    return Optional.empty();
+                }
+                value += (wheel.left() ? 1 : both.measurand().form().rightFactor()) * one.value();
+                variance += Math.pow(one.standardUncertainty(), 2);
+            }
+        }
+        return both.measurand().form() == Form.OWN
+                ? Optional.empty()
+                : Optional.of(new Estimate(value, Math.sqrt(variance)));
+    }
+
+    /** Works a fault out: what to turn, what the vehicle reads then, and what the task sees of it. */
+    WorkedFault work(TaskVersion task, TaskBay place, KnownFigures now, FaultForm form) {
+        SpecificationSheet sheet = place.sheet().sheet();
+        Map<FigureId, Double> wanted = form.wanted(asked(sheet));
+        FaultPlan plan = FaultPlanner.plan(new FaultRequest(sheet, now.values(), wanted, form.road()));
+        List<FaultSight> sights = plan instanceof FaultPlan.Moves moves
+                ? FaultSight.of(assignment(task, place), moves.moves())
+                : List.of();
+        return new WorkedFault(plan, sights);
+    }
+
+    /** The figures that can be asked for on a vehicle. */
+    static List<FigureId> asked(SpecificationSheet sheet) {
+        return FaultRequest.movable(sheet).stream().filter(FaultForm::isAsked).toList();
+    }
+
+    static Assignment assignment(TaskVersion task, TaskBay place) {
+        return Assignment.of(task.practical(), place.sheet().sheet());
+    }
+}
