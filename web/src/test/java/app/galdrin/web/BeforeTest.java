@@ -25,6 +25,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -186,6 +187,33 @@ class BeforeTest {
     }
 
     /** No mark of a checklist or of repeats; of readings what missing repeats cost, and the slips. */
+    /** Each task keeps its vehicle, which stands in one place and in a state that was worked with; no two stand in one bay. */
+    @Test
+    void everyVehicle_standsWhereItWasUsedLast() {
+        String newest =
+                "(select distinct on (centre_id, vehicle_id) * from vehicle_standing order by centre_id, vehicle_id, seq desc)";
+        assertTrue(count("select count(*) from task_version") > 0);
+        assertEquals(
+                0,
+                count("select count(*) from task_version t where not exists (select from task_vehicle v join " + newest
+                        + " n on n.centre_id = v.centre_id and n.vehicle_id = v.vehicle_id"
+                        + " where v.centre_id = t.centre_id and v.task_id = t.id)"));
+        assertEquals(
+                0,
+                count("select count(*) from (select from " + newest
+                        + " n where bay is not null group by centre_id, bay having count(*) > 1) shared"));
+        assertEquals(
+                0,
+                count(
+                        "select count(*) from " + newest + " n where not exists (select from vehicle_state s"
+                                + " left join sitting i on i.centre_id = s.centre_id and i.state_id = s.id"
+                                + " where s.centre_id = n.centre_id and s.id = n.state_id and (s.made_by = 'round' or i.id is not null))"));
+    }
+
+    private int count(String sql) {
+        return Objects.requireNonNull(jdbc.queryForObject(sql, Integer.class));
+    }
+
     @Test
     void thePresentEngine_marksOtherwise_whatItWasToChange() {
         Map<String, String> first = new TreeMap<>();

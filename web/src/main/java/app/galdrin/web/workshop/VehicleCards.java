@@ -77,13 +77,13 @@ public class VehicleCards {
                 .map(made -> state(me, made));
     }
 
-    /** The same, with what was turned for a setting where that was planned. */
+    /** The same, with what was turned for its setting where that was planned. */
     private String stateAndMoves(SignedIn me, SheetVersion sheet, @Nullable VehicleStanding standing) {
-        if (standing == null || standing.stateCause() != StandingCause.PRESET) {
+        if (standing == null || standing.isAdjusted()) {
             return state(me, standing);
         }
         List<String> turned = new WayBackWords(words, names)
-                .turned(standings.moves(me.centreId(), standing.stateId()), sheet.sheet());
+                .turned(standings.moves(me.centreId(), standing.settingId()), sheet.sheet());
         return turned.isEmpty()
                 ? state(me, standing)
                 : words.text("vehicle.state.turned", state(me, standing), String.join(" ", turned));

@@ -33,6 +33,8 @@ import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 @GaldrinTest
 class VehicleMovesTest {
@@ -65,6 +67,9 @@ class VehicleMovesTest {
 
     @Autowired
     private Bays bays;
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     private Centre centre;
     private SignedIn maud;
@@ -271,6 +276,24 @@ class VehicleMovesTest {
         } finally {
             pool.shutdownNow();
         }
+    }
+
+    /** The database itself keeps a state from coming out of another vehicle's. */
+    @Test
+    void aState_neverHasAPriorOfAnotherVehicle() {
+        centres.otherVehicle(centre, 2);
+        UUID other = tasks.bays(centre.id(), centre.taskId()).get(1).sheet().vehicleId();
+        var refused = assertThrows(
+                DataIntegrityViolationException.class,
+                () -> jdbc.update(
+                        "insert into vehicle_state (id, centre_id, vehicle_id, made_by, prior_id, made_by_person)"
+                                + " values (?, ?, ?, 'outside', ?, ?)",
+                        UUID.randomUUID(),
+                        centre.id(),
+                        other,
+                        now().stateId(),
+                        maud.personId()));
+        assertTrue(refused.getMessage().contains("prior_id"), refused.getMessage());
     }
 
     @Test

@@ -82,7 +82,7 @@ class FaultTest {
             assertEquals(List.of(), maud.breaches());
             maud.press("I have set it");
             maud.waitFor(() -> maud.path().startsWith("/tasks/" + centre.taskId() + "#"));
-            maud.waitForText(".state", "Track rod, left front: lengthen, 1 turns");
+            maud.waitForText(".state", "The fault: Track rod, left front: lengthen, 1 turns.");
         }
         assertEquals(List.of(new PartMove("rod.front.left", 1.0)), kept());
     }
