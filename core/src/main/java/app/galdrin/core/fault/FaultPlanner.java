@@ -85,10 +85,10 @@ public final class FaultPlanner {
             return new Refusal(reasons);
         }
         PartMoves moves = moves(wholeSteps(exact));
-        if (moves.units().isEmpty()) {
-            return new Refusal(List.of(new Reason.NothingWanted()));
-        }
         reasons.addAll(unreached(moves));
+        if (moves.units().isEmpty() && reasons.isEmpty()) {
+            reasons.add(new Reason.NothingWanted());
+        }
         reasons.addAll(unsafe(moves));
         return reasons.isEmpty() ? new Moves(moves, after(moves)) : new Refusal(reasons);
     }

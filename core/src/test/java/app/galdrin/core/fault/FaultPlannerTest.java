@@ -9,15 +9,22 @@ import app.galdrin.core.Vehicles;
 import app.galdrin.core.fault.FaultPlan.Difficulty;
 import app.galdrin.core.fault.FaultPlan.FigureAfter;
 import app.galdrin.core.fault.FaultPlan.Moves;
+import app.galdrin.core.fault.FaultPlan.Reason;
 import app.galdrin.core.fault.FaultPlan.Refusal;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.simulated.SlipProbe;
+import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.AdjusterUnit;
 import app.galdrin.core.spec.Limits;
+import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.steering.TrackRod;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.HashMap;
@@ -134,6 +141,75 @@ class FaultPlannerTest {
                         refusal.reasons().stream()
                                 .map(r -> r.getClass().getSimpleName())
                                 .toList()));
+    }
+
+    private static final FigureId CAMBER = figure("camber.front.left");
+    private static final FigureId TOE = figure("toe.front.left");
+
+    /** A cam of whole marks: 0.3 degrees of camber and -0.15 of toe a mark. */
+    private static Adjuster cam(int most) {
+        return new Adjuster(
+                Part.CAM,
+                Location.of(Wheel.FRONT_LEFT),
+                AdjusterUnit.CAM_MARK,
+                most,
+                1,
+                Map.of(CAMBER, effect(0.3), TOE, effect(-0.15)),
+                true);
+    }
+
+    private static Adjuster.Effect effect(double degrees) {
+        return Adjuster.Effect.of(Math.toRadians(degrees), Math.toRadians(Math.abs(degrees)) / 10);
+    }
+
+    private static FaultPlan byCam(double camber, Map<FigureId, Estimate> now, Adjuster... parts) {
+        var sheet = new SpecificationSheet(VAN.geometry(), VAN.lines(), List.of(parts));
+        return FaultPlanner.plan(
+                new FaultRequest(sheet, now, Map.of(CAMBER, Math.toRadians(camber)), RoadLimits.USUAL));
+    }
+
+    /**
+     * From −0.4 to 0.1 the cam needs 1.67 marks: two of them leave 0.2. They turn the wheel out by 0.3, which 0.475 turns of the rod take back:
+     * half a turn, though rounding what 1.67 marks need would give three eighths. The total follows from the wheels.
+     */
+    @Test
+    void partsThatDisturbOneAnother_areSetTogether() {
+        Map<FigureId, Estimate> now = preferred();
+        now.remove(figure("totalToe.front"));
+        Moves plan = assertInstanceOf(
+                Moves.class, byCam(0.1, now, cam(8), TrackRod.adjuster(Wheel.FRONT_LEFT, VAN.geometry())));
+        assertEquals(List.of(2.0, 0.5), List.of(turns(plan, "cam.front.left"), turns(plan, "rod.front.left")));
+        double toe = -0.3 + 0.5 * Vehicles.TURN;
+        assertEquals(
+                -0.08 + toe,
+                Math.toDegrees(after(plan, "totalToe.front").after().value()),
+                1e-9);
+        double step = Math.hypot(0.15, 0.125 * Vehicles.TURN) / Math.sqrt(12);
+        assertEquals(
+                Math.hypot(0.05, Math.hypot(2 * 0.015, step)),
+                Math.toDegrees(after(plan, "toe.front.left").after().standardUncertainty()),
+                1e-4);
+    }
+
+    /** Without a rod the toe would go with the cam, so that the cam stays; with two marks the camber is not reached. */
+    @Test
+    void whatWholeStepsDoNotReach_isSaidWithWhatTheyReach() {
+        Refusal alone = assertInstanceOf(Refusal.class, byCam(0.8, preferred(), cam(8)));
+        assertEquals(
+                List.of(new Reason.NotReached(CAMBER, Math.toRadians(-0.4))), alone.reasons(), "not: nothing wanted");
+        Refusal range = assertInstanceOf(
+                Refusal.class, byCam(1, preferred(), cam(2), TrackRod.adjuster(Wheel.FRONT_LEFT, VAN.geometry())));
+        assertTrue(range.reasons().get(0) instanceof Reason.BeyondRange no && Math.abs(no.needed() - 4.67) < 0.1);
+    }
+
+    /** One step of a rod moves the toe by 0.08 degrees: two strings can miss more, so that nobody would see it. */
+    @Test
+    void aChangeThatTheTaskCanMiss_isNotSeen() {
+        var assignment = Assignment.of(TaskStart.TOE.on(VAN, "Toe", OrderSchool.A, AnswerUnit.DEGREES), VAN);
+        Moves plan = assertInstanceOf(Moves.class, plan("toe.front.left=-0.10", RoadLimits.USUAL));
+        List<FaultSight> sights = FaultSight.of(assignment, plan.moves());
+        assertTrue(!sights.isEmpty() && sights.stream().noneMatch(FaultSight::isSeen), sights.toString());
+        assertTrue(sights.stream().allMatch(s -> s.change() != 0), "nothing of what stays");
     }
 
     /** A limit that the instructor sets holds, and what is within it is set. */
