@@ -30,6 +30,15 @@ public final class PartWords {
         return steps;
     }
 
+    /** Returns the move of a part: which way, and how far in its unit; {@code units} is positive the way that counts as positive. */
+    public String move(Adjuster part, double units) {
+        return words.text(
+                "move",
+                words.text("way." + part.part().way((int) Math.signum(units)).key()),
+                words.amount(units, part.unit()),
+                words.text("adjusterUnit." + part.unit().key()));
+    }
+
     /** Returns how far it is tightened, in the two units that are confused the most. */
     public String torque(Fastener f) {
         if (f.least().isEmpty() && f.most().isEmpty()) {

@@ -47,21 +47,14 @@ final class WayBackWords {
         if (move.basis() == Basis.UNKNOWN) {
             return words.text("vehicle.wayBack.unknown", name);
         }
-        String way = words.text("way." + move.wayBack().key());
-        String amount = move.basis() == Basis.DIRECTION ? way : amount(move.part(), way, move.amount());
+        String back = move.basis() == Basis.DIRECTION
+                ? words.text("way." + move.wayBack().key())
+                : parts.move(move.part(), -move.amount());
         return words.text(
                 "vehicle.wayBack." + move.basis().name().toLowerCase(Locale.ROOT),
                 name,
-                amount,
+                back,
                 String.join(" ", parts.steps(sheet, move.part())));
-    }
-
-    private String amount(Adjuster part, String way, double units) {
-        return words.text(
-                "move",
-                way,
-                words.amount(units, part.unit()),
-                words.text("adjusterUnit." + part.unit().key()));
     }
 
     /** Returns a sentence for each part that was moved for a setting. */
@@ -70,10 +63,8 @@ final class WayBackWords {
         for (Adjuster part : sheet.adjusters()) {
             for (PartMove move : moves) {
                 if (move.amount() != null && move.part().equals(part.id())) {
-                    String way = words.text("way."
-                            + part.part().way((int) Math.signum(move.amount())).key());
                     sentences.add(
-                            words.text("vehicle.turned", names.adjuster(part.id()), amount(part, way, move.amount())));
+                            words.text("vehicle.turned", names.adjuster(part.id()), parts.move(part, move.amount())));
                 }
             }
         }

@@ -8,7 +8,6 @@ import app.galdrin.core.fault.FaultPlan.Reason;
 import app.galdrin.core.fault.FaultPlan.Refusal;
 import app.galdrin.core.fault.FaultSight;
 import app.galdrin.core.figure.FigureId;
-import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.PartMoves;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.Assignment;
@@ -145,17 +144,9 @@ class FaultView {
                 .forEach((part, units) -> sentences.add(words.text(
                         "vehicle.wayBack.written",
                         names.adjuster(part.id()),
-                        amount(part, units),
+                        parts.move(part, units),
                         String.join(" ", parts.steps(sheet, part)))));
         return sentences;
-    }
-
-    private String amount(Adjuster part, double units) {
-        return words.text(
-                "move",
-                words.text("way." + part.part().way((int) Math.signum(units)).key()),
-                words.amount(units, part.unit()),
-                words.text("adjusterUnit." + part.unit().key()));
     }
 
     /** Returns the end of the key of a mark: inside, outside or too close to tell; empty where the sheet has no limits. */
