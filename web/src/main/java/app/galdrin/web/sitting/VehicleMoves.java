@@ -87,11 +87,17 @@ public class VehicleMoves {
      */
     @Transactional
     public Optional<Sentence> place(SignedIn me, SeenVehicle vehicle, OptionalInt bay, Facing facing) {
+        UUID centre = me.centreId();
+        // an entry holds its sheet before its vehicle: sheets that go along are held in that order too, so that neither
+        // waits for the other
+        standings.openOn(centre, vehicle.vehicleId()).stream()
+                .map(OpenSitting::id)
+                .sorted()
+                .forEach(sheet -> mapper.lock(centre, sheet));
         Optional<Sentence> refused = changedSince(me, vehicle).or(() -> standsStill(me, vehicle.vehicleId()));
         if (refused.isPresent()) {
             return refused;
         }
-        UUID centre = me.centreId();
         if (bay.isPresent() && !bays.exists(centre, bay.getAsInt())) {
             return Optional.of(Sentence.of("vehicle.noSuchBay", String.valueOf(bay.getAsInt())));
         }

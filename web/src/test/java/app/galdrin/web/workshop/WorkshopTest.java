@@ -102,14 +102,14 @@ class WorkshopTest {
         try (var maud = new Browser(port, 1280, 800).signIn(centre.instructor().signIn(), Centre.PASSWORD)) {
             maud.go("/bays");
             maud.press("Record a new setting");
-            maud.fill("What happened", "without a sheet");
+            maud.fill("What happened", "outside Galdrin");
             maud.fill("How it is set (your note)", "kerbed on the way in");
             maud.press("Record new setting");
             maud.waitForText(".vehicle-card .fault", "has read this vehicle and has not handed in");
             assertEquals("kerbed on the way in", maud.value("[name=note]"));
             maud.click("[name=sure]");
             maud.press("Record new setting");
-            maud.waitForText(".state", "It was changed without a sheet");
+            maud.waitForText(".state", "It was changed outside Galdrin");
             assertTrue(maud.text(".state").contains("kerbed on the way in"));
         }
     }
