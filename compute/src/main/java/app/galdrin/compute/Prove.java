@@ -22,6 +22,7 @@ public final class Prove {
     private static final String SEED = "--seed";
     private static final String CLUMSY = "--clumsy";
     private static final String ONLY = "--only";
+    private static final String REFERENCES = "--references";
     private static final String JSON = "--json";
     private static final int USUAL_SITTINGS = 30000;
     private static final int MOST_SITTINGS = 10_000_000;
@@ -44,6 +45,8 @@ public final class Prove {
                 .splitRegex(",")
                 .descriptionKey("only")
                 .build());
+        spec.addOption(
+                OptionSpec.builder(REFERENCES).descriptionKey("references").build());
         spec.addOption(OptionSpec.builder(JSON).descriptionKey("json").build());
         return spec;
     }
@@ -68,6 +71,10 @@ public final class Prove {
         if (!Proof.names().containsAll(only)) {
             System.err.println(Words.of("proveOnly", String.join(", ", Proof.names())));
             return Command.COULD_NOT_RUN;
+        }
+        if (given.hasMatchedOption(REFERENCES)) {
+            System.out.print(ProveReferences.tables(sittings, given.matchedOptionValue(SEED, 1L)));
+            return 0;
         }
         var proof = new Proof(given.matchedOptionValue(SEED, 1L), clumsy);
         Tally tally = (only.isEmpty() ? proof : proof.only(only)).sittings(sittings);

@@ -187,7 +187,8 @@ public class TestCentres {
         return sitting;
     }
 
-    private static Practical byPlates(SpecificationSheet sheet, int rounds) {
+    /** Returns front toe by plates, with up to so many rounds of adjusting. */
+    public static Practical byPlates(SpecificationSheet sheet, int rounds) {
         var plates = Procedures.of("plates");
         var total = List.of(FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT));
         var bare = new Practical(

@@ -10,6 +10,7 @@ import app.galdrin.core.task.Grade;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReferenceRule;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.SchemeDefaults;
 import app.galdrin.core.task.Step;
@@ -115,17 +116,7 @@ public final class TaskEditor {
     private static Practical whole(Practical p, String name, String typed) throws FieldRefusal {
         return switch (name) {
             case "title" -> p.titled(title(typed));
-            case "school" ->
-                new Practical(
-                        p.title(),
-                        FieldText.word(OrderSchool.values(), typed),
-                        p.rule(),
-                        p.mode(),
-                        p.outcome(),
-                        p.minutes(),
-                        p.steps(),
-                        p.scheme(),
-                        p.frontsTo());
+            case "school" -> p.with(FieldText.word(OrderSchool.values(), typed));
             case "rule" -> p.with(FieldText.word(DecisionRule.values(), typed));
             case "mode" -> p.with(FieldText.word(Mode.values(), typed));
             case "outcome" -> p.with(FieldText.word(OutcomeSchool.values(), typed));
@@ -139,6 +130,7 @@ public final class TaskEditor {
                         typed.isEmpty()
                                 ? Optional.<FrontDatum>empty()
                                 : Optional.of(FieldText.word(FrontDatum.values(), typed)));
+            case "references" -> p.with(FieldText.word(ReferenceRule.values(), typed));
             case "slipKeeps" ->
                 p.with(new Scheme(
                         p.scheme().criteria(),

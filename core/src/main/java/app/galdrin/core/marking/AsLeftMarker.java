@@ -1,6 +1,7 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.reference.ReferenceValue;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.MoveLines;
 import app.galdrin.core.sitting.Sheet;
@@ -19,14 +20,13 @@ import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.uncertainty.DoubtSource;
 import app.galdrin.core.uncertainty.Estimate;
-import app.galdrin.core.uncertainty.Scatter;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * Marks the vehicle as it was left, by the instructor's own readings. If they leave a figure in doubt, it is read once more. Both readings together
+ * Marks the vehicle as it was left, by others' readings. If they leave a figure in doubt, it is read once more. Both readings together
  * then decide, and a figure that is not certainly outside counts as its mean says.
  */
 @AutoService(AspectMarker.class)
@@ -46,8 +46,8 @@ public final class AsLeftMarker implements AspectMarker {
     public List<Evidence> evidence(Case sitting, Step step, Criterion criterion) {
         var round = (Round) step;
         int last = new Sheet(sitting.assignment()).rounds(round, sitting.answers());
-        boolean anything = round.measures().stream()
-                .anyMatch(m -> !sitting.left().repeats(m, last).isEmpty());
+        boolean anything =
+                round.measures().stream().anyMatch(m -> sitting.left().isRead(m, last));
         if (!anything) {
             return List.of(new Evidence.MissingEntry(Lack.AS_LEFT_REFERENCE, ""));
         }
@@ -67,18 +67,24 @@ public final class AsLeftMarker implements AspectMarker {
         // how alike the sides have to be is the sheet's to say, and what it prefers of that is zero
         boolean aimed = asked.aim() < Round.INSIDE && measure.figures().contains(figure);
         Limits limits = aimed ? ofSheet.within(asked.aim() / (double) Round.INSIDE) : ofSheet;
-        Optional<Estimate> read = mean(sitting, measure, round, figure);
+        Optional<Estimate> read = sitting.left().mean(measure, round, figure);
         if (read.isEmpty()) {
             return new Evidence.MissingEntry(Lack.AS_LEFT_REFERENCE, figure.key());
         }
-        boolean again = !sitting.leftAgain().each(measure, round, figure).isEmpty();
-        Estimate all = sitting.assignment().beside(figure, read.get(), part -> mean(sitting, measure, round, part));
+        boolean again = sitting.left().isReadAgain(measure, round, figure);
+        Estimate all = sitting.assignment()
+                .beside(figure, read.get(), part -> sitting.left().mean(measure, round, part));
         Optional<Estimate> thrust = thrust(sitting, measure, round);
         // another reading of the same wheels says nothing of their run-out
         all = ThrustReference.countedFrom(thrust, figure, all).without(DoubtSource::isOfVehicle);
         Judgement judgement = sitting.assignment().scale(figure).judge(figure, all, limits, DecisionRule.SIMPLE);
         if (judgement.zone().inDoubt() && !again && !sitting.references().closed()) {
             return new Evidence.MissingEntry(Lack.AS_LEFT_AGAIN, figure.key());
+        }
+        boolean accepted = judgement.zone() != Zone.OUTSIDE && judgement.accepted();
+        Optional<ReferenceValue> value = sitting.left().value(measure, figure);
+        if (!accepted && sitting.waitsForInstructor(value) && !saysSo(sitting, measure, round, figure, limits)) {
+            return new Evidence.MissingEntry(Lack.YOUR_READING, figure.key());
         }
         if (nothingMoves(sitting, figure) && (judgement.zone() == Zone.OUTSIDE || !judgement.accepted())) {
             return notAdjustable(sitting, figure, all, limits, judgement.zone());
@@ -90,28 +96,28 @@ public final class AsLeftMarker implements AspectMarker {
                 DecisionRule.SIMPLE,
                 judgement.zone(),
                 again,
-                judgement.zone() != Zone.OUTSIDE && judgement.accepted(),
+                accepted,
                 aimed,
-                sitting.line(figure, thrust, f -> sitting.left().mean(measure, round, f)));
+                sitting.line(figure, thrust, f -> sitting.left().firstMean(measure, round, f)),
+                value.map(ReferenceValue::parts).orElse(List.of()));
     }
 
-    /** The mean of all readings of the reference, both times together. */
-    private static Optional<Estimate> mean(Case sitting, Measure measure, int round, FigureId figure) {
-        List<Estimate> second = sitting.leftAgain().each(measure, round, figure);
-        Optional<Estimate> first = sitting.left().mean(measure, round, figure);
-        if (first.isEmpty() || second.isEmpty()) {
-            return first;
-        }
-        List<Estimate> readings = new ArrayList<>(sitting.left().each(measure, round, figure));
-        second.forEach(e -> readings.add(e.readAgain()));
-        return Optional.of(Scatter.mean(readings));
+    /** Returns whether his own readings do not accept a figure either. */
+    private static boolean saysSo(Case sitting, Measure measure, int round, FigureId figure, Limits limits) {
+        return sitting.own()
+                .mean(measure, round, figure)
+                .filter(own -> !sitting.assignment()
+                        .scale(figure)
+                        .judge(figure, own, limits, DecisionRule.SIMPLE)
+                        .accepted())
+                .isPresent();
     }
 
     /** The thrust as left; as found where nobody has read the rear again, since nothing moves it then. */
     private static Optional<Estimate> thrust(Case sitting, Measure measure, int round) {
         return sitting.assignment().frontsToThrustLine()
                 ? sitting.left()
-                        .mean(measure, round, ThrustReference.FIGURE)
+                        .firstMean(measure, round, ThrustReference.FIGURE)
                         .or(() -> sitting.practical()
                                 .of(Measure.class)
                                 .flatMap(m -> sitting.found().mean(m, 0, ThrustReference.FIGURE).stream())

@@ -4,6 +4,7 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Derivation;
+import app.galdrin.core.reference.ReferenceValue;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.sitting.OwnFigures;
@@ -31,19 +32,22 @@ public final class Case {
     private final Answers answers;
     private final References references;
     private final OwnFigures own;
-    private final OwnFigures found;
-    private final OwnFigures left;
-    private final OwnFigures leftAgain;
+    private final ReferenceFigures found;
+    private final ReferenceFigures left;
 
-    /** A sitting of an assignment; {@code found} are the figures of the reference as found. */
+    /** A sitting of an assignment; {@code found} are the figures of an instructor's reference as found. */
     Case(Assignment assignment, Answers answers, References references, OwnFigures found) {
         this.assignment = assignment;
         this.answers = answers;
         this.references = references;
         this.own = new OwnFigures(assignment, answers);
-        this.found = found;
-        this.left = OwnFigures.ofReference(assignment, references.asLeft());
-        this.leftAgain = OwnFigures.ofReference(assignment, references.asLeftAgain());
+        Optional<StateReferences> states = references.states();
+        this.found = states.<ReferenceFigures>map(StateReferences::found)
+                .orElseGet(() -> new InstructorFigures(found, Optional.empty()));
+        this.left = states.<ReferenceFigures>map(StateReferences::left)
+                .orElseGet(() -> new InstructorFigures(
+                        OwnFigures.ofReference(assignment, references.asLeft()),
+                        Optional.of(OwnFigures.ofReference(assignment, references.asLeftAgain()))));
     }
 
     /** The task on its vehicle and in its bay. */
@@ -61,9 +65,14 @@ public final class Case {
         return answers;
     }
 
-    /** Returns what the instructor read. */
+    /** Returns what the vehicle was read as. */
     public References references() {
         return references;
+    }
+
+    /** Returns whether a value may not cost marks before an instructor has read it: it rests on too few people. */
+    boolean waitsForInstructor(Optional<ReferenceValue> value) {
+        return !references.closed() && value.filter(v -> !v.mayCostMarks()).isPresent();
     }
 
     /** The apprentice's own. */
@@ -72,18 +81,13 @@ public final class Case {
     }
 
     /** The reference's as found. */
-    OwnFigures found() {
+    ReferenceFigures found() {
         return found;
     }
 
     /** The reference's as left. */
-    OwnFigures left() {
+    ReferenceFigures left() {
         return left;
-    }
-
-    /** The reference's as left when it was read once more. */
-    OwnFigures leftAgain() {
-        return leftAgain;
     }
 
     /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */

@@ -1,6 +1,7 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.reference.ReferencePart;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
@@ -13,6 +14,7 @@ import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Judge.Verdict;
 import app.galdrin.core.task.Plan.Instead;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -318,11 +320,12 @@ public sealed interface Evidence
     }
 
     /**
-     * The instructor's own as-left figure judged against the sheet.
+     * The as-left figure by others' readings judged against the sheet.
      *
      * @param again whether it is the mean of two readings, because the first left it in doubt
      * @param aimed whether the task asks to come nearer to what the sheet prefers than its limits, and {@code limits} are those
      * @param line what the wheel was judged against, where that is the thrust line
+     * @param parts what the reference rests on; empty where it is an instructor's own reading alone
      */
     record AsLeft(
             FigureId figure,
@@ -333,8 +336,15 @@ public sealed interface Evidence
             boolean again,
             boolean accepted,
             boolean aimed,
-            Optional<ThrustLine> line)
+            Optional<ThrustLine> line,
+            List<ReferencePart> parts)
             implements Evidence {
+
+        /** {@code parts}: null in what was stored before they were told. */
+        public AsLeft {
+            parts = Objects.requireNonNullElse(parts, List.of());
+        }
+
         @Override
         public double credit() {
             return accepted ? 1 : 0;

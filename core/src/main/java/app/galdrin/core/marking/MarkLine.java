@@ -63,16 +63,18 @@ public record MarkLine(
         return override.isEmpty() && any(e -> e instanceof Evidence.MissingEntry);
     }
 
-    /** Returns whether it waits for the vehicle as left to be read once more. */
+    /** Returns whether it waits for an instructor to read the vehicle. */
     public boolean asksForAnotherReading() {
-        return override.isEmpty() && any(e -> e instanceof Evidence.MissingEntry m && m.what() == Lack.AS_LEFT_AGAIN);
+        return override.isEmpty() && any(MarkLine::asksForReading);
+    }
+
+    private static boolean asksForReading(Evidence evidence) {
+        return evidence instanceof Evidence.MissingEntry m && m.what().asksForReading();
     }
 
     /** Returns whether it waits for that reading and for nothing else: all that is certain is as it should be. */
     public boolean inDoubtAlone() {
-        return asksForAnotherReading()
-                && !any(e ->
-                        e.credit() != 1 && !(e instanceof Evidence.MissingEntry m && m.what() == Lack.AS_LEFT_AGAIN));
+        return asksForAnotherReading() && !any(e -> e.credit() != 1 && !asksForReading(e));
     }
 
     /** Asked of every line of every sheet. */

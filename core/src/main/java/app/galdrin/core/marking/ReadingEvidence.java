@@ -2,6 +2,7 @@ package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.PlaceId;
+import app.galdrin.core.reference.ReferencePart;
 import app.galdrin.core.task.Band;
 import java.util.List;
 import java.util.Objects;
@@ -19,6 +20,7 @@ import java.util.Set;
  * @param slips that explain it, each a set of one
  * @param possible whether something else explains it as well
  * @param places that the one slip was made at; empty where it was made everywhere
+ * @param parts what the reference rests on; empty where it is an instructor's own reading alone
  */
 public record ReadingEvidence(
         FigureId figure,
@@ -32,12 +34,14 @@ public record ReadingEvidence(
         Optional<DoubtShare> doubtFrom,
         List<Set<String>> slips,
         boolean possible,
-        List<PlaceId> places)
+        List<PlaceId> places,
+        List<ReferencePart> parts)
         implements Evidence {
 
-    /** {@code places}: null in what was stored before they were told. */
+    /** {@code places} and {@code parts}: null in what was stored before they were told. */
     public ReadingEvidence {
         places = Objects.requireNonNullElse(places, List.of());
+        parts = Objects.requireNonNullElse(parts, List.of());
     }
 
     /** A band that is wider by less is the same to anyone who reads it. */
@@ -56,7 +60,8 @@ public record ReadingEvidence(
                 doubtFrom,
                 found.stream().<Set<String>>map(slip -> Set.of(slip.slip())).toList(),
                 found.stream().anyMatch(SlipExplanation::possible),
-                found.size() == 1 ? found.get(0).places().stream().sorted().toList() : List.of());
+                found.size() == 1 ? found.get(0).places().stream().sorted().toList() : List.of(),
+                parts);
     }
 
     /** Returns whether it lies off the reference by more than full marks allow. */

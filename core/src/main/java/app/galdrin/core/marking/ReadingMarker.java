@@ -1,6 +1,7 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.reference.ReferenceValue;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Band;
 import app.galdrin.core.task.Criterion;
@@ -34,7 +35,7 @@ public final class ReadingMarker implements AspectMarker {
         if (sitting.own().repeats(measure, 0).isEmpty()) {
             return List.of(sitting.unread(measure, "", measure.figures()));
         }
-        if (sitting.found().repeats(measure, 0).isEmpty()) {
+        if (!sitting.found().isRead(measure, 0)) {
             return List.of(new Evidence.MissingEntry(Lack.REFERENCE, ""));
         }
         List<Evidence> evidence = measure.figures().stream()
@@ -68,7 +69,8 @@ public final class ReadingMarker implements AspectMarker {
         int taken = sitting.own().each(measure, 0, figure).size();
         double share = (double) taken / measure.repeats();
         double credit = share * used.credit(own.get().value() - reference.get().value());
-        return new ReadingEvidence(
+        Optional<ReferenceValue> value = sitting.found().value(measure, figure);
+        var evidence = new ReadingEvidence(
                 figure,
                 figureOf(own.get()),
                 figureOf(reference.get()),
@@ -80,7 +82,11 @@ public final class ReadingMarker implements AspectMarker {
                 doubt(sitting, measure, own.get()),
                 List.of(),
                 false,
-                List.of());
+                List.of(),
+                value.map(ReferenceValue::parts).orElse(List.of()));
+        return evidence.off() && sitting.waitsForInstructor(value)
+                ? new Evidence.MissingEntry(Lack.YOUR_READING, figure.key())
+                : evidence;
     }
 
     /**

@@ -1,11 +1,14 @@
 package app.galdrin.core.marking;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.reference.ReadFigure;
+import app.galdrin.core.reference.VehicleHistory;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Practical;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,8 +26,8 @@ public final class ReferenceQuestion {
      * A figure of which many lie off the reference the same way.
      *
      * @param sittings that lie off this way
-     * @param median of their differences, own less reference, rad or mm
-     * @param expanded uncertainty of such a difference, median of theirs, rad or mm
+     * @param median of their differences, own less reference, rad or mm; the difference of all of them together where references are combined
+     * @param expanded uncertainty of such a difference, rad or mm
      */
     public record DisagreeingFigure(FigureId figure, int sittings, double median, double expanded) {}
 
@@ -45,6 +48,16 @@ public final class ReferenceQuestion {
                                 .ifPresent(
                                         there -> off.addAll(off(figure, differences(own, measure, figure, there))))));
         return off;
+    }
+
+    /** The figures in which an instructor's reading of a state lies off what all others say of it together, whoever they are. */
+    public static List<DisagreeingFigure> of(Practical practical, VehicleHistory history, String state) {
+        return practical.measures(0).stream()
+                .flatMap(measure -> measure.figures().stream()
+                        .flatMap(figure -> history.disagreement(state, ReadFigure.of(measure, figure)).stream()
+                                .map(off ->
+                                        new DisagreeingFigure(figure, off.others(), off.difference(), off.expanded()))))
+                .toList();
     }
 
     private static List<Difference> differences(

@@ -179,7 +179,7 @@ public final class TryOut {
         StepWriters.writeAll(apprentice, habit(assignment, kind, random), found.truth(), left);
         Answers asLeft = reference(assignment, left, 1, random);
         Answers again = reference(assignment, left, 1, random);
-        return new Sitting(paper.answers(), new References(found.reference(), asLeft, again, true));
+        return new Sitting(paper.answers(), new References(found.reference(), asLeft, again).toStand());
     }
 
     /** The instructor's readings, by hands like anybody's. */

@@ -4,6 +4,7 @@ import app.galdrin.core.Keyed;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Direction;
+import app.galdrin.core.spec.PartMoves;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
@@ -73,6 +74,32 @@ public final class NetMoves {
         return this;
     }
 
+    /** Returns what was moved in one round, by its sheet; empty where a part has no line, an amount is missing, or no round asks what was moved. */
+    public static Optional<PartMoves> ofRound(
+            Practical practical, SpecificationSheet sheet, Answers answers, int round) {
+        var moves = new NetMoves();
+        boolean isWritten = false;
+        for (Round step : practical.of(Round.class).filter(r -> r.most() > 1).toList()) {
+            List<Adjuster> parts = parts(practical, step, sheet);
+            isWritten |= !parts.isEmpty();
+            for (Adjuster part : parts) {
+                moves.isComplete &= moves.add(step.id(), round, part, answers, Basis.WRITTEN);
+            }
+        }
+        boolean isKnown = isWritten
+                && moves.isComplete
+                && moves.byPart.values().stream().allMatch(move -> move.basis() == Basis.WRITTEN);
+        Map<Adjuster, Double> amounts = new LinkedHashMap<>();
+        moves.moved().forEach(move -> amounts.put(move.part(), move.amount()));
+        return isKnown ? Optional.of(new PartMoves(amounts)) : Optional.empty();
+    }
+
+    private static List<Adjuster> parts(Practical practical, Round step, SpecificationSheet sheet) {
+        List<FigureId> figures =
+                step.measures().stream().flatMap(m -> m.figures().stream()).toList();
+        return practical.adjusters(figures, sheet);
+    }
+
     /** Adds what was planned; returns whether every part has its line. */
     private boolean addPlan(Practical practical, SpecificationSheet sheet, Answers answers) {
         List<Plan> plans = practical.of(Plan.class).toList();
@@ -87,9 +114,7 @@ public final class NetMoves {
 
     /** Adds what was moved in the rounds of a step; returns whether one was begun, and every part has its line in each of these. */
     private boolean addRounds(Practical practical, Round step, SpecificationSheet sheet, Answers answers) {
-        List<FigureId> figures =
-                step.measures().stream().flatMap(m -> m.figures().stream()).toList();
-        List<Adjuster> parts = practical.adjusters(figures, sheet);
+        List<Adjuster> parts = parts(practical, step, sheet);
         int begun = 0;
         int complete = 0;
         for (int round = 1; round <= step.most(); round++) {

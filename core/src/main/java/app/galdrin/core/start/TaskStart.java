@@ -19,6 +19,7 @@ import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReferenceRule;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.SchemeDefaults;
@@ -120,7 +121,9 @@ public enum TaskStart implements Keyed {
                 OutcomeSchool.COMPETENCE,
                 Optional.empty(),
                 steps,
-                new Scheme(List.of(), 0));
+                new Scheme(List.of(), 0),
+                Optional.empty(),
+                ReferenceRule.COMBINED);
         return withDefaults(bare, sheet);
     }
 

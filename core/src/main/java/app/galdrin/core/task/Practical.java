@@ -21,6 +21,7 @@ import java.util.stream.Stream;
  * @param steps in the order of the work
  * @param minutes limit of time, if there is one
  * @param frontsTo what front wheels are judged against; empty where that follows from the vehicle, {@link Assignment#frontsToThrustLine}
+ * @param references whose readings sittings are marked against
  */
 public record Practical(
         String title,
@@ -31,7 +32,8 @@ public record Practical(
         Optional<Integer> minutes,
         List<Step> steps,
         Scheme scheme,
-        Optional<FrontDatum> frontsTo) {
+        Optional<FrontDatum> frontsTo,
+        ReferenceRule references) {
 
     public static final int MOST_STEPS = 40;
     public static final int MOST_LINES = 60;
@@ -44,7 +46,21 @@ public record Practical(
         steps = List.copyOf(steps);
     }
 
-    /** Creates a practical whose front wheels are judged against what the vehicle asks. */
+    /** Creates a practical that is marked against an instructor's own readings. */
+    public Practical(
+            String title,
+            OrderSchool school,
+            DecisionRule rule,
+            Mode mode,
+            OutcomeSchool outcome,
+            Optional<Integer> minutes,
+            List<Step> steps,
+            Scheme scheme,
+            Optional<FrontDatum> frontsTo) {
+        this(title, school, rule, mode, outcome, minutes, steps, scheme, frontsTo, ReferenceRule.INSTRUCTOR);
+    }
+
+    /** Creates the same whose front wheels are judged against what the vehicle asks. */
     public Practical(
             String title,
             OrderSchool school,
@@ -59,42 +75,52 @@ public record Practical(
 
     /** Returns the same with another title. */
     public Practical titled(String other) {
-        return new Practical(other, school, rule, mode, outcome, minutes, steps, scheme, frontsTo);
+        return new Practical(other, school, rule, mode, outcome, minutes, steps, scheme, frontsTo, references);
+    }
+
+    /** Returns the same with another order of adjusting. */
+    public Practical with(OrderSchool other) {
+        return new Practical(title, other, rule, mode, outcome, minutes, steps, scheme, frontsTo, references);
     }
 
     /** Returns the same with another rule for verdicts. */
     public Practical with(DecisionRule other) {
-        return new Practical(title, school, other, mode, outcome, minutes, steps, scheme, frontsTo);
+        return new Practical(title, school, other, mode, outcome, minutes, steps, scheme, frontsTo, references);
     }
 
     /** Returns the same in another mode. */
     public Practical with(Mode other) {
-        return new Practical(title, school, rule, other, outcome, minutes, steps, scheme, frontsTo);
+        return new Practical(title, school, rule, other, outcome, minutes, steps, scheme, frontsTo, references);
     }
 
     /** The same with other steps; its scheme is not theirs yet. */
     public Practical with(List<Step> others) {
-        return new Practical(title, school, rule, mode, outcome, minutes, others, scheme, frontsTo);
+        return new Practical(title, school, rule, mode, outcome, minutes, others, scheme, frontsTo, references);
     }
 
     /** Returns the same with another scheme. */
     public Practical with(Scheme other) {
-        return new Practical(title, school, rule, mode, outcome, minutes, steps, other, frontsTo);
+        return new Practical(title, school, rule, mode, outcome, minutes, steps, other, frontsTo, references);
     }
 
     /** Returns the same with its outcome said otherwise. */
     public Practical with(OutcomeSchool other) {
-        return new Practical(title, school, rule, mode, other, minutes, steps, scheme, frontsTo);
+        return new Practical(title, school, rule, mode, other, minutes, steps, scheme, frontsTo, references);
     }
 
     /** The same with another limit of time, in minutes, or none. */
     public Practical withMinutes(Optional<Integer> limit) {
-        return new Practical(title, school, rule, mode, outcome, limit, steps, scheme, frontsTo);
+        return new Practical(title, school, rule, mode, outcome, limit, steps, scheme, frontsTo, references);
     }
 
     /** The same, its front wheels judged against this; empty where that follows from the vehicle. */
     public Practical with(Optional<FrontDatum> datum) {
-        return new Practical(title, school, rule, mode, outcome, minutes, steps, scheme, datum);
+        return new Practical(title, school, rule, mode, outcome, minutes, steps, scheme, datum, references);
+    }
+
+    /** Returns the same, marked against other readings. */
+    public Practical with(ReferenceRule readings) {
+        return new Practical(title, school, rule, mode, outcome, minutes, steps, scheme, frontsTo, readings);
     }
 
     /** Every step, those within rounds behind their round. */

@@ -35,6 +35,7 @@ public final class TaskDocument {
 
     private static final String FORMAT = "galdrin.task";
     private static final String FRONTS_TO = "frontsTo";
+    private static final String REFERENCES = "references";
     private static final Pattern ID = Pattern.compile("[a-z][a-zA-Z0-9]{0,39}");
     private static final JsonFactory JSON = new JsonFactory();
 
@@ -111,7 +112,8 @@ public final class TaskDocument {
                         "marks",
                         "slipKeepsPercent",
                         "grades",
-                        FRONTS_TO));
+                        FRONTS_TO,
+                        REFERENCES));
         if (!FORMAT.equals(json.get("format"))) {
             faults.add("format", TaskFaultCode.UNKNOWN, String.valueOf(json.get("format")));
         }
@@ -138,7 +140,8 @@ public final class TaskDocument {
                 new Scheme(criteria, keeps, grades),
                 json.has(FRONTS_TO)
                         ? Optional.of(faults.word(json, FRONTS_TO, FrontDatum.values(), FrontDatum.THRUST_LINE))
-                        : Optional.empty());
+                        : Optional.empty(),
+                faults.word(json, REFERENCES, ReferenceRule.values(), ReferenceRule.INSTRUCTOR));
     }
 
     private static List<Step> lifted(List<Step> steps, int version) {
@@ -226,6 +229,9 @@ public final class TaskDocument {
             json.writeStringProperty("outcome", practical.outcome().key());
             practical.minutes().ifPresent(minutes -> json.writeNumberProperty("minutes", minutes));
             practical.frontsTo().ifPresent(datum -> json.writeStringProperty(FRONTS_TO, datum.key()));
+            if (practical.references() != ReferenceRule.INSTRUCTOR) {
+                json.writeStringProperty(REFERENCES, practical.references().key());
+            }
             json.writeArrayPropertyStart("steps");
             for (Step step : practical.steps()) {
                 json.writeStartObject();

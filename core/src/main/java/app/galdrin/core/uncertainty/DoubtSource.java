@@ -89,6 +89,13 @@ public final class DoubtSource {
         return origin.isOfOneSetUp ? new DoubtSource(origin, "again/" + name, group) : this;
     }
 
+    /** Returns the source it is where everything was set up and read by one of several: another one but for a datum of the vehicle, the bay or the sheet. */
+    public DoubtSource readBy(String reader) {
+        return origin.isOfOneSetUp || origin == Origin.INPUT
+                ? new DoubtSource(origin, reader + "/" + name, group)
+                : this;
+    }
+
     @Override
     public boolean equals(@Nullable Object other) {
         return this == other || other instanceof DoubtSource source && hash == source.hash && name.equals(source.name);

@@ -140,6 +140,12 @@ public final class Estimate {
         return new Estimate(value, () -> new Doubt(standardUncertainty(), budget().mapped(DoubtSource::readAgain)));
     }
 
+    /** Returns the figure, in its unit, as one of several read it: what is his alone comes from sources of his own. */
+    public Estimate readBy(String reader) {
+        return new Estimate(
+                value, () -> new Doubt(standardUncertainty(), budget().mapped(source -> source.readBy(reader))));
+    }
+
     /**
      * The same doubt about the value as it is printed, in the figure's unit.
      *

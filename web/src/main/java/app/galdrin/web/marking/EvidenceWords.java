@@ -33,6 +33,7 @@ public class EvidenceWords {
     private final TargetWords targets;
     private final PlanWords plans;
     private final SlipWords slips;
+    private final ReferenceWords references;
 
     EvidenceWords(
             Words words,
@@ -40,7 +41,9 @@ public class EvidenceWords {
             WorkingEvidenceWords worked,
             TargetWords targets,
             PlanWords plans,
-            SlipWords slips) {
+            SlipWords slips,
+            ReferenceWords references) {
+        this.references = references;
         this.words = words;
         this.working = working;
         this.worked = worked;
@@ -225,6 +228,9 @@ public class EvidenceWords {
         if (e.widened()) {
             lines.add(say("evidence.reading.widened", words.doubt(e.promised(), e.figure())));
         }
+        if (!e.parts().isEmpty()) {
+            lines.add(references.rests(e.parts(), e.reference(), e.figure()));
+        }
         if (e.taken() < e.asked()) {
             lines.add(say("evidence.reading.taken", e.taken(), e.asked()));
         }
@@ -334,7 +340,8 @@ public class EvidenceWords {
     private EvidenceText asLeft(Evidence.AsLeft e) {
         // what the sheet allows and the task does not is no matter of the sheet
         boolean said = e.accepted() || e.aimed();
-        String key = "evidence.asLeft." + (e.again() ? "again." : "") + (said ? "accepted" : "refused");
+        String read = e.parts().isEmpty() ? e.again() ? "again." : "" : "together.";
+        String key = "evidence.asLeft." + read + (said ? "accepted" : "refused");
         EvidenceText text = EvidenceText.of(
                         words.name(e.figure()),
                         e.accepted(),
@@ -344,8 +351,10 @@ public class EvidenceWords {
                                 say("zone." + e.zone().key())))
                 .with(ToleranceRule.of(
                         e.figure(), e.reference().value(), e.reference().doubt(), e.limits(), e.zone()));
+        EvidenceText resting =
+                e.parts().isEmpty() ? text : text.also(references.rests(e.parts(), e.reference(), e.figure()));
         EvidenceText counted =
-                e.line().map(line -> text.also(plans.thrustLine(line))).orElse(text);
+                e.line().map(line -> resting.also(plans.thrustLine(line))).orElse(resting);
         EvidenceText ruled = e.accepted() ? counted : counted.also(say("evidence.asLeft.rule"));
         return e.aimed() ? ruled.also(say("evidence.asLeft.aimed." + (e.accepted() ? "met" : "missed"))) : ruled;
     }

@@ -43,6 +43,8 @@ public class EvidenceJson {
 
     private static final TypeReference<List<Evidence>> EVIDENCE = new TypeReference<>() {};
 
+    private static final TypeReference<Map<UUID, Integer>> SEQS = new TypeReference<>() {};
+
     private final JsonMapper mapper = JsonMapper.builder()
             .addMixIn(Evidence.class, Kinds.class)
             // what was stored before a kind said more: no slip was called chance then
@@ -133,6 +135,10 @@ public class EvidenceJson {
 
     public String seqs(Map<UUID, Integer> seqs) {
         return mapper.writeValueAsString(seqs);
+    }
+
+    Map<UUID, Integer> readSeqs(String seqs) {
+        return mapper.readValue(seqs, SEQS);
     }
 
     public MarkSheetRow.LineRow toRow(MarkLine line, int ordinal) {

@@ -2,6 +2,7 @@ package app.galdrin.web.marksheet;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -16,6 +17,9 @@ interface MarkSheetMapper {
 
     /** Returns whether a sheet was signed at this entry, by this engine and these references. */
     boolean isSignedAs(UUID centreId, UUID sittingId, int entrySeq, String engine, String referenceSeqs);
+
+    /** The sheets with readings that a sitting was signed by, with how many entries each had; as it was stored last. */
+    Optional<String> referenceSeqs(UUID centreId, UUID sittingId);
 
     int lastNumber(UUID centreId, UUID sittingId, UUID personId);
 

@@ -19,6 +19,7 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -199,8 +200,12 @@ public class MarkSheets {
             return Optional.empty();
         }
         Log log = sittings.log(me.centreId(), sitting.id());
+        // what other apprentices have handed in since it was signed is for the next signature
+        Map<UUID, Integer> signedBy = mapper.referenceSeqs(me.centreId(), sitting.id())
+                .map(json::readSeqs)
+                .orElse(Map.of());
         MarkSheet now = sittingMarks.markSheet(
-                sitting, log, sittingMarks.references(sitting, log).references());
+                sitting, log, sittingMarks.references(sitting, log, signedBy).references());
         Optional<MarkSheet> signed = stored(sitting);
         if (!state.signed() || signed.isEmpty() || !sameMarks(signed.get(), now)) {
             return Optional.of(Sentence.of("desk.notSigned"));

@@ -5,15 +5,20 @@ import app.galdrin.core.marking.MarkSheet;
 import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.ReferenceQuestion;
 import app.galdrin.core.marking.References;
+import app.galdrin.core.marking.StateReferences;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.HandIn;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReferenceRule;
 import app.galdrin.web.sitting.FoundReference;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleHistories;
+import app.galdrin.web.sitting.VehicleHistories.CountingSheets;
+import app.galdrin.web.sitting.VehicleHistories.KnownVehicle;
 import app.galdrin.web.sitting.VehicleReferences;
 import java.time.Duration;
 import java.time.Instant;
@@ -23,6 +28,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Marks of a sitting as its entries stand: its assignment, the references it is marked against, and its mark sheet. */
@@ -33,9 +39,12 @@ public class SittingMarks {
     private final Sittings sittings;
     private final VehicleReferences vehicles;
 
-    SittingMarks(Sittings sittings, VehicleReferences vehicles) {
+    private final VehicleHistories histories;
+
+    SittingMarks(Sittings sittings, VehicleReferences vehicles, VehicleHistories histories) {
         this.sittings = sittings;
         this.vehicles = vehicles;
+        this.histories = histories;
     }
 
     /** The practical on its vehicle, in its bay, as it is marked. */
@@ -44,14 +53,57 @@ public class SittingMarks {
     }
 
     /**
-     * The instructor's readings that a sitting is marked against.
+     * Readings that a sitting is marked against.
      *
-     * @param seqs how many entries each reference had, by its id
+     * @param seqs how many entries each sheet with readings had, by its id
      */
     public record ReferenceReadings(References references, Map<UUID, Integer> seqs) {}
 
     public ReferenceReadings references(Sitting sitting, Log log) {
-        return referencesUntil(sitting, log, Instant.MAX);
+        return references(sitting, log, VehicleHistories.handedIn());
+    }
+
+    /** The same, of other apprentices' sheets those that a sheet was signed by, as they stood. */
+    ReferenceReadings references(Sitting sitting, Log log, Map<UUID, Integer> signedBy) {
+        return references(sitting, log, VehicleHistories.asTheyStood(signedBy));
+    }
+
+    private ReferenceReadings references(Sitting sitting, Log log, CountingSheets counting) {
+        Optional<UUID> left = vehicles.findStateAfter(sitting, sittings.lastRound(sitting, log));
+        return references(
+                sitting,
+                log,
+                isCombined(sitting)
+                        ? histories.around(
+                                sitting.centreId(),
+                                Stream.concat(Stream.of(sitting.stateId()), left.stream())
+                                        .toList(),
+                                counting)
+                        : KnownVehicle.UNKNOWN);
+    }
+
+    /** The same of a vehicle whose history is known. */
+    ReferenceReadings references(Sitting sitting, Log log, KnownVehicle known) {
+        ReferenceReadings own = referencesUntil(sitting, log, Instant.MAX);
+        if (!isCombined(sitting)) {
+            return own;
+        }
+        Optional<UUID> left = vehicles.findStateAfter(sitting, sittings.lastRound(sitting, log));
+        Map<UUID, Integer> seqs = new LinkedHashMap<>(known.seqs());
+        seqs.remove(sitting.id());
+        return new ReferenceReadings(
+                own.references()
+                        .with(new StateReferences(
+                                known.history(),
+                                sitting.stateId().toString(),
+                                left.map(UUID::toString).orElse(""),
+                                VehicleHistories.people(sitting))),
+                seqs);
+    }
+
+    /** Returns whether a sitting is marked against everybody's readings. */
+    public static boolean isCombined(Sitting sitting) {
+        return sitting.markedBy().practical().references() == ReferenceRule.COMBINED;
     }
 
     /** The same as they stood at a time. */
@@ -72,12 +124,24 @@ public class SittingMarks {
         UUID centre = sitting.centreId();
         Optional<FoundReference> reference =
                 vehicles.findReference(centre, sitting.task().id(), sitting.stateId());
-        List<UUID> beside = reference.isEmpty() ? List.of() : sittings.handedInOfItsState(sitting);
-        if (beside.size() < ReferenceQuestion.ENOUGH) {
+        if (reference.isEmpty()) {
             return List.of();
         }
-        Log log = sittings.log(centre, reference.orElseThrow().id());
-        return log.saidToStand()
+        Log log = sittings.log(centre, reference.get().id());
+        if (log.saidToStand()) {
+            return List.of();
+        }
+        if (isCombined(sitting)) {
+            UUID read = reference.get().stateId();
+            return ReferenceQuestion.of(
+                    sitting.markedBy().practical(),
+                    histories
+                            .around(centre, List.of(read), VehicleHistories.handedIn())
+                            .history(),
+                    read.toString());
+        }
+        List<UUID> beside = sittings.handedInOfItsState(sitting);
+        return beside.size() < ReferenceQuestion.ENOUGH
                 ? List.of()
                 : ReferenceQuestion.of(
                         assignment(sitting),

@@ -9,6 +9,7 @@ import app.galdrin.web.marksheet.EvidenceJson;
 import app.galdrin.web.marksheet.SittingMarks;
 import app.galdrin.web.remark.RemarkMapper.Concerned;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleHistories;
 import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.TaskVersion;
 import jakarta.annotation.PreDestroy;
@@ -53,6 +54,7 @@ class RemarkJob {
     private final RemarkMapper mapper;
     private final Sittings sittings;
     private final VehicleReferences vehicles;
+    private final VehicleHistories histories;
     private final Library library;
     private final EvidenceJson json;
     private final DataSource database;
@@ -68,6 +70,7 @@ class RemarkJob {
             RemarkMapper mapper,
             Sittings sittings,
             VehicleReferences vehicles,
+            VehicleHistories histories,
             Library library,
             EvidenceJson json,
             DataSource database,
@@ -76,6 +79,7 @@ class RemarkJob {
         this.mapper = mapper;
         this.sittings = sittings;
         this.vehicles = vehicles;
+        this.histories = histories;
         this.library = library;
         this.json = json;
         this.database = database;
@@ -153,7 +157,7 @@ class RemarkJob {
     }
 
     private void read(UUID id, Concerned which, TaskVersion version, Optional<SheetVersion> on) {
-        var setting = new RemarkInputs(library, sittings, vehicles, which.centreId(), version, on);
+        var setting = new RemarkInputs(library, sittings, vehicles, histories, which.centreId(), version, on);
         try (Cursor<RemarkMapper.StoredSheetRow> stored = mapper.stored(which);
                 Cursor<RemarkMapper.SittingEntry> entries = mapper.entries(which);
                 Cursor<RemarkMapper.SittingEntry> left = mapper.left(which)) {

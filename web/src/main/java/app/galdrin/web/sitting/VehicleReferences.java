@@ -132,6 +132,11 @@ public class VehicleReferences {
         return mapper.referenceOfSetting(centreId, taskId, stateId);
     }
 
+    /** The state in which a round of this sitting left the vehicle. */
+    public Optional<UUID> findStateAfter(Sitting sitting, int round) {
+        return mapper.stateAfter(sitting.centreId(), sitting.id(), round);
+    }
+
     /** The reference of the state that a round of this sitting made. */
     public Optional<UUID> findReferenceAfter(Sitting sitting, int round) {
         return findReferenceAfter(sitting, round, FIRST);

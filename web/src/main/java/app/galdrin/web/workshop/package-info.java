@@ -3,7 +3,18 @@
  * one of its vehicles by {@link app.galdrin.web.workshop.VehicleCards}.
  */
 @ApplicationModule(
-        allowedDependencies = {"account", "bay", "layout", "library", "papers", "sitting", "sketch", "task", "words"})
+        allowedDependencies = {
+            "account",
+            "bay",
+            "layout",
+            "library",
+            "marksheet",
+            "papers",
+            "sitting",
+            "sketch",
+            "task",
+            "words"
+        })
 @NullMarked
 package app.galdrin.web.workshop;
 

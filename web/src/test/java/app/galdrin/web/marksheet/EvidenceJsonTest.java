@@ -20,6 +20,7 @@ import app.galdrin.core.procedure.paper.Intermediate;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.record.Formula;
 import app.galdrin.core.record.Step;
+import app.galdrin.core.reference.ReferencePart;
 import app.galdrin.core.sitting.MissingReading;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.DecisionRule;
@@ -67,7 +68,8 @@ class EvidenceJsonTest {
                     Optional.of(new DoubtShare("rim", 0.9)),
                     List.of(Set.of("methodSign")),
                     true,
-                    List.of(new PlaceId("inclinometer", "fl.gauge"))),
+                    List.of(new PlaceId("inclinometer", "fl.gauge")),
+                    List.of(new ReferencePart(ReferencePart.Kind.APPRENTICE, "a sheet", 0.004, 0.001, 0.5))),
             new Evidence.Repeats(TOE, List.of(0.004, 0.005), 0.001, new Band(0.001, 0.003), 1),
             new WorkingEvidence(
                     TOE, "toe", AnswerUnit.DEGREES_MINUTES, "solved", 0.23, 0.3, 0.01, 0.25, List.of(), true),
@@ -137,7 +139,16 @@ class EvidenceJsonTest {
             new Evidence.Sequence(2, "rod.front.left", "camber.front.left"),
             new Evidence.NoMove("caster.front", Instead.NOTHING, Set.of(Instead.LOOK_FOR_THE_PART)),
             new Evidence.AsLeft(
-                    TOE, OWN, ONE_SIDED, DecisionRule.SIMPLE, Zone.DOUBT_INSIDE, false, true, true, Optional.empty()),
+                    TOE,
+                    OWN,
+                    ONE_SIDED,
+                    DecisionRule.SIMPLE,
+                    Zone.DOUBT_INSIDE,
+                    false,
+                    true,
+                    true,
+                    Optional.empty(),
+                    List.of(new ReferencePart(ReferencePart.Kind.MOVE, "a state", 0.004, 0.001, 1))),
             new Evidence.NotAdjustable(TOE, OWN, ONE_SIDED, Zone.OUTSIDE, true, false));
 
     @Test

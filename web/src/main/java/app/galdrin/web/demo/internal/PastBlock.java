@@ -20,6 +20,7 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReferenceRule;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.Step;
@@ -250,10 +251,11 @@ class PastBlock {
                 start.steps().subList(start.steps().size() - 2, start.steps().size()));
         Practical whole = TaskStart.withDefaults(start.with(steps), DemoVehicles.PARCEL_VAN.sheet());
         Scheme scheme = whole.scheme();
-        return whole.with(new Scheme(
-                scheme.criteria(),
-                25,
-                List.of(new Grade("Pass", 50), new Grade("Merit", 70), new Grade("Distinction", 85))));
+        return whole.with(ReferenceRule.INSTRUCTOR)
+                .with(new Scheme(
+                        scheme.criteria(),
+                        25,
+                        List.of(new Grade("Pass", 50), new Grade("Merit", 70), new Grade("Distinction", 85))));
     }
 
     /** The vehicle as everybody finds it, deg. */

@@ -2,6 +2,7 @@ package app.galdrin.web.marking.internal;
 
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.marking.MarkSheet;
+import app.galdrin.core.marking.References;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.web.account.SignedIn;
@@ -15,8 +16,12 @@ import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.Tape;
 import app.galdrin.web.words.StepWords;
+import java.math.BigDecimal;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -65,6 +70,7 @@ class MarkSheetPages {
         model.addAttribute("sitting", sitting);
         model.addAttribute("task", sitting.markedBy());
         model.addAttribute("sheet", sheet);
+        model.addAttribute("alone", alone(sitting, log, references.references(), sheet));
         model.addAttribute("inDoubt", sheet.lines().stream().anyMatch(MarkLine::asksForAnotherReading));
         model.addAttribute(
                 "redo",
@@ -83,6 +89,20 @@ class MarkSheetPages {
                         log.answers(),
                         references.references().asFound()));
         return log;
+    }
+
+    /** Returns the marks of lines, by criterion, that would be others by the instructor's readings alone; none once they are released. */
+    private Map<String, String> alone(Sitting sitting, Log log, References references, MarkSheet sheet) {
+        Map<String, String> alone = new HashMap<>();
+        if (references.states().isPresent() && !sitting.state().released()) {
+            Map<Criterion.Id, BigDecimal> now =
+                    sheet.lines().stream().collect(Collectors.toMap(MarkLine::criterion, MarkLine::computed));
+            sittingMarks.markSheet(sitting, log, references.instructorsAlone()).lines().stream()
+                    .filter(line -> !line.waiting() && line.computed().compareTo(now.get(line.criterion())) != 0)
+                    .forEach(line ->
+                            alone.put(line.criterion().key(), line.computed().toPlainString()));
+        }
+        return alone;
     }
 
     /** A line with what is said of it, and the tape of its step in the log. */

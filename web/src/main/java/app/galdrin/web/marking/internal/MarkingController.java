@@ -24,6 +24,7 @@ import app.galdrin.web.words.Sentence;
 import app.galdrin.web.words.Words;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -55,6 +56,7 @@ class MarkingController {
     private final Tasks tasks;
     private final People people;
     private final Moderations moderations;
+    private final ReferenceTraces traces;
 
     MarkingController(
             Sittings sittings,
@@ -68,7 +70,9 @@ class MarkingController {
             Witnesses witnessed,
             Tasks tasks,
             People people,
-            Moderations moderations) {
+            Moderations moderations,
+            ReferenceTraces traces) {
+        this.traces = traces;
         this.moderations = moderations;
         this.tasks = tasks;
         this.people = people;
@@ -98,6 +102,7 @@ class MarkingController {
         model.addAttribute("stopped", log.stopped().orElse(""));
         model.addAttribute("witnessed", witnessed.of(me, sitting, log));
         model.addAttribute("history", sheets.history(sitting));
+        model.addAttribute("traces", traces.of(me, (MarkSheet) Objects.requireNonNull(model.getAttribute("sheet"))));
         model.addAttribute("question", sittingMarks.referenceQuestion(sitting));
         model.addAttribute("late", log.lateWaiting());
         model.addAttribute("next", next(me, sitting).map(SittingSummary::id).orElse(null));

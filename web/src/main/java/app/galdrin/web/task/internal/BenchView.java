@@ -18,6 +18,7 @@ import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReferenceRule;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.SchemeDefaults;
 import app.galdrin.core.task.Step;
@@ -236,6 +237,10 @@ public final class BenchView implements BenchDraft {
 
     public OutcomeSchool[] outcomes() {
         return OutcomeSchool.values();
+    }
+
+    public ReferenceRule[] referenceRules() {
+        return ReferenceRule.values();
     }
 
     public FrontDatum[] frontDatums() {

@@ -1,7 +1,9 @@
 package app.galdrin.web.workshop.internal;
 
+import app.galdrin.core.task.ReferenceRule;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.VehicleStanding;
+import app.galdrin.web.marksheet.ReadingList;
 import app.galdrin.web.sitting.FoundReference;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
@@ -29,8 +31,11 @@ class DaySheetController {
     private final Tasks tasks;
     private final VehicleReferences references;
     private final Sittings sittings;
+    private final ReadingList list;
 
-    DaySheetController(VehicleCards cards, Tasks tasks, VehicleReferences references, Sittings sittings) {
+    DaySheetController(
+            VehicleCards cards, Tasks tasks, VehicleReferences references, Sittings sittings, ReadingList list) {
+        this.list = list;
         this.cards = cards;
         this.tasks = tasks;
         this.references = references;
@@ -43,6 +48,10 @@ class DaySheetController {
         READ("read"),
         /** Readings of the same setting, before it was adjusted and put back. */
         BEFORE("before"),
+        /** No readings of an instructor, and none are needed yet: everybody's count. */
+        TOGETHER("together"),
+        /** No readings of an instructor, and somebody's marks wait for one. */
+        WAITS("waits"),
         /** No readings: nobody can be marked against them. */
         NONE("none");
 
@@ -66,7 +75,8 @@ class DaySheetController {
 
         /** Returns whether an instructor has something to do with it: put it back, or read it. */
         public boolean isDue() {
-            return card.isAdjusted() || uses.stream().anyMatch(use -> use.reading() == Reading.NONE);
+            return card.isAdjusted()
+                    || uses.stream().anyMatch(use -> use.reading() == Reading.NONE || use.reading() == Reading.WAITS);
         }
     }
 
@@ -107,6 +117,12 @@ class DaySheetController {
         Optional<FoundReference> found = references
                 .findReference(me.centreId(), task.taskId(), state)
                 .filter(reference -> isWritten(me, reference));
+        boolean isCombined =
+                tasks.task(me.centreId(), task.taskId()).practical().references() == ReferenceRule.COMBINED;
+        if (isCombined) {
+            boolean waits = list.of(me.centreId(), card.standing()).stream().anyMatch(reading -> !reading.canWait());
+            return waits ? Reading.WAITS : found.isEmpty() ? Reading.TOGETHER : Reading.READ;
+        }
         if (found.isEmpty()) {
             return Reading.NONE;
         }

@@ -1,0 +1,188 @@
+package app.galdrin.core.reference;
+
+import app.galdrin.core.spec.Judgement;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * States of one vehicle, who read each and what was moved between them. The value of a figure in a state comes from the readings of that state and,
+ * by way of the moves, from those of the states around it. States and moves make a tree, so that no reading is counted twice. Safely asked by many
+ * threads.
+ */
+public final class VehicleHistory {
+
+    /** Moves that a value is carried over; each adds so much doubt that more say next to nothing. */
+    private static final int FARTHEST = 4;
+
+    /** People who have to agree before an instructor is asked whether his reading is right. */
+    private static final int ENOUGH_TO_ASK = 2;
+
+    private static final double ACTION = 3;
+
+    private final List<StateReading> readings;
+    private final List<StateMove> moves;
+    private final Map<Question, Optional<ReferenceValue>> known = new ConcurrentHashMap<>();
+
+    private record Question(String state, ReadFigure figure, Set<String> without) {}
+
+    /**
+     * Creates a history.
+     *
+     * @param readings in any order; several by one person count as they stand
+     * @param moves in any order; no way along them leads back to where it began
+     */
+    public VehicleHistory(List<StateReading> readings, List<StateMove> moves) {
+        // in an order of their own: no order of arrival changes the last digit of a sum
+        this.readings = readings.stream()
+                .sorted(Comparator.comparing((StateReading r) -> !r.isInstructor())
+                        .thenComparing(StateReading::id)
+                        .thenComparing(StateReading::state))
+                .toList();
+        this.moves = moves.stream()
+                .sorted(Comparator.comparing(StateMove::to).thenComparing(StateMove::from))
+                .toList();
+    }
+
+    /**
+     * Source of a figure.
+     *
+     * @param estimate rad or mm
+     * @param people ids of those whose word it is, instructors left out
+     */
+    private record Witness(ReferencePart.Kind kind, String source, Estimate estimate, Set<String> people) {}
+
+    /**
+     * Returns the value of a figure in a state; empty where nobody else has read it.
+     *
+     * @param without ids of people whose readings and moves are left out: nobody is marked against what they said themselves
+     */
+    public Optional<ReferenceValue> value(String state, ReadFigure figure, Set<String> without) {
+        return known.computeIfAbsent(
+                new Question(state, figure, without),
+                asked -> combine(witnesses(state, figure, without, "", FARTHEST)));
+    }
+
+    /**
+     * Difference between an instructor's reading and what all others say together.
+     *
+     * @param others how many people or pairs agree on it
+     * @param difference theirs less the instructor's, rad or mm
+     * @param expanded its uncertainty at 95 %, rad or mm
+     */
+    public record Disagreement(int others, double difference, double expanded) {}
+
+    /**
+     * Returns how far an instructor's reading of a state lies off what all others say, where they agree and it is more than chance: three standard
+     * uncertainties of the difference, the action signal of [ISO13528, 9.4].
+     */
+    public Optional<Disagreement> disagreement(String state, ReadFigure figure) {
+        List<Witness> others = new ArrayList<>(witnesses(state, figure, Set.of(), "", FARTHEST));
+        List<Witness> instructors = others.stream()
+                .filter(witness -> witness.kind() == ReferencePart.Kind.INSTRUCTOR)
+                .toList();
+        others.removeAll(instructors);
+        int people = independent(others.stream().map(Witness::people).toList());
+        if (instructors.isEmpty() || people < ENOUGH_TO_ASK) {
+            return Optional.empty();
+        }
+        var theirs = new RobustMean(estimates(others));
+        Estimate difference = theirs.estimate().minus(new RobustMean(estimates(instructors)).estimate());
+        double u = difference.standardUncertainty();
+        return theirs.agrees() && Math.abs(difference.value()) > ACTION * u
+                ? Optional.of(new Disagreement(people, difference.value(), Judgement.K * u))
+                : Optional.empty();
+    }
+
+    private List<Witness> witnesses(
+            String state, ReadFigure figure, Set<String> without, String cameFrom, int farthest) {
+        List<Witness> witnesses = new ArrayList<>();
+        for (StateReading reading : readings) {
+            if (reading.state().equals(state) && Collections.disjoint(reading.people(), without)) {
+                reading.find(figure)
+                        .ifPresent(estimate -> witnesses.add(
+                                reading.isInstructor()
+                                        ? new Witness(ReferencePart.Kind.INSTRUCTOR, reading.id(), estimate, Set.of())
+                                        : new Witness(
+                                                ReferencePart.Kind.APPRENTICE,
+                                                reading.id(),
+                                                estimate,
+                                                reading.people())));
+            }
+        }
+        for (StateMove move : moves) {
+            boolean isFurther = move.touches(state) && !move.beyond(state).equals(cameFrom);
+            if (isFurther
+                    && farthest > 0
+                    && Collections.disjoint(move.people(), without)
+                    && move.tells(figure.figure())) {
+                String beyond = move.beyond(state);
+                List<Witness> there = witnesses(beyond, figure, without, state, farthest - 1);
+                if (!there.isEmpty()) {
+                    Estimate value = new RobustMean(estimates(there)).estimate();
+                    witnesses.add(new Witness(
+                            ReferencePart.Kind.MOVE,
+                            beyond,
+                            move.carry(value, beyond, figure.figure()),
+                            behind(there, move)));
+                }
+            }
+        }
+        return witnesses;
+    }
+
+    /** Returns whose word a move and what it carries are; empty where they rest on an instructor. */
+    private static Set<String> behind(List<Witness> there, StateMove move) {
+        boolean isInstructors =
+                there.stream().anyMatch(witness -> witness.people().isEmpty());
+        Set<String> people = new HashSet<>(move.people());
+        if (!isInstructors) {
+            there.forEach(witness -> people.addAll(witness.people()));
+        }
+        return people;
+    }
+
+    private static List<Estimate> estimates(List<Witness> witnesses) {
+        return witnesses.stream().map(Witness::estimate).toList();
+    }
+
+    private static Optional<ReferenceValue> combine(List<Witness> witnesses) {
+        if (witnesses.isEmpty()) {
+            return Optional.empty();
+        }
+        var mean = new RobustMean(estimates(witnesses));
+        List<ReferencePart> parts = new ArrayList<>();
+        List<Set<String>> agreeing = new ArrayList<>();
+        for (int i = 0; i < witnesses.size(); i++) {
+            Witness witness = witnesses.get(i);
+            Estimate estimate = witness.estimate();
+            parts.add(new ReferencePart(
+                    witness.kind(), witness.source(), estimate.value(), estimate.standardUncertainty(), mean.share(i)));
+            if (mean.agrees(i)) {
+                agreeing.add(witness.people());
+            }
+        }
+        return Optional.of(new ReferenceValue(
+                mean.estimate(), parts, mean.agrees(), agreeing.contains(Set.<String>of()), independent(agreeing)));
+    }
+
+    /** Returns how many of these groups of people have nobody in common with those before them; an instructor's are not counted. */
+    private static int independent(List<Set<String>> groups) {
+        Set<String> counted = new HashSet<>();
+        int independent = 0;
+        for (Set<String> people : groups) {
+            if (!people.isEmpty() && Collections.disjoint(counted, people)) {
+                independent++;
+            }
+            counted.addAll(people);
+        }
+        return independent;
+    }
+}
