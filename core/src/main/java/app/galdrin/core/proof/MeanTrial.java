@@ -40,7 +40,7 @@ public final class MeanTrial {
     /**
      * Outcome of a way.
      *
-     * @param off root mean square of the differences from the truth, over the smallest uncertainty of a result
+     * @param off root mean square of the differences from the truth over the smallest uncertainty of a result, without unit
      * @param covered share whose U covers the truth, 0 to 1
      * @param far share that is off by more than three of the smallest uncertainties, 0 to 1
      */

@@ -88,7 +88,7 @@ final class ReferenceDay {
     private final Map<Adjuster, Map<FigureId, Double>> effects = new LinkedHashMap<>();
     private final List<StateReading> readings = new ArrayList<>();
     private final List<StateMove> moves = new ArrayList<>();
-    private final List<Sat> sat = new ArrayList<>();
+    private final List<ApprenticeSheet> sat = new ArrayList<>();
     private final Map<String, Truth> states = new LinkedHashMap<>();
     private int read;
 
@@ -98,7 +98,8 @@ final class ReferenceDay {
      * @param slipped ids of the measuring steps whose readings are written wrongly
      * @param asFound id of the state
      */
-    record Sat(String person, Paper paper, Set<String> slipped, String asFound, String asLeft, boolean gaugeIsBent) {}
+    record ApprenticeSheet(
+            String person, Paper paper, Set<String> slipped, String asFound, String asLeft, boolean gaugeIsBent) {}
 
     ReferenceDay(SplittableRandom random, boolean isBent) {
         this.random = random;
@@ -178,7 +179,7 @@ final class ReferenceDay {
     private String work(String person, String found, String left, boolean gaugeIsBent) {
         var paper = new Paper(new Sheet(TASK));
         Set<String> slipped = new TreeSet<>();
-        var one = new Sat(person, paper, slipped, found, left, gaugeIsBent);
+        var one = new ApprenticeSheet(person, paper, slipped, found, left, gaugeIsBent);
         sat.add(one);
         Truth truth = truth(found);
         var hands = new Apprentice(TASK, paper, () -> new HonestHands(1, random));
@@ -212,8 +213,8 @@ final class ReferenceDay {
         return Objects.requireNonNull(states.get(state));
     }
 
-    /** What a person's instruments make of a vehicle. */
-    private static Truth seen(Truth truth, Sat one) {
+    /** Returns a vehicle as a person's instruments show it. */
+    private static Truth seen(Truth truth, ApprenticeSheet one) {
         if (!one.gaugeIsBent) {
             return truth;
         }
@@ -224,11 +225,11 @@ final class ReferenceDay {
         return new Truth(figures);
     }
 
-    private static OwnFigures own(Sat one) {
+    private static OwnFigures own(ApprenticeSheet one) {
         return OwnFigures.ofReference(TASK, one.paper.answers());
     }
 
-    private static StateReading reading(Sat one, String state, int round) {
+    private static StateReading reading(ApprenticeSheet one, String state, int round) {
         return StateReading.of(
                 "sheet of " + one.person,
                 state,
@@ -295,7 +296,7 @@ final class ReferenceDay {
         for (int attempt = 0; attempt < 2; attempt++) {
             Set<FigureId> waiting = new TreeSet<>();
             boolean isReadByNext = sat.stream().anyMatch(one -> one.asFound.equals(state));
-            for (Sat one : sat) {
+            for (ApprenticeSheet one : sat) {
                 if (one.asFound.equals(state)) {
                     waiting.addAll(waiting(mark(one), Aspect.READING, false));
                 }
@@ -307,7 +308,7 @@ final class ReferenceDay {
         }
     }
 
-    /** What is too close to tell waits for others where somebody has read it already: what they read after their moves tells it too. */
+    /** Returns the figures that wait for an instructor. A doubt can wait where somebody has read the state already: what they read after their moves tells it too. */
     private static Set<FigureId> waiting(MarkSheet marks, Aspect aspect, boolean doubtCanWait) {
         return marks.lines().stream()
                 .filter(line -> line.criterion().aspect() == aspect)
@@ -363,12 +364,12 @@ final class ReferenceDay {
         return read;
     }
 
-    List<Sat> sat() {
+    List<ApprenticeSheet> sat() {
         return sat;
     }
 
     /** Returns the marks of one by everybody's readings. */
-    MarkSheet mark(Sat one) {
+    MarkSheet mark(ApprenticeSheet one) {
         var combined = new References(Answers.none(), Answers.none())
                 .with(new StateReferences(
                         new VehicleHistory(readings, moves), one.asFound, one.asLeft, Set.of(one.person)));
@@ -378,7 +379,7 @@ final class ReferenceDay {
     /** Marks by an instructor who reads every figure, and those as left once more that are too close to tell. */
     record FullyRead(MarkSheet marks, int read) {}
 
-    FullyRead markByInstructor(Sat one) {
+    FullyRead markByInstructor(ApprenticeSheet one) {
         Round step = TASK.practical().of(Round.class).findFirst().orElseThrow();
         int last = new Sheet(TASK).rounds(step, one.paper.answers());
         Answers found = instructorReads(one.asFound, 0);
@@ -391,7 +392,7 @@ final class ReferenceDay {
     }
 
     /** Returns whether a figure, as the vehicle was really left, is inside its limits; empty where the sheet has none. */
-    Optional<Boolean> isInside(Sat one, FigureId figure) {
+    Optional<Boolean> isInside(ApprenticeSheet one, FigureId figure) {
         double value = truth(one.asLeft).figure(figure);
         return TASK.limits(figure)
                 .map(limits -> limits.min().orElse(Double.NEGATIVE_INFINITY) <= value

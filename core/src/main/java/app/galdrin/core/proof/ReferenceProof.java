@@ -61,7 +61,7 @@ public final class ReferenceProof {
     private static Map<Count, Tally.Share> counted(ReferenceDay day) {
         Map<Count, Tally.Share> counts = new LinkedHashMap<>();
         int all = 0;
-        for (ReferenceDay.Sat one : day.sat()) {
+        for (ReferenceDay.ApprenticeSheet one : day.sat()) {
             MarkSheet together = day.mark(one);
             ReferenceDay.FullyRead full = day.markByInstructor(one);
             MarkSheet byInstructor = full.marks();
@@ -80,7 +80,7 @@ public final class ReferenceProof {
 
     private static void asLeft(
             ReferenceDay day,
-            ReferenceDay.Sat one,
+            ReferenceDay.ApprenticeSheet one,
             MarkSheet together,
             MarkSheet byInstructor,
             Map<Count, Tally.Share> counts) {
@@ -112,7 +112,11 @@ public final class ReferenceProof {
     }
 
     private static void readings(
-            ReferenceDay.Sat one, MarkSheet marks, Map<Count, Tally.Share> counts, Count honest, Count slipped) {
+            ReferenceDay.ApprenticeSheet one,
+            MarkSheet marks,
+            Map<Count, Tally.Share> counts,
+            Count honest,
+            Count slipped) {
         marks.lines().stream()
                 .filter(line -> line.criterion().aspect() == Aspect.READING)
                 .forEach(line -> {

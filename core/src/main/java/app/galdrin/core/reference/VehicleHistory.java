@@ -1,5 +1,6 @@
 package app.galdrin.core.reference;
 
+import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.uncertainty.Estimate;
 import java.util.ArrayList;
@@ -10,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -68,6 +70,22 @@ public final class VehicleHistory {
         return known.computeIfAbsent(
                 new Question(state, figure, without),
                 asked -> combine(witnesses(state, figure, without, "", FARTHEST)));
+    }
+
+    /** Returns what is known of a state, each figure by the procedure that tells it best; rad or mm. */
+    public Map<FigureId, ReferenceValue> best(String state) {
+        Map<FigureId, ReferenceValue> best = new TreeMap<>();
+        readings.stream()
+                .flatMap(reading -> reading.figures().keySet().stream())
+                .distinct()
+                .sorted(Comparator.comparing(ReadFigure::procedure).thenComparing(ReadFigure::steering))
+                .forEach(figure -> value(state, figure, Set.of())
+                        .ifPresent(value -> best.merge(figure.figure(), value, VehicleHistory::better)));
+        return best;
+    }
+
+    private static ReferenceValue better(ReferenceValue one, ReferenceValue other) {
+        return one.value().standardUncertainty() <= other.value().standardUncertainty() ? one : other;
     }
 
     /**

@@ -163,6 +163,42 @@ class VehicleHistoryTest {
         assertEquals(first.parts(), later.parts());
     }
 
+    /** u of a reading is 0.001, of the difference to the mean of two √(1 + 1/2) of that: 3 of it are 0.003674. */
+    @ParameterizedTest
+    @CsvSource({"0.0037, 2, true", "0.0036, 2, false", "-0.0037, 2, true", "0.5, 1, false", "0.5, 3, true"})
+    void anInstructor_isAskedAboutAReading_thatTwoWhoAgreeDoNotBear(double off, int others, boolean isAsked) {
+        List<StateReading> readings = new ArrayList<>(List.of(instructor("set", 0.03)));
+        for (int i = 0; i < others; i++) {
+            readings.add(apprentice("person " + i, "set", 0.03 + off));
+        }
+        var asked = new VehicleHistory(readings, List.of()).disagreement("set", READ);
+        assertEquals(isAsked, asked.isPresent());
+        asked.ifPresent(disagreement -> {
+            assertEquals(off, disagreement.difference(), 1e-9);
+            assertEquals(others, disagreement.others());
+            assertEquals(2 * 0.001 * Math.sqrt(1 + 1.0 / others), disagreement.expanded(), 1e-9);
+        });
+        readings.remove(0);
+        assertTrue(new VehicleHistory(readings, List.of())
+                .disagreement("set", READ)
+                .isEmpty());
+    }
+
+    /** Several procedures tell a figure: the best of them is what is known of the state. */
+    @Test
+    void best_isTheValueThatIsKnownBest() {
+        Estimate poor = new Estimate(0.09, Budget.NONE).with(DoubtSource.reading("tape", "tape"), 0.01);
+        var other = new ReadFigure("plates", Steering.CLAMPED, TOE);
+        var history = new VehicleHistory(
+                List.of(
+                        instructor("set", 0.03),
+                        new StateReading("by tape", "set", true, Set.of("instructor"), Map.of(other, poor))),
+                List.of());
+        assertEquals(0.03, history.best("set").get(TOE).value().value());
+        assertEquals(Set.of(TOE), history.best("set").keySet());
+        assertEquals(Map.of(), history.best("elsewhere"));
+    }
+
     @ParameterizedTest
     @CsvSource({
         "rod, toe.front.left, true",

@@ -24,10 +24,10 @@ import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.ReferenceRule;
+import app.galdrin.web.Browser;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
-import app.galdrin.web.Visitor;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
@@ -287,10 +287,30 @@ class CombinedReferencesTest {
         assertFalse(sources(settled.parts()).contains(cy.id().toString()), "not against his own");
         assertTrue(waiting().stream().allMatch(WaitingReading::canWait));
 
-        var page = new Visitor(port).signIn(maud.signIn(), Centre.PASSWORD);
-        String desk = page.get("/marking/" + cy.id()).body();
-        assertTrue(desk.contains("What the references rest on") && desk.contains(">Ben<"), desk);
-        assertEquals(200, page.get("/bays/to-read").statusCode());
+        try (Browser desk = new Browser(port, 1280, 800).signIn(maud.signIn(), Centre.PASSWORD)) {
+            desk.go("/marking/" + cy.id());
+            desk.press("What the references rest on");
+            desk.waitForText("#rests", "Ben");
+            assertEquals(List.of(), desk.breaches());
+        }
+    }
+
+    /** The list is empty until somebody needs it, and leads to the sheet that is filled. */
+    @Test
+    void theList_leadsToWhatIsRead() {
+        try (Browser page = new Browser(port, 1280, 800).signIn(maud.signIn(), Centre.PASSWORD)) {
+            page.go("/bays");
+            page.press("To read");
+            page.waitForText("main", "No marks wait for your reading");
+            writer(joins("Ann")).read(0, 0);
+            page.go("/bays/to-read");
+            page.waitForText("#bay-1", "Total toe, front");
+            page.waitForText("#bay-1", "For Ann.");
+            assertEquals(List.of(), page.breaches());
+            page.press("Read it now");
+            page.waitFor(() -> page.path().startsWith("/sittings/"));
+            assertEquals(List.of(), page.breaches());
+        }
     }
 
     @Test

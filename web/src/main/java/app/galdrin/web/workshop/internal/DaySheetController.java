@@ -1,5 +1,11 @@
 package app.galdrin.web.workshop.internal;
 
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.reference.ReferenceValue;
+import app.galdrin.core.spec.DecisionRule;
+import app.galdrin.core.spec.Judgement;
+import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.ReferenceRule;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.VehicleStanding;
@@ -7,15 +13,18 @@ import app.galdrin.web.marksheet.ReadingList;
 import app.galdrin.web.sitting.FoundReference;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.Sittings;
+import app.galdrin.web.sitting.VehicleHistories;
 import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.OpenTask;
 import app.galdrin.web.task.Tasks;
 import app.galdrin.web.workshop.VehicleCard;
 import app.galdrin.web.workshop.VehicleCards;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -32,10 +41,17 @@ class DaySheetController {
     private final VehicleReferences references;
     private final Sittings sittings;
     private final ReadingList list;
+    private final VehicleHistories histories;
 
     DaySheetController(
-            VehicleCards cards, Tasks tasks, VehicleReferences references, Sittings sittings, ReadingList list) {
+            VehicleCards cards,
+            Tasks tasks,
+            VehicleReferences references,
+            Sittings sittings,
+            ReadingList list,
+            VehicleHistories histories) {
         this.list = list;
+        this.histories = histories;
         this.cards = cards;
         this.tasks = tasks;
         this.references = references;
@@ -70,8 +86,16 @@ class DaySheetController {
     /** A task that is open on a vehicle, and whether the vehicle has been read for it. */
     record OpenUse(OpenTask task, Reading reading) {}
 
-    /** A line of the sheet. */
-    record Line(VehicleCard card, List<OpenUse> uses) {
+    /** A figure of a vehicle as it was left. */
+    record LeftFigure(FigureId figure, double value, double expanded, Zone zone) {}
+
+    /**
+     * A line of the sheet.
+     *
+     * @param outside figures that are not as they should be since somebody adjusted the vehicle; none where nobody has read it since
+     * @param isReadSince whether anybody has read it in the state it is in, or it follows from what was moved
+     */
+    record Line(VehicleCard card, List<OpenUse> uses, List<LeftFigure> outside, boolean isReadSince) {
 
         /** Returns whether an instructor has something to do with it: put it back, or read it. */
         public boolean isDue() {
@@ -86,16 +110,43 @@ class DaySheetController {
         List<Line> lines = cards.all(me).stream()
                 .filter(card -> isInUse(card, open))
                 .sorted(Comparator.comparing(DaySheetController::bay))
-                .map(card -> new Line(
-                        card,
-                        open.getOrDefault(card.vehicleId(), List.of()).stream()
-                                .map(task -> new OpenUse(task, reading(me, task, card)))
-                                .toList()))
+                .map(card -> line(me, card, open.getOrDefault(card.vehicleId(), List.of())))
                 .toList();
         model.addAttribute("lines", lines);
         model.addAttribute("due", lines.stream().filter(Line::isDue).count());
         model.addAttribute("day", LocalDate.now(me.zoneId()));
         return "workshop/day";
+    }
+
+    private Line line(SignedIn me, VehicleCard card, List<OpenTask> open) {
+        Map<FigureId, ReferenceValue> known = card.isAdjusted() ? known(me, card) : Map.of();
+        SpecificationSheet sheet = card.sheet().sheet();
+        List<LeftFigure> outside = new ArrayList<>();
+        known.forEach((figure, value) -> sheet.limits(figure).ifPresent(limits -> {
+            Judgement judged = sheet.scale(figure).judge(figure, value.value(), limits, DecisionRule.SIMPLE);
+            if (!judged.accepted()) {
+                outside.add(new LeftFigure(
+                        figure,
+                        value.value().value(),
+                        Judgement.K * value.value().standardUncertainty(),
+                        judged.zone()));
+            }
+        }));
+        return new Line(
+                card,
+                open.stream()
+                        .map(task -> new OpenUse(task, reading(me, task, card)))
+                        .toList(),
+                outside,
+                !known.isEmpty());
+    }
+
+    private Map<FigureId, ReferenceValue> known(SignedIn me, VehicleCard card) {
+        UUID state = Objects.requireNonNull(card.standing()).stateId();
+        return histories
+                .around(me.centreId(), List.of(state), VehicleHistories.alsoOpen())
+                .history()
+                .best(state.toString());
     }
 
     /** Returns whether it stands in a bay, is open to a class, or has to be put back. */

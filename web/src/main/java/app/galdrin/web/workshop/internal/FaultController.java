@@ -71,7 +71,7 @@ class FaultController {
                 .filter(b -> b.sheet().vehicleId().equals(vehicle))
                 .findFirst()
                 .orElseThrow(() -> new NotThere("vehicle of the task", vehicle, me));
-        return new Subject(task, place, desk.now(me, task, place), new FaultForm(typed));
+        return new Subject(task, place, desk.now(me, place), new FaultForm(typed));
     }
 
     /** The form; {@code do} is {@code draw} to have a fault drawn, {@code plan} to work out what was typed. */

@@ -9,20 +9,13 @@ import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.geometry.Wheel;
-import app.galdrin.core.procedure.BayFloor;
-import app.galdrin.core.sitting.Answers;
-import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.Assignment;
-import app.galdrin.core.task.Measure;
-import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Work;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.account.SignedIn;
-import app.galdrin.web.sitting.FoundReference;
-import app.galdrin.web.sitting.Sittings;
-import app.galdrin.web.sitting.VehicleReferences;
+import app.galdrin.web.sitting.VehicleHistories;
 import app.galdrin.web.task.TaskBay;
 import app.galdrin.web.task.TaskVersion;
 import java.util.HashMap;
@@ -41,12 +34,10 @@ class FaultDesk {
     /** Standard deviation of what is as likely anywhere within half a tolerance either way: half the width over √3. */
     private static final double EVENLY = Math.sqrt(3);
 
-    private final Sittings sittings;
-    private final VehicleReferences references;
+    private final VehicleHistories histories;
 
-    FaultDesk(Sittings sittings, VehicleReferences references) {
-        this.sittings = sittings;
-        this.references = references;
+    FaultDesk(VehicleHistories histories) {
+        this.histories = histories;
     }
 
     /**
@@ -69,10 +60,10 @@ class FaultDesk {
         }
     }
 
-    /** Returns what a vehicle reads now, for a task: by the reference of its state where one was taken. */
-    KnownFigures now(SignedIn me, TaskVersion task, TaskBay place) {
+    /** Returns what a vehicle reads now; what nobody has read is assumed. */
+    KnownFigures now(SignedIn me, TaskBay place) {
         SpecificationSheet sheet = place.sheet().sheet();
-        Map<FigureId, Estimate> values = new HashMap<>(read(me, task, place));
+        Map<FigureId, Estimate> values = new HashMap<>(read(me, place));
         Set<FigureId> assumed = new HashSet<>();
         FaultRequest.movable(sheet).stream()
                 .filter(figure -> !values.containsKey(figure))
@@ -83,29 +74,14 @@ class FaultDesk {
         return new KnownFigures(values, assumed);
     }
 
-    /** Figures as read, the best known of each, rad or mm. */
-    private Map<FigureId, Estimate> read(SignedIn me, TaskVersion task, TaskBay place) {
+    /** Figures as everybody read them, also by way of what was moved since; the best known of each, rad or mm. */
+    private Map<FigureId, Estimate> read(SignedIn me, TaskBay place) {
         Map<FigureId, Estimate> best = new HashMap<>();
-        Optional<FoundReference> found = references.findReference(me.centreId(), task.id(), place.stateId());
-        if (found.isEmpty() || place.standing().isAdjusted()) {
-            return best;
-        }
-        Practical practical = task.practical();
-        SpecificationSheet sheet = place.sheet().sheet();
-        Answers answers = references.asRead(
-                me.centreId(),
-                found.get(),
-                place.stateId(),
-                sheet,
-                sittings.log(me.centreId(), found.get().id()).answers());
-        var own = OwnFigures.ofReference(new Assignment(practical, sheet, BayFloor.LEVEL), answers);
-        for (Measure measure : practical.measures(0)) {
-            own.means(measure, 0)
-                    .forEach((figure, value) -> best.merge(
-                            figure,
-                            value,
-                            (one, other) -> one.standardUncertainty() <= other.standardUncertainty() ? one : other));
-        }
+        histories
+                .around(me.centreId(), List.of(place.stateId()), VehicleHistories.handedIn())
+                .history()
+                .best(place.stateId().toString())
+                .forEach((figure, value) -> best.put(figure, value.value()));
         return best;
     }
 

@@ -62,7 +62,7 @@ class FaultSetController {
     }
 
     private VehicleFault drawn(SignedIn me, TaskVersion task, TaskBay place, FaultForm form) {
-        KnownFigures now = desk.now(me, task, place);
+        KnownFigures now = desk.now(me, place);
         Optional<FaultForm> drawn = view.drawn(desk, task, place, now, form);
         FaultView.Plan plan = drawn.flatMap(
                         d -> view.plan(FaultDesk.assignment(task, place), desk.work(task, place, now, d)))
