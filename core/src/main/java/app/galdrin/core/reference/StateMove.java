@@ -40,6 +40,11 @@ public record StateMove(String from, String to, Set<String> people, PartMoves mo
         returned = List.copyOf(returned);
     }
 
+    /** Returns whether the vehicle has the same setting at both ends: what was moved was put back. */
+    boolean isReturn() {
+        return moves.units().values().stream().allMatch(amount -> amount == 0);
+    }
+
     /** Returns whether it touches a state. */
     boolean touches(String state) {
         return from.equals(state) || to.equals(state);

@@ -102,7 +102,9 @@ public final class VehicleHistory {
      * uncertainties of the difference, the action signal of [ISO13528, 9.4].
      */
     public Optional<Disagreement> disagreement(String state, ReadFigure figure) {
-        List<Witness> others = new ArrayList<>(witnesses(state, figure, Set.of(), "", FARTHEST));
+        // what apprentices say they moved is no reading: where a sheet's effects are wrong, all of it is wrong alike
+        List<Witness> others = new ArrayList<>(
+                new VehicleHistory(readings, byInstructors()).witnesses(state, figure, Set.of(), "", FARTHEST));
         List<Witness> instructors = others.stream()
                 .filter(witness -> witness.kind() == ReferencePart.Kind.INSTRUCTOR)
                 .toList();
@@ -117,6 +119,10 @@ public final class VehicleHistory {
         return theirs.agrees() && Math.abs(difference.value()) > ACTION * u
                 ? Optional.of(new Disagreement(people, difference.value(), Judgement.K * u))
                 : Optional.empty();
+    }
+
+    private List<StateMove> byInstructors() {
+        return moves.stream().filter(move -> move.people().isEmpty()).toList();
     }
 
     private List<Witness> witnesses(
@@ -143,7 +149,14 @@ public final class VehicleHistory {
                     && move.tells(figure.figure())) {
                 String beyond = move.beyond(state);
                 List<Witness> there = witnesses(beyond, figure, without, state, farthest - 1);
-                if (!there.isEmpty()) {
+                if (move.isReturn()) {
+                    // the same setting: who read it before it was put back is a reader still
+                    there.forEach(witness -> witnesses.add(new Witness(
+                            witness.kind(),
+                            witness.source(),
+                            move.carry(witness.estimate(), beyond, figure.figure()),
+                            union(witness.people(), move.people()))));
+                } else if (!there.isEmpty()) {
                     Estimate value = new RobustMean(estimates(there)).estimate();
                     witnesses.add(new Witness(
                             ReferencePart.Kind.MOVE,
@@ -154,6 +167,12 @@ public final class VehicleHistory {
             }
         }
         return witnesses;
+    }
+
+    private static Set<String> union(Set<String> one, Set<String> other) {
+        Set<String> union = new HashSet<>(one);
+        union.addAll(other);
+        return union;
     }
 
     /** Returns whose word a move and what it carries are; empty where they rest on an instructor. */

@@ -136,6 +136,23 @@ class VehicleHistoryTest {
                 .mayCostMarks());
     }
 
+    /** Who read a setting before the vehicle was put back to it is a reader of it still, less certain by what turning back can miss. */
+    @Test
+    void aSettingThatWasPutBack_keepsItsReaders() {
+        var history = new VehicleHistory(
+                List.of(instructor("set", 0.03), apprentice("Ann", "set", 0.031), apprentice("Ben", "back", 0.0305)),
+                List.of(putBack("set", "back")));
+        ReferenceValue value = history.value("back", READ, Set.of("Ben")).orElseThrow();
+        assertEquals(
+                List.of(ReferencePart.Kind.INSTRUCTOR, ReferencePart.Kind.APPRENTICE),
+                value.parts().stream().map(ReferencePart::kind).toList());
+        double turnedBack = 0.01 * 0.25 * Math.sqrt(1.0 / 6);
+        value.parts().forEach(part -> assertEquals(Math.hypot(0.001, turnedBack), part.doubt(), 1e-9));
+        // the turning back is shared by both, and does not average out
+        assertEquals(Math.hypot(0.001 / Math.sqrt(2), turnedBack), value.value().standardUncertainty(), 1e-9);
+        assertTrue(value.mayCostMarks());
+    }
+
     @ParameterizedTest
     @MethodSource("app.galdrin.core.Seeds#some")
     void noOrderOfArrival_changesAValue(long seed) {

@@ -6,6 +6,7 @@ import app.galdrin.core.marking.Marker;
 import app.galdrin.core.marking.ReferenceQuestion;
 import app.galdrin.core.marking.References;
 import app.galdrin.core.marking.StateReferences;
+import app.galdrin.core.reference.VehicleHistory;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Assignment;
@@ -28,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -121,6 +123,22 @@ public class SittingMarks {
 
     /** The figures in which so many sittings lie off this one's reference the same way that it is to be read again; none once it was said to stand. */
     public List<ReferenceQuestion.DisagreeingFigure> referenceQuestion(Sitting sitting) {
+        return referenceQuestion(
+                sitting,
+                () -> histories
+                        .around(sitting.centreId(), List.of(sitting.stateId()), VehicleHistories.handedIn())
+                        .history());
+    }
+
+    /** The same where the readings that the sitting is marked against are known. */
+    public List<ReferenceQuestion.DisagreeingFigure> referenceQuestion(Sitting sitting, References known) {
+        return known.states()
+                .map(states -> referenceQuestion(sitting, states::history))
+                .orElseGet(() -> referenceQuestion(sitting));
+    }
+
+    private List<ReferenceQuestion.DisagreeingFigure> referenceQuestion(
+            Sitting sitting, Supplier<VehicleHistory> history) {
         UUID centre = sitting.centreId();
         Optional<FoundReference> reference =
                 vehicles.findReference(centre, sitting.task().id(), sitting.stateId());
@@ -132,13 +150,10 @@ public class SittingMarks {
             return List.of();
         }
         if (isCombined(sitting)) {
-            UUID read = reference.get().stateId();
             return ReferenceQuestion.of(
                     sitting.markedBy().practical(),
-                    histories
-                            .around(centre, List.of(read), VehicleHistories.handedIn())
-                            .history(),
-                    read.toString());
+                    history.get(),
+                    reference.get().stateId().toString());
         }
         List<UUID> beside = sittings.handedInOfItsState(sitting);
         return beside.size() < ReferenceQuestion.ENOUGH

@@ -60,8 +60,11 @@ class MarkSheetPages {
         return sitting;
     }
 
+    /** Entries and references that a page was made from. */
+    record ShownEntries(Log log, References references) {}
+
     /** The sheet as it stands now, with all of it that a page shows. */
-    Log add(Model model, Sitting sitting) {
+    ShownEntries add(Model model, Sitting sitting) {
         Log log = sittings.log(sitting.centreId(), sitting.id());
         SittingMarks.ReferenceReadings references = sittingMarks.references(sitting, log);
         MarkSheet sheet = sheets.toShow(sitting, log, references);
@@ -88,7 +91,7 @@ class MarkSheetPages {
                         sheet,
                         log.answers(),
                         references.references().asFound()));
-        return log;
+        return new ShownEntries(log, references.references());
     }
 
     /** Returns the marks of lines, by criterion, that would be others by the instructor's readings alone; none once they are released. */

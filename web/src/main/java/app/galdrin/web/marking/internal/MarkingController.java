@@ -91,7 +91,8 @@ class MarkingController {
     String desk(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id, Model model) {
         Sitting sitting = pages.practical(me, id);
         sittings.opened(me, sitting);
-        Log log = pages.add(model, sitting);
+        MarkSheetPages.ShownEntries shown = pages.add(model, sitting);
+        Log log = shown.log();
         int round = sittings.lastRound(sitting, log);
         model.addAttribute(
                 "asLeftReference", vehicles.findReferenceAfter(sitting, round).isPresent());
@@ -103,7 +104,7 @@ class MarkingController {
         model.addAttribute("witnessed", witnessed.of(me, sitting, log));
         model.addAttribute("history", sheets.history(sitting));
         model.addAttribute("traces", traces.of(me, (MarkSheet) Objects.requireNonNull(model.getAttribute("sheet"))));
-        model.addAttribute("question", sittingMarks.referenceQuestion(sitting));
+        model.addAttribute("question", sittingMarks.referenceQuestion(sitting, shown.references()));
         model.addAttribute("late", log.lateWaiting());
         model.addAttribute("next", next(me, sitting).map(SittingSummary::id).orElse(null));
         model.addAttribute("mayMark", me.is(Role.INSTRUCTOR) && !sitting.state().released());
