@@ -170,12 +170,11 @@ class DaySheetController {
                 .filter(reference -> isWritten(me, reference));
         boolean isCombined =
                 tasks.task(me.centreId(), task.taskId()).practical().references() == ReferenceRule.COMBINED;
-        if (isCombined) {
-            boolean waits = list.of(me.centreId(), card.standing()).stream().anyMatch(reading -> !reading.canWait());
-            return waits ? Reading.WAITS : found.isEmpty() ? Reading.TOGETHER : Reading.READ;
+        if (isCombined && list.of(me.centreId(), card.standing()).stream().anyMatch(reading -> !reading.canWait())) {
+            return Reading.WAITS;
         }
         if (found.isEmpty()) {
-            return Reading.NONE;
+            return isCombined ? Reading.TOGETHER : Reading.NONE;
         }
         return found.get().stateId().equals(state) ? Reading.READ : Reading.BEFORE;
     }
