@@ -19,6 +19,9 @@ import org.springframework.test.context.ActiveProfiles;
             "logging.structured.format.console=",
             "logging.level.app.galdrin=warn",
             "galdrin.try-out.sheets=100",
+            // the product gives a statement up after seconds; two forks on a busy machine may need longer
+            "mybatis.configuration.default-statement-timeout=20",
+            "spring.datasource.hikari.data-source-properties.socketTimeout=30",
             "galdrin.password.memory=${galdrin.test.password.memory:64}"
         })
 @ActiveProfiles("demo")

@@ -58,6 +58,11 @@ public sealed interface AnswerType {
         public SizeAndSense {
             senses = List.copyOf(senses);
         }
+
+        /** Returns how an offset of the instrument stands in the signed size: 1 or −1. {@link Sense#signOfOffset}. */
+        public int signOfOffset() {
+            return senses.get(0).signOfOffset(side);
+        }
     }
 
     /** A short text, at most so many characters. */

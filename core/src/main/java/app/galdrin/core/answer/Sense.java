@@ -55,4 +55,17 @@ public enum Sense implements Keyed {
     public int sign(Side side) {
         return bySide ? sign * side.sign() : sign;
     }
+
+    /**
+     * Returns the sign of a reading in the core's frame on an instrument that is level but shows a top too far out, held with the same side towards the wheel
+     * on each side of the vehicle; 1 for what has no way in space.
+     */
+    public int signOfOffset(Side side) {
+        return switch (this) {
+            case FALLS_LEFT, FALLS_RIGHT -> -side.sign();
+            case LEANS_BACK, LEANS_FORWARD, FALLS_TO_REAR, FALLS_TO_FRONT, TURNED_IN, TURNED_OUT -> side.sign();
+            case LEANS_IN, LEANS_OUT -> -1;
+            default -> 1;
+        };
+    }
 }

@@ -82,7 +82,7 @@ public final class WorkingMarker implements AspectMarker {
         if (wrote.isEmpty()) {
             return new Evidence.MissingEntry(Lack.TARGET, "");
         }
-        double step = place.instrument().resolution();
+        double step = sitting.assignment().kit().resolution(place.instrument());
         double tolerance = place.amount().quantity().toDocument(step);
         return new Evidence.Target(
                 target.from(),

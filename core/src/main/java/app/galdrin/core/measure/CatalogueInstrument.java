@@ -109,7 +109,16 @@ public enum CatalogueInstrument implements Keyed {
 
     /** Returns the standard uncertainty of a single reading from this surface, mm or rad. An angle is read from metal, whatever the surface. */
     public double standardUncertainty(Surface surface) {
-        return Math.hypot(resolution / Math.sqrt(12), scatter(surface));
+        return standardUncertainty(surface, resolution);
+    }
+
+    /**
+     * The same of one whose scale has another smallest step.
+     *
+     * @param step mm or rad, 0 or more
+     */
+    public double standardUncertainty(Surface surface, double step) {
+        return Math.hypot(step / Math.sqrt(12), scatter(surface));
     }
 
     private double scatter(Surface surface) {

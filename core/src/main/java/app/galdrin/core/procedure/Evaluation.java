@@ -1,5 +1,6 @@
 package app.galdrin.core.procedure;
 
+import app.galdrin.core.equipment.ToolLength;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.record.Answer;
@@ -229,6 +230,12 @@ public final class Evaluation {
     Stream<Choice> choices() {
         return fields.values().stream()
                 .flatMap(s -> s instanceof Source.ChosenWord chosen ? Stream.of(chosen.choice()) : null);
+    }
+
+    /** Returns the lengths of the equipment that go into it. */
+    Stream<ToolLength> toolLengths() {
+        return fields.values().stream()
+                .flatMap(s -> s instanceof Source.ToolDatum datum ? Stream.of(datum.length()) : Stream.empty());
     }
 
     /** Returns whether the slope of the bay's floor goes into it. */

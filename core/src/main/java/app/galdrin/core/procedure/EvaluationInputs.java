@@ -81,15 +81,20 @@ final class EvaluationInputs {
         return result.at().in(found.doubts()) instanceof Figures.Doubt known
                 ? Estimate.lazily(
                         known.estimate().value(),
-                        () -> bySlopes(known.estimate().budget()))
+                        () -> bySlopes(result, value, known.estimate().budget()))
                 : Estimate.lazily(result.unit().toCore(value), () -> byMoving(result, value));
     }
 
-    /** Returns the budget of a kind that reports its sensitivity coefficients. */
-    private Budget bySlopes(Budget slopes) {
+    /** Returns the budget of a kind that reports its sensitivity coefficients: of readings; what it has of the equipment is moved. */
+    private Budget bySlopes(EvaluationPlan.ResultField result, double now, Budget slopes) {
         double[] byField = new double[plan.fields().size()];
         slopes.forEach((input, slope) ->
                 plan.field(input.name()).ifPresent(field -> byField[field.index()] = slope / field.inCore()));
+        for (EvaluationPlan.InputField field : plan.fields()) {
+            if (field.source() instanceof Source.ToolDatum) {
+                byField[field.index()] = byMoving(result, field, now);
+            }
+        }
         return doubts().through(byField);
     }
 
@@ -97,17 +102,23 @@ final class EvaluationInputs {
     private Budget byMoving(EvaluationPlan.ResultField result, double now) {
         double[] byField = new double[plan.fields().size()];
         for (EvaluationPlan.InputField field : plan.fields()) {
-            double u = doubts().standardUncertainty(field.index());
-            if (u > 0 && valueOf(field).orElse("") instanceof Double value) {
-                double step = u / field.inCore();
-                Optional<Double> up = moved(result, field, value + step);
-                Optional<Double> down = moved(result, field, value - step);
-                if (up.isPresent() && down.isPresent()) {
-                    byField[field.index()] = result.unit().toCore(slope(down.get(), now, up.get())) / u;
-                }
-            }
+            byField[field.index()] = byMoving(result, field, now);
         }
         return doubts().through(byField);
+    }
+
+    /** Returns the slope of a result by one field, moved by its own uncertainty; 0 where it has none or can't be moved. */
+    private double byMoving(EvaluationPlan.ResultField result, EvaluationPlan.InputField field, double now) {
+        double u = doubts().standardUncertainty(field.index());
+        if (u > 0 && valueOf(field).orElse("") instanceof Double value) {
+            double step = u / field.inCore();
+            Optional<Double> up = moved(result, field, value + step);
+            Optional<Double> down = moved(result, field, value - step);
+            if (up.isPresent() && down.isPresent()) {
+                return result.unit().toCore(slope(down.get(), now, up.get())) / u;
+            }
+        }
+        return 0;
     }
 
     /** Half of what the figure moves by, both ways together; no run-out at all grows as much either way, and is no less in doubt for that. */

@@ -14,6 +14,7 @@ import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.uncertainty.DoubtSource;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ObjDoubleConsumer;
 import java.util.function.UnaryOperator;
 
 /**
@@ -202,7 +203,31 @@ public record Place(
         return DoubtSource.input(id);
     }
 
-    /** Standard uncertainty of one reading in trained hands, mm or rad. */
+    /**
+     * Returns a reading here without what its instrument shows too much.
+     *
+     * @param shown mm or deg, with its sign
+     */
+    double corrected(double shown, MeasuringContext standing) {
+        return standing.kit().corrected(instrument, shown, signOfOffset());
+    }
+
+    /**
+     * Returns how an offset of the instrument stands in a reading here: 1, −1 or 0. An instrument is held with the same side towards every wheel, so that one
+     * that shows the top too far out does so on both sides; it then shows a floor that falls away from the wheel, and on the right an axis that leans
+     * forward.
+     */
+    private int signOfOffset() {
+        return reading.zero().factor() * (answer instanceof SizeAndSense sized ? sized.signOfOffset() : 1);
+    }
+
+    /** Passes on the sources of one reading here, {@code factor} times each, mm or rad. */
+    void parts(DoubtSource reads, double factor, MeasuringContext standing, ObjDoubleConsumer<DoubtSource> each) {
+        each.accept(reads, factor * standing.kit().standardUncertainty(instrument, surface));
+        standing.kit().parts(instrument, factor * signOfOffset(), each);
+    }
+
+    /** Standard uncertainty of one reading in trained hands with the usual instrument, mm or rad. */
     public double standardUncertainty() {
         return instrument.standardUncertainty(surface);
     }

@@ -1,5 +1,6 @@
 package app.galdrin.core.procedure;
 
+import app.galdrin.core.equipment.EquipmentKind;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.measure.Assumption;
@@ -191,6 +192,16 @@ public record Procedure(
         Map<String, CatalogueInstrument> instruments = new LinkedHashMap<>();
         walk.forEach(place -> instruments.putIfAbsent(place.tool(), place.instrument()));
         return instruments;
+    }
+
+    /** Returns the equipment that readings for these figures are taken with, each kind once, in walking order. */
+    public List<EquipmentKind> equipment(Collection<FigureId> figures) {
+        Stream<EquipmentKind> read = places(figures).stream().map(place -> EquipmentKind.of(place.instrument()));
+        Stream<EquipmentKind> laid = evaluations.stream()
+                .filter(e -> figures.stream().anyMatch(f -> tellsPartOf(e, f)))
+                .flatMap(e -> e.toolLengths())
+                .map(EquipmentKind::of);
+        return Stream.concat(laid, read).distinct().toList();
     }
 
     /** Returns what can be taken instead for places of a tool. */

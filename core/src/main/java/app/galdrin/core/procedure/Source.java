@@ -1,5 +1,6 @@
 package app.galdrin.core.procedure;
 
+import app.galdrin.core.equipment.ToolLength;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.record.FieldUnit;
 import app.galdrin.core.uncertainty.DoubtSource;
@@ -70,7 +71,7 @@ public sealed interface Source {
     record PlaceReading(Place place, int factor) implements Source {
         @Override
         public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
-            return Optional.ofNullable(readings.get(place.id())).map(v -> factor * v);
+            return Optional.ofNullable(readings.get(place.id())).map(v -> factor * place.corrected(v, standing));
         }
 
         @Override
@@ -79,7 +80,7 @@ public sealed interface Source {
                 Function<Place, DoubtSource> ofReading,
                 MeasuringContext standing,
                 ObjDoubleConsumer<DoubtSource> each) {
-            each.accept(ofReading.apply(place), factor * place.standardUncertainty());
+            place.parts(ofReading.apply(place), factor, standing, each);
         }
 
         @Override
@@ -104,8 +105,10 @@ public sealed interface Source {
 
         @Override
         public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
-            return Optional.ofNullable(readings.get(place.id()))
-                    .map(v -> asShown ? Math.abs(v) : Math.signum(v) * Math.abs(UPRIGHT - Math.abs(v)));
+            return Optional.ofNullable(readings.get(place.id())).map(v -> {
+                double shown = place.corrected(Math.abs(v), standing);
+                return asShown ? shown : Math.signum(v) * Math.abs(UPRIGHT - shown);
+            });
         }
 
         @Override
@@ -116,7 +119,7 @@ public sealed interface Source {
                 ObjDoubleConsumer<DoubtSource> each) {
             double shown = readings.getOrDefault(place.id(), 0.0);
             double way = asShown ? Math.signum(shown) : Math.signum(Math.abs(shown) - UPRIGHT);
-            each.accept(ofReading.apply(place), way * place.standardUncertainty());
+            place.parts(ofReading.apply(place), way, standing, each);
         }
 
         @Override
@@ -190,7 +193,7 @@ public sealed interface Source {
                 if (at == null) {
                     return Optional.empty();
                 }
-                sum += read.factor() * at;
+                sum += read.factor() * read.place().corrected(at, standing);
             }
             return Optional.of(sum / reads.size());
         }
@@ -218,7 +221,7 @@ public sealed interface Source {
     }
 
     /**
-     * A datum of the sheet or of a tool.
+     * A datum of the sheet.
      *
      * @param key names it as a source of doubt
      * @param value in the record's unit; empty where the sheet does not know
@@ -253,6 +256,33 @@ public sealed interface Source {
                 MeasuringContext standing,
                 ObjDoubleConsumer<DoubtSource> each) {
             each.accept(source, unit.toCore(doubt.applyAsDouble(standing)));
+        }
+    }
+
+    /** A length of the equipment. */
+    record ToolDatum(ToolLength length) implements KnownBeforehand {
+        @Override
+        public String key() {
+            return length.key();
+        }
+
+        @Override
+        public FieldUnit unit() {
+            return FieldUnit.LENGTH;
+        }
+
+        @Override
+        public Optional<Double> known(MeasuringContext standing) {
+            return Optional.of(standing.kit().length(length));
+        }
+
+        @Override
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, DoubtSource> ofReading,
+                MeasuringContext standing,
+                ObjDoubleConsumer<DoubtSource> each) {
+            standing.kit().parts(length, each);
         }
     }
 

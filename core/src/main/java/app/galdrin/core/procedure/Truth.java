@@ -17,8 +17,8 @@ import java.util.Map;
  */
 public record Truth(Map<FigureId, Double> figures) {
 
-    /** Length of a plate that a wheel is driven over, mm. */
-    public static final double SLIP_PLATE = 1000;
+    /** The way over which sideslip is told, mm. */
+    public static final double METRE = 1000;
 
     public Truth {
         figures = Map.copyOf(figures);
@@ -85,7 +85,7 @@ public record Truth(Map<FigureId, Double> figures) {
      * Returns the sideslip on the road: the front wheels find the steering position in which both point in alike; the rear ones stay as they are.
      * What stands there is the sine of that over the plate.
      *
-     * @return mm over a plate of {@value #SLIP_PLATE} mm, outward positive
+     * @return mm over a metre, outward positive
      */
     public double sideslip(Wheel wheel) {
         double points = wheel.front()
@@ -93,6 +93,6 @@ public record Truth(Map<FigureId, Double> figures) {
                                 + of(Measurand.TOE, Wheel.of(Axle.FRONT, Side.RIGHT)))
                         / 2
                 : of(Measurand.TOE, wheel);
-        return SLIP_PLATE * Math.sin(points);
+        return METRE * Math.sin(points);
     }
 }

@@ -1,5 +1,6 @@
 package app.galdrin.core.sitting;
 
+import app.galdrin.core.equipment.Kit;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.procedure.Choice;
 import app.galdrin.core.procedure.Place;
@@ -19,6 +20,7 @@ import java.util.OptionalDouble;
  * @param order what was ticked, in the order in which that was done; a line of which nobody knows is not among them
  * @param minutes minutes that the work took until it was handed in, extra time taken off; empty where nobody knows
  * @param floor where it was read, if that is another bay than the assignment's
+ * @param kit what it was read with, if that is other equipment than the assignment's
  * @param parts doubts about the parts of the vehicle: it was adjusted and put back since it was read
  */
 public record Answers(
@@ -26,6 +28,7 @@ public record Answers(
         List<LineKey> order,
         OptionalDouble minutes,
         Optional<BayFloor> floor,
+        Optional<Kit> kit,
         List<PartDoubt> parts) {
 
     public Answers {
@@ -36,7 +39,7 @@ public record Answers(
 
     /** Creates answers without a known time or order. */
     public Answers(Map<LineKey, WrittenValue> standing) {
-        this(standing, List.of(), OptionalDouble.empty(), Optional.empty(), List.of());
+        this(standing, List.of(), OptionalDouble.empty(), Optional.empty(), Optional.empty(), List.of());
     }
 
     /**
@@ -54,22 +57,27 @@ public record Answers(
      * @param taken minutes, 0 or more
      */
     public Answers in(OptionalDouble taken) {
-        return new Answers(standing, order, taken, floor, parts);
+        return new Answers(standing, order, taken, floor, kit, parts);
     }
 
     /** The same, ticked in this order. */
     public Answers ordered(List<LineKey> done) {
-        return new Answers(standing, done, minutes, floor, parts);
+        return new Answers(standing, done, minutes, floor, kit, parts);
     }
 
     /** The same, read in a bay with this floor. */
     public Answers on(BayFloor bay) {
-        return new Answers(standing, order, minutes, Optional.of(bay), parts);
+        return new Answers(standing, order, minutes, Optional.of(bay), kit, parts);
+    }
+
+    /** The same, read with this equipment. */
+    public Answers readWith(Kit equipment) {
+        return new Answers(standing, order, minutes, floor, Optional.of(equipment), parts);
     }
 
     /** The same of a vehicle that was adjusted and put back since it was read. */
     public Answers putBack(List<PartDoubt> doubts) {
-        return new Answers(standing, order, minutes, floor, doubts);
+        return new Answers(standing, order, minutes, floor, kit, doubts);
     }
 
     /** Returns whether one line was ticked before another; false where either is not known. */

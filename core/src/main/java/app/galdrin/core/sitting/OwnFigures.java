@@ -184,6 +184,7 @@ public final class OwnFigures {
         return assignment
                 .standing()
                 .on(floor(measure, round))
+                .with(answers.kit().orElse(assignment.kit()))
                 .with(found)
                 .choosing(answers.chosen(measure, round, assignment.choices(measure)));
     }
@@ -282,7 +283,7 @@ public final class OwnFigures {
 
     /** The baseline of an answer in millimetres, mm; 1 where nobody answers so. */
     public double baseline(Measure measure) {
-        return measure.procedure().baseline().apply(assignment.standing()).orElse(1.0);
+        return measure.procedure().baseline().apply(standing(measure, 0)).orElse(1.0);
     }
 
     /** Returns what slips are tried on where a step's figures as found are answered in a unit. */

@@ -42,7 +42,7 @@ public record ReadingQuery(int repeat, Optional<FigureId> figure, List<Place> pl
                     .filter(pair -> pair.alikeIn(read))
                     .forEach(pair -> asked.add(
                             new ReadingQuery(repeat, Optional.empty(), List.of(pair.first(), pair.second()))));
-            tooFine(own.places(measure), repeat, read).forEach(asked::add);
+            tooFine(own.places(measure), standing, repeat, read).forEach(asked::add);
             if (chosen && floorKnown) {
                 WorkedRepeat one = own.worked(measure, round).get(i);
                 measure.figures().stream()
@@ -57,17 +57,18 @@ public record ReadingQuery(int repeat, Optional<FigureId> figure, List<Place> pl
      * Finds a scatter far finer than the instrument shows: it was read in another unit, or is a digit short; what stands for all repeats is asked
      * once.
      */
-    private static List<ReadingQuery> tooFine(List<Place> places, int repeat, Map<String, Double> read) {
+    private static List<ReadingQuery> tooFine(
+            List<Place> places, MeasuringContext standing, int repeat, Map<String, Double> read) {
         return places.stream()
                 .filter(place -> place.eachRepeat() || repeat == 1)
-                .filter(place -> isFinerThanShown(place, Math.abs(read.getOrDefault(place.id(), 0.0))))
+                .filter(place -> isFinerThanShown(place, standing, Math.abs(read.getOrDefault(place.id(), 0.0))))
                 .map(place -> new ReadingQuery(repeat, Optional.empty(), List.of(place)))
                 .toList();
     }
 
     /** {@code size} in mm or deg; nothing at all can be read on any scale. */
-    private static boolean isFinerThanShown(Place place, double size) {
-        double resolution = place.instrument().resolution();
+    private static boolean isFinerThanShown(Place place, MeasuringContext standing, double size) {
+        double resolution = standing.kit().resolution(place.instrument());
         double mark = place.amount().quantity().toDocument(resolution);
         return size > 0 && size < FINEST_SHARE * mark;
     }

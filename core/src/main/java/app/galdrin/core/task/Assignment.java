@@ -1,5 +1,6 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.equipment.Kit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
@@ -31,7 +32,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A practical on the vehicle and in the bay where it is sat. What follows from these alone is looked up once, however many sittings are
+ * A practical on the vehicle, in the bay and with the equipment with which it is sat. What follows from these alone is looked up once, however many sittings are
  * marked; one is safely asked by many threads.
  */
 public final class Assignment {
@@ -39,6 +40,7 @@ public final class Assignment {
     private final Practical practical;
     private final SpecificationSheet sheet;
     private final BayFloor floor;
+    private final Kit kit;
     private final MeasuringContext standing;
 
     private final Map<String, List<Place>> places = new ConcurrentHashMap<>();
@@ -59,11 +61,17 @@ public final class Assignment {
 
     private record VerdictKey(FigureId figure, String beforeStep) {}
 
-    public Assignment(Practical practical, SpecificationSheet sheet, BayFloor floor) {
+    public Assignment(Practical practical, SpecificationSheet sheet, BayFloor floor, Kit kit) {
         this.practical = practical;
         this.sheet = sheet;
         this.floor = floor;
-        this.standing = new MeasuringContext(sheet, floor);
+        this.kit = kit;
+        this.standing = new MeasuringContext(sheet, floor).with(kit);
+    }
+
+    /** Creates it with the usual equipment. */
+    public Assignment(Practical practical, SpecificationSheet sheet, BayFloor floor) {
+        this(practical, sheet, floor, Kit.USUAL);
     }
 
     /** Returns a practical on a vehicle in a level bay. */
@@ -86,7 +94,12 @@ public final class Assignment {
         return floor;
     }
 
-    /** Returns the sheet and the floor that measurements are worked with. */
+    /** Returns the equipment it is measured with. */
+    public Kit kit() {
+        return kit;
+    }
+
+    /** Returns the sheet, the floor and the equipment that measurements are worked with. */
     public MeasuringContext standing() {
         return standing;
     }
@@ -216,11 +229,12 @@ public final class Assignment {
         return other instanceof Assignment a
                 && practical.equals(a.practical)
                 && sheet.equals(a.sheet)
-                && floor.equals(a.floor);
+                && floor.equals(a.floor)
+                && kit.equals(a.kit);
     }
 
     @Override
     public int hashCode() {
-        return Objects.hash(practical, sheet, floor);
+        return Objects.hash(practical, sheet, floor, kit);
     }
 }

@@ -100,7 +100,7 @@ public final class ExpectedUncertainty {
         return measure.procedure().places(List.of(figure)).stream()
                 .filter(place -> place.eachRepeat() && readings.containsKey(place.id()))
                 .flatMapToDouble(place -> {
-                    double resolution = place.instrument().resolution();
+                    double resolution = standing.kit().resolution(place.instrument());
                     Map<String, Double> moved = new HashMap<>(readings);
                     double step = place.amount().quantity().toDocument(resolution);
                     moved.merge(place.id(), step, Double::sum);

@@ -2,6 +2,7 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.answer.Sense;
+import app.galdrin.core.equipment.EquipmentKind;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.measure.CatalogueInstrument;
@@ -121,6 +122,11 @@ public record Measure(
         Stream<FigureId> differences =
                 figures.stream().flatMap(f -> f.sideDifference().stream()).filter(this::tells);
         return Stream.concat(figures.stream(), differences).distinct().toList();
+    }
+
+    /** Returns the equipment it is measured with, each kind once. */
+    public List<EquipmentKind> equipment() {
+        return procedure.equipment(figures);
     }
 
     /** Its figures turned back into readings. */

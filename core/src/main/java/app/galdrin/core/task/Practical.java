@@ -1,5 +1,6 @@
 package app.galdrin.core.task;
 
+import app.galdrin.core.equipment.EquipmentKind;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Axle;
@@ -151,6 +152,14 @@ public record Practical(
     /** The steps of a kind, within rounds too. */
     public <T extends Step> Stream<T> of(Class<T> kind) {
         return allSteps().filter(kind::isInstance).map(kind::cast);
+    }
+
+    /** Returns the equipment that its measurements are taken with, each kind once. */
+    public List<EquipmentKind> equipment() {
+        return of(Measure.class)
+                .flatMap(measure -> measure.equipment().stream())
+                .distinct()
+                .toList();
     }
 
     /**

@@ -20,7 +20,9 @@ public final class DoubtSource {
         BAY(false, true),
         /** The vehicle itself, the same for everybody who reads it. */
         VEHICLE(false, true),
-        /** A datum of the sheet or of a tool. */
+        /** A piece of equipment, the same for all who read with it. */
+        TOOL(false, false),
+        /** A datum of the sheet. */
         SHEET(false, false);
 
         private final boolean isOfOneSetUp;

@@ -6,6 +6,7 @@
         allowedDependencies = {
             "account",
             "bay",
+            "equipment",
             "layout",
             "library",
             "marking",

@@ -3,6 +3,7 @@
         allowedDependencies = {
             "account",
             "bay",
+            "equipment",
             "layout",
             "library",
             "marksheet",

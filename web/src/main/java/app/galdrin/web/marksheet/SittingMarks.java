@@ -51,7 +51,8 @@ public class SittingMarks {
 
     /** The practical on its vehicle, in its bay, as it is marked. */
     public Assignment assignment(Sitting sitting) {
-        return new Assignment(sitting.markedBy().practical(), sitting.markedOn().sheet(), sitting.floor());
+        return new Assignment(
+                sitting.markedBy().practical(), sitting.markedOn().sheet(), sitting.floor(), sitting.kit());
     }
 
     /**
@@ -180,7 +181,7 @@ public class SittingMarks {
                 .map(id -> {
                     Log log = sittings.log(centre, id).until(until);
                     seqs.put(id, log.lastSeq());
-                    return log.answers();
+                    return log.answers().readWith(vehicles.equipmentOf(centre, id));
                 })
                 .orElse(Answers.none());
     }

@@ -1,5 +1,6 @@
 package app.galdrin.web.remark;
 
+import app.galdrin.core.equipment.Kit;
 import app.galdrin.core.marking.KnownReferences;
 import app.galdrin.core.marking.References;
 import app.galdrin.core.marking.StateReferences;
@@ -41,7 +42,7 @@ final class RemarkInputs {
     private final Map<UUID, Optional<Reference>> found = new HashMap<>();
     private final Map<List<UUID>, KnownVehicle> known = new HashMap<>();
 
-    private record AssignmentKey(UUID sheetId, BayFloor floor) {}
+    private record AssignmentKey(UUID sheetId, BayFloor floor, Kit kit) {}
 
     private record Reference(UUID id, int lastSeq, Answers answers) {}
 
@@ -67,7 +68,8 @@ final class RemarkInputs {
             List<RemarkMapper.SittingEntry> entries,
             List<RemarkMapper.SittingEntry> left) {
         RemarkMapper.StoredSheetRow first = people.get(0);
-        var where = new AssignmentKey(first.sheetId(), first.floor().orElse(BayFloor.LEVEL));
+        var where = new AssignmentKey(
+                first.sheetId(), first.floor().orElse(BayFloor.LEVEL), sittings.kit(centre, first.revisions()));
         KnownReferences references = assignments.computeIfAbsent(where, w -> new KnownReferences(assignment(w)));
         Assignment assignment = references.assignment();
         var log = new Log(entries.stream().map(RemarkMapper.SittingEntry::entry).toList());
@@ -108,7 +110,7 @@ final class RemarkInputs {
 
     private Assignment assignment(AssignmentKey where) {
         SheetVersion sheet = on.orElseGet(() -> library.sheet(centre, where.sheetId()));
-        return new Assignment(version.practical(), sheet.sheet(), where.floor());
+        return new Assignment(version.practical(), sheet.sheet(), where.floor(), where.kit());
     }
 
     private int lastRound(Assignment assignment, Sheet sheet, Log log) {
@@ -151,6 +153,6 @@ final class RemarkInputs {
                 .map(RemarkMapper.SittingEntry::entry)
                 .toList());
         seqs.put(last, log.lastSeq());
-        return log.answers();
+        return log.answers().readWith(vehicles.equipmentOf(centre, last));
     }
 }

@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.cursor.Cursor;
@@ -33,6 +34,7 @@ interface RemarkMapper {
      *
      * @param released whether no more will be read: what stood then decides
      * @param along as in {@link FloorRow}, and so the three that follow
+     * @param equipment the revisions of what it was read with, with blanks between
      * @param marks of that sheet's lines: {@code step.aspect=marks}, in their order, with blanks between
      */
     record StoredSheetRow(
@@ -54,7 +56,14 @@ interface RemarkMapper {
             BigDecimal percent,
             boolean competent,
             boolean released,
-            String marks) {
+            String marks,
+            String equipment) {
+
+        List<UUID> revisions() {
+            return equipment.isEmpty()
+                    ? List.of()
+                    : Stream.of(equipment.split(" ")).map(UUID::fromString).toList();
+        }
 
         Optional<BayFloor> floor() {
             return new FloorRow(bay, baySince, along, across, doubt, faces).floor();

@@ -1,5 +1,6 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.equipment.Kit;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.web.bay.Facing;
 import app.galdrin.web.library.SheetVersion;
@@ -23,6 +24,8 @@ import java.util.UUID;
  * @param people who sit it: one, or a pair; the instructor on a reference
  * @param facing which way its vehicle faced; empty where it stood in no bay, and for one from before that was kept
  * @param pinnedFloor the floor of its bay as it was known when the sitting came there; empty for one from before surveys were kept
+ * @param equipment the revisions of what it is read with, one of a kind
+ * @param kit the same as its readings are worked with; as usual for one from before equipment was kept
  * @param attempt 1, and one more each time it is sat again
  */
 public record Sitting(
@@ -43,7 +46,9 @@ public record Sitting(
         Instant begunAt,
         SittingState state,
         Optional<Facing> facing,
-        Optional<BayFloor> pinnedFloor) {
+        Optional<BayFloor> pinnedFloor,
+        List<UUID> equipment,
+        Kit kit) {
 
     /** Person with a name. */
     public record PersonName(UUID id, String name) {}

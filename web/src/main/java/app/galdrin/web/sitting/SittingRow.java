@@ -1,5 +1,6 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.equipment.Kit;
 import app.galdrin.web.bay.Facing;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.task.TaskVersion;
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * A sitting's row, with what is known of it and who sits it.
  *
  * @param personIds of the people who sit it, in the order of their names
+ * @param equipment the revisions of what it is read with, one of a kind
  */
 record SittingRow(
         UUID id,
@@ -35,9 +37,15 @@ record SittingRow(
         List<String> personNames,
         SittingState state,
         @Nullable Facing facing,
-        @Nullable FloorRow floor) {
+        @Nullable FloorRow floor,
+        List<String> equipment) {
 
-    Sitting toSitting(TaskVersion task, SheetVersion sheet, TaskVersion markedBy, SheetVersion markedOn) {
+    /** Returns the revisions of the equipment it is read with. */
+    List<UUID> revisions() {
+        return equipment.stream().map(UUID::fromString).toList();
+    }
+
+    Sitting toSitting(TaskVersion task, SheetVersion sheet, TaskVersion markedBy, SheetVersion markedOn, Kit kit) {
         return new Sitting(
                 id,
                 centreId,
@@ -56,7 +64,9 @@ record SittingRow(
                 begunAt,
                 state,
                 Optional.ofNullable(facing),
-                Optional.ofNullable(floor).flatMap(FloorRow::floor));
+                Optional.ofNullable(floor).flatMap(FloorRow::floor),
+                revisions(),
+                kit);
     }
 
     private List<Sitting.PersonName> people() {

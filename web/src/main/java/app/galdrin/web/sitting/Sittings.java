@@ -1,11 +1,13 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.equipment.Kit;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.task.Round;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.Standings;
+import app.galdrin.web.equipment.Equipment;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.library.Library;
@@ -43,8 +45,10 @@ public class Sittings {
     private final Tasks tasks;
     private final Library library;
     private final Standings standings;
+    private final Equipment equipment;
 
-    Sittings(SittingMapper mapper, Tasks tasks, Library library, Standings standings) {
+    Sittings(SittingMapper mapper, Tasks tasks, Library library, Standings standings, Equipment equipment) {
+        this.equipment = equipment;
         this.standings = standings;
         this.mapper = mapper;
         this.tasks = tasks;
@@ -127,7 +131,18 @@ public class Sittings {
         }
         mapper.addPerson(centre, id, personId);
         mapper.beginState(centre, id, Purpose.PRACTICAL, place.number().orElse(null), null);
+        pinEquipment(centre, id, opening.taskId(), personId, place.number().orElse(null));
         return Optional.of(id);
+    }
+
+    /** Takes the equipment that the task is measured with, as it lies in a bay. */
+    void pinEquipment(UUID centre, UUID sittingId, UUID taskId, UUID personId, @Nullable Integer bay) {
+        equipment.pin(
+                centre,
+                sittingId,
+                personId,
+                bay,
+                tasks.task(centre, taskId).practical().equipment());
     }
 
     private TaskBay bayOf(UUID centre, UUID taskId, @Nullable Integer bay) {
@@ -216,7 +231,13 @@ public class Sittings {
                 tasks.task(centre, row.taskId()),
                 library.sheet(centre, row.sheetId()),
                 tasks.task(centre, row.markedByTask()),
-                library.sheet(centre, row.markedOnSheet()));
+                library.sheet(centre, row.markedOnSheet()),
+                kit(centre, row.revisions()));
+    }
+
+    /** Returns the equipment that these revisions tell of. */
+    public Kit kit(UUID centreId, List<UUID> revisions) {
+        return equipment.kit(centreId, revisions);
     }
 
     private static boolean maySee(SignedIn me, Sitting sitting) {

@@ -166,7 +166,7 @@ public class VehicleHistories {
         return counts
                 ? counting.count(sitting, sittings.log(sitting)).map(log -> {
                     var assignment = new Assignment(
-                            sitting.markedBy().practical(), sitting.markedOn().sheet(), sitting.floor());
+                            sitting.markedBy().practical(), sitting.markedOn().sheet(), sitting.floor(), sitting.kit());
                     return new CountedSheet(
                             sitting, log, assignment, OwnFigures.ofReference(assignment, log.answers()));
                 })

@@ -1,11 +1,13 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.equipment.Kit;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.spec.PartDoubt;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.Round;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.Standings;
+import app.galdrin.web.equipment.Equipment;
 import app.galdrin.web.layout.Ids;
 import app.galdrin.web.layout.NotThere;
 import app.galdrin.web.sitting.SittingMapper.NewReference;
@@ -33,8 +35,10 @@ public class VehicleReferences {
     private final Tasks tasks;
     private final Sittings sittings;
     private final Standings standings;
+    private final Equipment equipment;
 
-    VehicleReferences(SittingMapper mapper, Tasks tasks, Sittings sittings, Standings standings) {
+    VehicleReferences(SittingMapper mapper, Tasks tasks, Sittings sittings, Standings standings, Equipment equipment) {
+        this.equipment = equipment;
         this.standings = standings;
         this.mapper = mapper;
         this.tasks = tasks;
@@ -103,6 +107,11 @@ public class VehicleReferences {
                 .orElseThrow(() -> new NotThere("bay", bay, me));
     }
 
+    /** Returns the equipment that a reference was read with. */
+    public Kit equipmentOf(UUID centreId, UUID referenceId) {
+        return equipment.kitOf(centreId, referenceId);
+    }
+
     /** Returns whether anything is measured again after adjusting. */
     public boolean isReadAsLeft(Sitting sitting) {
         return sitting.task()
@@ -119,6 +128,7 @@ public class VehicleReferences {
         mapper.beginReference(wanted);
         mapper.addPerson(wanted.centreId(), wanted.id(), wanted.personId());
         mapper.beginState(wanted.centreId(), wanted.id(), Purpose.REFERENCE, bay, since);
+        sittings.pinEquipment(wanted.centreId(), wanted.id(), wanted.taskId(), wanted.personId(), bay);
         return itself(wanted).orElseThrow();
     }
 
@@ -154,7 +164,7 @@ public class VehicleReferences {
     }
 
     /**
-     * Returns what was read as a reference as found, in the bay where it was read; from before that was kept, in the sitting's own. Parts that
+     * Returns what was read as a reference as found, in the bay where it was read and with its equipment; from before that was kept, in the sitting's own. Parts that
      * were moved and put back between the reference and the state that is marked are known as well as they can be put back.
      */
     public Answers asRead(
@@ -164,10 +174,11 @@ public class VehicleReferences {
                 .filter(part -> putBack.contains(part.id()))
                 .map(PartDoubt::ofReturn)
                 .toList();
-        return sittings.whole(centreId, reference.id())
-                .pinnedFloor()
+        Sitting read = sittings.whole(centreId, reference.id());
+        return read.pinnedFloor()
                 .map(answers::on)
                 .orElse(answers)
+                .readWith(read.kit())
                 .putBack(doubts);
     }
 }

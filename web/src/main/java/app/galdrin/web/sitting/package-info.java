@@ -1,7 +1,8 @@
 /**
  * Sittings and their append-only entries: the one place that writes and reads them. It has no pages.
  */
-@ApplicationModule(allowedDependencies = {"account", "background", "bay", "layout", "library", "task", "words"})
+@ApplicationModule(
+        allowedDependencies = {"account", "background", "bay", "equipment", "layout", "library", "task", "words"})
 @NullMarked
 package app.galdrin.web.sitting;
 

@@ -25,6 +25,7 @@ import app.galdrin.core.procedure.MeasuringContext;
 import app.galdrin.core.procedure.Place;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.ProcedureList;
+import app.galdrin.core.procedure.ReadingType;
 import app.galdrin.core.procedure.ReadingType.Subject;
 import app.galdrin.core.procedure.ShownReadings;
 import app.galdrin.core.procedure.Simulation;
@@ -123,7 +124,7 @@ public final class CamberProcedures implements ProcedureList {
                                 3)
                         .assuming(Assumption.RUN_OUT_REMOVED, Assumption.GAUGE_NOT_TURNED),
                 (wheel, walk) -> {
-                    Place gauge = gauge(wheel);
+                    Place gauge = gauge(wheel).reading(reading -> reading.with(ReadingType.Zero.SET));
                     walk.add(gauge);
                     return record(
                             new Source.ReadingWithSetup(new Source.PlaceReading(gauge, 1), seated(wheel)),
@@ -227,7 +228,8 @@ public final class CamberProcedures implements ProcedureList {
                                     Use.LEVEL,
                                     Sense.TOP_OUT,
                                     Sense.TOP_IN)
-                            .reading(reading -> reading.with(GAUGE).of(Subject.WHEEL_LEAN));
+                            .reading(reading ->
+                                    reading.with(GAUGE).of(Subject.WHEEL_LEAN).with(ReadingType.Zero.TURNED));
                     walk.addAll(List.of(once, turned));
                     return record(
                             new Source.ReadingWithSetup(

@@ -1,6 +1,7 @@
 package app.galdrin.core.procedure.catalogue;
 
 import app.galdrin.core.answer.Sense;
+import app.galdrin.core.equipment.ToolLength;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Wheel;
@@ -58,7 +59,7 @@ public final class SlipPlateProcedures implements ProcedureList {
                     new Source.ReadingWithSetup(
                             new Mean(List.of(new Source.PlaceReading(forward, 1), new Source.PlaceReading(back, -1))),
                             driven(wheel)));
-            fields.put("plateLength", new Source.Constant(Truth.SLIP_PLATE));
+            fields.put("plateLength", new Source.ToolDatum(ToolLength.SLIP_PLATE));
             evaluations.add(Evaluation.of(
                     ToeSlipPlate.NAME, fields, Map.of("sideslip", FigureId.of(Measurand.SIDESLIP, wheel))));
         }
@@ -91,7 +92,8 @@ public final class SlipPlateProcedures implements ProcedureList {
     private static Simulation.Laying lay(Truth truth, MeasuringContext s, Hands hands) {
         var places = new ShownReadings();
         for (Wheel wheel : Data.ROUND) {
-            double slides = truth.sideslip(wheel) + hands.off(driven(wheel));
+            double slides = truth.sideslip(wheel) * s.kit().length(ToolLength.SLIP_PLATE) / Truth.METRE
+                    + hands.off(driven(wheel));
             places.length(wheel.key() + ".slipForward", slides);
             places.length(wheel.key() + ".slipBack", -slides);
         }

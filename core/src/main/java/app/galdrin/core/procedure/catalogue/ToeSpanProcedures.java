@@ -1,5 +1,6 @@
 package app.galdrin.core.procedure.catalogue;
 
+import app.galdrin.core.equipment.ToolLength;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
@@ -41,15 +42,6 @@ import java.util.Optional;
 @AutoService(ProcedureList.class)
 public final class ToeSpanProcedures implements ProcedureList {
 
-    /** The length between the two tape slots of the college's plates, mm. */
-    public static final double PLATE_SLOTS = 500;
-
-    /** The length between the two tape pins of the college's frames, mm. */
-    public static final double FRAME_PINS = 640;
-
-    /** The length of the college's bars, mm. */
-    public static final double BAR_LENGTH = 1500;
-
     /** A usual rim, which frames, bars and lasers lean on, mm. */
     private static final double RIM = 415;
 
@@ -69,7 +61,7 @@ public final class ToeSpanProcedures implements ProcedureList {
 
     /** True distance between the two points of one wheel, mm. */
     private interface Truly {
-        double between(Axle axle, VehicleGeometry geometry);
+        double between(Axle axle, MeasuringContext standing);
     }
 
     /**
@@ -130,10 +122,10 @@ public final class ToeSpanProcedures implements ProcedureList {
                 240,
                 0.35,
                 guide(List.of("platesOn", "tapesIn"), List.of("hardOnTyre", "tapesLevel", "notPreTurned"), 4, 2),
-                (axle, g) -> PLATE_SLOTS,
+                (axle, s) -> s.kit().length(ToolLength.PLATE_SLOTS),
                 1);
-        return procedure(span, List.of(), axle -> Map.of("baseline", new Source.Constant(PLATE_SLOTS)))
-                .over(s -> Optional.of(PLATE_SLOTS));
+        return procedure(span, List.of(), axle -> Map.of("baseline", new Source.ToolDatum(ToolLength.PLATE_SLOTS)))
+                .over(s -> Optional.of(s.kit().length(ToolLength.PLATE_SLOTS)));
     }
 
     private static Procedure rigidFrames() {
@@ -145,10 +137,10 @@ public final class ToeSpanProcedures implements ProcedureList {
                 300,
                 0.4,
                 guide(List.of("framesOn", "tapesIn"), List.of("railsInLine", "threeContacts", "tapesLevel"), 5, 2),
-                (axle, g) -> FRAME_PINS,
-                FRAME_PINS / RIM);
-        return procedure(span, List.of(), axle -> Map.of("baseline", new Source.Constant(FRAME_PINS)))
-                .over(s -> Optional.of(FRAME_PINS));
+                (axle, s) -> s.kit().length(ToolLength.FRAME_PINS),
+                ToolLength.FRAME_PINS.usual() / RIM);
+        return procedure(span, List.of(), axle -> Map.of("baseline", new Source.ToolDatum(ToolLength.FRAME_PINS)))
+                .over(s -> Optional.of(s.kit().length(ToolLength.FRAME_PINS)));
     }
 
     private static Procedure longBars() {
@@ -160,10 +152,10 @@ public final class ToeSpanProcedures implements ProcedureList {
                 260,
                 0.8,
                 guide(List.of("barsOn", "barsRead"), List.of("barCentred", "barStraight", "threeContacts"), 8, 3),
-                (axle, g) -> BAR_LENGTH,
-                BAR_LENGTH / RIM);
-        return procedure(span, List.of(), axle -> Map.of("baseline", new Source.Constant(BAR_LENGTH)))
-                .over(s -> Optional.of(BAR_LENGTH));
+                (axle, s) -> s.kit().length(ToolLength.BAR),
+                ToolLength.BAR.usual() / RIM);
+        return procedure(span, List.of(), axle -> Map.of("baseline", new Source.ToolDatum(ToolLength.BAR)))
+                .over(s -> Optional.of(s.kit().length(ToolLength.BAR)));
     }
 
     private static Procedure outsideJig() {
@@ -175,7 +167,7 @@ public final class ToeSpanProcedures implements ProcedureList {
                 JIG_LEAVES,
                 0.3,
                 guide(List.of("jigHooked", "jigRead"), List.of("jigSameHeight", "sameRimPoints"), 2, 3),
-                (axle, g) -> g.rim(axle),
+                (axle, s) -> s.sheet().geometry().rim(axle),
                 1);
         return procedure(
                         span,
@@ -195,7 +187,7 @@ public final class ToeSpanProcedures implements ProcedureList {
                 0,
                 0.8,
                 guide(List.of("ribScribed", "tapeUnder"), List.of("sameHeight", "sameRib", "tapeClear"), 5, 3),
-                (axle, g) -> chord(g.tyre(axle), BELOW),
+                (axle, s) -> chord(s.sheet().geometry().tyre(axle), BELOW),
                 1);
         List<Place> heights = new ArrayList<>();
         for (Axle axle : Axle.values()) {
@@ -231,7 +223,7 @@ public final class ToeSpanProcedures implements ProcedureList {
                 420,
                 1.2,
                 guide(List.of("marksOut", "laserSeated"), List.of("marksEqual", "laserSwung", "threeContacts"), 10, 4),
-                (axle, g) -> 2 * AHEAD,
+                (axle, s) -> 2 * AHEAD,
                 2 * AHEAD / RIM);
         List<Place> ahead = new ArrayList<>();
         for (Axle axle : Axle.values()) {
@@ -296,7 +288,7 @@ public final class ToeSpanProcedures implements ProcedureList {
             VehicleGeometry g = s.sheet().geometry();
             double total = truth.of(Measurand.TOE, Wheel.of(axle, Side.LEFT))
                     + truth.of(Measurand.TOE, Wheel.of(axle, Side.RIGHT));
-            double baseline = span.points().between(axle, g);
+            double baseline = span.points().between(axle, s);
             double between = span.as() == Reading.SPAN ? g.track(axle) + span.atHubs() : span.atHubs();
             var r = ToeAcross.forward(total, between, baseline, span.as(), Instrument.PERFECT, hands.random());
             places.length(distance(axle, End.FRONT), r.frontDistance() + hands.off(span.setUp(axle)));

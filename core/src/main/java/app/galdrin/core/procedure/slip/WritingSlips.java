@@ -91,7 +91,9 @@ public final class WritingSlips implements SlipList {
                 if (read != null && inInches(place)) {
                     for (int mark : List.of(-1, 1)) {
                         Map<String, Double> way = new HashMap<>(readings);
-                        way.put(place.id(), read + mark * place.instrument().resolution());
+                        way.put(
+                                place.id(),
+                                read + mark * setting.standing().kit().resolution(place.instrument()));
                         ways.add(way);
                     }
                 }

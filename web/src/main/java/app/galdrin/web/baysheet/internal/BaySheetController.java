@@ -21,6 +21,7 @@ import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.NewEntry;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.SittingEquipment;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Tape;
@@ -35,6 +36,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -78,6 +80,7 @@ class BaySheetController {
     private final VehicleReferences vehicles;
     private final VehicleUses uses;
     private final VehicleCards cards;
+    private final SittingEquipment equipment;
     private final Entries entries;
     private final SittingMarks sittingMarks;
     private final MarkSheets sheets;
@@ -91,6 +94,7 @@ class BaySheetController {
             VehicleReferences vehicles,
             VehicleUses uses,
             VehicleCards cards,
+            SittingEquipment equipment,
             Entries entries,
             SittingMarks sittingMarks,
             MarkSheets sheets,
@@ -104,6 +108,7 @@ class BaySheetController {
         this.vehicles = vehicles;
         this.uses = uses;
         this.cards = cards;
+        this.equipment = equipment;
         this.entries = entries;
         this.sittingMarks = sittingMarks;
         this.sheets = sheets;
@@ -194,8 +199,27 @@ class BaySheetController {
                 "givenBack",
                 sitting.state().handedIn() ? "" : sittings.log(sitting).givenBack());
         model.addAttribute("waitsFor", uses.waitsFor(sitting).orElse(null));
+        List<SittingEquipment.KindOfSitting> kinds = equipment.of(sitting, LocalDate.now(me.zoneId()));
+        model.addAttribute("equipment", kinds);
+        model.addAttribute("readWith", SittingEquipment.names(kinds));
         model.addAttribute("beganOn", cards.leftOrPutBack(me, sitting.stateId()).orElse(null));
         model.addAttribute("calls", !sitting.isReference() && (Entries.isWriter(me, sitting) || answers));
+    }
+
+    /** Another piece of equipment than was taken for the sheet. */
+    @PostMapping("/sittings/{id:[0-9a-f-]{36}}/equipment")
+    String equipment(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam UUID piece,
+            @RequestParam(defaultValue = "") String step,
+            RedirectAttributes flash) {
+        Sitting sitting = sittings.sitting(me, id);
+        equipment
+                .choose(me, sitting, piece, LocalDate.now(me.zoneId()))
+                .ifPresent(why -> flash.addFlashAttribute("refused", why));
+        boolean isStep = sitting.task().practical().step(step).isPresent();
+        return "redirect:/sittings/" + id + (isStep ? "?step=" + step : "");
     }
 
     private static boolean isClosed(SignedIn me, Sitting sitting) {

@@ -1,5 +1,6 @@
 package app.galdrin.web.baysheet.internal;
 
+import app.galdrin.core.equipment.Kit;
 import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.web.baysheet.StepView;
 import app.galdrin.web.words.Words;
@@ -26,7 +27,13 @@ final class BlankSheets {
      * @param ofRound the round whose state is read, on a reference
      */
     record BlankSheetKey(
-            UUID taskId, UUID sheetId, BayFloor floor, boolean reference, int ofRound, Words.Displays displays) {}
+            UUID taskId,
+            UUID sheetId,
+            BayFloor floor,
+            Kit kit,
+            boolean reference,
+            int ofRound,
+            Words.Displays displays) {}
 
     List<StepView> steps(BlankSheetKey key, Supplier<List<StepView>> made) {
         return kept.get(key, blank -> made.get());

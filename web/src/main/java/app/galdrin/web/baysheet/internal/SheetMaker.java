@@ -81,6 +81,7 @@ final class SheetMaker {
                 sitting.task().id(),
                 sitting.sheet().id(),
                 assignment.floor(),
+                assignment.kit(),
                 sitting.isReference(),
                 sitting.readsRound(),
                 Words.displays());

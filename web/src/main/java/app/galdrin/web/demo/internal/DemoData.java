@@ -65,6 +65,7 @@ public class DemoData implements ApplicationRunner {
     private final Entries entries;
     private final SittingMarks sittingMarks;
     private final Bays bays;
+    private final DemoEquipment equipment;
     private final PastBlock block;
 
     DemoData(
@@ -77,7 +78,9 @@ public class DemoData implements ApplicationRunner {
             Entries entries,
             SittingMarks sittingMarks,
             Bays bays,
+            DemoEquipment equipment,
             PastBlock block) {
+        this.equipment = equipment;
         this.block = block;
         this.people = people;
         this.library = library;
@@ -116,6 +119,7 @@ public class DemoData implements ApplicationRunner {
         Cast cast = cast(people.makeCentre("Municipal Transport Workshop", "Europe/London"));
         UUID van = vehicle(cast.centre(), DemoVehicles.PARCEL_VAN);
         bays(cast);
+        equipment.load(cast.instructor());
         UUID bus = vehicle(cast.centre(), DemoVehicles.MINIBUS);
         runStrings(
                 cast.instructor(),

@@ -16,6 +16,7 @@ import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.FoundReference;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
+import app.galdrin.web.sitting.SittingEquipment;
 import app.galdrin.web.sitting.SittingSummary;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.VehicleReferences;
@@ -23,6 +24,7 @@ import app.galdrin.web.task.Tasks;
 import app.galdrin.web.words.Sentence;
 import app.galdrin.web.words.Words;
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -57,6 +59,7 @@ class MarkingController {
     private final People people;
     private final Moderations moderations;
     private final ReferenceTraces traces;
+    private final SittingEquipment equipment;
 
     MarkingController(
             Sittings sittings,
@@ -71,7 +74,9 @@ class MarkingController {
             Tasks tasks,
             People people,
             Moderations moderations,
-            ReferenceTraces traces) {
+            ReferenceTraces traces,
+            SittingEquipment equipment) {
+        this.equipment = equipment;
         this.traces = traces;
         this.moderations = moderations;
         this.tasks = tasks;
@@ -104,6 +109,10 @@ class MarkingController {
         model.addAttribute("witnessed", witnessed.of(me, sitting, log));
         model.addAttribute("history", sheets.history(sitting));
         model.addAttribute("traces", traces.of(me, (MarkSheet) Objects.requireNonNull(model.getAttribute("sheet"))));
+        List<SittingEquipment.KindOfSitting> kinds =
+                equipment.of(sitting, LocalDate.ofInstant(sitting.begunAt(), me.zoneId()));
+        model.addAttribute("readWith", SittingEquipment.names(kinds));
+        model.addAttribute("readPast", SittingEquipment.past(kinds));
         model.addAttribute("question", sittingMarks.referenceQuestion(sitting, shown.references()));
         model.addAttribute("late", log.lateWaiting());
         model.addAttribute("next", next(me, sitting).map(SittingSummary::id).orElse(null));

@@ -1,11 +1,11 @@
 package app.galdrin.web.sketch.internal;
 
+import app.galdrin.core.equipment.ToolLength;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.End;
 import app.galdrin.core.procedure.Place;
-import app.galdrin.core.procedure.catalogue.ToeSpanProcedures;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.VehicleGeometry;
 import app.galdrin.web.sketch.Box;
@@ -131,13 +131,13 @@ public final class SpanLayout implements Layout {
             return halves;
         }
 
-        /** The length between the two points of one wheel, mm; the marks of a laser are taken as far as is usual. */
+        /** The length between the two points of one wheel, mm, as is usual of the equipment. */
         private double between(String reading) {
             return switch (reading) {
                 case "tread" -> 2 * geometry.tyre(axle);
-                case "tape" -> ToeSpanProcedures.PLATE_SLOTS;
-                case "frame" -> ToeSpanProcedures.FRAME_PINS;
-                case "bar" -> ToeSpanProcedures.BAR_LENGTH;
+                case "tape" -> ToolLength.PLATE_SLOTS.usual();
+                case "frame" -> ToolLength.FRAME_PINS.usual();
+                case "bar" -> ToolLength.BAR.usual();
                 case "mark" -> USUAL_MARKS;
                 default -> geometry.rim(axle);
             };

@@ -1,0 +1,216 @@
+package app.galdrin.core.equipment;
+
+import static app.galdrin.core.Vehicles.figure;
+import static app.galdrin.core.Vehicles.truth;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import app.galdrin.core.Vehicles;
+import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.measure.HandFormula;
+import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.procedure.MeasuringContext;
+import app.galdrin.core.procedure.Procedure;
+import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.procedure.Repeat;
+import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.uncertainty.Estimate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Equipment in readings, doubts and figures. */
+class KitTest {
+
+    private static final FigureId TOTAL = figure("totalToe.front");
+    private static final Truth STATE =
+            truth("toe.front.left", 0.3, "toe.front.right", 0.1, "camber.front.left", -0.8, "camber.front.right", -0.5);
+    private static final MeasuringContext USUAL = new MeasuringContext(Vehicles.van(), BayFloor.LEVEL);
+
+    private static EquipmentKind kind(String key) {
+        return EquipmentKind.named(key).orElseThrow();
+    }
+
+    private static Estimate worked(Procedure procedure, Map<String, Double> readings, Kit kit, FigureId figure) {
+        var work = procedure.work(readings, USUAL.with(kit), new Repeat("m", 0, 1), HandFormula.SOLVED);
+        return Objects.requireNonNull(work.figures().get(figure));
+    }
+
+    private static Tool sized(String kind, double length, double doubt) {
+        return new Tool("one", kind(kind), 0, 0, 0, Optional.of(new CertifiedLength(length, doubt)));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"plates, 508", "rigidFrames, 590", "longBars, 1210"})
+    void readingsWithAnotherLength_areWorkedWithIt(String procedure, double length) {
+        Procedure spans = Procedures.of(procedure);
+        Kit longer = Kit.of(List.of(sized(procedure, length, 0)));
+        Map<String, Double> read = spans.readings(STATE, USUAL.with(longer));
+        assertEquals(Math.toRadians(0.4), worked(spans, read, longer, TOTAL).value(), 1e-9);
+        assertEquals(
+                Math.toRadians(0.4) * length / spans.baseline().apply(USUAL).orElseThrow(),
+                worked(spans, read, Kit.USUAL, TOTAL).value(),
+                1e-6);
+        assertEquals(Optional.of(length), spans.baseline().apply(USUAL.with(longer)));
+    }
+
+    @Test
+    void aSlipPlateOfAnotherLength_tellsTheSameSideslip() {
+        Procedure plate = Procedures.of("slipPlate");
+        Kit half = Kit.of(List.of(sized("slipPlate", 600, 0)));
+        Map<String, Double> read = plate.readings(STATE, USUAL.with(half));
+        FigureId sideslip = figure("sideslip.front.left");
+        assertEquals(STATE.figure(sideslip), worked(plate, read, half, sideslip).value(), 1e-9);
+    }
+
+    /** The toe over a length that is known to 1 % is known to 1 % at best: to first order u(toe) = toe · u(length) / length. */
+    @Test
+    void theDoubtOfALength_goesIntoTheFigure() {
+        Procedure plates = Procedures.of("plates");
+        Map<String, Double> read = plates.readings(STATE, USUAL);
+        Estimate exact = worked(plates, read, Kit.of(List.of(sized("plates", 500, 0))), TOTAL);
+        Estimate doubted = worked(plates, read, Kit.of(List.of(sized("plates", 500, 5))), TOTAL);
+        double added = Math.sqrt(Math.pow(doubted.standardUncertainty(), 2) - Math.pow(exact.standardUncertainty(), 2));
+        assertEquals(exact.value() * 0.01, added, 1e-6);
+        assertEquals(worked(plates, read, Kit.USUAL, TOTAL).standardUncertainty(), exact.standardUncertainty(), 0);
+    }
+
+    private static Tool level(double offset, double doubt) {
+        return new Tool(
+                "level",
+                kind("digitalInclinometer"),
+                CatalogueInstrument.DIGITAL_INCLINOMETER.resolution(),
+                Math.toRadians(offset),
+                Math.toRadians(doubt),
+                Optional.empty());
+    }
+
+    /** The places of a level with a zero error e, held the same way to each wheel, and what each shows too much of it. */
+    @ParameterizedTest
+    @CsvSource({
+        "inclinometer, fl.gauge=1 fl.floor=-1 fr.gauge=1 fr.floor=1, camber.front.left camber.front.right",
+        "inclinometerTurned, fl.gauge=1 fl.turned=-1 fr.gauge=1 fr.turned=-1, camber.front.left camber.front.right",
+        "inclinometerZeroed, fl.gauge=0 fr.gauge=0, camber.front.left camber.front.right"
+    })
+    void anOffset_isTakenOffWhereItIsInTheReading(String procedure, String shows, String figures) {
+        Procedure level = Procedures.of(procedure);
+        Map<String, Double> read = new HashMap<>(level.readings(STATE, USUAL));
+        for (String one : shows.split(" ")) {
+            read.merge(one.split("=")[0], 0.1 * Double.parseDouble(one.split("=")[1]), Double::sum);
+        }
+        for (String figure : figures.isEmpty() ? new String[0] : figures.split(" ")) {
+            FigureId camber = figure(figure);
+            assertEquals(
+                    STATE.figure(camber),
+                    worked(level, read, Kit.of(List.of(level(0.1, 0))), camber).value(),
+                    1e-9);
+        }
+    }
+
+    /** Against a known floor the same level is as far out on both sides: that falls out of the difference and adds up in the sum. */
+    @Test
+    void theDoubtOfATool_isSharedByAllItsReadings() {
+        Procedure heads = Procedures.of("wheelHeads");
+        Tool head = new Tool("head", kind("wheelHeads"), 0, 0, Math.toRadians(0.2), Optional.empty());
+        Map<String, Double> read = heads.readings(STATE, USUAL);
+        Kit doubted = Kit.of(List.of(head));
+        Estimate left = worked(heads, read, doubted, figure("toe.front.left"));
+        Estimate right = worked(heads, read, doubted, figure("toe.front.right"));
+        assertTrue(left.standardUncertainty() > Math.toRadians(0.2));
+        assertTrue(left.minus(right).standardUncertainty() < Math.toRadians(0.1));
+        assertTrue(left.plus(right).standardUncertainty() > Math.toRadians(0.4));
+    }
+
+    /** Floor and wheel are read with one level: what it shows too much is in both, and falls out. */
+    @Test
+    void theDoubtOfALevel_fallsOutWhereTheFloorIsReadWithIt() {
+        Procedure level = Procedures.of("inclinometer");
+        Map<String, Double> read = level.readings(STATE, USUAL);
+        for (String side : List.of("left", "right")) {
+            FigureId camber = figure("camber.front." + side);
+            assertEquals(
+                    worked(level, read, Kit.USUAL, camber).standardUncertainty(),
+                    worked(level, read, Kit.of(List.of(level(0, 0.2))), camber).standardUncertainty(),
+                    1e-12);
+        }
+    }
+
+    @Test
+    void aCoarserScale_isReadNoBetter() {
+        Tool coarse = new Tool("tape", kind("tape"), 2, 0, 0, Optional.empty());
+        Kit kit = Kit.of(List.of(coarse));
+        assertEquals(2, kit.resolution(CatalogueInstrument.TAPE), 0);
+        double usual = CatalogueInstrument.TAPE.standardUncertainty(CatalogueInstrument.Surface.RIM);
+        double expected = Math.sqrt(usual * usual + (4 - 0.25) / 12);
+        assertEquals(
+                expected, kit.standardUncertainty(CatalogueInstrument.TAPE, CatalogueInstrument.Surface.RIM), 1e-12);
+        assertEquals(
+                CatalogueInstrument.VERNIER.resolution(),
+                kit.resolution(CatalogueInstrument.VERNIER),
+                0,
+                "another kind");
+    }
+
+    /** A piece of which nothing was measured works out what was worked out before equipment was kept, to the last digit. */
+    @Test
+    void usualPieces_changeNothing() {
+        Kit all = Kit.of(EquipmentKind.all().stream()
+                .map(kind -> Tool.usual(kind.key(), kind))
+                .toList());
+        for (Procedure procedure : Procedures.all()) {
+            MeasuringContext usual = procedure.asUsual(USUAL);
+            Map<String, Double> read = procedure.readings(STATE, usual);
+            var before = procedure.work(read, usual, new Repeat("m", 0, 1), HandFormula.SOLVED);
+            var now = procedure.work(read, usual.with(all), new Repeat("m", 0, 1), HandFormula.SOLVED);
+            before.figures().forEach((figure, estimate) -> {
+                Estimate same = Objects.requireNonNull(now.figures().get(figure));
+                assertEquals(estimate.value(), same.value(), 0, procedure.key() + " " + figure.key());
+                assertEquals(estimate.standardUncertainty(), same.standardUncertainty(), 0);
+            });
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "plates, totalToe.front, plates tape",
+        "inclinometer, camber.front.left, digitalInclinometer",
+        "slipPlate, sideslip.front.left, slipPlate"
+    })
+    void aProcedure_namesItsEquipment(String procedure, String figure, String kinds) {
+        assertEquals(
+                kinds,
+                String.join(
+                        " ",
+                        Procedures.of(procedure).equipment(List.of(figure(figure))).stream()
+                                .map(EquipmentKind::key)
+                                .toList()));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"TURNED, 1.32, -1.12, 0.1", "SWAPPED, 101.2, 100.8, 0.2", "STANDARD, 1000.4, 1000, 0.4"})
+    void aCheck_tellsWhatIsShownTooMuch(WorkshopCheck check, double first, double second, double error) {
+        assertEquals(error, check.error(first, second), 1e-9);
+    }
+
+    @ParameterizedTest
+    @EnumSource(ToolLength.class)
+    void everyLength_hasItsKind_andIsAllowed(ToolLength length) {
+        assertEquals(Optional.of(length), EquipmentKind.of(length).length());
+        assertTrue(length.least() < length.usual() && length.usual() < length.most());
+        assertEquals(length.usual(), Kit.USUAL.length(length), 0);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 0", "-3, 0", "500, -1", "NaN, 0"})
+    void noLength_isNothingOrLess(double length, double doubt) {
+        assertThrows(IllegalArgumentException.class, () -> new CertifiedLength(length, doubt));
+    }
+}
