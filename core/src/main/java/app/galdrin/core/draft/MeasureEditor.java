@@ -7,6 +7,7 @@ import app.galdrin.core.procedure.Family;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Stance;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
@@ -19,6 +20,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** Edits measurements: the procedure with its instruments, the figures, the repeats. */
 @AutoService(StepEditor.class)
@@ -107,23 +109,15 @@ public final class MeasureEditor implements StepEditor {
         return switch (field) {
             case "procedure" -> by(measure, procedure(measure.procedure().family(), typed));
             case "figure" -> figure(measure, part, FieldText.isTicked(typed));
-            case "repeats" ->
-                new Measure(
-                        measure.id(),
-                        measure.procedure(),
-                        measure.figures(),
-                        FieldText.whole(typed, 1, Practical.MOST_REPEATS),
-                        measure.taught(),
-                        measure.steering());
+            case "repeats" -> measure.times(FieldText.whole(typed, 1, Practical.MOST_REPEATS));
             case "working" -> taught(measure, typed);
-            case "steering" ->
-                new Measure(
-                        measure.id(),
-                        measure.procedure(),
-                        measure.figures(),
-                        measure.repeats(),
-                        measure.taught(),
-                        FieldText.word(Steering.values(), typed));
+            case "steering" -> measure.with(FieldText.word(Steering.values(), typed));
+            case "rideHeight" ->
+                measure.with(new Stance(
+                        stated(typed, (int) Stance.LEAST_HEIGHT, (int) Stance.MOST_HEIGHT),
+                        measure.stance().load()));
+            case "load" ->
+                measure.with(new Stance(measure.stance().rideHeight(), stated(typed, 0, (int) Stance.MOST_LOAD)));
             case "tool" -> measure.by(p -> read(p, tools(p, part, typed), p));
             case "runOut" ->
                 FieldText.isTicked(typed) == measure.procedure().isRunOutTakenOff()
@@ -131,6 +125,13 @@ public final class MeasureEditor implements StepEditor {
                         : measure.by(p -> runOut(p, FieldText.isTicked(typed)));
             default -> step;
         };
+    }
+
+    /** A whole number that may be left out. */
+    private static OptionalDouble stated(String typed, int least, int most) throws FieldRefusal {
+        return typed.isBlank()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(FieldText.whole(typed.strip(), least, most));
     }
 
     private static Procedure procedure(Family family, String key) throws FieldRefusal {
@@ -159,15 +160,12 @@ public final class MeasureEditor implements StepEditor {
                 .filter(f -> procedure.sees().contains(f) || !untouched && isOfFamily(procedure, f))
                 .toList();
         boolean whole = figures.size() == measure.figures().size();
-        return new Measure(
-                measure.id(),
-                procedure,
-                figures.isEmpty() || untouched && !whole ? TaskStart.usualFigures(procedure) : figures,
-                measure.repeats(),
-                procedure.taught().contains(measure.taught())
-                        ? measure.taught()
-                        : procedure.taught().get(0),
-                measure.steering());
+        return measure.by(before -> procedure)
+                .asking(figures.isEmpty() || untouched && !whole ? TaskStart.usualFigures(procedure) : figures)
+                .teaching(
+                        procedure.taught().contains(measure.taught())
+                                ? measure.taught()
+                                : procedure.taught().get(0));
     }
 
     private static boolean isOfFamily(Procedure procedure, FigureId figure) {
@@ -188,16 +186,14 @@ public final class MeasureEditor implements StepEditor {
         } else {
             figures.remove(figure.get());
         }
-        return new Measure(
-                measure.id(), measure.procedure(), figures, measure.repeats(), measure.taught(), measure.steering());
+        return measure.asking(figures);
     }
 
     private static Measure taught(Measure measure, String typed) throws FieldRefusal {
         if (!measure.procedure().taught().contains(typed)) {
             throw new FieldRefusal("field.noChoice", typed);
         }
-        return new Measure(
-                measure.id(), measure.procedure(), measure.figures(), measure.repeats(), typed, measure.steering());
+        return measure.teaching(typed);
     }
 
     /** Returns what is read otherwise than with the usual instrument; one that does not do for it is not taken. */

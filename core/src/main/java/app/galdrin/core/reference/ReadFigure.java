@@ -1,6 +1,7 @@
 package app.galdrin.core.reference;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.spec.Stance;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Steering;
 
@@ -9,11 +10,12 @@ import app.galdrin.core.task.Steering;
  *
  * @param procedure key of the procedure
  * @param steering where the steering stands meanwhile
+ * @param stance how the vehicle stands on its springs meanwhile
  */
-public record ReadFigure(String procedure, Steering steering, FigureId figure) {
+public record ReadFigure(String procedure, Steering steering, Stance stance, FigureId figure) {
 
     /** Returns the figure as a measuring step reads it. */
     public static ReadFigure of(Measure measure, FigureId figure) {
-        return new ReadFigure(measure.procedure().key(), measure.steering(), figure);
+        return new ReadFigure(measure.procedure().key(), measure.steering(), measure.stance(), figure);
     }
 }

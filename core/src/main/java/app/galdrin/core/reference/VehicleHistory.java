@@ -35,6 +35,11 @@ public final class VehicleHistory {
 
     private record Question(String state, ReadFigure figure, Set<String> without) {}
 
+    /** Witnesses found before: many ways lead through the same states. */
+    private final Map<Way, List<Witness>> found = new ConcurrentHashMap<>();
+
+    private record Way(String state, ReadFigure figure, Set<String> without, String cameFrom, int farthest) {}
+
     /**
      * Creates a history.
      *
@@ -127,9 +132,22 @@ public final class VehicleHistory {
 
     private List<Witness> witnesses(
             String state, ReadFigure figure, Set<String> without, String cameFrom, int farthest) {
+        var way = new Way(state, figure, without, cameFrom, farthest);
+        List<Witness> known = found.get(way);
+        if (known == null) {
+            // finding some finds those beyond them, so that nothing is found inside of the map
+            known = List.copyOf(find(way));
+            found.put(way, known);
+        }
+        return known;
+    }
+
+    private List<Witness> find(Way way) {
+        String state = way.state();
+        ReadFigure figure = way.figure();
         List<Witness> witnesses = new ArrayList<>();
         for (StateReading reading : readings) {
-            if (reading.state().equals(state) && Collections.disjoint(reading.people(), without)) {
+            if (reading.state().equals(state) && Collections.disjoint(reading.people(), way.without())) {
                 reading.find(figure)
                         .ifPresent(estimate -> witnesses.add(
                                 reading.isInstructor()
@@ -142,13 +160,13 @@ public final class VehicleHistory {
             }
         }
         for (StateMove move : moves) {
-            boolean isFurther = move.touches(state) && !move.beyond(state).equals(cameFrom);
+            boolean isFurther = move.touches(state) && !move.beyond(state).equals(way.cameFrom());
             if (isFurther
-                    && farthest > 0
-                    && Collections.disjoint(move.people(), without)
+                    && way.farthest() > 0
+                    && Collections.disjoint(move.people(), way.without())
                     && move.tells(figure.figure())) {
                 String beyond = move.beyond(state);
-                List<Witness> there = witnesses(beyond, figure, without, state, farthest - 1);
+                List<Witness> there = witnesses(beyond, figure, way.without(), state, way.farthest() - 1);
                 if (move.isReturn()) {
                     // the same setting: who read it before it was put back is a reader still
                     there.forEach(witness -> witnesses.add(new Witness(

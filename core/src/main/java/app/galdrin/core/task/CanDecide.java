@@ -141,9 +141,7 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
     /** Twice as many, or as many as there can be. */
     private List<Help> repeats(Measure measure, MeasuringContext standing) {
         int more = Math.min(2 * measure.repeats(), Practical.MOST_REPEATS);
-        var with = new Measure(
-                measure.id(), measure.procedure(), measure.figures(), more, measure.taught(), measure.steering());
-        return share(with, standing).stream()
+        return share(measure.times(more), standing).stream()
                 .mapToObj(s -> (Help) new Help.Repeats(more, s))
                 .toList();
     }
@@ -173,13 +171,9 @@ public record CanDecide(FigureId figure, Limits limits, double expanded, Optiona
     }
 
     private Measure by(Measure measure, Procedure procedure) {
-        return new Measure(
-                measure.id(),
-                procedure,
-                List.of(figure),
-                measure.repeats(),
-                procedure.taught().get(0),
-                measure.steering());
+        return measure.by(before -> procedure)
+                .asking(List.of(figure))
+                .teaching(procedure.taught().get(0));
     }
 
     private OptionalDouble share(Measure measure, MeasuringContext standing) {

@@ -17,12 +17,14 @@ import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Stance;
 import com.google.auto.service.AutoService;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
@@ -37,9 +39,16 @@ import tools.jackson.core.JsonGenerator;
  * @param repeats how many times, 1 to {@link Practical#MOST_REPEATS}
  * @param taught key of the working that the task teaches
  * @param steering where the steering stands meanwhile
+ * @param stance how the vehicle stands on its springs meanwhile
  */
 public record Measure(
-        String id, Procedure procedure, List<FigureId> figures, int repeats, String taught, Steering steering)
+        String id,
+        Procedure procedure,
+        List<FigureId> figures,
+        int repeats,
+        String taught,
+        Steering steering,
+        Stance stance)
         implements Step {
 
     public static final String KIND = "measure";
@@ -47,6 +56,8 @@ public record Measure(
     private static final int LONGEST_KEY = 40;
     private static final int MOST_FIGURES = 20;
     static final String RUN_OUT = "runOut";
+    private static final String RIDE_HEIGHT = "rideHeight";
+    private static final String LOAD = "load";
     private static final String TAKEN_OFF = "takenOff";
 
     /** More than any bay's floor falls, deg. */
@@ -58,17 +69,42 @@ public record Measure(
 
     /** Creates a measuring step with the procedure's usual working. */
     public static Measure of(String id, Procedure procedure, List<FigureId> figures, int repeats) {
-        return new Measure(id, procedure, figures, repeats, procedure.taught().get(0), Steering.CLAMPED);
+        return new Measure(id, procedure, figures, repeats, procedure.taught().get(0), Steering.CLAMPED, Stance.ANY);
     }
 
     @Override
     public Measure by(UnaryOperator<Procedure> change) {
-        return new Measure(id, change.apply(procedure), figures, repeats, taught, steering);
+        return new Measure(id, change.apply(procedure), figures, repeats, taught, steering, stance);
     }
 
     /** The same readings again, under another id. */
     public Measure as(String other) {
-        return new Measure(other, procedure, figures, repeats, taught, steering);
+        return new Measure(other, procedure, figures, repeats, taught, steering, stance);
+    }
+
+    /** The same, asking for other figures. */
+    public Measure asking(List<FigureId> wanted) {
+        return new Measure(id, procedure, wanted, repeats, taught, steering, stance);
+    }
+
+    /** The same, so many times: 1 to {@link Practical#MOST_REPEATS}. */
+    public Measure times(int more) {
+        return new Measure(id, procedure, figures, more, taught, steering, stance);
+    }
+
+    /** The same, teaching another working of its procedure. */
+    public Measure teaching(String working) {
+        return new Measure(id, procedure, figures, repeats, working, steering, stance);
+    }
+
+    /** The same with the steering so. */
+    public Measure with(Steering other) {
+        return new Measure(id, procedure, figures, repeats, taught, other, stance);
+    }
+
+    /** The same of a vehicle that stands so. */
+    public Measure with(Stance other) {
+        return new Measure(id, procedure, figures, repeats, taught, steering, other);
     }
 
     /** Returns what can be asked for on the way to a figure that is worked from these readings on a vehicle. */
@@ -136,7 +172,7 @@ public record Measure(
 
     @Override
     public Measure ordered() {
-        return new Measure(id, procedure, figures.stream().sorted().toList(), repeats, taught, steering);
+        return asking(figures.stream().sorted().toList());
     }
 
     /** Several measurements share the marks that one has. */
@@ -197,6 +233,8 @@ public record Measure(
         if (steering != Steering.CLAMPED) {
             json.writeStringProperty("steering", steering.key());
         }
+        stance.rideHeight().ifPresent(height -> json.writeNumberProperty(RIDE_HEIGHT, height));
+        stance.load().ifPresent(load -> json.writeNumberProperty(LOAD, load));
     }
 
     /** The procedure, what it is read with where that is not the usual instrument, and whether run-out is taken off. */
@@ -224,7 +262,19 @@ public record Measure(
 
     static Measure read(String id, JsonObject json, TaskFaults faults) {
         faults.only(
-                json, Set.of("id", "kind", "procedure", "tools", RUN_OUT, "figures", "repeats", "working", "steering"));
+                json,
+                Set.of(
+                        "id",
+                        "kind",
+                        "procedure",
+                        "tools",
+                        RUN_OUT,
+                        "figures",
+                        "repeats",
+                        "working",
+                        "steering",
+                        RIDE_HEIGHT,
+                        LOAD));
         Procedure procedure = procedure(json, faults);
         String working = json.has("working")
                 ? faults.text(json, "working", LONGEST_KEY)
@@ -235,7 +285,12 @@ public record Measure(
                 faults.figures(json, "figures", MOST_FIGURES),
                 faults.whole(json, "repeats", 1, Practical.MOST_REPEATS, 1),
                 working,
-                faults.word(json, "steering", Steering.values(), Steering.CLAMPED));
+                faults.word(json, "steering", Steering.values(), Steering.CLAMPED),
+                new Stance(
+                        json.has(RIDE_HEIGHT)
+                                ? faults.between(json, RIDE_HEIGHT, Stance.LEAST_HEIGHT, Stance.MOST_HEIGHT)
+                                : OptionalDouble.empty(),
+                        json.has(LOAD) ? faults.between(json, LOAD, 0, Stance.MOST_LOAD) : OptionalDouble.empty()));
     }
 
     /** The procedure an object names, read with the tools it names; any where it names none, with the fault. */

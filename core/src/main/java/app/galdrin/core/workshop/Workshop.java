@@ -1,6 +1,5 @@
 package app.galdrin.core.workshop;
 
-import app.galdrin.core.equipment.ToolLength;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,7 +15,12 @@ public final class Workshop {
     private static final double UPRIGHT = 90;
 
     /** Sizes of a workshop's tools, mm. */
+    private static final double PLATE_SLOTS = 500;
+
+    private static final double FRAME_PINS = 640;
+    private static final double BAR = 1500;
     private static final double JIG_LEAVES = 140;
+    private static final double SLIP_PLATE = 1000;
 
     /** The positions of tools, mm. */
     private static final double STRING_OUTSIDE = 65;
@@ -62,11 +66,9 @@ public final class Workshop {
             Map.entry("battens", (w, key) -> w.strings(true)),
             Map.entry("rearString", (w, key) -> w.rearString()),
             Map.entry("laserLine", (w, key) -> w.beam()),
-            Map.entry(
-                    "plates",
-                    (w, key) -> w.across(key, ToolLength.PLATE_SLOTS.usual(), ToolLength.PLATE_SLOTS.usual() / 2)),
-            Map.entry("rigidFrames", (w, key) -> w.across(key, ToolLength.FRAME_PINS.usual(), w.vehicle.rim() / 2)),
-            Map.entry("longBars", (w, key) -> w.across(key, ToolLength.BAR.usual(), w.vehicle.rim() / 2)),
+            Map.entry("plates", (w, key) -> w.across(key, PLATE_SLOTS, PLATE_SLOTS / 2)),
+            Map.entry("rigidFrames", (w, key) -> w.across(key, FRAME_PINS, w.vehicle.rim() / 2)),
+            Map.entry("longBars", (w, key) -> w.across(key, BAR, w.vehicle.rim() / 2)),
             Map.entry("treadTape", (w, key) -> w.treadTape()),
             Map.entry("floorLaser", (w, key) -> w.across(key, 2 * MARKS_AHEAD, w.vehicle.rim() / 2)),
             Map.entry("outsideJig", (w, key) -> w.jig()),
@@ -430,7 +432,7 @@ public final class Workshop {
         double shared = (corner("fl").of("toe") + corner("fr").of("toe")) / 2;
         for (Corner corner : corners.values()) {
             double points = corner.front ? shared : corner.of("toe");
-            double slides = ToolLength.SLIP_PLATE.usual() * Math.sin(points) + hand.length("pass");
+            double slides = SLIP_PLATE * Math.sin(points) + hand.length("pass");
             shows.put(corner.key + ".slipForward", slides);
             shows.put(corner.key + ".slipBack", -slides);
         }

@@ -178,7 +178,7 @@ class ReadingSlipsTest {
         List<FigureId> total = List.of(FigureId.of(Measurand.TOTAL_TOE, Axle.FRONT));
         Practical squared = full.with(full.steps().stream()
                 .map(s -> s instanceof Measure m && m.id().equals("toe")
-                        ? new Measure(m.id(), m.procedure(), total, m.repeats(), m.taught(), Steering.SQUARED)
+                        ? m.asking(total).with(Steering.SQUARED)
                         : s)
                 .toList());
         for (int i = 0; i < VANS; i++) {

@@ -436,8 +436,7 @@ class WorkingMarkerTest {
     void theFactorThatIsTaught_isTheOneForgotten(String taught) {
         Practical usual = Bench.fullFront(DecisionRule.SIMPLE).practical();
         Measure caster = usual.measure("caster").orElseThrow();
-        var otherwise = new Measure(
-                caster.id(), caster.procedure(), caster.figures(), caster.repeats(), taught, caster.steering());
+        var otherwise = caster.teaching(taught);
         List<Step> steps = usual.steps().stream()
                 .map(step -> step.equals(caster) ? otherwise : step)
                 .toList();

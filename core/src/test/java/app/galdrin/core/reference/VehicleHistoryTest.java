@@ -13,6 +13,7 @@ import app.galdrin.core.spec.AdjusterUnit;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.PartDoubt;
 import app.galdrin.core.spec.PartMoves;
+import app.galdrin.core.spec.Stance;
 import app.galdrin.core.task.Steering;
 import app.galdrin.core.uncertainty.Budget;
 import app.galdrin.core.uncertainty.DoubtSource;
@@ -32,7 +33,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class VehicleHistoryTest {
 
     private static final FigureId TOE = FigureId.parse("toe.front.left").orElseThrow();
-    private static final ReadFigure READ = new ReadFigure("toe.box", Steering.CLAMPED, TOE);
+    private static final ReadFigure READ = new ReadFigure("toe.box", Steering.CLAMPED, Stance.ANY, TOE);
     private static final Set<String> NOBODY = Set.of();
 
     /** 0.01 rad a turn of toe, known to 0.001; set to quarters of a turn. */
@@ -205,7 +206,7 @@ class VehicleHistoryTest {
     @Test
     void best_isTheValueThatIsKnownBest() {
         Estimate poor = new Estimate(0.09, Budget.NONE).with(DoubtSource.reading("tape", "tape"), 0.01);
-        var other = new ReadFigure("plates", Steering.CLAMPED, TOE);
+        var other = new ReadFigure("plates", Steering.CLAMPED, Stance.ANY, TOE);
         var history = new VehicleHistory(
                 List.of(
                         instructor("set", 0.03),

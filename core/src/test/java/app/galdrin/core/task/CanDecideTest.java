@@ -115,13 +115,12 @@ class CanDecideTest {
 
     @Test
     void whatWouldHelp_isNamedByHowMuchItHelps() {
-        Measure phone = new Measure(
-                "m",
-                Procedures.of("inclinometer").with(Map.of("gauge", CatalogueInstrument.PHONE_LEVEL)),
-                List.of(CAMBER),
-                1,
-                "solved",
-                Steering.CLAMPED);
+        Measure phone = Measure.of(
+                        "m",
+                        Procedures.of("inclinometer").with(Map.of("gauge", CatalogueInstrument.PHONE_LEVEL)),
+                        List.of(CAMBER),
+                        1)
+                .teaching("solved");
         var can = decide(phone, CAMBER);
         List<Help> help = can.help(phone, BAY);
         assertFalse(help.isEmpty());

@@ -459,7 +459,11 @@ class TaskDocumentTest {
                 "'tools':{'string':'tape'}|string unknownField string",
                 "'tools':'tape'|tools malformed tape",
                 "'steering':'squared'|",
-                "'steering':'sideways'|steering unknown sideways"
+                "'steering':'sideways'|steering unknown sideways",
+                "'rideHeight':372,'load':150|",
+                "'rideHeight':20|rideHeight outOfRange 20",
+                "'load':-1|load outOfRange -1",
+                "'load':'full'|load outOfRange full"
             })
     void aMeasure_namesItsToolsAndTheSteering(String member, String fault) {
         String found = faultsOf(

@@ -1,5 +1,7 @@
 package app.galdrin.web.bay;
 
+import app.galdrin.core.spec.Stance;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -58,6 +60,9 @@ interface StandingMapper {
 
     List<OpenSitting> openOn(UUID centreId, UUID vehicleId, int most);
 
+    /** The sheets that were begun on a vehicle since a time, the first first. */
+    List<DaySitting> begunSince(UUID centreId, UUID vehicleId, Instant since, int most);
+
     /** A state to be written; what it does not have is null. */
     record NewState(
             UUID id,
@@ -69,5 +74,16 @@ interface StandingMapper {
             @Nullable UUID sittingId,
             int round,
             UUID personId,
-            @Nullable String note) {}
+            @Nullable String note,
+            @Nullable Double rideHeight,
+            @Nullable Double loadKg) {}
+
+    /** Stance of a state; null where nobody said. */
+    record StanceRow(@Nullable Double rideHeight, @Nullable Double loadKg) {
+        Stance stance() {
+            return VehicleStanding.stance(rideHeight, loadKg);
+        }
+    }
+
+    Optional<StanceRow> stance(UUID centreId, UUID stateId);
 }

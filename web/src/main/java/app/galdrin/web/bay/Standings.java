@@ -1,11 +1,14 @@
 package app.galdrin.web.bay;
 
+import app.galdrin.core.spec.Stance;
 import app.galdrin.web.bay.StandingMapper.NewState;
 import app.galdrin.web.layout.Ids;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.function.Function;
@@ -92,6 +95,11 @@ public class Standings {
         return mapper.openOn(centreId, vehicleId, MOST_OPEN);
     }
 
+    /** The sheets that were begun on a vehicle since a time, the first first, whatever their task. */
+    public List<DaySitting> begunSince(UUID centreId, UUID vehicleId, Instant since) {
+        return mapper.begunSince(centreId, vehicleId, since, MOST_OPEN);
+    }
+
     // ---- changing
 
     /** Holds a vehicle until the transaction ends. */
@@ -105,7 +113,7 @@ public class Standings {
     public VehicleStanding stand(UUID centreId, UUID personId, UUID vehicleId) {
         mapper.lock(centreId, vehicleId);
         return mapper.newest(centreId, vehicleId).orElseGet(() -> {
-            UUID state = state(centreId, vehicleId, StandingCause.PRESET, null, null, personId, null);
+            UUID state = state(centreId, vehicleId, StandingCause.PRESET, null, null, personId, null, Stance.ANY);
             mapper.append(centreId, vehicleId, 1, null, null, state, StandingCause.PRESET, personId);
             return mapper.newest(centreId, vehicleId).orElseThrow();
         });
@@ -115,10 +123,10 @@ public class Standings {
     @Transactional
     public VehicleStanding set(
             UUID centreId, UUID personId, UUID vehicleId, StandingCause cause, @Nullable String note) {
-        return set(centreId, personId, vehicleId, cause, note, List.of());
+        return set(centreId, personId, vehicleId, cause, note, List.of(), Stance.ANY);
     }
 
-    /** The same by moves that are known, from the state that the vehicle was in. */
+    /** The same by moves that are known, from the state that the vehicle was in, and how it stands on its springs now. */
     @Transactional
     public VehicleStanding set(
             UUID centreId,
@@ -126,9 +134,10 @@ public class Standings {
             UUID vehicleId,
             StandingCause cause,
             @Nullable String note,
-            List<PartMove> moves) {
+            List<PartMove> moves,
+            Stance stance) {
         VehicleStanding before = stand(centreId, personId, vehicleId);
-        UUID state = state(centreId, vehicleId, cause, before.stateId(), null, personId, note);
+        UUID state = state(centreId, vehicleId, cause, before.stateId(), null, personId, note, stance);
         keep(centreId, state, moves);
         return append(centreId, before, state, cause, personId);
     }
@@ -138,7 +147,15 @@ public class Standings {
     public VehicleStanding putBack(UUID centreId, UUID personId, UUID vehicleId, List<PartMove> moves) {
         VehicleStanding before = stand(centreId, personId, vehicleId);
         UUID setting = mapper.lastSetting(centreId, vehicleId).orElseThrow().settingId();
-        UUID state = state(centreId, vehicleId, StandingCause.PUT_BACK, before.stateId(), setting, personId, null);
+        UUID state = state(
+                centreId,
+                vehicleId,
+                StandingCause.PUT_BACK,
+                before.stateId(),
+                setting,
+                personId,
+                null,
+                stance(centreId, setting));
         keep(centreId, state, moves);
         return append(centreId, before, state, StandingCause.PUT_BACK, personId);
     }
@@ -158,8 +175,20 @@ public class Standings {
     public void round(UUID centreId, UUID personId, UUID vehicleId, UUID priorId, UUID sittingId, int round) {
         VehicleStanding before = stand(centreId, personId, vehicleId);
         UUID id = Ids.next();
+        Stance stance = stance(centreId, priorId);
         int made = mapper.insertState(new NewState(
-                id, centreId, vehicleId, StandingCause.ROUND, priorId, null, sittingId, round, personId, null));
+                id,
+                centreId,
+                vehicleId,
+                StandingCause.ROUND,
+                priorId,
+                null,
+                sittingId,
+                round,
+                personId,
+                null,
+                orNull(stance.rideHeight()),
+                orNull(stance.load())));
         boolean isThere = mapper.firstAfter(centreId, vehicleId, priorId).isEmpty();
         if (made > 0 && isThere) {
             append(centreId, before, id, StandingCause.ROUND, personId);
@@ -213,10 +242,34 @@ public class Standings {
             @Nullable UUID prior,
             @Nullable UUID setting,
             UUID personId,
-            @Nullable String note) {
+            @Nullable String note,
+            Stance stance) {
         UUID id = Ids.next();
-        mapper.insertState(new NewState(id, centreId, vehicleId, cause, prior, setting, null, 0, personId, note));
+        mapper.insertState(new NewState(
+                id,
+                centreId,
+                vehicleId,
+                cause,
+                prior,
+                setting,
+                null,
+                0,
+                personId,
+                note,
+                orNull(stance.rideHeight()),
+                orNull(stance.load())));
         return id;
+    }
+
+    private static @Nullable Double orNull(OptionalDouble stated) {
+        return stated.isPresent() ? stated.getAsDouble() : null;
+    }
+
+    /** Returns how a vehicle stands on its springs in a state: adjusting and putting back leave that as it is. */
+    public Stance stance(UUID centreId, UUID stateId) {
+        return mapper.stance(centreId, stateId)
+                .map(StandingMapper.StanceRow::stance)
+                .orElse(Stance.ANY);
     }
 
     private VehicleStanding append(

@@ -1,7 +1,9 @@
 package app.galdrin.web.bay;
 
+import app.galdrin.core.spec.Stance;
 import java.time.Instant;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -15,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param stateCause how the state came about
  * @param sittingId the sitting whose round made the state; null for other states, and once the data of its person is erased
  * @param names who sat it where a round made the state, else who made the change
+ * @param rideHeight mm from the hub to the wheel arch at the front; null where nobody said
+ * @param loadKg what it carries, kg; null where nobody said
  * @param note how it was set, as the instructor wrote it; null where nothing was written
  */
 public record VehicleStanding(
@@ -29,7 +33,22 @@ public record VehicleStanding(
         @Nullable UUID sittingId,
         String names,
         @Nullable String note,
+        @Nullable Double rideHeight,
+        @Nullable Double loadKg,
         Instant madeAt) {
+
+    /** Returns how it stands on its springs. */
+    public Stance stance() {
+        return stance(rideHeight, loadKg);
+    }
+
+    static Stance stance(@Nullable Double rideHeight, @Nullable Double loadKg) {
+        return new Stance(known(rideHeight), known(loadKg));
+    }
+
+    private static OptionalDouble known(@Nullable Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
 
     /** Its bay; empty where it stands in none. */
     public Optional<Integer> bayNumber() {

@@ -55,6 +55,6 @@ interface EquipmentMapper {
     /** The revisions a sitting was read with, one of a kind. */
     List<UUID> ofSitting(UUID centreId, UUID sittingId);
 
-    /** The sittings that a piece was used in from a day on, the newest first. */
+    /** The sittings that a piece was used in from a day on: practicals first, the newest first. */
     List<UUID> usedIn(UUID centreId, UUID equipmentId, LocalDate since, int most);
 }

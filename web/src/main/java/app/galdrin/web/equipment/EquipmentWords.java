@@ -87,10 +87,16 @@ public class EquipmentWords {
         List<String> notes = new ArrayList<>();
         kind.length().ifPresent(length -> notes.add(length(name, length, piece)));
         if (piece.offsetShown() != 0) {
-            String way = piece.offsetShown() > 0 ? "equipment.shows.more" : "equipment.shows.less";
-            notes.add(words.text(way, name, amount(kind, Math.abs(piece.offsetShown()))));
+            notes.add(offset(name, piece));
         }
         return notes;
+    }
+
+    /** Returns what a piece shows too much or too little, and what to do about it; empty where it shows what is. */
+    public String offset(String name, PieceRevision piece) {
+        double offset = piece.offsetShown();
+        String way = offset > 0 ? "equipment.shows.more" : "equipment.shows.less";
+        return offset == 0 ? "" : words.text(way, name, amount(piece.ofKind(), Math.abs(offset)));
     }
 
     private String length(String name, ToolLength length, PieceRevision piece) {

@@ -94,13 +94,10 @@ public class SittingEquipment {
                 .toList();
     }
 
-    /** Takes what is known now of a piece for sittings that were read with it; as {@link #choose}, whatever their state. */
+    /** Takes what is known now of a piece for sittings that were read with it, whatever their state. Whoever keeps it holds their locks. */
     @Transactional
     public void correct(SignedIn me, List<UUID> sittingIds, PieceRevision piece) {
-        for (UUID id : sittingIds) {
-            mapper.lock(me.centreId(), id);
-            equipment.choose(me.centreId(), id, me.personId(), piece);
-        }
+        sittingIds.forEach(id -> equipment.choose(me.centreId(), id, me.personId(), piece));
     }
 
     private static boolean isOffered(Piece piece, boolean refuses, LocalDate today) {

@@ -3,6 +3,7 @@ package app.galdrin.web.sitting;
 import app.galdrin.core.sitting.NetMoves;
 import app.galdrin.core.sitting.NetMoves.Basis;
 import app.galdrin.core.sitting.NetMoves.NetMove;
+import app.galdrin.core.spec.Stance;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.Bay;
@@ -33,7 +34,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * An instructor's word on a vehicle, whatever its task: it stands in another bay, was set anew, was put back, or is used as it was left.
+ * An instructor's word on a vehicle, whatever its task: it stands in another bay, was set anew, was put back, or is used as it was left. The apprentice
+ * who adjusted it last can put it back too.
  * Open sheets that have read nothing of it follow; those that have read it wait where it is no longer as they read it. Each word names the
  * change that its page showed: where another one came in between, it is refused. Every method returns why it cannot be done; empty where it is.
  */
@@ -178,13 +180,35 @@ public class VehicleMoves {
      */
     @Transactional
     public Optional<Sentence> set(SignedIn me, SeenVehicle vehicle, StandingCause cause, String note, boolean isSure) {
-        return set(me, vehicle, cause, note, List.of(), isSure);
+        return set(me, vehicle, cause, note, List.of(), Stance.ANY, isSure);
     }
 
-    /** The same by moves that are known: a fault that was planned. */
+    /** The same, how the vehicle stands on its springs now. */
+    @Transactional
+    public Optional<Sentence> set(
+            SignedIn me, SeenVehicle vehicle, StandingCause cause, String note, Stance stance, boolean isSure) {
+        return set(me, vehicle, cause, note, List.of(), stance, isSure);
+    }
+
+    /** The same by moves that are known: a fault that was planned. It leaves the height and the load as they are. */
     @Transactional
     public Optional<Sentence> set(
             SignedIn me, SeenVehicle vehicle, StandingCause cause, String note, List<PartMove> moves, boolean isSure) {
+        Stance stands = standings
+                .find(me.centreId(), vehicle.vehicleId())
+                .map(VehicleStanding::stance)
+                .orElse(Stance.ANY);
+        return set(me, vehicle, cause, note, moves, stands, isSure);
+    }
+
+    private Optional<Sentence> set(
+            SignedIn me,
+            SeenVehicle vehicle,
+            StandingCause cause,
+            String note,
+            List<PartMove> moves,
+            Stance stance,
+            boolean isSure) {
         Optional<Sentence> refused = changedSince(me, vehicle)
                 .or(() -> longNote(note))
                 .or(() -> isSure
@@ -192,7 +216,7 @@ public class VehicleMoves {
                         : readers(me.centreId(), vehicle.vehicleId()).map(names -> Sentence.of(IN_USE, names)));
         if (refused.isEmpty()) {
             String kept = note.isBlank() ? null : note.strip();
-            goOn(me, standings.set(me.centreId(), me.personId(), vehicle.vehicleId(), cause, kept, moves));
+            goOn(me, standings.set(me.centreId(), me.personId(), vehicle.vehicleId(), cause, kept, moves, stance));
         }
         return refused;
     }
@@ -204,10 +228,39 @@ public class VehicleMoves {
      */
     @Transactional
     public Optional<Sentence> putBack(SignedIn me, SeenVehicle vehicle, Set<String> ticked) {
-        Optional<Sentence> refused = changedSince(me, vehicle).or(() -> notAdjusted(me, vehicle));
-        if (refused.isPresent()) {
-            return refused;
+        return changedSince(me, vehicle).or(() -> notAdjusted(me, vehicle)).or(() -> turnBack(me, vehicle, ticked));
+    }
+
+    /** Returns whether a person left the vehicle as it is with a sheet that was handed in, so that putting it back is theirs to do. */
+    public boolean isLeftBy(SignedIn me, Sitting sitting) {
+        return me.is(Role.APPRENTICE)
+                && sitting.isOf(me.personId())
+                && sitting.state().handedIn()
+                && standings
+                        .find(me.centreId(), sitting.sheet().vehicleId())
+                        .filter(now -> now.isAdjusted() && sitting.id().equals(now.sittingId()))
+                        .isPresent();
+    }
+
+    /**
+     * The same by the apprentice who adjusted it last, unless somebody else has read it meanwhile.
+     *
+     * @param seen its newest change on the page, by number
+     */
+    @Transactional
+    public Optional<Sentence> putBack(SignedIn me, Sitting sitting, int seen, Set<String> ticked) {
+        if (!me.is(Role.APPRENTICE) || !sitting.isOf(me.personId())) {
+            throw new NotThere("sitting", sitting.id(), me);
         }
+        var vehicle = new SeenVehicle(sitting.sheet().vehicleId(), seen);
+        return held(me, vehicle)
+                .or(() -> isLeftBy(me, sitting) ? Optional.empty() : Optional.of(Sentence.of("vehicle.notYours")))
+                .or(() -> readers(me.centreId(), vehicle.vehicleId())
+                        .map(names -> Sentence.of("vehicle.readSince", names)))
+                .or(() -> turnBack(me, vehicle, ticked));
+    }
+
+    private Optional<Sentence> turnBack(SignedIn me, SeenVehicle vehicle, Set<String> ticked) {
         List<NetMove> moved = uses.movesSinceSet(me, vehicle.vehicleId()).moved();
         Set<String> parts = moved.stream().map(move -> move.part().id()).collect(Collectors.toSet());
         Optional<String> nobodyMoved =
@@ -262,6 +315,11 @@ public class VehicleMoves {
                 || library.versions(centre, vehicle.vehicleId()).isEmpty()) {
             throw new NotThere("vehicle", vehicle.vehicleId(), me);
         }
+        return held(me, vehicle);
+    }
+
+    private Optional<Sentence> held(SignedIn me, SeenVehicle vehicle) {
+        UUID centre = me.centreId();
         standings.hold(centre, vehicle.vehicleId());
         Optional<VehicleStanding> now = standings.find(centre, vehicle.vehicleId());
         int newest = now.map(VehicleStanding::seq).orElse(0);

@@ -78,7 +78,8 @@ public class VehicleUses {
             if (mover.sittingId() == null) {
                 moves.addUnknown();
             } else {
-                Sitting sitting = sittings.sitting(me, mover.sittingId());
+                // also for an apprentice who puts back what others moved before
+                Sitting sitting = sittings.whole(centre, mover.sittingId());
                 moves.add(
                         sitting.task().practical(),
                         sitting.sheet().sheet(),

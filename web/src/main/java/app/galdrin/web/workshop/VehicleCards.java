@@ -1,6 +1,7 @@
 package app.galdrin.web.workshop;
 
 import app.galdrin.core.sitting.NetMoves;
+import app.galdrin.core.spec.Stance;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.OpenSitting;
 import app.galdrin.web.bay.StandingCause;
@@ -11,6 +12,7 @@ import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.sitting.VehicleUses;
 import app.galdrin.web.words.StepWords;
 import app.galdrin.web.words.Words;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,7 +21,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Makes the cards of vehicles. */
-@Service
+@Service("vehicleCards")
 public class VehicleCards {
 
     private final Library library;
@@ -39,6 +41,11 @@ public class VehicleCards {
     /** The card of one vehicle that stands somewhere; {@code sheet} says which parts it has. */
     public VehicleCard card(SignedIn me, SheetVersion sheet, VehicleStanding standing) {
         return made(me, sheet, standing, standings.openOn(me.centreId(), sheet.vehicleId()));
+    }
+
+    /** The card of a vehicle where it stands now; empty where nobody has used it yet. */
+    public Optional<VehicleCard> now(SignedIn me, SheetVersion sheet) {
+        return standings.find(me.centreId(), sheet.vehicleId()).map(standing -> card(me, sheet, standing));
     }
 
     /** The cards of all vehicles of a centre: by make and model. */
@@ -99,6 +106,15 @@ public class VehicleCards {
                 isNews ? standings.madeBy(me.centreId(), standing.stateId()).orElse(standing) : standing;
         String said = words.text(
                 "vehicle.state." + made.stateCause().key(), made.names(), words.dayTime(made.madeAt(), me.zoneId()));
-        return made.note() == null ? said : words.text("vehicle.state.noted", said, made.note());
+        String noted = made.note() == null ? said : words.text("vehicle.state.noted", said, made.note());
+        return made.stance().isAny() ? noted : words.text("vehicle.state.stands", noted, stance(made.stance()));
+    }
+
+    /** Returns how a vehicle stands on its springs. */
+    public String stance(Stance stance) {
+        List<String> said = new ArrayList<>();
+        stance.rideHeight().ifPresent(height -> said.add(words.text("stance.rideHeight", words.length(height))));
+        stance.load().ifPresent(load -> said.add(words.text("stance.load", words.whole(Math.round(load)))));
+        return String.join(", ", said);
     }
 }

@@ -1,8 +1,12 @@
 package app.galdrin.web.workshop;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import app.galdrin.core.spec.Stance;
+import app.galdrin.core.task.Measure;
+import app.galdrin.core.task.Practical;
 import app.galdrin.web.Browser;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
@@ -17,6 +21,7 @@ import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.task.Tasks;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -147,6 +152,8 @@ class WorkshopTest {
         "put-back, part, rod.front.left, There is nothing to put back",
         "lend, x, x, There is nothing to put back",
         "set, note, LONG, at most 400 characters",
+        "set, rideHeight, 20, Ride height: “20” was read",
+        "set, load, full, Load: “full” was read",
     })
     void aWordThatCannotBe_isAnsweredWithItsReason(String word, String name, String value, String reason) {
         var maud = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
@@ -159,6 +166,34 @@ class WorkshopTest {
         String page = maud.get("/bays").body();
         assertTrue(page.contains(reason), page);
         assertEquals(Integer.parseInt(seen), now().seq(), "nothing changes");
+    }
+
+    /** A measurement at a height and a load: the sheet says how the vehicle stands until it was set so, and the state keeps it through a round. */
+    @Test
+    void aMeasurementAtAHeight_saysHowTheVehicleStands() {
+        var laden = new Stance(OptionalDouble.of(372), OptionalDouble.of(150));
+        centre = centres.with(sheet -> {
+            Practical plates = TestCentres.byPlates(sheet, 1);
+            return plates.with(plates.steps().stream()
+                    .map(step -> step instanceof Measure measure ? measure.with(laden) : step)
+                    .toList());
+        });
+        van = tasks.bays(centre.id(), centre.taskId()).get(0).sheet().vehicleId();
+        var maud = new Visitor(port).signIn(centre.instructor().signIn(), Centre.PASSWORD);
+        var bo = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
+        String sheet = "/sittings/" + centre.sitting(tasks, sittings).id();
+        String page = bo.get(sheet).body();
+        assertTrue(page.contains("Nobody has recorded how the vehicle stands"), page);
+        assertTrue(page.contains("Take these readings at ride height 372 mm, 150 kg load."), page);
+        String set = "/bays/vehicles/" + van + "/set";
+        maud.post(set, Map.of("seen", String.valueOf(now().seq()), "rideHeight", "390", "load", "150"));
+        assertTrue(maud.get("/bays").body().contains("It stands at ride height 390 mm, 150 kg load."));
+        assertTrue(bo.get(sheet).body().contains("The vehicle was recorded at ride height 390 mm"));
+        maud.post(set, Map.of("seen", String.valueOf(now().seq()), "rideHeight", "371", "load", "150"));
+        assertFalse(bo.get(sheet).body().contains("The vehicle was recorded at"));
+        Sitting now = sittings.sitting(centre.instructor(), UUID.fromString(sheet.substring("/sittings/".length())));
+        Centre.write(sittings, entries, centre.apprentice(), now, "adjust/rod.front.left.way/0/1", "lengthen");
+        assertEquals(OptionalDouble.of(371), now().stance().rideHeight(), "adjusting leaves it");
     }
 
     @Test

@@ -2,10 +2,13 @@ package app.galdrin.web.baysheet.internal;
 
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.spec.Stance;
+import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
 import app.galdrin.web.account.Access;
 import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.Standings;
 import app.galdrin.web.baysheet.Fields;
 import app.galdrin.web.baysheet.SheetSpeech;
 import app.galdrin.web.baysheet.StepSheets;
@@ -25,9 +28,11 @@ import app.galdrin.web.sitting.SittingEquipment;
 import app.galdrin.web.sitting.Sittings;
 import app.galdrin.web.sitting.StaffLine;
 import app.galdrin.web.sitting.Tape;
+import app.galdrin.web.sitting.VehicleMoves;
 import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.sitting.VehicleUses;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.Sentence;
 import app.galdrin.web.words.StepWords;
 import app.galdrin.web.words.TargetWords;
 import app.galdrin.web.words.Words;
@@ -42,6 +47,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -79,6 +85,8 @@ class BaySheetController {
     private final Sittings sittings;
     private final VehicleReferences vehicles;
     private final VehicleUses uses;
+    private final VehicleMoves moves;
+    private final Standings standings;
     private final VehicleCards cards;
     private final SittingEquipment equipment;
     private final Entries entries;
@@ -93,6 +101,8 @@ class BaySheetController {
             Sittings sittings,
             VehicleReferences vehicles,
             VehicleUses uses,
+            VehicleMoves moves,
+            Standings standings,
             VehicleCards cards,
             SittingEquipment equipment,
             Entries entries,
@@ -107,6 +117,8 @@ class BaySheetController {
         this.sittings = sittings;
         this.vehicles = vehicles;
         this.uses = uses;
+        this.moves = moves;
+        this.standings = standings;
         this.cards = cards;
         this.equipment = equipment;
         this.entries = entries;
@@ -202,6 +214,10 @@ class BaySheetController {
         List<SittingEquipment.KindOfSitting> kinds = equipment.of(sitting, LocalDate.now(me.zoneId()));
         model.addAttribute("equipment", kinds);
         model.addAttribute("readWith", SittingEquipment.names(kinds));
+        model.addAttribute("standsOtherwise", isClosed(me, sitting) ? List.of() : standsOtherwise(sitting));
+        model.addAttribute(
+                "putBack",
+                moves.isLeftBy(me, sitting) ? cards.now(me, sitting.sheet()).orElse(null) : null);
         model.addAttribute("beganOn", cards.leftOrPutBack(me, sitting.stateId()).orElse(null));
         model.addAttribute("calls", !sitting.isReference() && (Entries.isWriter(me, sitting) || answers));
     }
@@ -220,6 +236,39 @@ class BaySheetController {
                 .ifPresent(why -> flash.addFlashAttribute("refused", why));
         boolean isStep = sitting.task().practical().step(step).isPresent();
         return "redirect:/sittings/" + id + (isStep ? "?step=" + step : "");
+    }
+
+    /** Puts the vehicle back, by whoever adjusted it last; {@code part} names each part that was turned back. */
+    @PostMapping("/sittings/{id:[0-9a-f-]{36}}/put-back")
+    String putBack(
+            @AuthenticationPrincipal SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam int seen,
+            @RequestParam(required = false) @Nullable Set<String> part,
+            RedirectAttributes flash) {
+        Sitting sitting = sittings.sitting(me, id);
+        Set<String> ticked = part == null ? Set.of() : part;
+        Optional<Sentence> refused = moves.putBack(me, sitting, seen, ticked);
+        refused.ifPresent(why -> flash.addFlashAttribute("refused", why));
+        flash.addFlashAttribute("ticked", ticked);
+        flash.addFlashAttribute("wasPutBack", refused.isEmpty());
+        return "redirect:/sittings/" + id;
+    }
+
+    /** Returns the measurements for which the vehicle has to stand otherwise than it was recorded, a sentence each. */
+    private List<String> standsOtherwise(Sitting sitting) {
+        Stance now = standings.stance(sitting.centreId(), sitting.stateId());
+        return sitting.task()
+                .practical()
+                .of(Measure.class)
+                .filter(measure -> !measure.stance().isMetBy(now))
+                .map(measure -> speech.words()
+                        .text(
+                                now.isAny() ? "stance.unknown" : "stance.off",
+                                speech.names().title(measure),
+                                cards.stance(measure.stance()),
+                                cards.stance(now)))
+                .toList();
     }
 
     private static boolean isClosed(SignedIn me, Sitting sitting) {

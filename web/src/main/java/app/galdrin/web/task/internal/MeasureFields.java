@@ -15,6 +15,7 @@ import app.galdrin.web.task.BenchDraft;
 import app.galdrin.web.words.Words;
 import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -83,6 +84,20 @@ public final class MeasureFields {
     /** Returns whether a measurement reads run-out, be it that the task has it taken off. */
     public boolean isRunningOut() {
         return measure.procedure().runsOut() || measure.procedure().isRunOutTakenOff();
+    }
+
+    /** Returns the ride height it asks for, mm; empty where it asks for none. */
+    public String rideHeight() {
+        return stated(measure.stance().rideHeight());
+    }
+
+    /** Returns the load it asks for, kg; empty where it asks for none. */
+    public String load() {
+        return stated(measure.stance().load());
+    }
+
+    private static String stated(OptionalDouble asked) {
+        return asked.isPresent() ? String.valueOf(Math.round(asked.getAsDouble())) : "";
     }
 
     public Steering[] steerings() {

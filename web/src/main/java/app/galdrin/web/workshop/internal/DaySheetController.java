@@ -8,6 +8,8 @@ import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.ReferenceRule;
 import app.galdrin.web.account.SignedIn;
+import app.galdrin.web.bay.DaySitting;
+import app.galdrin.web.bay.Standings;
 import app.galdrin.web.bay.VehicleStanding;
 import app.galdrin.web.marksheet.ReadingList;
 import app.galdrin.web.sitting.FoundReference;
@@ -42,6 +44,7 @@ class DaySheetController {
     private final Sittings sittings;
     private final ReadingList list;
     private final VehicleHistories histories;
+    private final Standings standings;
 
     DaySheetController(
             VehicleCards cards,
@@ -49,7 +52,9 @@ class DaySheetController {
             VehicleReferences references,
             Sittings sittings,
             ReadingList list,
-            VehicleHistories histories) {
+            VehicleHistories histories,
+            Standings standings) {
+        this.standings = standings;
         this.list = list;
         this.histories = histories;
         this.cards = cards;
@@ -92,10 +97,16 @@ class DaySheetController {
     /**
      * A line of the sheet.
      *
+     * @param begun the sheets begun on it today
      * @param outside figures that are not as they should be since somebody adjusted the vehicle; none where nobody has read it since
      * @param isReadSince whether anybody has read it in the state it is in, or it follows from what was moved
      */
-    record Line(VehicleCard card, List<OpenUse> uses, List<LeftFigure> outside, boolean isReadSince) {
+    record Line(
+            VehicleCard card,
+            List<OpenUse> uses,
+            List<DaySitting> begun,
+            List<LeftFigure> outside,
+            boolean isReadSince) {
 
         /** Returns whether an instructor has something to do with it: put it back, or read it. */
         public boolean isDue() {
@@ -137,6 +148,10 @@ class DaySheetController {
                 open.stream()
                         .map(task -> new OpenUse(task, reading(me, task, card)))
                         .toList(),
+                standings.begunSince(
+                        me.centreId(),
+                        card.vehicleId(),
+                        LocalDate.now(me.zoneId()).atStartOfDay(me.zoneId()).toInstant()),
                 outside,
                 !known.isEmpty());
     }

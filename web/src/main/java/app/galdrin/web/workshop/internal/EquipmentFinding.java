@@ -7,6 +7,7 @@ import app.galdrin.web.equipment.NewRevision;
 import app.galdrin.web.equipment.Piece;
 import app.galdrin.web.equipment.PieceRevision;
 import app.galdrin.web.marksheet.SittingMarks;
+import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
 import app.galdrin.web.sitting.SittingEquipment;
@@ -28,11 +29,12 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 class EquipmentFinding {
 
-    static final int MOST = 60;
+    static final int MOST = 100;
 
     private final Equipment equipment;
     private final SittingEquipment used;
     private final Sittings sittings;
+    private final Entries entries;
     private final SittingMarks sittingMarks;
     private final TransactionTemplate transaction;
 
@@ -40,11 +42,13 @@ class EquipmentFinding {
             Equipment equipment,
             SittingEquipment used,
             Sittings sittings,
+            Entries entries,
             SittingMarks sittingMarks,
             PlatformTransactionManager transactions) {
         this.equipment = equipment;
         this.used = used;
         this.sittings = sittings;
+        this.entries = entries;
         this.sittingMarks = sittingMarks;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -75,7 +79,10 @@ class EquipmentFinding {
                 .toList();
     }
 
-    /** The same with what the true figures would change: applied, marked, and taken back. */
+    /**
+     * The same with what the true figures would change: applied, marked, and taken back. No sheet is locked meanwhile, since marking takes seconds and
+     * somebody may write on one.
+     */
     List<FoundSheet> trial(SignedIn me, Piece piece, NewRevision figures, LocalDate since) {
         List<UUID> ids = usedIn(me, piece, since);
         List<Sitting> found = sittings(me, ids);
@@ -93,7 +100,9 @@ class EquipmentFinding {
     /** Uses the true figures for the sheets since a day, and from now on. */
     @Transactional
     public void apply(SignedIn me, Piece piece, NewRevision figures, LocalDate since) {
-        correct(me, piece, figures, usedIn(me, piece, since));
+        List<UUID> ids = usedIn(me, piece, since);
+        ids.forEach(id -> entries.lock(me.centreId(), id));
+        correct(me, piece, figures, ids);
     }
 
     private void correct(SignedIn me, Piece piece, NewRevision figures, List<UUID> ids) {

@@ -98,6 +98,9 @@ class EquipmentFindingController {
         model.addAttribute("faults", faults);
         model.addAttribute("isTrial", trial && faults.isEmpty());
         model.addAttribute("found", found);
+        model.addAttribute(
+                "readings",
+                found.stream().filter(sheet -> sheet.sitting().isReference()).count());
         model.addAttribute("most", EquipmentFinding.MOST);
         model.addAttribute(
                 "changed", found.stream().filter(FoundSheet::isChanged).count());

@@ -65,12 +65,18 @@ class VehicleMovesController {
             @RequestParam int seen,
             @RequestParam(defaultValue = "preset") String cause,
             @RequestParam(defaultValue = "") String note,
+            @RequestParam(defaultValue = "") String rideHeight,
+            @RequestParam(defaultValue = "") String load,
             @RequestParam(defaultValue = "false") boolean sure,
             @RequestParam(defaultValue = "") String page,
             RedirectAttributes flash) {
         StandingCause kind = cause.equals(StandingCause.OUTSIDE.key()) ? StandingCause.OUTSIDE : StandingCause.PRESET;
-        Optional<Sentence> refused = moves.set(me, new SeenVehicle(vehicle, seen), kind, note, sure);
+        Optional<Sentence> refused = StanceForm.fault(rideHeight, load)
+                .or(() -> moves.set(
+                        me, new SeenVehicle(vehicle, seen), kind, note, StanceForm.stance(rideHeight, load), sure));
         if (refused.isPresent()) {
+            flash.addFlashAttribute("typedHeight", rideHeight);
+            flash.addFlashAttribute("typedLoad", load);
             flash.addFlashAttribute("typedNote", note);
             flash.addFlashAttribute("typedCause", kind.key());
             flash.addFlashAttribute("askSure", refused.get().key().equals(VehicleMoves.IN_USE));

@@ -66,5 +66,11 @@ create table sitting_equipment (
 );
 create index sitting_equipment_of_piece on sitting_equipment (centre_id, equipment_id, chosen_at);
 create index sitting_equipment_of_kind on sitting_equipment (centre_id, kind, chosen_at);
+-- The day sheet asks who has sat today.
+create index sitting_by_day on sitting (centre_id, begun_at) where purpose = 'practical';
+-- How a vehicle stands on its springs in a state: mm from the hub to the wheel arch at the front, kg carried; null where nobody said.
+alter table vehicle_state drop column ride_height, drop column steering,
+  add column ride_height double precision check (ride_height between 50 and 1500),
+  add column load_kg double precision check (load_kg between 0 and 20000);
 -- What is done with a piece past its date.
 alter table centre add column past_due text not null default 'warn' check (past_due in ('warn', 'refuse'));
