@@ -22,7 +22,7 @@ public class EquipmentWords {
     private static final int DIGITS = 4;
 
     /** Two standard uncertainties hold 95 of 100. */
-    static final double COVERAGE = 2;
+    public static final double COVERAGE = 2;
 
     private final Words words;
 

@@ -37,7 +37,6 @@ public record PieceForm(
         String away,
         String note) {
 
-    private static final double COVERAGE = 2;
     private static final int LONGEST_NUMBER = 60;
     private static final int LONGEST_NOTE = 400;
 
@@ -69,9 +68,9 @@ public record PieceForm(
         return new PieceForm(
                 piece.resolution() == null ? "" : EquipmentWords.number(piece.resolution()),
                 known(piece.offsetShown()),
-                known(COVERAGE * piece.offsetDoubt()),
+                known(EquipmentWords.COVERAGE * piece.offsetDoubt()),
                 piece.toolLength() == null ? "" : EquipmentWords.number(piece.toolLength()),
-                known(COVERAGE * piece.lengthDoubt()),
+                known(EquipmentWords.COVERAGE * piece.lengthDoubt()),
                 piece.certificate(),
                 piece.certifiedOn() == null ? "" : piece.certifiedOn().toString(),
                 piece.dueOn() == null ? "" : piece.dueOn().toString(),
@@ -190,9 +189,9 @@ public record PieceForm(
         return new NewRevision(
                 kind.reads().isEmpty() ? null : shown(kind, FINEST, COARSEST).value(resolution),
                 orNone(shown(kind, -FARTHEST_OFF, FARTHEST_OFF).value(offset)),
-                orNone(shown(kind, 0, FARTHEST_OFF).value(offsetDoubt)) / COVERAGE,
+                orNone(shown(kind, 0, FARTHEST_OFF).value(offsetDoubt)) / EquipmentWords.COVERAGE,
                 itsLength.map(amount -> amount.value(length)).orElse(null),
-                itsLength.isEmpty() ? 0 : orNone(doubtOfLength().value(lengthDoubt)) / COVERAGE,
+                itsLength.isEmpty() ? 0 : orNone(doubtOfLength().value(lengthDoubt)) / EquipmentWords.COVERAGE,
                 certificate,
                 day(certifiedOn).orElse(null),
                 day(dueOn).orElse(null),

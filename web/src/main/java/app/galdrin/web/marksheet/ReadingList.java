@@ -72,7 +72,7 @@ public class ReadingList {
         /** Returns what is read together: one setting-up settles it for all sheets that are marked by everybody's readings. */
         List<Object> together() {
             return SittingMarks.isCombined(sitting)
-                    ? List.of(measure.procedure().key(), measure.steering())
+                    ? List.of(measure.procedure().key(), measure.steering(), measure.stance())
                     : List.of(sitting.task().id(), measure.id(), isLeft ? sitting.id() : "");
         }
     }

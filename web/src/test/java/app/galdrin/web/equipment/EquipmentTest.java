@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.equipment.EquipmentKind;
 import app.galdrin.core.equipment.ToolLength;
+import app.galdrin.web.Browser;
 import app.galdrin.web.Centre;
 import app.galdrin.web.GaldrinTest;
 import app.galdrin.web.TestCentres;
@@ -21,6 +22,7 @@ import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.Tasks;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -127,6 +129,25 @@ class EquipmentTest {
                 used.of(sitting, TODAY).stream().map(k -> k.kind().key()).toList());
     }
 
+    /** On the demo's equipment: the list, a piece with its drift, and what its true figures would change. */
+    @Test
+    void thePages_areReadByEverybody() {
+        try (Browser maud = new Browser(port, 1280, 800).signIn("m.aldous", "follow the string")) {
+            maud.go("/bays");
+            maud.press("Equipment");
+            maud.waitForText("main", "past its date since 2026-10-06");
+            List<String> breaches = new ArrayList<>(maud.breaches());
+            maud.press("Digital inclinometer 2");
+            maud.waitForText("figure.drift", "3 checks from 2026-03-02 to 2026-09-02");
+            breaches.addAll(maud.breaches());
+            maud.press("Find the sheets");
+            maud.press("Show what would change");
+            maud.waitForText("main", "No sheet was read with it");
+            breaches.addAll(maud.breaches());
+            assertEquals(List.of(), breaches);
+        }
+    }
+
     /** Past its date: the rule of the centre decides, for what is taken at the start and for what is chosen. */
     @ParameterizedTest
     @CsvSource({"WARN, true", "REFUSE, false"})
@@ -142,6 +163,17 @@ class EquipmentTest {
         String page = apprentice.get("/sittings/" + sitting.id()).body();
         assertEquals(isUsed, page.contains("A is past its date."), page);
         assertEquals(!isUsed, page.contains("none is in date"));
+    }
+
+    /** A sheet from before the centre kept equipment asks for it, and is worked as usual until it is named. */
+    @Test
+    void aSheetFromBefore_asksWhatItIsReadWith() {
+        Centre centre = centres.plates();
+        Sitting sitting = centre.sitting(tasks, sittings);
+        plates(centre, "A", 508, TODAY);
+        assertEquals(500, slots(whole(centre, sitting.id())));
+        var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
+        assertTrue(apprentice.get("/sittings/" + sitting.id()).body().contains("say under “Read with” which one"));
     }
 
     @Test

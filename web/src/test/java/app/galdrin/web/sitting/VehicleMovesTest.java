@@ -1,6 +1,7 @@
 package app.galdrin.web.sitting;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
@@ -243,6 +244,33 @@ class VehicleMovesTest {
         stands(write(centre.apprentice(), there, FOUND, "1900"));
         assertEquals("vehicle.isRead", why(moves.place(maud, seen(), OptionalInt.of(1), Facing.FAR_END)));
         assertEquals("vehicle.isRead", why(moves.place(maud, seen(), OptionalInt.empty(), Facing.FAR_END)));
+    }
+
+    /** Only who left the vehicle so, once it is handed in, and only until somebody else has read it. */
+    @Test
+    void anApprenticePutsBack_whatHeLeft_andNothingElse() {
+        Sitting bo = centre.sitting(tasks, sittings);
+        Set<String> rod = Set.of("rod.front.left");
+        SignedIn first = centre.apprentice();
+        stands(adjust(first, bo, 1, "lengthen", "1/2"));
+        int seen = now().seq();
+        assertEquals("vehicle.notYours", why(moves.putBack(first, bo, seen, rod)), "not handed in");
+        assertThrows(NotThere.class, () -> moves.putBack(centre.neighbour(), bo, seen, rod));
+        assertThrows(NotThere.class, () -> moves.putBack(maud, bo, seen, rod), "an instructor does it on the bays");
+        stands(write(first, bo, "handIn/done/0/0", "done"));
+        Sitting handedIn = sittings.sitting(maud, bo.id());
+        assertFalse(moves.isLeftBy(centre.neighbour(), handedIn));
+        assertEquals("vehicle.notTicked", why(moves.putBack(first, handedIn, seen, Set.of())));
+        assertEquals("vehicle.notMoved", why(moves.putBack(first, handedIn, seen, Set.of("rod.front.right"))));
+        assertEquals("", why(moves.lend(maud, seen())));
+        Sitting ann = centre.sitting(tasks, sittings, centre.neighbour());
+        stands(write(centre.neighbour(), ann, FOUND, "1900"));
+        assertEquals("vehicle.changed.lent", why(moves.putBack(first, handedIn, seen, rod)));
+        assertEquals("vehicle.readSince", why(moves.putBack(first, handedIn, now().seq(), rod)));
+        stands(write(centre.neighbour(), ann, "handIn/done/0/0", "done"));
+        assertEquals("", why(moves.putBack(first, handedIn, now().seq(), rod)));
+        assertEquals(List.of(StandingCause.PUT_BACK, 0.0), List.of(now().cause(), rod()));
+        assertEquals("vehicle.notYours", why(moves.putBack(first, handedIn, now().seq(), rod)), "once");
     }
 
     @Test

@@ -1,5 +1,6 @@
 package app.galdrin.web.equipment.internal;
 
+import app.galdrin.web.equipment.EquipmentWords;
 import app.galdrin.web.equipment.PieceCheck;
 import app.galdrin.web.equipment.PieceRevision;
 import java.time.temporal.ChronoUnit;
@@ -22,7 +23,6 @@ record DriftChart(List<Point> points, String path, double zero, double top, doub
     static final int WIDTH = 480;
     static final int HEIGHT = 160;
     private static final int EDGE = 24;
-    private static final double COVERAGE = 2;
 
     /** A check in the drawing; {@code isOutside} what the certificate holds. */
     record Point(double x, double y, boolean isOutside) {}
@@ -31,7 +31,7 @@ record DriftChart(List<Point> points, String path, double zero, double top, doub
     static DriftChart of(List<PieceCheck> newestFirst, PieceRevision piece) {
         List<PieceCheck> checks = new ArrayList<>(newestFirst);
         Collections.reverse(checks);
-        double within = COVERAGE * piece.offsetDoubt();
+        double within = EquipmentWords.COVERAGE * piece.offsetDoubt();
         double high = piece.offsetShown() + within;
         double low = piece.offsetShown() - within;
         double most =

@@ -58,6 +58,7 @@ class EquipmentController {
                         .filter(view -> !view.pieces().isEmpty())
                         .toList());
         model.addAttribute("all", EquipmentKind.all());
+        model.addAttribute("rules", PastDue.values());
         model.addAttribute("pastDue", equipment.pastDue(me.centreId()));
         model.addAttribute("today", LocalDate.now(me.zoneId()));
         return "equipment/list";
