@@ -187,7 +187,7 @@ class WorkshopDayTest {
 
             maud.go("/bays/day");
             maud.waitForText("main", "Ann");
-            maud.waitForText("main", "handed in at");
+            maud.waitForText(".begun", " to ");
             maud.press("Use it as it is");
             maud.waitFor(() -> !maud.text("main").contains("Use it as it is"));
             String ben = joins(phone, "Ben");

@@ -143,10 +143,11 @@ class DaySheetController {
                         judged.zone()));
             }
         }));
+        boolean isWaiting = open.stream().anyMatch(task -> isCombined(me, task)) && isWaiting(me, card);
         return new Line(
                 card,
                 open.stream()
-                        .map(task -> new OpenUse(task, reading(me, task, card)))
+                        .map(task -> new OpenUse(task, reading(me, task, card, isWaiting)))
                         .toList(),
                 standings.begunSince(
                         me.centreId(),
@@ -175,7 +176,17 @@ class DaySheetController {
                 .orElse(Integer.MAX_VALUE);
     }
 
-    private Reading reading(SignedIn me, OpenTask task, VehicleCard card) {
+    private boolean isCombined(SignedIn me, OpenTask task) {
+        return tasks.task(me.centreId(), task.taskId()).practical().references() == ReferenceRule.COMBINED;
+    }
+
+    /** Returns whether somebody's marks wait for an instructor's reading of the state a vehicle is in. */
+    private boolean isWaiting(SignedIn me, VehicleCard card) {
+        return card.standing() != null
+                && list.of(me.centreId(), card.standing()).stream().anyMatch(reading -> !reading.canWait());
+    }
+
+    private Reading reading(SignedIn me, OpenTask task, VehicleCard card, boolean isWaiting) {
         if (card.standing() == null) {
             return Reading.NONE;
         }
@@ -183,9 +194,8 @@ class DaySheetController {
         Optional<FoundReference> found = references
                 .findReference(me.centreId(), task.taskId(), state)
                 .filter(reference -> isWritten(me, reference));
-        boolean isCombined =
-                tasks.task(me.centreId(), task.taskId()).practical().references() == ReferenceRule.COMBINED;
-        if (isCombined && list.of(me.centreId(), card.standing()).stream().anyMatch(reading -> !reading.canWait())) {
+        boolean isCombined = isCombined(me, task);
+        if (isCombined && isWaiting) {
             return Reading.WAITS;
         }
         if (found.isEmpty()) {

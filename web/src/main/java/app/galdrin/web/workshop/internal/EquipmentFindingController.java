@@ -11,6 +11,7 @@ import app.galdrin.web.workshop.internal.EquipmentFinding.FoundSheet;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -97,7 +98,11 @@ class EquipmentFindingController {
         model.addAttribute("since", since);
         model.addAttribute("faults", faults);
         model.addAttribute("isTrial", trial && faults.isEmpty());
-        model.addAttribute("found", found);
+        model.addAttribute(
+                "found",
+                found.stream()
+                        .sorted(Comparator.comparing((FoundSheet sheet) -> !sheet.isChanged()))
+                        .toList());
         model.addAttribute(
                 "readings",
                 found.stream().filter(sheet -> sheet.sitting().isReference()).count());
