@@ -3,6 +3,7 @@ package app.galdrin.core.equipment;
 import static app.galdrin.core.Vehicles.figure;
 import static app.galdrin.core.Vehicles.truth;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -22,6 +23,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -84,35 +87,58 @@ class KitTest {
     }
 
     private static Tool level(double offset, double doubt) {
+        return level("digitalInclinometer", offset, doubt);
+    }
+
+    private static Tool level(String kind, double offset, double doubt) {
         return new Tool(
                 "level",
-                kind("digitalInclinometer"),
+                kind(kind),
                 CatalogueInstrument.DIGITAL_INCLINOMETER.resolution(),
                 Math.toRadians(offset),
                 Math.toRadians(doubt),
                 Optional.empty());
     }
 
-    /** The places of a level with a zero error e, held the same way to each wheel, and what each shows too much of it. */
+    /** The places of a level with a zero error of 0.1°, held the same way to each wheel, what each shows of it, and whether it would be in the figure. */
     @ParameterizedTest
     @CsvSource({
-        "inclinometer, fl.gauge=1 fl.floor=-1 fr.gauge=1 fr.floor=1, camber.front.left camber.front.right",
-        "inclinometerTurned, fl.gauge=1 fl.turned=-1 fr.gauge=1 fr.turned=-1, camber.front.left camber.front.right",
-        "inclinometerZeroed, fl.gauge=0 fr.gauge=0, camber.front.left camber.front.right"
+        "inclinometer, digitalInclinometer, fl.gauge=1 fl.floor=-1 fr.gauge=1 fr.floor=1, camber.front.left camber.front.right, false",
+        "inclinometerTurned, digitalInclinometer, fl.gauge=1 fl.turned=-1, camber.front.left, false",
+        "inclinometerTurned, digitalInclinometer, fr.gauge=2 fr.turned=0, camber.front.right, true",
+        "inclinometerZeroed, digitalInclinometer, fl.gauge=0 fr.gauge=0, camber.front.left camber.front.right, false",
+        "wheelHeads, wheelHeads, fl.headToe=1 fr.headToe=1, toe.front.left toe.front.right, true"
     })
-    void anOffset_isTakenOffWhereItIsInTheReading(String procedure, String shows, String figures) {
+    void anOffset_isTakenOffWhereItIsInTheReading(
+            String procedure, String kind, String shows, String figures, boolean isSeen) {
         Procedure level = Procedures.of(procedure);
         Map<String, Double> read = new HashMap<>(level.readings(STATE, USUAL));
         for (String one : shows.split(" ")) {
             read.merge(one.split("=")[0], 0.1 * Double.parseDouble(one.split("=")[1]), Double::sum);
         }
-        for (String figure : figures.isEmpty() ? new String[0] : figures.split(" ")) {
-            FigureId camber = figure(figure);
+        Kit kit = Kit.of(List.of(level(kind, 0.1, 0)));
+        for (String key : figures.split(" ")) {
+            FigureId figure = figure(key);
+            boolean isTurnedOnce = shows.contains("=2");
+            double off = isTurnedOnce ? Math.toRadians(0.1) : 0;
             assertEquals(
-                    STATE.figure(camber),
-                    worked(level, read, Kit.of(List.of(level(0.1, 0))), camber).value(),
-                    1e-9);
+                    STATE.figure(figure) + off, worked(level, read, kit, figure).value(), 1e-9);
+            assertEquals(
+                    isSeen,
+                    Math.abs(worked(level, read, Kit.USUAL, figure).value() - STATE.figure(figure)) > 1e-6,
+                    "without the certificate");
         }
+    }
+
+    /** A length of offset counts once in what is read once: the tape from the hubs to the marks of a laser, twice that between them. */
+    @Test
+    void anOffsetOfATape_isInALengthThatIsReadAlone() {
+        Procedure laser = Procedures.of("floorLaser");
+        Map<String, Double> read = new HashMap<>(laser.readings(STATE, USUAL));
+        read.replaceAll((place, shown) -> shown + 40);
+        Kit kit = Kit.of(List.of(new Tool("tape", kind("tape"), 0.5, 40, 0, Optional.empty())));
+        assertEquals(Math.toRadians(0.4), worked(laser, read, kit, TOTAL).value(), 1e-9);
+        assertTrue(worked(laser, read, Kit.USUAL, TOTAL).value() < Math.toRadians(0.395));
     }
 
     /** Against a known floor the same level is as far out on both sides: that falls out of the difference and adds up in the sum. */
@@ -206,6 +232,31 @@ class KitTest {
         assertEquals(Optional.of(length), EquipmentKind.of(length).length());
         assertTrue(length.least() < length.usual() && length.usual() < length.most());
         assertEquals(length.usual(), Kit.USUAL.length(length), 0);
+    }
+
+    /** What hangs on a wheel or lies on the floor can be turned; everything else is held against a standard. */
+    @ParameterizedTest
+    @CsvSource({
+        "digitalInclinometer, turned standard",
+        "protractor, turned standard",
+        "plates, swapped standard",
+        "tape, standard",
+        "slipPlate, standard"
+    })
+    void aKind_hasItsChecks(String kind, String checks) {
+        assertEquals(
+                checks,
+                WorkshopCheck.of(kind(kind)).stream().map(WorkshopCheck::key).collect(Collectors.joining(" ")));
+    }
+
+    @Test
+    void theUsualKinds_areWhatEveryUseAsksFor_andEveryLength() {
+        List<EquipmentKind> usual = EquipmentKind.usual();
+        assertEquals(usual.size(), Set.copyOf(usual).size());
+        assertTrue(usual.contains(kind("tape")) && usual.contains(kind("longBars")));
+        assertFalse(usual.contains(kind("phoneLevel")));
+        assertEquals(
+                CatalogueInstrument.values().length + 3, EquipmentKind.all().size(), "the slip plate is both");
     }
 
     @ParameterizedTest
