@@ -32,7 +32,6 @@ import app.galdrin.web.sitting.VehicleMoves;
 import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.sitting.VehicleUses;
 import app.galdrin.web.task.Tasks;
-import app.galdrin.web.words.Sentence;
 import app.galdrin.web.words.StepWords;
 import app.galdrin.web.words.TargetWords;
 import app.galdrin.web.words.Words;
@@ -47,7 +46,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -220,39 +218,6 @@ class BaySheetController {
                 moves.isLeftBy(me, sitting) ? cards.now(me, sitting.sheet()).orElse(null) : null);
         model.addAttribute("beganOn", cards.leftOrPutBack(me, sitting.stateId()).orElse(null));
         model.addAttribute("calls", !sitting.isReference() && (Entries.isWriter(me, sitting) || answers));
-    }
-
-    /** Another piece of equipment than was taken for the sheet. */
-    @PostMapping("/sittings/{id:[0-9a-f-]{36}}/equipment")
-    String equipment(
-            @AuthenticationPrincipal SignedIn me,
-            @PathVariable UUID id,
-            @RequestParam UUID piece,
-            @RequestParam(defaultValue = "") String step,
-            RedirectAttributes flash) {
-        Sitting sitting = sittings.sitting(me, id);
-        equipment
-                .choose(me, sitting, piece, LocalDate.now(me.zoneId()))
-                .ifPresent(why -> flash.addFlashAttribute("refused", why));
-        boolean isStep = sitting.task().practical().step(step).isPresent();
-        return "redirect:/sittings/" + id + (isStep ? "?step=" + step : "");
-    }
-
-    /** Puts the vehicle back, by whoever adjusted it last; {@code part} names each part that was turned back. */
-    @PostMapping("/sittings/{id:[0-9a-f-]{36}}/put-back")
-    String putBack(
-            @AuthenticationPrincipal SignedIn me,
-            @PathVariable UUID id,
-            @RequestParam int seen,
-            @RequestParam(required = false) @Nullable Set<String> part,
-            RedirectAttributes flash) {
-        Sitting sitting = sittings.sitting(me, id);
-        Set<String> ticked = part == null ? Set.of() : part;
-        Optional<Sentence> refused = moves.putBack(me, sitting, seen, ticked);
-        refused.ifPresent(why -> flash.addFlashAttribute("refused", why));
-        flash.addFlashAttribute("ticked", ticked);
-        flash.addFlashAttribute("wasPutBack", refused.isEmpty());
-        return "redirect:/sittings/" + id;
     }
 
     /** Returns the measurements for which the vehicle has to stand otherwise than it was recorded, a sentence each. */
