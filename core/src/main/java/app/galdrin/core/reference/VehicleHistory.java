@@ -36,9 +36,10 @@ public final class VehicleHistory {
     private record Question(String state, ReadFigure figure, Set<String> without) {}
 
     /** Witnesses found before: many ways lead through the same states. */
-    private final Map<Way, List<Witness>> found = new ConcurrentHashMap<>();
+    private final Map<WitnessQuestion, List<Witness>> found = new ConcurrentHashMap<>();
 
-    private record Way(String state, ReadFigure figure, Set<String> without, String cameFrom, int farthest) {}
+    private record WitnessQuestion(
+            String state, ReadFigure figure, Set<String> without, String cameFrom, int farthest) {}
 
     /**
      * Creates a history.
@@ -132,22 +133,22 @@ public final class VehicleHistory {
 
     private List<Witness> witnesses(
             String state, ReadFigure figure, Set<String> without, String cameFrom, int farthest) {
-        var way = new Way(state, figure, without, cameFrom, farthest);
-        List<Witness> known = found.get(way);
+        var asked = new WitnessQuestion(state, figure, without, cameFrom, farthest);
+        List<Witness> known = found.get(asked);
         if (known == null) {
             // finding some finds those beyond them, so that nothing is found inside of the map
-            known = List.copyOf(find(way));
-            found.put(way, known);
+            known = List.copyOf(find(asked));
+            found.put(asked, known);
         }
         return known;
     }
 
-    private List<Witness> find(Way way) {
-        String state = way.state();
-        ReadFigure figure = way.figure();
+    private List<Witness> find(WitnessQuestion asked) {
+        String state = asked.state();
+        ReadFigure figure = asked.figure();
         List<Witness> witnesses = new ArrayList<>();
         for (StateReading reading : readings) {
-            if (reading.state().equals(state) && Collections.disjoint(reading.people(), way.without())) {
+            if (reading.state().equals(state) && Collections.disjoint(reading.people(), asked.without())) {
                 reading.find(figure)
                         .ifPresent(estimate -> witnesses.add(
                                 reading.isInstructor()
@@ -160,13 +161,13 @@ public final class VehicleHistory {
             }
         }
         for (StateMove move : moves) {
-            boolean isFurther = move.touches(state) && !move.beyond(state).equals(way.cameFrom());
+            boolean isFurther = move.touches(state) && !move.beyond(state).equals(asked.cameFrom());
             if (isFurther
-                    && way.farthest() > 0
-                    && Collections.disjoint(move.people(), way.without())
+                    && asked.farthest() > 0
+                    && Collections.disjoint(move.people(), asked.without())
                     && move.tells(figure.figure())) {
                 String beyond = move.beyond(state);
-                List<Witness> there = witnesses(beyond, figure, way.without(), state, way.farthest() - 1);
+                List<Witness> there = witnesses(beyond, figure, asked.without(), state, asked.farthest() - 1);
                 if (move.isReturn()) {
                     // the same setting: who read it before it was put back is a reader still
                     there.forEach(witness -> witnesses.add(new Witness(

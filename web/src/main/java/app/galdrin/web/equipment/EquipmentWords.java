@@ -5,6 +5,7 @@ import app.galdrin.core.equipment.EquipmentKind;
 import app.galdrin.core.equipment.Tool;
 import app.galdrin.core.equipment.ToolLength;
 import app.galdrin.core.measure.CatalogueInstrument;
+import app.galdrin.core.measure.Use;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.web.words.Words;
 import java.math.BigDecimal;
@@ -95,8 +96,19 @@ public class EquipmentWords {
     /** Returns what a piece shows too much or too little, and what to do about it; empty where it shows what is. */
     public String offset(String name, PieceRevision piece) {
         double offset = piece.offsetShown();
-        String way = offset > 0 ? "equipment.shows.more" : "equipment.shows.less";
-        return offset == 0 ? "" : words.text(way, name, amount(piece.ofKind(), Math.abs(offset)));
+        String said = "equipment." + error(piece.ofKind()) + (offset > 0 ? ".more" : ".less");
+        return offset == 0 ? "" : words.text(said, name, amount(piece.ofKind(), Math.abs(offset)));
+    }
+
+    /** Returns how an error is told: of a level it falls out of most readings, other angles have it with the way they are meant. */
+    private static String error(EquipmentKind kind) {
+        if (quantity(kind) != Quantity.ANGLE) {
+            return "shows";
+        }
+        boolean leans = kind.reads()
+                .filter(i -> i.uses().contains(Use.LEVEL) || i.uses().contains(Use.AXIS))
+                .isPresent();
+        return leans ? "lean" : "angle";
     }
 
     private String length(String name, ToolLength length, PieceRevision piece) {

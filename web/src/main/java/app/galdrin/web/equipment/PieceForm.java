@@ -44,6 +44,8 @@ public record PieceForm(
     private static final double COARSEST = 5;
 
     private static final double FARTHEST_OFF = 20;
+
+    /** Finer than any scale, mm, deg. */
     private static final double FINEST = 0.001;
 
     public PieceForm {

@@ -162,7 +162,7 @@ class EquipmentTest {
         var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
         String page = apprentice.get("/sittings/" + sitting.id()).body();
         assertEquals(isUsed, page.contains("A is past its date."), page);
-        assertEquals(!isUsed, page.contains("none is in date"));
+        assertEquals(!isUsed, page.contains("No piece of this kind is in date"));
     }
 
     /** A sheet from before the centre kept equipment asks for it, and is worked as usual until it is named. */
@@ -173,7 +173,7 @@ class EquipmentTest {
         plates(centre, "A", 508, TODAY);
         assertEquals(500, slots(whole(centre, sitting.id())));
         var apprentice = new Visitor(port).signIn(centre.apprentice().signIn(), Centre.PASSWORD);
-        assertTrue(apprentice.get("/sittings/" + sitting.id()).body().contains("say under “Read with” which one"));
+        assertTrue(apprentice.get("/sittings/" + sitting.id()).body().contains("Name it under “Read with”"));
     }
 
     @Test
@@ -203,6 +203,15 @@ class EquipmentTest {
         for (String page : List.of("", "/wrong")) {
             assertEquals(404, stranger.get("/bays/equipment/" + a + page).statusCode());
             assertEquals(403, apprentice.get("/bays/equipment/" + a + page).statusCode());
+            assertEquals(
+                    404,
+                    stranger.post("/bays/equipment/" + a + page, Map.of("length", "600"))
+                            .statusCode());
+            assertEquals(
+                    403,
+                    apprentice
+                            .post("/bays/equipment/" + a + page, Map.of("length", "600"))
+                            .statusCode());
         }
         Optional<?>[] refused = new Optional<?>[2];
         Thread one = new Thread(() -> refused[0] = used.choose(centre.apprentice(), sitting, a, TODAY));

@@ -20,6 +20,11 @@ import java.util.List;
  */
 record DriftChart(List<Point> points, String path, double zero, double top, double bottom, double most) {
 
+    /** Returns whether a check found more or less than the certificate holds. */
+    public boolean isAnyOutside() {
+        return points.stream().anyMatch(Point::isOutside);
+    }
+
     static final int WIDTH = 480;
     static final int HEIGHT = 160;
     private static final int EDGE = 24;
