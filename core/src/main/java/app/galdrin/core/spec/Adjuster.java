@@ -3,9 +3,11 @@ package app.galdrin.core.spec;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Location;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -66,7 +68,8 @@ public record Adjuster(
     }
 
     public Adjuster {
-        effects = Map.copyOf(effects);
+        // in the order of the figures: what is drawn or added along the effects comes out the same in every run
+        effects = Collections.unmodifiableMap(new TreeMap<>(effects));
         if (!(most > 0) || !(smallestStep > 0)) {
             throw new IllegalArgumentException("adjuster " + part.key() + ": most (" + most + ") and smallestStep ("
                     + smallestStep + ") must be positive");

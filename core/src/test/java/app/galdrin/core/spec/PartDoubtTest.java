@@ -4,8 +4,12 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Location;
+import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Wheel;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -38,5 +42,19 @@ class PartDoubtTest {
                 expected,
                 Math.abs(PartDoubt.ofReturn(ROD).in(FigureId.parse(figure).orElseThrow())),
                 1e-8);
+    }
+
+    /** A simulation draws along the effects: a seed gives the same in every run only if their order is always the same. */
+    @Test
+    void aPartKeepsItsEffects_inTheOrderOfTheFigures() {
+        Map<FigureId, Adjuster.Effect> effects = new HashMap<>();
+        for (Wheel wheel : Wheel.values()) {
+            effects.put(FigureId.of(Measurand.TOE, wheel), Adjuster.Effect.way(1));
+            effects.put(FigureId.of(Measurand.CAMBER, wheel), Adjuster.Effect.way(-1));
+        }
+        var part = new Adjuster(ROD.part(), ROD.where(), ROD.unit(), 4, 0.25, effects, true);
+        assertEquals(
+                effects.keySet().stream().sorted().toList(),
+                List.copyOf(part.effects().keySet()));
     }
 }
