@@ -50,11 +50,11 @@ export const sheet = () => ({
 
   destroy() { clearInterval(this.looking); this.connection.release(); },
 
-  // given back or stopped while the page is open: the page reloads once nothing is on its way
+  // given back, stopped or moved while the page is open: the page reloads once nothing is on its way
   async lookUp() {
     if (document.hidden || this.queue.length > 0 || document.querySelector('dialog[open]')) return;
-    const stands = await this.connection.ask();
-    if (stands && String(stands.over) !== this.root.dataset.over && Object.keys(this.drafts).length === 0) location.reload();
+    const status = await this.connection.ask();
+    if (status?.stands && status.stands !== this.root.dataset.stands && Object.keys(this.drafts).length === 0) location.reload();
   },
 
   fieldOf(element) { const holder = element?.closest?.('[data-line][data-kind]'); return holder ? new Field(holder) : null; },

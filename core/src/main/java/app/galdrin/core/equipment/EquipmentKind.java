@@ -17,14 +17,25 @@ import java.util.stream.Stream;
 public record EquipmentKind(String key, Optional<CatalogueInstrument> reads, Optional<ToolLength> length)
         implements Keyed {
 
-    private static final List<EquipmentKind> ALL = Stream.concat(
-                    Stream.of(CatalogueInstrument.values()).map(CatalogueInstrument::key), ToolLength.kinds())
+    /** The two battens that strings are hooked into: what the notches of the rear one are farther apart than those of the front one counts. */
+    public static final String BATTENS = "battens";
+
+    private static final List<EquipmentKind> ALL = Stream.of(
+                    Stream.of(CatalogueInstrument.values()).map(CatalogueInstrument::key),
+                    ToolLength.kinds(),
+                    Stream.of(BATTENS))
+            .flatMap(keys -> keys)
             .distinct()
             .map(EquipmentKind::of)
             .toList();
 
     private static EquipmentKind of(String key) {
         return new EquipmentKind(key, Keyed.find(CatalogueInstrument.values(), key), ToolLength.ofKind(key));
+    }
+
+    /** Returns whether it is a pair that should be alike: its offset is what the rear one is larger. */
+    public boolean isPair() {
+        return key.equals(BATTENS);
     }
 
     /** Returns every kind: what is read first, in the order of the catalogue. */

@@ -80,6 +80,18 @@ public record Kit(Map<String, Tool> tools) {
                         each.accept(tool(length.kind()).orElseThrow().lengthSource(), known.standardUncertainty()));
     }
 
+    /** Returns by how much the rear one of a pair is larger than the front one, mm; 0 where nobody has measured it. */
+    public double apart(String pair) {
+        return tool(pair).map(Tool::offset).orElse(0.0);
+    }
+
+    /** Returns whether somebody has measured how well that is known; then its source and one standard uncertainty of it, mm, are passed on. */
+    public boolean hasPassedOn(String pair, ObjDoubleConsumer<DoubtSource> each) {
+        Optional<Tool> known = tool(pair).filter(tool -> tool.standardUncertainty() > 0);
+        known.ifPresent(tool -> each.accept(tool.source(), tool.standardUncertainty()));
+        return known.isPresent();
+    }
+
     private Optional<CertifiedLength> certified(ToolLength length) {
         return tool(length.kind()).flatMap(Tool::length);
     }

@@ -10,7 +10,7 @@ import java.util.Optional;
  * @param id no other piece's; names it as a source of doubt that all share who read with it
  * @param kind whose scale and lengths it has
  * @param resolution smallest step of its scale, mm or rad, 0 or more; 0 where it is not read
- * @param offset what it shows too much, mm or rad, with the sign of the reading
+ * @param offset what it shows too much, mm or rad, with the sign of the reading; of a pair, what the rear one is larger, mm
  * @param standardUncertainty of that, mm or rad, 0 or more
  * @param length as it was measured; empty where it is as usual, or has none that matters
  */

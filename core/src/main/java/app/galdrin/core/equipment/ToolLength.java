@@ -13,7 +13,9 @@ public enum ToolLength implements Keyed {
     /** Length between the two ends of a bar that are read. */
     BAR("barLength", "longBars", 1500, 500, 4000),
     /** Length that a wheel rolls over a plate. */
-    SLIP_PLATE("slipPlateLength", "slipPlate", 1000, 200, 3000);
+    SLIP_PLATE("slipPlateLength", "slipPlate", 1000, 200, 3000),
+    /** Length over which the scale of a flag is read: from the sight of its gauge to the flag. */
+    FLAG("flagLength", "flagScale", 500, 150, 2500);
 
     private final String key;
     private final String kind;

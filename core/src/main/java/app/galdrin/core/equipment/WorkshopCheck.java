@@ -5,14 +5,16 @@ import app.galdrin.core.measure.Use;
 import java.util.List;
 import java.util.function.DoubleBinaryOperator;
 
-/** Check of a piece of equipment that a workshop does by itself: two readings that tell what it shows too much. */
+/** Check of a piece of equipment that a workshop does by itself: two readings that tell what it shows too much, or what the rear one of a pair is larger. */
 public enum WorkshopCheck implements Keyed {
     /** A level read, turned end for end and read again, each with the sign the level itself shows: x + e and −x + e. */
     TURNED("turned", (first, second) -> (first + second) / 2),
     /** A frame, a bar or a plate read, turned end for end on the same wheel and read again: x + e and x − e. */
     SWAPPED("swapped", (first, second) -> (first - second) / 2),
     /** A piece read on a standard of known size: what it shows, and what the standard is. */
-    STANDARD("standard", (first, second) -> first - second);
+    STANDARD("standard", (first, second) -> first - second),
+    /** A pair read in the same way: the rear one, then the front one. */
+    COMPARED("compared", (first, second) -> first - second);
 
     private final String key;
     private final DoubleBinaryOperator error;
@@ -42,6 +44,9 @@ public enum WorkshopCheck implements Keyed {
         boolean levels = kind.reads()
                 .filter(i -> i.uses().contains(Use.LEVEL) || i.uses().contains(Use.AXIS))
                 .isPresent();
+        if (kind.isPair()) {
+            return List.of(COMPARED);
+        }
         boolean laidOn = kind.reads().isEmpty();
         return levels ? List.of(TURNED, STANDARD) : laidOn ? List.of(SWAPPED, STANDARD) : List.of(STANDARD);
     }

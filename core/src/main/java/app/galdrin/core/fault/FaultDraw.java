@@ -5,6 +5,7 @@ import app.galdrin.core.fault.FaultPlan.Moves;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.simulated.ProvokedSlip;
 import app.galdrin.core.simulated.SlipProbe;
 import app.galdrin.core.spec.Judgement;
 import app.galdrin.core.spec.Limits;
@@ -39,16 +40,16 @@ public final class FaultDraw {
     private static final long SEEDS_APART = 1_000_003;
 
     private final Assignment assignment;
-    private final Map<FigureId, Estimate> now;
+    private final PresentState present;
     private final RoadLimits road;
     private final List<Aim> aims;
 
     /** A figure that a task judges on a vehicle, the figures of wheels by which it is set, and U of the step that tells it, rad or mm. */
     private record Aim(FigureId figure, Limits limits, List<FigureId> setBy, double expanded) {}
 
-    private FaultDraw(Assignment assignment, Map<FigureId, Estimate> now, RoadLimits road) {
+    private FaultDraw(Assignment assignment, PresentState present, RoadLimits road) {
         this.assignment = assignment;
-        this.now = now;
+        this.present = present;
         this.road = road;
         this.aims = aims();
     }
@@ -56,42 +57,39 @@ public final class FaultDraw {
     /**
      * Draws a fault; the same seed draws the same one.
      *
-     * @param now what the figures of the vehicle are, rad or mm
+     * @param present the vehicle as it is now
      * @return what was asked for, which {@link FaultPlanner} can set; empty where the task sees nothing that can be moved
      */
     public static Optional<FaultRequest> draw(
-            Assignment assignment, Map<FigureId, Estimate> now, RoadLimits road, Difficulty difficulty, long seed) {
-        return new FaultDraw(assignment, now, road)
+            Assignment assignment, PresentState present, RoadLimits road, Difficulty difficulty, long seed) {
+        return new FaultDraw(assignment, present, road)
                 .draw(difficulty, RandomGeneratorFactory.of("L64X128MixRandom").create(seed));
     }
 
     /**
-     * Draws a fault on which a slip shows: somebody who makes it in working is told so by name, on every one of a few simulated sheets.
+     * Draws a fault on which a slip shows: somebody who makes it is told so by name, on every one of a few simulated sheets.
      *
-     * @param now what the figures of the vehicle are, rad or mm
+     * @param present the vehicle as it is now
      * @param seed any number; the same draws the same
-     * @param measure id of the measuring step whose readings are worked
-     * @param slip its key
      * @return what was asked for; empty where no fault of the difficulty shows the slip
      */
     public static Optional<FaultRequest> showing(
             Assignment assignment,
-            Map<FigureId, Estimate> now,
+            PresentState present,
             RoadLimits road,
             Difficulty difficulty,
             long seed,
-            String measure,
-            String slip) {
+            ProvokedSlip slip) {
         for (int i = 0; i < SHOWING_TRIES; i++) {
-            Optional<FaultRequest> drawn = draw(assignment, now, road, difficulty, seed + i * SEEDS_APART);
-            if (drawn.isPresent() && shows(assignment, drawn.get(), measure, slip, seed)) {
+            Optional<FaultRequest> drawn = draw(assignment, present, road, difficulty, seed + i * SEEDS_APART);
+            if (drawn.isPresent() && shows(assignment, drawn.get(), slip, seed)) {
                 return drawn;
             }
         }
         return Optional.empty();
     }
 
-    private static boolean shows(Assignment assignment, FaultRequest request, String measure, String slip, long seed) {
+    private static boolean shows(Assignment assignment, FaultRequest request, ProvokedSlip slip, long seed) {
         if (!(FaultPlanner.plan(request) instanceof Moves plan)) {
             return false;
         }
@@ -100,7 +98,7 @@ public final class FaultDraw {
         plan.figures().stream()
                 .filter(figure -> !figure.figure().ofBothWheels())
                 .forEach(figure -> figures.put(figure.figure(), figure.after().value()));
-        return SlipProbe.named(assignment, new Truth(figures), measure, slip, SHEETS, seed) == SHEETS;
+        return SlipProbe.named(assignment, new Truth(figures), slip, SHEETS, seed) == SHEETS;
     }
 
     private Optional<FaultRequest> draw(Difficulty difficulty, RandomGenerator random) {
@@ -126,7 +124,7 @@ public final class FaultDraw {
                 aim.figure().ofBothWheels() && !wheel.wheel().orElseThrow().left()
                         ? aim.figure().measurand().form().rightFactor() * change
                         : change;
-        return new FaultRequest(assignment.sheet(), now, Map.of(wheel, valueNow(wheel) + share), road);
+        return new FaultRequest(assignment.sheet(), present, Map.of(wheel, valueNow(wheel) + share), road);
     }
 
     /** Whole steps may land nearer to the limit or farther off: the fault that comes of them has to be as hard as was asked. */
@@ -150,11 +148,15 @@ public final class FaultDraw {
         for (Measure measure : assignment.practical().measures(0)) {
             for (FigureId figure : measure.figuresAndDifferences()) {
                 List<FigureId> setBy = wheels(figure).stream()
-                        .filter(wheel -> movable.contains(wheel) && now.containsKey(wheel))
+                        .filter(wheel ->
+                                movable.contains(wheel) && present.figures().containsKey(wheel))
                         .toList();
                 Optional<Limits> limits = assignment.limits(figure);
                 Optional<Estimate> expected = assignment.asAsked(measure, figure);
-                if (!setBy.isEmpty() && limits.isPresent() && expected.isPresent() && now.containsKey(figure)) {
+                if (!setBy.isEmpty()
+                        && limits.isPresent()
+                        && expected.isPresent()
+                        && present.figures().containsKey(figure)) {
                     double expanded = Judgement.K * expected.get().standardUncertainty();
                     found.add(new Aim(figure, limits.get(), setBy, expanded));
                 }
@@ -164,7 +166,7 @@ public final class FaultDraw {
     }
 
     private double valueNow(FigureId figure) {
-        return Objects.requireNonNull(now.get(figure)).value();
+        return Objects.requireNonNull(present.figures().get(figure)).value();
     }
 
     private static List<FigureId> wheels(FigureId figure) {

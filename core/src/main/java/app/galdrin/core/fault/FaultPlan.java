@@ -55,6 +55,14 @@ public sealed interface FaultPlan {
         record BeyondRange(Adjuster part, double needed) implements Reason {}
 
         /**
+         * Part that would hold by less thread than the maker asks.
+         *
+         * @param longer amount by which it would be longer than when its sheet was written, in its unit
+         * @param spare amount by which it can be, in its unit, 0 or more
+         */
+        record LittleThread(Adjuster part, double longer, double spare) implements Reason {}
+
+        /**
          * Figure that the parts do not reach without moving something else.
          *
          * @param nearest value that they reach, rad or mm

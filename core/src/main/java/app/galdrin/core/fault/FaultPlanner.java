@@ -89,6 +89,7 @@ public final class FaultPlanner {
         if (moves.units().isEmpty() && reasons.isEmpty()) {
             reasons.add(new Reason.NothingWanted());
         }
+        reasons.addAll(littleThread(moves));
         reasons.addAll(unsafe(moves));
         return reasons.isEmpty() ? new Moves(moves, after(moves)) : new Refusal(reasons);
     }
@@ -238,6 +239,18 @@ public final class FaultPlanner {
                 .mapToDouble(part -> Math.abs(part.knownChangePerUnit(figure)) * part.smallestStep() / 2)
                 .max()
                 .orElse(0);
+    }
+
+    private List<Reason> littleThread(PartMoves moves) {
+        List<Reason> reasons = new ArrayList<>();
+        moves.units().forEach((part, amount) -> {
+            double longer = request.present().moved().getOrDefault(part.id(), 0.0) + amount;
+            double spare = part.spare().orElse(Double.POSITIVE_INFINITY);
+            if (amount > 0 && longer > spare + 1e-9) {
+                reasons.add(new Reason.LittleThread(part, longer, spare));
+            }
+        });
+        return reasons;
     }
 
     private List<Reason> unsafe(PartMoves moves) {

@@ -11,15 +11,19 @@ import java.util.TreeSet;
 /**
  * Request of an instructor for what a vehicle shall read.
  *
- * @param now what its figures are now, rad or mm; a figure that nobody has read is missing
+ * @param present as it is now
  * @param wanted values of figures of wheels, rad or mm; every other figure that a part moves is to stay as it is
  */
 public record FaultRequest(
-        SpecificationSheet sheet, Map<FigureId, Estimate> now, Map<FigureId, Double> wanted, RoadLimits road) {
+        SpecificationSheet sheet, PresentState present, Map<FigureId, Double> wanted, RoadLimits road) {
 
     public FaultRequest {
-        now = Map.copyOf(now);
         wanted = Map.copyOf(wanted);
+    }
+
+    /** Returns what its figures are now, rad or mm; a figure that nobody has read is missing. */
+    public Map<FigureId, Estimate> now() {
+        return present.figures();
     }
 
     /** Returns every figure of a wheel that some part of the sheet moves by a known amount, in the order of the quantities. */

@@ -47,6 +47,16 @@ public sealed interface Evidence
         return false;
     }
 
+    /** Returns the slips that explain it, each a set of those it takes; empty where none does. */
+    default List<Set<String>> slips() {
+        return List.of();
+    }
+
+    /** Returns whether something else explains it as well as its slips. */
+    default boolean possible() {
+        return false;
+    }
+
     /** Returns whether its line is not met, whatever else there is. */
     default boolean bars() {
         return false;

@@ -37,6 +37,7 @@ public enum CatalogueInstrument implements Keyed {
     FLOOR_MARKS("floorMarks", Unit.DEG, 1, 0.6, Use.STEER),
     CHALK_AT_LOCKS("chalkAtLocks", Unit.DEG, 1, 1, Use.STEER),
     FLAG_GAUGE("flagGauge", Unit.ARCMIN, 5 / 60.0, 0.03, Use.FLAG),
+    FLAG_SCALE("flagScale", Unit.MM, 0.5, 0.26, Use.FLAG_SCALE),
     WHEEL_HEADS("wheelHeads", Unit.DEG, 0.01, 0.01, Use.HEAD),
     PROTRACTOR("protractor", Unit.DEG, 0.25, 0.1, Use.AXIS);
 
@@ -150,6 +151,7 @@ public enum CatalogueInstrument implements Keyed {
             case STEER -> TURN_PLATE;
             case AXIS -> PROTRACTOR;
             case FLAG -> FLAG_GAUGE;
+            case FLAG_SCALE -> FLAG_SCALE;
             case HEAD -> WHEEL_HEADS;
             case SLIP -> SLIP_PLATE;
         };

@@ -20,6 +20,8 @@ public enum Use implements Keyed {
     AXIS("axis"),
     /** A reading on the flag opposite. */
     FLAG("flag"),
+    /** A reading on the flag opposite that is scaled in millimetres. */
+    FLAG_SCALE("flagScale"),
     /** A reading on a head clamped to the wheel. */
     HEAD("head"),
     /** Travel of a plate. */

@@ -1,6 +1,6 @@
 package app.galdrin.core.procedure;
 
-import app.galdrin.core.equipment.ToolLength;
+import app.galdrin.core.equipment.EquipmentKind;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.measure.HandFormula;
 import app.galdrin.core.record.Answer;
@@ -232,10 +232,16 @@ public final class Evaluation {
                 .flatMap(s -> s instanceof Source.ChosenWord chosen ? Stream.of(chosen.choice()) : null);
     }
 
-    /** Returns the lengths of the equipment that go into it. */
-    Stream<ToolLength> toolLengths() {
-        return fields.values().stream()
-                .flatMap(s -> s instanceof Source.ToolDatum datum ? Stream.of(datum.length()) : Stream.empty());
+    /** Returns the kinds of equipment that go into it beside what is read: those with a length, and pairs. */
+    Stream<EquipmentKind> laidEquipment() {
+        return fields.values().stream().flatMap(source -> {
+            if (source instanceof Source.ToolDatum datum) {
+                return Stream.of(EquipmentKind.of(datum.length()));
+            }
+            return source instanceof Source.PairedReading paired
+                    ? EquipmentKind.named(paired.pair()).stream()
+                    : Stream.empty();
+        });
     }
 
     /** Returns whether the slope of the bay's floor goes into it. */

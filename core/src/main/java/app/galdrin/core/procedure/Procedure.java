@@ -199,8 +199,7 @@ public record Procedure(
         Stream<EquipmentKind> read = places(figures).stream().map(place -> EquipmentKind.of(place.instrument()));
         Stream<EquipmentKind> laid = evaluations.stream()
                 .filter(e -> figures.stream().anyMatch(f -> tellsPartOf(e, f)))
-                .flatMap(e -> e.toolLengths())
-                .map(EquipmentKind::of);
+                .flatMap(Evaluation::laidEquipment);
         return Stream.concat(laid, read).distinct().toList();
     }
 

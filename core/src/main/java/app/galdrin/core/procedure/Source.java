@@ -179,6 +179,42 @@ public sealed interface Source {
         }
     }
 
+    /**
+     * Length that is read on the front one of a pair and taken for the rear one, less what the workshop knows them to differ.
+     *
+     * @param pair key of the kind of equipment
+     * @param unknown how far they can differ where nobody has measured it
+     */
+    record PairedReading(PlaceReading front, String pair, SetUp unknown) implements Source {
+        @Override
+        public Optional<Object> value(Map<String, Double> readings, MeasuringContext standing) {
+            double apart = standing.kit().apart(pair);
+            return front.value(readings, standing).map(read -> (double) read + apart);
+        }
+
+        @Override
+        public void parts(
+                Map<String, Double> readings,
+                Function<Place, DoubtSource> ofReading,
+                MeasuringContext standing,
+                ObjDoubleConsumer<DoubtSource> each) {
+            front.parts(readings, ofReading, standing, each);
+            if (!standing.kit().hasPassedOn(pair, each)) {
+                unknown.parts(readings, ofReading, standing, each);
+            }
+        }
+
+        @Override
+        public List<Place> places() {
+            return front.places();
+        }
+
+        @Override
+        public PairedReading at(UnaryOperator<Place> change) {
+            return new PairedReading(front.at(change), pair, unknown);
+        }
+    }
+
     /** The mean of several places, such as a gauge read again end for end. */
     record Mean(List<PlaceReading> reads) implements Source {
         public Mean {

@@ -160,7 +160,7 @@ final class Paper {
                 || place.contains("Spacing")
                 || place.contains("slip")
                 || place.endsWith(".wheelbase");
-        return length || procedure.equals("flags") && place.startsWith("r");
+        return length || procedure.equals("flags") && place.startsWith("r") || procedure.equals("flagsMillimetres");
     }
 
     private static double at(Map<String, Double> readings, String place) {
@@ -312,10 +312,15 @@ final class Paper {
 
     // ---- the rest
 
+    /** Returns what a front flag shows, rad: of degrees, or of millimetres over its half metre. */
+    private double flag(double shown) {
+        return procedure.equals("flags") ? Math.toRadians(shown) : writing.angle(Math.asin(shown / 500));
+    }
+
     private void others(Map<String, Double> r, Map<String, Double> figures) {
         switch (procedure) {
-            case "flags" -> {
-                double total = Math.toRadians(at(r, "fl.flag") + at(r, "fr.flag"));
+            case "flags", "flagsMillimetres" -> {
+                double total = flag(at(r, "fl.flag")) + flag(at(r, "fr.flag"));
                 double difference = writing.angle(Math.atan((at(r, "rl.flag") - at(r, "rr.flag")) / known.wheelbase()));
                 figures.put("toe.front.left", (total + difference) / 2);
                 figures.put("toe.front.right", (total - difference) / 2);

@@ -90,6 +90,23 @@ public final class VehicleHistory {
         return best;
     }
 
+    /**
+     * Returns by how much each part was moved on the way to a state, as far back as moves are known: in its unit with its sign, by id of the part.
+     */
+    public Map<String, Double> movedTo(String state) {
+        Map<String, Double> moved = new TreeMap<>();
+        Optional<StateMove> last = moveTo(state);
+        while (last.isPresent()) {
+            last.get().moves().units().forEach((part, amount) -> moved.merge(part.id(), amount, Double::sum));
+            last = moveTo(last.get().from());
+        }
+        return moved;
+    }
+
+    private Optional<StateMove> moveTo(String state) {
+        return moves.stream().filter(move -> move.to().equals(state)).findFirst();
+    }
+
     private static ReferenceValue better(ReferenceValue one, ReferenceValue other) {
         return one.value().standardUncertainty() <= other.value().standardUncertainty() ? one : other;
     }

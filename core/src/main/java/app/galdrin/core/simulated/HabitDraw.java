@@ -11,7 +11,7 @@ import java.util.random.RandomGenerator;
 /** Draws what somebody does wrong on a sheet. */
 public final class HabitDraw {
 
-    private static final List<String> PLAN_SLIPS = List.of("wrongWay", "movedTwice");
+    static final List<String> PLAN_SLIPS = List.of("wrongWay", "movedTwice");
     private static final List<String> VERDICT_SLIPS = List.of("limitsSwapped", "limitSignLost");
 
     private final double slips;

@@ -50,6 +50,7 @@ public final class HonestHands implements Hands {
             Map.entry(CatalogueInstrument.FLOOR_MARKS, new Reading(0.25, 1.3)),
             Map.entry(CatalogueInstrument.CHALK_AT_LOCKS, new Reading(0.5, 2)),
             Map.entry(CatalogueInstrument.FLAG_GAUGE, new Reading(0.015, 0.06)),
+            Map.entry(CatalogueInstrument.FLAG_SCALE, new Reading(0.2, 0.5)),
             Map.entry(CatalogueInstrument.WHEEL_HEADS, new Reading(0, 0.025)),
             Map.entry(CatalogueInstrument.PROTRACTOR, new Reading(0.05, 0.2))));
 
@@ -58,6 +59,7 @@ public final class HonestHands implements Hands {
             Map.entry("straight", 0.7),
             Map.entry("bow", 0.3),
             Map.entry("notches", 0.7),
+            Map.entry("scalesHung", 0.44),
             Map.entry("bend", 1.0),
             Map.entry("plates", 1.2),
             Map.entry("rigidFrames", 1.0),

@@ -6,6 +6,7 @@ import app.galdrin.core.procedure.slip.Slip;
 import app.galdrin.core.procedure.slip.SlipContext;
 import app.galdrin.core.procedure.slip.Slips;
 import app.galdrin.core.sitting.OwnFigures;
+import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
 import com.google.auto.service.AutoService;
@@ -46,12 +47,27 @@ public final class MeasureWriter implements StepWriter {
     }
 
     @Override
+    public List<ProvokedSlip> slips(Step step, Assignment assignment) {
+        var measure = (Measure) step;
+        return written(measure).stream()
+                .map(slip -> new ProvokedSlip(
+                        measure.id(), measure.id(), slip, Habit.CAREFUL.andReading(measure.id(), slip)))
+                .toList();
+    }
+
+    private static List<String> written(Measure measure) {
+        return Slips.of(measure.procedure()).stream()
+                .map(Slip::key)
+                .filter(WRITTEN_SLIPS::contains)
+                .toList();
+    }
+
+    @Override
     public void draw(Step step, HabitDraw draw) {
         var measure = (Measure) step;
         List<String> slips =
                 Slips.of(measure.procedure()).stream().map(Slip::key).toList();
         draw.workingSlip(measure.id(), slips);
-        draw.readingSlip(
-                measure.id(), slips.stream().filter(WRITTEN_SLIPS::contains).toList());
+        draw.readingSlip(measure.id(), written(measure));
     }
 }

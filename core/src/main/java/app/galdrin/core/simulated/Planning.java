@@ -5,7 +5,6 @@ import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.sitting.MoveLines;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.spec.Adjuster;
-import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.PartMoves;
 import app.galdrin.core.spec.Zone;
 import app.galdrin.core.task.Assignment;
@@ -51,7 +50,7 @@ final class Planning {
 
     /** The key names what {@code PlanEffect} would call it. */
     private static double slipping(Adjuster part, double units, Optional<String> slip) {
-        boolean ofTheLinkage = part.part() == Part.ROD || part.part() == Part.SLEEVE;
+        boolean ofTheLinkage = Adjuster.isThreaded(part.part());
         return switch (slip.orElse("")) {
             case "wrongWay" -> -units;
             case "wrongLinkage" -> ofTheLinkage ? -units : units;

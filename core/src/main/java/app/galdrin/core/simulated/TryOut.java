@@ -183,7 +183,7 @@ public final class TryOut {
     }
 
     /** The instructor's readings, by hands like anybody's. */
-    private static Answers reference(Assignment assignment, Truth truth, int round, RandomGenerator random) {
+    static Answers reference(Assignment assignment, Truth truth, int round, RandomGenerator random) {
         var paper = new Paper(new Sheet(assignment));
         var hands = new Apprentice(assignment, paper, () -> new HonestHands(1, random));
         assignment.practical().measures(round).forEach(m -> hands.read(m, round, truth, m.repeats()));

@@ -14,6 +14,7 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.OwnFigures;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.sitting.TargetReadings;
+import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Target;
@@ -67,6 +68,19 @@ public final class WorkWriter implements StepWriter {
                                     LineKey.of(work.id(), target.line(t)),
                                     Apprentice.text(t.answer(), t.place().amount(), t.value())));
         }
+    }
+
+    @Override
+    public List<ProvokedSlip> slips(Step step, Assignment assignment) {
+        var work = (Work) step;
+        return work.asked().stream()
+                .map(Work.Item::from)
+                .distinct()
+                .flatMap(from -> assignment.practical().measure(from).stream())
+                .flatMap(measure -> assignment.slips(measure).stream()
+                        .map(slip -> new ProvokedSlip(
+                                work.id(), measure.id(), slip.key(), Habit.working(Map.of(measure.id(), slip.key())))))
+                .toList();
     }
 
     /** Rounded as it is written down. */

@@ -20,6 +20,8 @@ import java.util.function.ToDoubleFunction;
  * @param effects what one unit the positive way does to each figure it moves
  * @param rereadAfter whether the figures have to be read again once it is tightened
  * @param fastener name of what is slackened before and tightened after; empty where the sheet does not say
+ * @param spare by how much it can be lengthened from where it stood when its sheet was written, and still hold by as much thread as the maker asks,
+ *     in its unit, 0 or more; empty where the sheet does not say
  */
 public record Adjuster(
         Part part,
@@ -29,7 +31,8 @@ public record Adjuster(
         double smallestStep,
         Map<FigureId, Effect> effects,
         boolean rereadAfter,
-        Optional<String> fastener) {
+        Optional<String> fastener,
+        OptionalDouble spare) {
 
     /** One whose fastener the sheet does not name. */
     public Adjuster(
@@ -40,7 +43,22 @@ public record Adjuster(
             double smallestStep,
             Map<FigureId, Effect> effects,
             boolean rereadAfter) {
-        this(part, where, unit, most, smallestStep, effects, rereadAfter, Optional.empty());
+        this(part, where, unit, most, smallestStep, effects, rereadAfter, Optional.empty(), OptionalDouble.empty());
+    }
+
+    /**
+     * Returns the same with thread to spare.
+     *
+     * @param turns in its unit, 0 or more
+     */
+    public Adjuster withSpare(double turns) {
+        return new Adjuster(
+                part, where, unit, most, smallestStep, effects, rereadAfter, fastener, OptionalDouble.of(turns));
+    }
+
+    /** Returns whether its parts are screwed into one another, so that it can be lengthened too far. */
+    public static boolean isThreaded(Part part) {
+        return part == Part.ROD || part == Part.SLEEVE;
     }
 
     /**

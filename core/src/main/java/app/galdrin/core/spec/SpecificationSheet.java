@@ -10,9 +10,17 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
-/** One version of a vehicle's specification sheet. Never changed once a task uses it. */
+/**
+ * One version of a vehicle's specification sheet. Never changed once a task uses it.
+ *
+ * @param stance how the vehicle stands on its springs where its limits hold; {@link Stance#ANY} where the maker says nothing
+ */
 public record SpecificationSheet(
-        VehicleGeometry geometry, List<SheetLine> lines, List<Adjuster> adjusters, List<Fastener> fasteners) {
+        VehicleGeometry geometry,
+        List<SheetLine> lines,
+        List<Adjuster> adjusters,
+        List<Fastener> fasteners,
+        Stance stance) {
 
     public SpecificationSheet {
         lines = lines.stream().sorted(SheetLine.ORDER).toList();
@@ -23,6 +31,17 @@ public record SpecificationSheet(
     /** One that names no fastener. */
     public SpecificationSheet(VehicleGeometry geometry, List<SheetLine> lines, List<Adjuster> adjusters) {
         this(geometry, lines, adjusters, List.of());
+    }
+
+    /** One whose limits hold however the vehicle stands. */
+    public SpecificationSheet(
+            VehicleGeometry geometry, List<SheetLine> lines, List<Adjuster> adjusters, List<Fastener> fasteners) {
+        this(geometry, lines, adjusters, fasteners, Stance.ANY);
+    }
+
+    /** Returns the same with limits that hold where the vehicle stands so. */
+    public SpecificationSheet at(Stance other) {
+        return new SpecificationSheet(geometry, lines, adjusters, fasteners, other);
     }
 
     /** Returns the line of a measurand on an axle. */

@@ -33,6 +33,11 @@ public record Stance(OptionalDouble rideHeight, OptionalDouble load) {
         return isMet(rideHeight, now.rideHeight, SAME_HEIGHT) && isMet(load, now.load, SAME_LOAD);
     }
 
+    /** Returns it with what another one says where this one says nothing. */
+    public Stance or(Stance other) {
+        return new Stance(rideHeight.isPresent() ? rideHeight : other.rideHeight, load.isPresent() ? load : other.load);
+    }
+
     private static boolean isMet(OptionalDouble asked, OptionalDouble there, double same) {
         return asked.isEmpty() || there.isPresent() && Math.abs(asked.getAsDouble() - there.getAsDouble()) <= same;
     }

@@ -134,10 +134,19 @@ public record Judge(String id, List<FigureId> figures, List<FigureId> compared) 
         for (FigureId figure : figures) {
             if (sheet.limits(figure).isEmpty()) {
                 faults.add(at + ".figures", TaskFaultCode.NO_LIMITS, figure.key());
+            } else if (isMeasuredOtherwise(practical, sheet, figure)) {
+                faults.add(at + ".figures", TaskFaultCode.OTHER_STANCE, figure.key());
             } else if (canNeverSayInside(practical, sheet, figure)) {
                 faults.add(at + ".figures", TaskFaultCode.NEVER_INSIDE, figure.key());
             }
         }
+    }
+
+    private boolean isMeasuredOtherwise(Practical practical, SpecificationSheet sheet, FigureId figure) {
+        return practical
+                .measuring(figure, id)
+                .filter(m -> !sheet.stance().isMetBy(m.on(sheet).stance()))
+                .isPresent();
     }
 
     private boolean canNeverSayInside(Practical practical, SpecificationSheet sheet, FigureId figure) {

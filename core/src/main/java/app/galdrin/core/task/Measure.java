@@ -107,6 +107,11 @@ public record Measure(
         return new Measure(id, procedure, figures, repeats, taught, steering, other);
     }
 
+    /** The same as it is taken on a vehicle: where it says nothing of ride height and load, they are those of the sheet's limits. */
+    public Measure on(SpecificationSheet sheet) {
+        return with(stance.or(sheet.stance()));
+    }
+
     /** Returns what can be asked for on the way to a figure that is worked from these readings on a vehicle. */
     public List<Intermediate> onTheWay(FigureId figure, SpecificationSheet sheet) {
         var standing = new MeasuringContext(sheet, BayFloor.LEVEL);

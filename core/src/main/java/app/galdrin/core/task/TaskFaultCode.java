@@ -23,6 +23,8 @@ public enum TaskFaultCode implements Keyed {
     GIVEN_NOT_WORKED("givenNotWorked"),
     NO_LIMITS("noLimits"),
     NEVER_INSIDE("neverInside"),
+    /** Limits that hold at another ride height or load than that at which the figure is measured. */
+    OTHER_STANCE("otherStance"),
     NOTHING_ADJUSTABLE("nothingAdjustable"),
     AFTER_HAND_IN("afterHandIn"),
     NO_HAND_IN("noHandIn"),

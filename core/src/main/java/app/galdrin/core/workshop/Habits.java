@@ -39,6 +39,7 @@ public final class Habits {
             Map.entry("floorMarks", new ReadingHabit(0.25, 1.3)),
             Map.entry("chalkAtLocks", new ReadingHabit(0.5, 2)),
             Map.entry("flagGauge", new ReadingHabit(0.015, 0.06)),
+            Map.entry("flagScale", new ReadingHabit(0.2, 0.5)),
             Map.entry("wheelHeads", new ReadingHabit(0, 0.025)),
             Map.entry("protractor", new ReadingHabit(0.05, 0.2)));
 

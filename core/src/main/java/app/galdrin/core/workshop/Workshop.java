@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.BiFunction;
+import java.util.function.DoubleUnaryOperator;
 
 /** A vehicle and one person's tools: for each procedure, what stands at each place. */
 public final class Workshop {
@@ -18,6 +19,7 @@ public final class Workshop {
     private static final double PLATE_SLOTS = 500;
 
     private static final double FRAME_PINS = 640;
+    private static final double FLAG = 500;
     private static final double BAR = 1500;
     private static final double JIG_LEAVES = 140;
     private static final double SLIP_PLATE = 1000;
@@ -72,7 +74,8 @@ public final class Workshop {
             Map.entry("treadTape", (w, key) -> w.treadTape()),
             Map.entry("floorLaser", (w, key) -> w.across(key, 2 * MARKS_AHEAD, w.vehicle.rim() / 2)),
             Map.entry("outsideJig", (w, key) -> w.jig()),
-            Map.entry("flags", (w, key) -> w.flags()),
+            Map.entry("flags", (w, key) -> w.flags(Math::toDegrees)),
+            Map.entry("flagsMillimetres", (w, key) -> w.flags(angle -> FLAG * Math.sin(angle))),
             Map.entry("wheelHeads", (w, key) -> w.heads()),
             Map.entry("inclinometerZeroed", (w, key) -> w.level(true, false)),
             Map.entry("inclinometer", (w, key) -> w.level(false, false)),
@@ -271,17 +274,21 @@ public final class Workshop {
 
     // ---- gauges on the wheels
 
-    /** Each front gauge sights across at the other one; along its wheel it sights back at a scale on the rear one. */
-    private Layout flags() {
+    /**
+     * Each front gauge sights across at the other one; along its wheel it sights back at a scale on the rear one.
+     *
+     * @param scale gives what a front flag shows of an angle, rad
+     */
+    private Layout flags(DoubleUnaryOperator scale) {
         Corner left = corner("fl");
         Corner right = corner("fr");
         Point across = right.hub.minus(left.hub).direction();
         Point square = across.turned(Point.UP, Math.PI / 2);
-        double off = Math.toDegrees(hand.angle("flagGauges"));
+        double off = hand.angle("flagGauges");
         double rim = vehicle.rim() / 2;
         Map<String, Double> shows = new HashMap<>();
-        shows.put("fl.flag", Math.toDegrees(inward(right, square) + right.turnedByRunOut(rim)) + off);
-        shows.put("fr.flag", Math.toDegrees(inward(left, square) + left.turnedByRunOut(rim)));
+        shows.put("fl.flag", scale.applyAsDouble(inward(right, square) + right.turnedByRunOut(rim) + off));
+        shows.put("fr.flag", scale.applyAsDouble(inward(left, square) + left.turnedByRunOut(rim)));
         for (Corner corner : List.of(left, right)) {
             double sights = Math.tan(corner.of("toe") + corner.turnedByRunOut(rim));
             shows.put(corner.side > 0 ? "rl.flag" : "rr.flag", FLAGS_OUT + vehicle.wheelbase() * sights);

@@ -74,6 +74,37 @@ class KitTest {
         assertEquals(STATE.figure(sideslip), worked(plate, read, half, sideslip).value(), 1e-9);
     }
 
+    @Test
+    void aFlagOfAnotherLength_tellsTheSameToe() {
+        Procedure flags = Procedures.of("flagsMillimetres");
+        Kit longer = Kit.of(
+                List.of(new Tool("one", kind("flagScale"), 0.5, 0, 0, Optional.of(new CertifiedLength(1500, 0)))));
+        Map<String, Double> read = flags.readings(STATE, USUAL.with(longer));
+        FigureId left = figure("toe.front.left");
+        assertEquals(STATE.figure(left), worked(flags, read, longer, left).value(), 1e-9);
+        assertEquals(
+                3 * Math.toRadians(0.4), worked(flags, read, Kit.USUAL, TOTAL).value(), 1e-5);
+        assertEquals(
+                Procedures.of("flags").readings(STATE, USUAL).get("rl.flag"), read.get("rl.flag"), 1e-9, "rear flags");
+    }
+
+    /** Battens whose rear notches are 3 mm farther apart: one spacing is read, and the other one is known. */
+    @Test
+    void battensThatDiffer_areWorkedAsTheyAre() {
+        Procedure strings = Procedures.of("battens");
+        FigureId left = figure("toe.front.left");
+        Kit measured = Kit.of(List.of(new Tool("pair", kind("battens"), 0, 3, 0.05, Optional.empty())));
+        Map<String, Double> read = strings.readings(STATE, USUAL.with(measured));
+        Estimate known = worked(strings, read, measured, left);
+        assertEquals(STATE.figure(left), known.value(), 1e-9);
+        Estimate unknown = worked(strings, read, Kit.USUAL, left);
+        assertTrue(Math.abs(unknown.value() - STATE.figure(left)) > Math.toRadians(0.01));
+        assertTrue(known.standardUncertainty() < unknown.standardUncertainty());
+        assertEquals(List.of(WorkshopCheck.COMPARED), WorkshopCheck.of(kind("battens")));
+        assertTrue(strings.equipment(List.of(left)).contains(kind("battens")));
+        assertFalse(Procedures.of("strings").equipment(List.of(left)).contains(kind("battens")));
+    }
+
     /** The toe over a length that is known to 1 % is known to 1 % at best: to first order u(toe) = toe · u(length) / length. */
     @Test
     void theDoubtOfALength_goesIntoTheFigure() {
@@ -256,7 +287,9 @@ class KitTest {
         assertTrue(usual.contains(kind("tape")) && usual.contains(kind("longBars")));
         assertFalse(usual.contains(kind("phoneLevel")));
         assertEquals(
-                CatalogueInstrument.values().length + 3, EquipmentKind.all().size(), "the slip plate is both");
+                CatalogueInstrument.values().length + 4,
+                EquipmentKind.all().size(),
+                "the slip plate and the scale of a flag are both, the battens neither");
     }
 
     @ParameterizedTest

@@ -17,6 +17,7 @@ import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Truth;
+import app.galdrin.core.simulated.ProvokedSlip;
 import app.galdrin.core.simulated.SlipProbe;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.AdjusterUnit;
@@ -65,7 +66,7 @@ class FaultPlannerTest {
         for (String one : wanted.split(" ")) {
             all.put(figure(one.split("=")[0]), Math.toRadians(Double.parseDouble(one.split("=")[1])));
         }
-        return FaultPlanner.plan(new FaultRequest(VAN, preferred(), all, road));
+        return FaultPlanner.plan(new FaultRequest(VAN, PresentState.reading(preferred()), all, road));
     }
 
     private static double turns(Moves plan, String part) {
@@ -163,6 +164,10 @@ class FaultPlannerTest {
     }
 
     private static FaultPlan byCam(double camber, Map<FigureId, Estimate> now, Adjuster... parts) {
+        return byCam(camber, PresentState.reading(now), parts);
+    }
+
+    private static FaultPlan byCam(double camber, PresentState now, Adjuster... parts) {
         var sheet = new SpecificationSheet(VAN.geometry(), VAN.lines(), List.of(parts));
         return FaultPlanner.plan(
                 new FaultRequest(sheet, now, Map.of(CAMBER, Math.toRadians(camber)), RoadLimits.USUAL));
@@ -202,6 +207,27 @@ class FaultPlannerTest {
         assertTrue(range.reasons().get(0) instanceof Reason.BeyondRange no && Math.abs(no.needed() - 4.67) < 0.1);
     }
 
+    /** The cam needs the rod half a turn longer: with what it was lengthened before it must not be more than its thread allows. */
+    @ParameterizedTest
+    @CsvSource({"0, 0.5, true", "1.5, 2, true", "1.5, 1.875, false", "-3, 0, true", "0, 0.375, false"})
+    void aRodIsNeverLengthened_beyondItsThread(double before, double spare, boolean isSet) {
+        Adjuster rod = TrackRod.adjuster(Wheel.FRONT_LEFT, VAN.geometry()).withSpare(spare);
+        FaultPlan plan = byCam(0.1, new PresentState(preferred(), Map.of(rod.id(), before)), cam(8), rod);
+        assertEquals(isSet, plan instanceof Moves);
+        if (plan instanceof Refusal refusal) {
+            assertEquals(List.of(new Reason.LittleThread(rod, before + 0.5, spare)), refusal.reasons());
+        }
+    }
+
+    /** Shortened it holds by more thread, however far out it was before. */
+    @Test
+    void aRodThatIsTooLong_canStillBeShortened() {
+        Adjuster rod = TrackRod.adjuster(Wheel.FRONT_LEFT, VAN.geometry()).withSpare(1);
+        Moves plan = assertInstanceOf(
+                Moves.class, byCam(-0.9, new PresentState(preferred(), Map.of(rod.id(), 9.0)), cam(8), rod));
+        assertTrue(turns(plan, "rod.front.left") < 0);
+    }
+
     /** One step of a rod moves the toe by 0.08 degrees: two strings can miss more, so that nobody would see it. */
     @Test
     void aChangeThatTheTaskCanMiss_isNotSeen() {
@@ -226,10 +252,11 @@ class FaultPlannerTest {
         var assignment = Assignment.of(TaskStart.TOE.on(VAN, "Toe", OrderSchool.A, AnswerUnit.DEGREES), VAN);
         int drawn = 0;
         for (long seed = 1; seed <= 30; seed++) {
-            var request = FaultDraw.draw(assignment, preferred(), RoadLimits.USUAL, difficulty, seed);
+            var request =
+                    FaultDraw.draw(assignment, PresentState.reading(preferred()), RoadLimits.USUAL, difficulty, seed);
             assertEquals(
                     request.map(FaultRequest::wanted),
-                    FaultDraw.draw(assignment, preferred(), RoadLimits.USUAL, difficulty, seed)
+                    FaultDraw.draw(assignment, PresentState.reading(preferred()), RoadLimits.USUAL, difficulty, seed)
                             .map(FaultRequest::wanted));
             if (request.isEmpty()) {
                 continue;
@@ -247,20 +274,29 @@ class FaultPlannerTest {
 
     /** A fault that shows a slip is one on which somebody who makes it is told so, also on sheets that it was not tried on. */
     @ParameterizedTest
-    @ValueSource(strings = {"methodSign", "mmForDegrees"})
-    void aFaultThatShowsASlip_getsItNamed(String slip) {
+    @ValueSource(
+            strings = {
+                "work/toe/methodSign",
+                "work/toe/mmForDegrees",
+                "toe/toe/leftRightSwapped",
+                "plan//wrongWay",
+                "plan//movedTwice"
+            })
+    void aFaultThatShowsASlip_getsItNamed(String key) {
         var assignment = Assignment.of(TaskStart.TOE.on(VAN, "Toe", OrderSchool.A, AnswerUnit.DEGREES), VAN);
-        var request = FaultDraw.showing(assignment, preferred(), RoadLimits.USUAL, Difficulty.CLEAR, 1, "toe", slip)
+        ProvokedSlip slip = SlipProbe.slips(assignment).stream()
+                .filter(s -> s.key().equals(key))
+                .findFirst()
+                .orElseThrow();
+        var request = FaultDraw.showing(
+                        assignment, PresentState.reading(preferred()), RoadLimits.USUAL, Difficulty.CLEAR, 1, slip)
                 .orElseThrow();
         Moves plan = assertInstanceOf(Moves.class, FaultPlanner.plan(request));
         Map<FigureId, Double> figures = new HashMap<>();
         plan.figures().stream()
                 .filter(f -> !f.figure().ofBothWheels())
                 .forEach(f -> figures.put(f.figure(), f.after().value()));
-        assertTrue(SlipProbe.named(assignment, new Truth(figures), "toe", slip, 10, 500) >= 8);
-        assertTrue(
-                FaultDraw.showing(assignment, preferred(), RoadLimits.USUAL, Difficulty.CLEAR, 1, "toe", "noSuchSlip")
-                        .isEmpty());
+        assertTrue(SlipProbe.named(assignment, new Truth(figures), slip, 10, 500) >= 8);
     }
 
     private static boolean isBeyond(Moves plan, FaultSight sight, double least, double most) {

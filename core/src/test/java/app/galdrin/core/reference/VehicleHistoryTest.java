@@ -91,6 +91,9 @@ class VehicleHistoryTest {
         assertEquals(0.045, value(forward, "by Ben"), 1e-12);
         var back = new VehicleHistory(List.of(instructor("by Ben", 0.045)), moves);
         assertEquals(0.03, value(back, "set"), 1e-12);
+        assertEquals(Map.of(ROD.id(), 1.5), forward.movedTo("by Ben"));
+        assertEquals(Map.of(ROD.id(), 2.0), forward.movedTo("by Ann"));
+        assertEquals(Map.of(), forward.movedTo("set"));
         // one reading 0.001, the effect of 1.5 turns in all, two moves to the nearest quarter
         double step = 0.01 * 0.25 / Math.sqrt(12);
         assertEquals(

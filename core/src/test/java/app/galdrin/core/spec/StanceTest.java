@@ -18,6 +18,14 @@ class StanceTest {
     }
 
     @ParameterizedTest
+    @CsvSource({"-, -, -, -, -, -", "-, -, 372, 150, 372, 150", "350, -, 372, 150, 350, 150", "350, 0, 372, 150, 350, 0"
+    })
+    void whatAStanceDoesNotSay_anotherSays(
+            String height, String load, String otherHeight, String otherLoad, String thenHeight, String thenLoad) {
+        assertEquals(stance(thenHeight, thenLoad), stance(height, load).or(stance(otherHeight, otherLoad)));
+    }
+
+    @ParameterizedTest
     @CsvSource({
         "-, -, -, -, true",
         "-, -, 372, 150, true",

@@ -14,10 +14,12 @@ import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.procedure.Procedures;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Stance;
 import app.galdrin.core.start.TaskStart;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -360,6 +362,20 @@ class TaskDocumentTest {
                 "{'id':'work','kind':'work','figures':[{'figure':'camber.front.left','from':'camber','unit':'mm'}]}";
         Practical lengths = TaskDocument.stored(document(MARKS, TOE, camber, inMillimetres, END));
         assertEquals("steps.2.figures unknown mm", said(lengths.faults(Vehicles.van())));
+    }
+
+    /** Limits hold at one ride height: where the step says nothing it is taken there, and at another one nothing can be judged. */
+    @ParameterizedTest
+    @CsvSource({"'', ''", "372, ''", "374, ''", "350, steps.1.figures otherStance totalToe.front"})
+    void aFigureIsJudged_onlyWhereItsLimitsHold(String height, String fault) {
+        var sheet = Vehicles.van().at(new Stance(OptionalDouble.of(372), OptionalDouble.empty()));
+        String toe = height.isEmpty() ? TOE : TOE.replace("}", ",'rideHeight':" + height + "}");
+        Practical p = TaskDocument.stored(document(MARKS, toe, JUDGE, END));
+        assertEquals(fault, said(p.faults(sheet)));
+        Measure measure = p.of(Measure.class).findFirst().orElseThrow();
+        assertEquals(
+                height.isEmpty() ? 372 : Double.parseDouble(height),
+                measure.on(sheet).stance().rideHeight().orElseThrow());
     }
 
     @Test

@@ -121,6 +121,7 @@ class WorkshopTest {
         "longBars,true",
         "treadTape,true",
         "flags,true",
+        "flagsMillimetres,true",
         "outsideJig,true",
         "wheelHeads,false",
         "inclinometer,false",

@@ -102,6 +102,9 @@ public class EquipmentWords {
 
     /** Returns how an error is told: of a level it falls out of most readings, other angles have it with the way they are meant. */
     private static String error(EquipmentKind kind) {
+        if (kind.isPair()) {
+            return "pair";
+        }
         if (quantity(kind) != Quantity.ANGLE) {
             return "shows";
         }

@@ -26,7 +26,8 @@ record AdjusterRow(
         double most,
         double smallestStep,
         boolean rereadAfter,
-        @Nullable String fastener) {
+        @Nullable String fastener,
+        OptionalDouble spare) {
 
     /** Effect of one unit on a figure, deg or mm. */
     record EffectRow(
@@ -46,7 +47,8 @@ record AdjusterRow(
                 effects.put(figure, effect(figure, row));
             }
         }
-        return new Adjuster(part, where, unit, most, smallestStep, effects, rereadAfter, Optional.ofNullable(fastener));
+        return new Adjuster(
+                part, where, unit, most, smallestStep, effects, rereadAfter, Optional.ofNullable(fastener), spare);
     }
 
     /** A rod's effect follows from thread and steering arm. */
@@ -73,7 +75,8 @@ record AdjusterRow(
                 a.most(),
                 a.smallestStep(),
                 a.rereadAfter(),
-                a.fastener().orElse(null));
+                a.fastener().orElse(null),
+                a.spare());
     }
 
     static EffectRow effect(UUID sheetId, Adjuster a, FigureId figure, Adjuster.Effect effect) {

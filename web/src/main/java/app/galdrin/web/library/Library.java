@@ -109,7 +109,8 @@ public class Library {
                 author,
                 reason,
                 g.frontSuspension().orElse(null),
-                g.rearSuspension().orElse(null));
+                g.rearSuspension().orElse(null),
+                sheet.stance());
         if (written == 0) {
             return Optional.empty();
         }

@@ -1,5 +1,6 @@
 package app.galdrin.web.library;
 
+import app.galdrin.core.spec.Stance;
 import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
@@ -43,7 +44,8 @@ interface SheetMapper {
             @Nullable UUID author,
             String reason,
             @Nullable Suspension front,
-            @Nullable Suspension rear);
+            @Nullable Suspension rear,
+            @Param("stance") Stance stance);
 
     void insertWheels(UUID centreId, UUID sheetId, @Param("g") VehicleGeometry geometry);
 

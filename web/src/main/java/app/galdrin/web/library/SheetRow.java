@@ -5,6 +5,7 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Stance;
 import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
@@ -41,6 +42,8 @@ record SheetRow(
         OptionalDouble steeringRatio,
         @Nullable Suspension frontSuspension,
         @Nullable Suspension rearSuspension,
+        OptionalDouble rideHeight,
+        OptionalDouble loadKg,
         Instant createdAt,
         @Nullable String writtenBy,
         String reason) {
@@ -101,7 +104,7 @@ record SheetRow(
                 new Vehicle(make, model, body, registration, drivenAxle, driverSide),
                 version,
                 new SheetRevision(createdAt, writtenBy == null ? "" : writtenBy, reason),
-                parts.of(id, geometry));
+                parts.of(id, geometry).at(new Stance(rideHeight, loadKg)));
     }
 
     /** The rows of several sheets. */

@@ -95,10 +95,20 @@ public class Decisions {
 
     /**
      * Moves the sitting to another bay of its task: from now on it is of the vehicle there, its sheet, its state and the reference of that,
-     * and worked with that bay's floor.
+     * and worked with that bay's floor. What it has so far goes along: its bay was noted wrong, or its vehicle was moved.
      */
     @Transactional
     public Entries.Outcome moveTo(SignedIn me, Sitting sitting, String bay, String key) {
+        return moveTo(me, sitting, bay, key, false);
+    }
+
+    /** The same for one that goes on at another vehicle: what it has so far was read on the one it was at and counts there, and it is read anew. */
+    @Transactional
+    public Entries.Outcome goOnAt(SignedIn me, Sitting sitting, String bay, String key) {
+        return moveTo(me, sitting, bay, key, true);
+    }
+
+    private Entries.Outcome moveTo(SignedIn me, Sitting sitting, String bay, String key, boolean anew) {
         Sittings.instructorOnly(me, sitting);
         Optional<TaskBay> place = tasks.bays(me.centreId(), sitting.task().id()).stream()
                 .filter(b -> b.number().map(String::valueOf).equals(Optional.of(bay.strip())))
@@ -106,16 +116,22 @@ public class Decisions {
         if (place.isEmpty()) {
             return new Entries.Outcome.Refusal(Sentence.of("sitting.noSuchBay", Words.quote(bay)));
         }
-        mapper.lock(me.centreId(), sitting.id());
+        SittingState state = mapper.lock(me.centreId(), sitting.id());
         TaskBay there = place.get();
+        boolean isOther = !there.sheet().vehicleId().equals(sitting.sheet().vehicleId());
         if (mapper.leftBy(me.centreId(), sitting.id()).isPresent()
                 && !there.stateId().equals(sitting.stateId())) {
             return new Entries.Outcome.Refusal(Sentence.of("sitting.adjustedAlready"));
         }
         Entries.Outcome outcome = staff(me, sitting, StaffLine.BAY, bay.strip(), BigDecimal.valueOf(there.bay()), key);
         if (outcome instanceof Entries.Outcome.Stands) {
+            if (anew && isOther && state.lastSeq() > 0) {
+                mapper.insertEarlier(me.centreId(), sitting.id(), state.lastSeq(), state.bay(), state.baySince());
+                String from = sitting.bay().map(String::valueOf).orElse("-");
+                staff(me, sitting, StaffLine.ANEW, from, null, second(key));
+            }
             mapper.moveTo(me.centreId(), sitting.id(), there);
-            if (!there.sheet().vehicleId().equals(sitting.sheet().vehicleId())) {
+            if (isOther) {
                 mapper.markOn(me.centreId(), sitting.id(), there.sheet().id());
             }
         }

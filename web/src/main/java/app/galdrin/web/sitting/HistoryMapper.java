@@ -32,8 +32,15 @@ interface HistoryMapper {
      * Sheet that reads a state.
      *
      * @param round the round whose lines hold the readings; 0 as found
+     * @param until its last entry there, where it went on at another vehicle; 0 for one that did not
      */
-    record ReaderRow(UUID sittingId, UUID stateId, int round) {}
+    record ReaderRow(UUID sittingId, UUID stateId, int round, int until) {}
+
+    /** Sheet and floor with which a sitting was read before it went on at another vehicle. */
+    record EarlierRow(UUID sheetId, @Nullable FloorRow floor) {}
+
+    /** Returns where a sitting was until an entry. */
+    EarlierRow earlier(UUID centreId, UUID sittingId, int until);
 
     /** The states that have the setting of one: itself, and those that were put back to it. */
     List<UUID> ofSetting(UUID centreId, UUID settingId, int most);

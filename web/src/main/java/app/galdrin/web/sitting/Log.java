@@ -45,6 +45,9 @@ public final class Log {
     }
 
     private void apply(Entry entry) {
+        if (entry.line().equals(StaffLine.ANEW)) {
+            setAside();
+        }
         List<Entry> here = standing.computeIfAbsent(entry.line(), line -> new ArrayList<>());
         here.removeIf(other -> {
             boolean named = entry.saw().contains(other.key());
@@ -59,6 +62,17 @@ public final class Log {
         if (here.isEmpty()) {
             standing.remove(entry.line());
         }
+    }
+
+    /** Strikes out what was read on another vehicle: it says nothing of this one, and stays to be seen. */
+    private void setAside() {
+        standing.entrySet().removeIf(line -> {
+            boolean isOfVehicle = StaffLine.isOfVehicle(line.getKey());
+            if (isOfVehicle) {
+                struck.addAll(line.getValue());
+            }
+            return isOfVehicle;
+        });
     }
 
     /** The log as it stood after its first so many entries. */

@@ -73,6 +73,11 @@ public record Sitting(
                 : task.practical().minutes().map(m -> begunAt.plus(Duration.ofMinutes(m + state.extraMinutes())));
     }
 
+    /** Returns whether it is open, and on which state in which bay: what a page that is open on it is loaded again for when it changes. */
+    public String stands() {
+        return (state.handedIn() ? "over" : "open") + "/" + stateId + "/" + state.bay();
+    }
+
     /** The floor that its readings are worked with; from before surveys were kept it was stated as level. */
     public BayFloor floor() {
         return pinnedFloor.orElse(BayFloor.LEVEL);

@@ -123,6 +123,9 @@ interface SittingMapper {
 
     void moveTo(UUID centreId, UUID sittingId, @Param("place") TaskBay place);
 
+    /** Keeps where a sheet is, before it is moved on; {@code seq} is its last entry there. */
+    void insertEarlier(UUID centreId, UUID sittingId, int seq, @Nullable Integer bay, @Nullable Instant baySince);
+
     void markOn(UUID centreId, UUID sittingId, UUID sheetId);
 
     void givePerson(UUID centreId, UUID sittingId, UUID personId, int attempt);

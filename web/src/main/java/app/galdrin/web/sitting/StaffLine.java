@@ -23,6 +23,9 @@ public final class StaffLine {
     /** The bay the sitting goes on in. */
     public static final LineKey BAY = LineKey.of(STAFF, "bay");
 
+    /** The sheet goes on at another vehicle: what was written before was of the one it was at; the text is the bay it was in. */
+    public static final LineKey ANEW = LineKey.of(STAFF, "anew");
+
     /** The owner of the sheet where names were mixed up; the text says from whom to whom and why. */
     public static final LineKey BELONGS = LineKey.of(STAFF, "belongs");
 
@@ -49,6 +52,11 @@ public final class StaffLine {
     /** Returns the line that says that staff witnessed an item of a checklist. */
     public static LineKey witness(String step, String item) {
         return LineKey.of(WITNESS, step + "." + item);
+    }
+
+    /** Returns whether a line says something of the vehicle that a sheet is at: one of the task, or what staff witnessed there. */
+    static boolean isOfVehicle(LineKey key) {
+        return !isOutsideTask(key) || key.step().equals(WITNESS);
     }
 
     /** Returns the line of a criterion's mark given by hand. */

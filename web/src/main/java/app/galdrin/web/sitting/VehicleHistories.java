@@ -1,5 +1,6 @@
 package app.galdrin.web.sitting;
 
+import app.galdrin.core.procedure.BayFloor;
 import app.galdrin.core.reference.StateMove;
 import app.galdrin.core.reference.StateReading;
 import app.galdrin.core.reference.VehicleHistory;
@@ -11,10 +12,12 @@ import app.galdrin.core.spec.PartMoves;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Mode;
+import app.galdrin.core.task.Practical;
 import app.galdrin.web.bay.PartMove;
 import app.galdrin.web.bay.StandingCause;
 import app.galdrin.web.bay.Standings;
 import app.galdrin.web.library.Library;
+import app.galdrin.web.sitting.HistoryMapper.EarlierRow;
 import app.galdrin.web.sitting.HistoryMapper.ReaderRow;
 import app.galdrin.web.sitting.HistoryMapper.StateRow;
 import java.util.ArrayList;
@@ -120,12 +123,16 @@ public class VehicleHistories {
      */
     public record StateReader(UUID sittingId, UUID stateId, int round) {}
 
-    /** Returns the sheets that read a setting of a vehicle, also those that somebody still writes. */
+    /** A sheet, or what it has up to an entry where it went on at another vehicle; 0 for the whole of it. */
+    private record SheetPart(UUID sittingId, int until) {}
+
+    /** Returns the sheets that read a setting of a vehicle and are still at it, also those that somebody still writes. */
     public List<StateReader> readersOf(UUID centreId, UUID settingId) {
         List<UUID> states = mapper.ofSetting(centreId, settingId, MOST_STATES);
         return states.isEmpty()
                 ? List.of()
                 : mapper.readers(centreId, states, true, MOST_READERS).stream()
+                        .filter(row -> row.until() == 0)
                         .map(row -> new StateReader(row.sittingId(), row.stateId(), row.round()))
                         .toList();
     }
@@ -137,40 +144,56 @@ public class VehicleHistories {
             return KnownVehicle.UNKNOWN;
         }
         List<UUID> ids = rows.stream().map(StateRow::id).toList();
-        Map<UUID, Optional<CountedSheet>> sheets = new LinkedHashMap<>();
-        Function<UUID, Optional<CountedSheet>> sheet =
-                id -> sheets.computeIfAbsent(id, i -> counted(centreId, i, counting));
+        Map<SheetPart, Optional<CountedSheet>> sheets = new LinkedHashMap<>();
+        Function<SheetPart, Optional<CountedSheet>> sheet =
+                part -> sheets.computeIfAbsent(part, p -> counted(centreId, p, counting));
         // of one person's readings of a state those handed in last
         Map<List<Object>, StateReading> readings = new LinkedHashMap<>();
         for (ReaderRow row : mapper.readers(centreId, ids, counting.alsoOpen(), MOST_READERS)) {
-            sheet.apply(row.sittingId()).map(s -> reading(s, row)).ifPresent(reading -> {
-                if (!reading.figures().isEmpty()) {
-                    Object who = reading.isInstructor() ? reading.id() : reading.people();
-                    readings.put(List.of(reading.state(), who), reading);
-                }
-            });
+            sheet.apply(new SheetPart(row.sittingId(), row.until()))
+                    .map(s -> reading(s, row))
+                    .ifPresent(reading -> {
+                        if (!reading.figures().isEmpty()) {
+                            Object who = reading.isInstructor() ? reading.id() : reading.people();
+                            readings.put(List.of(reading.state(), who), reading);
+                        }
+                    });
         }
         List<StateMove> moves = rows.stream()
                 .flatMap(row -> move(centreId, row, sheet).stream())
                 .toList();
         Map<UUID, Integer> seqs = new LinkedHashMap<>();
-        sheets.forEach(
-                (id, counted) -> counted.ifPresent(s -> seqs.put(id, s.log().lastSeq())));
+        sheets.forEach((part, counted) ->
+                counted.ifPresent(s -> seqs.merge(part.sittingId(), s.log().lastSeq(), Math::max)));
         return new KnownVehicle(new VehicleHistory(List.copyOf(readings.values()), moves), seqs);
     }
 
-    private Optional<CountedSheet> counted(UUID centreId, UUID id, CountingSheets counting) {
-        Sitting sitting = sittings.whole(centreId, id);
+    private Optional<CountedSheet> counted(UUID centreId, SheetPart part, CountingSheets counting) {
+        Sitting sitting = sittings.whole(centreId, part.sittingId());
         boolean counts = sitting.isReference()
                 || !sitting.state().stopped() && sitting.task().practical().mode() != Mode.PRACTICE;
         return counts
-                ? counting.count(sitting, sittings.log(sitting)).map(log -> {
-                    var assignment = new Assignment(
-                            sitting.markedBy().practical(), sitting.markedOn().sheet(), sitting.floor(), sitting.kit());
-                    return new CountedSheet(
-                            sitting, log, assignment, OwnFigures.ofReference(assignment, log.answers()));
-                })
+                ? counting.count(sitting, sittings.log(sitting))
+                        .map(log -> part.until() > 0 ? log.until(part.until()) : log)
+                        .map(log -> {
+                            Assignment assignment = assignment(sitting, part);
+                            return new CountedSheet(
+                                    sitting, log, assignment, OwnFigures.ofReference(assignment, log.answers()));
+                        })
                 : Optional.empty();
+    }
+
+    private Assignment assignment(Sitting sitting, SheetPart part) {
+        Practical practical = sitting.markedBy().practical();
+        if (part.until() == 0) {
+            return new Assignment(practical, sitting.markedOn().sheet(), sitting.floor(), sitting.kit());
+        }
+        EarlierRow earlier = mapper.earlier(sitting.centreId(), sitting.id(), part.until());
+        return new Assignment(
+                practical,
+                library.sheet(sitting.centreId(), earlier.sheetId()).sheet(),
+                Optional.ofNullable(earlier.floor()).flatMap(FloorRow::floor).orElse(BayFloor.LEVEL),
+                sitting.kit());
     }
 
     private static StateReading reading(CountedSheet sheet, ReaderRow row) {
@@ -189,7 +212,7 @@ public class VehicleHistories {
         return sitting.people().stream().map(person -> person.id().toString()).collect(Collectors.toSet());
     }
 
-    private Optional<StateMove> move(UUID centreId, StateRow row, Function<UUID, Optional<CountedSheet>> sheet) {
+    private Optional<StateMove> move(UUID centreId, StateRow row, Function<SheetPart, Optional<CountedSheet>> sheet) {
         UUID before = row.before();
         if (before == null) {
             return Optional.empty();
@@ -197,7 +220,7 @@ public class VehicleHistories {
         if (row.madeBy() == StandingCause.ROUND) {
             return row.sittingId() == null
                     ? Optional.empty()
-                    : sheet.apply(row.sittingId()).flatMap(s -> round(s, before, row));
+                    : sheet.apply(new SheetPart(row.sittingId(), 0)).flatMap(s -> round(s, before, row));
         }
         SpecificationSheet parts =
                 library.versions(centreId, row.vehicleId()).get(0).sheet();

@@ -26,6 +26,7 @@ public final class PartWords {
         List<String> steps = new ArrayList<>();
         part.fastener().ifPresent(f -> steps.add(words.text("sheet.part.slacken", f)));
         sheet.fastener(part).ifPresent(f -> steps.add(words.text("sheet.part.tighten", f.name(), torque(f))));
+        part.spare().ifPresent(spare -> steps.add(words.text("sheet.part.spare", words.amount(spare, part.unit()))));
         steps.add(words.text(part.rereadAfter() ? "sheet.part.reread" : "sheet.part.once"));
         return steps;
     }

@@ -33,6 +33,7 @@ import app.galdrin.web.account.Role;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.bay.Standings;
 import app.galdrin.web.marksheet.ReadingList.WaitingReading;
+import app.galdrin.web.sitting.Decisions;
 import app.galdrin.web.sitting.Entries;
 import app.galdrin.web.sitting.Log;
 import app.galdrin.web.sitting.Sitting;
@@ -53,6 +54,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -91,6 +94,9 @@ class CombinedReferencesTest {
 
     @Autowired
     private VehicleMoves moves;
+
+    @Autowired
+    private Decisions decisions;
 
     @Autowired
     private Standings standings;
@@ -293,6 +299,35 @@ class CombinedReferencesTest {
             desk.waitForText("#rests", "Ben");
             assertEquals(List.of(), desk.breaches());
         }
+    }
+
+    /** What was read before a sheet went on at another vehicle is of the vehicle that it was read on; a wrong bay takes it along. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void aSheetThatGoesOnAtAnotherVehicle_leavesItsReadingsWithTheFirst(boolean goesOn) {
+        Sitting ann = joins("Ann");
+        writer(ann).read(0, 0);
+        centres.otherVehicle(centre, 4);
+        String key = UUID.randomUUID().toString();
+        assertFalse(
+                (goesOn ? decisions.goOnAt(maud, ann, "4", key) : decisions.moveTo(maud, ann, "4", key))
+                        instanceof Entries.Outcome.Refusal);
+        Sitting there = again(ann);
+        assertFalse(there.stands().equals(ann.stands()), "a page that is open is loaded again");
+        Log log = sittings.log(there);
+        boolean hasRead = there.task().practical().measures(0).stream()
+                .anyMatch(measure -> !log.answers().readings(measure, 0).get(0).isEmpty());
+        assertEquals(!goesOn, hasRead);
+        assertEquals(List.of(), waiting(), "nobody waits for a reading of the first");
+        handsIn(there);
+
+        Sitting ben = joins("Ben");
+        writer(ben).read(0, 0);
+        handsIn(ben);
+        Evidence ofBen = evidence(marked(ben), Aspect.READING);
+        boolean restsOnAnn = ofBen instanceof ReadingEvidence reading
+                && sources(reading.parts()).contains(ann.id().toString());
+        assertEquals(goesOn, restsOnAnn, ofBen.toString());
     }
 
     /** The list is empty until somebody needs it, and leads to the sheet that is filled. */

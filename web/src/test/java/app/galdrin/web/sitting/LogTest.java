@@ -64,6 +64,23 @@ class LogTest {
         assertEquals("57.5", log().until(2).at(GAP).orElseThrow().written());
     }
 
+    /** A sheet that goes on at another vehicle has nothing of that one yet; what was decided about the sheet stands. */
+    @Test
+    void whatWasReadOnAnotherVehicle_isStruckOut_andStaysAsItWasThere() {
+        LineKey witnessed = StaffLine.witness("prepare", "chocks");
+        write(GAP, "75.5", false, false);
+        write(witnessed, "1", false, false);
+        write(StaffLine.EXTRA_TIME, "15", false, false);
+        write(StaffLine.ANEW, "3", false, false);
+        assertEquals(Optional.empty(), log().at(GAP));
+        assertEquals(Optional.empty(), log().at(witnessed));
+        assertEquals("15", log().at(StaffLine.EXTRA_TIME).orElseThrow().written());
+        write(GAP, "60", false, false);
+        assertEquals(List.of("60"), texts(log().allAt(GAP)));
+        assertEquals(List.of("75.5"), texts(log().struckAt(GAP)));
+        assertEquals("75.5", log().until(3).at(GAP).orElseThrow().written());
+    }
+
     /** Two devices wrote without having seen each other: both stand until somebody who saw both decides. */
     @Test
     void whatWasNotSeen_isNotStruck() {

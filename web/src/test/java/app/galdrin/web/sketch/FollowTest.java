@@ -74,7 +74,7 @@ class FollowTest {
     }
 
     static Stream<Arguments> toes() {
-        return Stream.of("strings", "battens", "laserLine", "rearString", "wheelHeads", "flags")
+        return Stream.of("strings", "battens", "laserLine", "rearString", "wheelHeads", "flags", "flagsMillimetres")
                 .flatMap(key -> Stream.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT).map(w -> Arguments.of(key, w)));
     }
 

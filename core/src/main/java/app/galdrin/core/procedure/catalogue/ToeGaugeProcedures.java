@@ -1,6 +1,7 @@
 package app.galdrin.core.procedure.catalogue;
 
 import app.galdrin.core.answer.Sense;
+import app.galdrin.core.equipment.ToolLength;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
@@ -46,34 +47,50 @@ public final class ToeGaugeProcedures implements ProcedureList {
     private static final double MOST_CAMBER = 15;
     private static final double MOST_FLAG = 400;
 
+    /** The same as {@link #MOST_TOE} on a flag with a millimetre scale, mm. */
+    private static final double MOST_SCALE = 90;
+
     @Override
     public List<Procedure> procedures() {
-        return List.of(flags(), wheelHeads());
+        return List.of(flags("flags", Scale.ANGLE), flags("flagsMillimetres", Scale.LENGTH), wheelHeads());
     }
 
     /**
      * Standard uncertainty of the hang and the feet of the gauges, 0.02°, and of what their coarse marks keep from averaging out; our own working
      * value, rad.
      */
-    private static final SetUp HUNG = new SetUp("flagsHung", Math.toRadians(0.022));
+    private static final double HUNG = Math.toRadians(0.022);
+
+    /** The same of a scale: rad, or mm on a flag of the usual length. */
+    private static SetUp hung(Scale scale) {
+        return scale == Scale.ANGLE
+                ? new SetUp("flagsHung", HUNG)
+                : new SetUp("scalesHung", ToolLength.FLAG.usual() * HUNG);
+    }
 
     /** The front flags are enough for the total; the rear ones divide it. */
-    private static Procedure flags() {
+    private static Procedure flags(String key, Scale scale) {
         Map<Wheel, Place> flags = new HashMap<>();
         for (Wheel wheel : Wheel.values()) {
             flags.put(
                     wheel,
                     wheel.front()
-                            ? Place.sensed(flag(wheel), wheel, "flag", MOST_TOE, Use.FLAG, Sense.TOE_IN, Sense.TOE_OUT)
+                            ? frontFlag(wheel, scale)
                             : Place.length(flag(wheel), Location.of(wheel), "scale", 0, MOST_FLAG, Use.GAP));
         }
         Map<String, Source> fronts = new LinkedHashMap<>();
         // each front flag shows how the other wheel points, a rear one how the front wheel of its side does
         fronts.put(
                 "frontLeft",
-                turning(Wheel.FRONT_RIGHT, new Source.ReadingWithSetup(read(flags, Wheel.FRONT_LEFT), HUNG)));
-        fronts.put("frontRight", turning(Wheel.FRONT_LEFT, read(flags, Wheel.FRONT_RIGHT)));
-        fronts.put("unit", new Source.Constant(Scale.ANGLE.key()));
+                turning(
+                        Wheel.FRONT_RIGHT,
+                        new Source.ReadingWithSetup(read(flags, Wheel.FRONT_LEFT), hung(scale)),
+                        scale));
+        fronts.put("frontRight", turning(Wheel.FRONT_LEFT, read(flags, Wheel.FRONT_RIGHT), scale));
+        fronts.put("unit", new Source.Constant(scale.key()));
+        if (scale == Scale.LENGTH) {
+            fronts.put("baseline", new Source.ToolDatum(ToolLength.FLAG));
+        }
         Map<String, Source> all = new LinkedHashMap<>(fronts);
         all.put("rearLeft", RunOut.carried(Wheel.FRONT_LEFT, read(flags, Wheel.REAR_LEFT), WHEELBASE / RIM));
         all.put("rearRight", RunOut.carried(Wheel.FRONT_RIGHT, read(flags, Wheel.REAR_RIGHT), WHEELBASE / RIM));
@@ -84,7 +101,7 @@ public final class ToeGaugeProcedures implements ProcedureList {
         figures.put("left", FigureId.of(Measurand.TOE, Wheel.FRONT_LEFT));
         figures.put("right", FigureId.of(Measurand.TOE, Wheel.FRONT_RIGHT));
         return Procedure.of(
-                "flags",
+                key,
                 Family.TOE,
                 Data.ROUND.stream().map(flags::get).toList(),
                 List.of(
@@ -95,7 +112,7 @@ public final class ToeGaugeProcedures implements ProcedureList {
                         List.of("gaugesLevel", "threeFeet", "rearFlagsEqual"),
                         6,
                         2),
-                ToeGaugeProcedures::layFlags);
+                (truth, s, hands) -> layFlags(truth, s, hands, scale));
     }
 
     /** A usual rim and wheelbase, mm. */
@@ -103,8 +120,17 @@ public final class ToeGaugeProcedures implements ProcedureList {
 
     private static final double WHEELBASE = 2700;
 
-    private static Source turning(Wheel wheel, Source reading) {
-        return RunOut.turning(wheel, reading, RIM);
+    private static Place frontFlag(Wheel wheel, Scale scale) {
+        return scale == Scale.ANGLE
+                ? Place.sensed(flag(wheel), wheel, "flag", MOST_TOE, Use.FLAG, Sense.TOE_IN, Sense.TOE_OUT)
+                : Place.sensedLength(
+                        flag(wheel), wheel, "flagScale", MOST_SCALE, Use.FLAG_SCALE, Sense.TOE_IN, Sense.TOE_OUT);
+    }
+
+    private static Source turning(Wheel wheel, Source reading, Scale scale) {
+        return scale == Scale.ANGLE
+                ? RunOut.turning(wheel, reading, RIM)
+                : RunOut.carried(wheel, reading, ToolLength.FLAG.usual() / RIM);
     }
 
     private static String flag(Wheel wheel) {
@@ -118,7 +144,7 @@ public final class ToeGaugeProcedures implements ProcedureList {
     /** Reading of a rear flag at a straight wheel, mm; of a forward model. */
     private static final double FLAGS_OUT = 120;
 
-    private static Simulation.Laying layFlags(Truth truth, MeasuringContext s, Hands hands) {
+    private static Simulation.Laying layFlags(Truth truth, MeasuringContext s, Hands hands, Scale scale) {
         VehicleGeometry g = s.sheet().geometry();
         double setback = truth.of(FigureId.of(Measurand.SETBACK, Axle.FRONT));
         var state = new ToeFlags.Truth(
@@ -127,8 +153,8 @@ public final class ToeGaugeProcedures implements ProcedureList {
                 Math.atan(setback / g.frontTrack()));
         var shown = ToeFlags.forward(
                 state,
-                Scale.ANGLE,
-                1,
+                scale,
+                s.kit().length(ToolLength.FLAG),
                 g.wheelbase(),
                 FLAGS_OUT,
                 Instrument.PERFECT,
@@ -136,8 +162,14 @@ public final class ToeGaugeProcedures implements ProcedureList {
                 hands.random());
         var rear = shown.rear().orElseThrow();
         var places = new ShownReadings();
-        places.angle(flag(Wheel.FRONT_LEFT), shown.front().left() + hands.off(HUNG));
-        places.angle(flag(Wheel.FRONT_RIGHT), shown.front().right());
+        double left = shown.front().left() + hands.off(hung(scale));
+        if (scale == Scale.ANGLE) {
+            places.angle(flag(Wheel.FRONT_LEFT), left);
+            places.angle(flag(Wheel.FRONT_RIGHT), shown.front().right());
+        } else {
+            places.length(flag(Wheel.FRONT_LEFT), left);
+            places.length(flag(Wheel.FRONT_RIGHT), shown.front().right());
+        }
         places.length(flag(Wheel.REAR_LEFT), rear.left());
         places.length(flag(Wheel.REAR_RIGHT), rear.right());
         return places::byPlace;

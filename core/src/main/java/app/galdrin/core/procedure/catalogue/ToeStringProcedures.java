@@ -1,5 +1,6 @@
 package app.galdrin.core.procedure.catalogue;
 
+import app.galdrin.core.equipment.EquipmentKind;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
@@ -84,7 +85,9 @@ public final class ToeStringProcedures implements ProcedureList {
         fields.put("stringSpacingFront", front);
         fields.put(
                 "stringSpacingRear",
-                battens ? new Source.ReadingWithSetup(front, NOTCHED) : new Source.PlaceReading(spacingRear, 1));
+                battens
+                        ? new Source.PairedReading(front, EquipmentKind.BATTENS, NOTCHED)
+                        : new Source.PlaceReading(spacingRear, 1));
         fields.put("stationDistance", new Source.PlaceReading(stations, 1));
         fields.put("wheelbase", Data.WHEELBASE);
         fields.putAll(gaps(wheels));
@@ -232,7 +235,7 @@ public final class ToeStringProcedures implements ProcedureList {
                 .toArray();
         if (battens) {
             // the rear batten may lie off to a side, but its notches are as far apart as the front one's
-            off[3] = off[0] + off[2] - off[1] + hands.off(NOTCHED);
+            off[3] = off[0] + off[2] - off[1] + s.kit().apart(EquipmentKind.BATTENS) + hands.off(NOTCHED);
         }
         var setUp = new ToeBoxForward.SetUp(
                 STATION_AHEAD, Math.rint(g.wheelbase() + STATIONS_BEYOND), off[0], off[1], off[2], off[3]);

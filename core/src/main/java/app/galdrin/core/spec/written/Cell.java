@@ -22,6 +22,9 @@ public enum Cell implements Keyed {
     STEERING_RATIO("steeringRatio"),
     FRONT_SUSPENSION("frontSuspension"),
     REAR_SUSPENSION("rearSuspension"),
+    /** The height on its springs and the load at which the limits hold. */
+    RIDE_HEIGHT("rideHeight"),
+    LOAD("load"),
     AXLE("axle"),
     RIM("rimDiameter"),
     TYRE_RADIUS("tyreRadius"),
@@ -47,6 +50,8 @@ public enum Cell implements Keyed {
     MOST("most"),
     SMALLEST("smallest"),
     REREAD("reread"),
+    /** Turns by which it may become longer and still hold by enough thread. */
+    SPARE("spare"),
     FASTENER("fastener"),
     /** Effect of one unit of a part, or only its sign. */
     AMOUNT("amount"),

@@ -137,6 +137,10 @@ final class PartsReader {
         if (step > most) {
             c.fault(Cell.SMALLEST, SheetFaultCode.WRONG_WAY_ROUND, c.text(Cell.MOST));
         }
+        OptionalDouble spare = c.number(Cell.SPARE, 0, MOST_AMOUNT);
+        if (spare.isPresent() && part.isPresent() && !Adjuster.isThreaded(part.get())) {
+            c.fault(Cell.SPARE, SheetFaultCode.NO_THREAD);
+        }
         if (c.has(Cell.FASTENER) && fasteners.stream().noneMatch(f -> f.isNamed(c.text(Cell.FASTENER)))) {
             c.fault(Cell.FASTENER, SheetFaultCode.NO_SUCH_FASTENER);
         }
@@ -149,6 +153,6 @@ final class PartsReader {
                 : effects.getOrDefault(id(part.get(), where.get()), Map.of());
         Optional<String> fastener = Optional.of(c.text(Cell.FASTENER)).filter(f -> !f.isEmpty());
         return Optional.of(
-                new Adjuster(part.get(), where.get(), part.get().unit(), most, step, moved, reread, fastener));
+                new Adjuster(part.get(), where.get(), part.get().unit(), most, step, moved, reread, fastener, spare));
     }
 }

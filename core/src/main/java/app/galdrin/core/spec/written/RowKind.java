@@ -18,7 +18,9 @@ public enum RowKind implements Keyed {
             Cell.ARM_LENGTH,
             Cell.STEERING_RATIO,
             Cell.FRONT_SUSPENSION,
-            Cell.REAR_SUSPENSION),
+            Cell.REAR_SUSPENSION,
+            Cell.RIDE_HEIGHT,
+            Cell.LOAD),
     WHEELS("wheels", 2, Cell.AXLE, Cell.RIM, Cell.TYRE_RADIUS),
     FIGURE(
             "figures",
@@ -35,7 +37,7 @@ public enum RowKind implements Keyed {
             Cell.INTENDED,
             Cell.ADJUSTABLE,
             Cell.INNER_ANGLE),
-    PART("parts", 30, Cell.PART, Cell.WHERE, Cell.MOST, Cell.SMALLEST, Cell.FASTENER, Cell.REREAD),
+    PART("parts", 30, Cell.PART, Cell.WHERE, Cell.MOST, Cell.SMALLEST, Cell.FASTENER, Cell.REREAD, Cell.SPARE),
     EFFECT("effects", 120, Cell.PART, Cell.WHERE, Cell.FIGURE, Cell.AMOUNT, Cell.DOUBT),
     FASTENER("fasteners", 40, Cell.NAME, Cell.THREAD, Cell.LEAST, Cell.MOST, Cell.ANGLE, Cell.SINGLE_USE, Cell.CHECKED);
 

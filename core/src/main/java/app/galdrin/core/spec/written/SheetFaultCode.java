@@ -50,6 +50,8 @@ public enum SheetFaultCode implements Keyed {
     RIM_IN_TYRE("rimInTyre"),
     NO_SUCH_PART("noSuchPart"),
     NO_SUCH_FASTENER("noSuchFastener"),
+    /** Thread to spare of a part that is not screwed together. */
+    NO_THREAD("noThread"),
     /** A rod's effect follows from thread and steering arm. */
     COMPUTED("computed"),
     NO_EFFECT("noEffect"),

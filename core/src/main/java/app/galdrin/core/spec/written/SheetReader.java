@@ -9,6 +9,7 @@ import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Stance;
 import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
@@ -57,12 +58,13 @@ public final class SheetReader {
         Optional<Vehicle> vehicle = first(draft, RowKind.VEHICLE).map(this::vehicle);
         Map<Axle, WheelSize> wheels = wheels(draft);
         Optional<VehicleGeometry> geometry = first(draft, RowKind.GEOMETRY).flatMap(cells -> geometry(cells, wheels));
+        Stance stance = first(draft, RowKind.GEOMETRY).map(SheetReader::stance).orElse(Stance.ANY);
         List<SheetLine> lines = lines(draft);
         List<Fastener> fasteners = fasteners(draft);
         List<Adjuster> adjusters = new PartsReader(faults, geometry, fasteners).read(draft);
         return faults.isEmpty() && vehicle.isPresent() && geometry.isPresent()
                 ? new WrittenSheet.ParsedSheet(
-                        vehicle.get(), new SpecificationSheet(geometry.get(), lines, adjusters, fasteners))
+                        vehicle.get(), new SpecificationSheet(geometry.get(), lines, adjusters, fasteners, stance))
                 : new WrittenSheet.Refusal(faults);
     }
 
@@ -155,6 +157,12 @@ public final class SheetReader {
                 ratio,
                 frontSuspension,
                 rearSuspension));
+    }
+
+    private static Stance stance(Cells c) {
+        return new Stance(
+                c.quantity(Cell.RIDE_HEIGHT, Unit.MM, Stance.LEAST_HEIGHT, Stance.MOST_HEIGHT),
+                c.number(Cell.LOAD, 0, Stance.MOST_LOAD));
     }
 
     private List<SheetLine> lines(SheetDraft draft) {

@@ -9,6 +9,7 @@ import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Stance;
 import app.galdrin.core.spec.Suspension;
 import app.galdrin.core.spec.Vehicle;
 import app.galdrin.core.spec.VehicleGeometry;
@@ -32,7 +33,7 @@ public final class SheetWriter {
     public static SheetDraft draft(Vehicle vehicle, SpecificationSheet sheet) {
         var writer = new SheetWriter();
         writer.vehicle(vehicle);
-        writer.geometry(sheet.geometry());
+        writer.geometry(sheet.geometry(), sheet.stance());
         sheet.lines().forEach(writer::line);
         sheet.adjusters().forEach(writer::part);
         sheet.adjusters().forEach(writer::effects);
@@ -94,7 +95,7 @@ public final class SheetWriter {
                 .add();
     }
 
-    private void geometry(VehicleGeometry g) {
+    private void geometry(VehicleGeometry g, Stance stance) {
         new RowBuilder(RowKind.GEOMETRY)
                 .with(Cell.WHEELBASE, number(g.wheelbase()))
                 .with(Cell.FRONT_TRACK, number(g.frontTrack()))
@@ -110,6 +111,8 @@ public final class SheetWriter {
                 .with(
                         Cell.REAR_SUSPENSION,
                         g.rearSuspension().map(Suspension::key).orElse(""))
+                .with(Cell.RIDE_HEIGHT, stance.rideHeight())
+                .with(Cell.LOAD, stance.load())
                 .add();
         for (Axle axle : Axle.values()) {
             WheelSize size = g.wheels(axle);
@@ -156,6 +159,7 @@ public final class SheetWriter {
                 .with(Cell.SMALLEST, number(a.smallestStep()))
                 .with(Cell.FASTENER, a.fastener().orElse(""))
                 .flag(Cell.REREAD, a.rereadAfter())
+                .with(Cell.SPARE, a.spare())
                 .add();
     }
 

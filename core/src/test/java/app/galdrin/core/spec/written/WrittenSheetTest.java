@@ -17,6 +17,7 @@ import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
+import app.galdrin.core.spec.Stance;
 import app.galdrin.core.spec.Vehicle;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
@@ -44,8 +45,8 @@ class WrittenSheetTest {
 
     private static final String HEADER =
             "row,make,model,body,registration,driven,driver,wheelbase,frontTrack,rearTrack,linkage,rodPitch,doubleThread,"
-                    + "armLength,steeringRatio,frontSuspension,rearSuspension,axle,rimDiameter,tyreRadius,figure,min,preferred,max,tolerance,over,of,"
-                    + "difference,intended,adjustable,innerAngle,part,where,most,smallest,fastener,reread,amount,doubt,name,thread,"
+                    + "armLength,steeringRatio,frontSuspension,rearSuspension,rideHeight,load,axle,rimDiameter,tyreRadius,figure,min,preferred,max,tolerance,over,of,"
+                    + "difference,intended,adjustable,innerAngle,part,where,most,smallest,fastener,reread,spare,amount,doubt,name,thread,"
                     + "least,angle,singleUse,checked";
 
     /** Staggered wheels, an unknown steering arm, limits in millimetres, a tolerance, an intended difference, a shared sleeve. */
@@ -65,7 +66,9 @@ class WrittenSheetTest {
                     "frontTrack=1480",
                     "rearTrack=57 1/2 in",
                     "linkage=ahead",
-                    "rodPitch=1.5"),
+                    "rodPitch=1.5",
+                    "rideHeight=15 in",
+                    "load=75"),
             row("wheels", "axle=front", "rimDiameter=416", "tyreRadius=301"),
             row("wheels", "axle=rear", "rimDiameter=440", "tyreRadius=318"),
             row("figures", "figure=camber", "axle=front", "min=-0°45'", "max=15'", "difference=0°30'", "intended=-0.2"),
@@ -80,7 +83,7 @@ class WrittenSheetTest {
                     "adjustable=yes"),
             row("figures", "figure=toe", "axle=rear", "min=0.5 mm", "max=1.5 mm", "over=17 in", "of=each"),
             row("figures", "figure=wheelOffset", "min=-3", "preferred=0", "max=3"),
-            row("parts", "part=rod", "where=front.left", "fastener=lock nut"),
+            row("parts", "part=rod", "where=front.left", "fastener=lock nut", "spare=3.5"),
             row("parts", "part=cam", "where=front.left", "most=6", "smallest=0.5", "reread=no"),
             row("parts", "part=rack"),
             row("effects", "part=cam", "where=front.left", "figure=camber.front.left", "amount=-0.12", "doubt=0.01"),
@@ -141,6 +144,7 @@ class WrittenSheetTest {
         assertEquals(416, sheet.geometry().rim(Axle.FRONT));
         assertEquals(440, sheet.geometry().rim(Axle.REAR));
         assertEquals(OptionalDouble.empty(), sheet.geometry().armLength());
+        assertEquals(new Stance(OptionalDouble.of(381), OptionalDouble.of(75)), sheet.stance());
         Limits camber = limits(sheet, "camber.front.right");
         assertEquals(-0.75, degrees(camber.min()), 1e-12);
         assertEquals(0.25, degrees(camber.max()), 1e-12);
@@ -163,6 +167,7 @@ class WrittenSheetTest {
                 rod.effectOn(FigureId.parse("toe.front.left").orElseThrow()).orElseThrow();
         assertEquals(-1, turned.sign(), "ahead of the axle a longer rod is toe-out");
         assertEquals(OptionalDouble.empty(), turned.perUnit(), "nobody knows the arm");
+        assertEquals(OptionalDouble.of(3.5), rod.spare());
         assertEquals(0.125, rod.smallestStep());
         assertEquals(0.5, sheet.adjusters().get(2).smallestStep());
         var cam = sheet.adjusters().get(1);
@@ -290,6 +295,11 @@ class WrittenSheetTest {
                 "11, part, rod, TWICE",
                 "11, where, under, UNKNOWN",
                 "13, where, rear.left, NO_SUCH_PART",
+                "3, rideHeight, 37, OUT_OF_RANGE",
+                "3, load, 20001, OUT_OF_RANGE",
+                "3, load, two people, MALFORMED",
+                "10, spare, 1000, OUT_OF_RANGE",
+                "11, spare, 2, NO_THREAD",
                 "13, part, rod, COMPUTED",
                 "13, amount, 0, NO_EFFECT",
                 "13, figure, camber, UNKNOWN",

@@ -226,6 +226,7 @@ class BaySheetController {
         return sitting.task()
                 .practical()
                 .of(Measure.class)
+                .map(measure -> measure.on(sitting.sheet().sheet()))
                 .filter(measure -> !measure.stance().isMetBy(now))
                 .map(measure -> speech.words()
                         .text(
@@ -329,16 +330,16 @@ class BaySheetController {
     /**
      * Status of a sheet for a page that is open on it.
      *
-     * @param over whether it is handed in or stopped
+     * @param stands what a page has to be loaded again for when it changes: {@link Sitting#stands}
      * @param seq how many entries it has
      */
-    record SheetStatus(boolean over, int seq) {}
+    record SheetStatus(String stands, int seq) {}
 
     @GetMapping("/sittings/{id:[0-9a-f-]{36}}/status")
     @ResponseBody
     SheetStatus standing(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
-        var state = sittings.sitting(me, id).state();
-        return new SheetStatus(state.handedIn(), state.lastSeq());
+        Sitting sitting = sittings.sitting(me, id);
+        return new SheetStatus(sitting.stands(), sitting.state().lastSeq());
     }
 
     /** Raises or lowers the flag that calls the instructor. */

@@ -57,7 +57,8 @@ final class MeasureMaker {
         this.speaks = written.speaks();
     }
 
-    MeasureView of(StepView.Head head, Measure measure, int round) {
+    MeasureView of(StepView.Head head, Measure asked, int round) {
+        Measure measure = asked.on(sitting.sheet().sheet());
         Sketch sketch =
                 Sketches.of(sitting.sheet().id(), sitting.sheet().sheet(), measure.procedure(), measure.figures());
         Map<LineKey, FieldView> byKey = new LinkedHashMap<>();

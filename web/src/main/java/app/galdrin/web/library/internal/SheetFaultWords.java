@@ -15,7 +15,7 @@ import java.util.Set;
 final class SheetFaultWords {
 
     private static final Set<Cell> TORQUES = Set.of(Cell.LEAST, Cell.MOST);
-    private static final Set<Cell> COUNTS = Set.of(Cell.STEERING_RATIO, Cell.SMALLEST);
+    private static final Set<Cell> COUNTS = Set.of(Cell.STEERING_RATIO, Cell.SMALLEST, Cell.SPARE, Cell.LOAD);
     private static final Set<Cell> ANGLES = Set.of(
             Cell.MIN,
             Cell.PREFERRED,

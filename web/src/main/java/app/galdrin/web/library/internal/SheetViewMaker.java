@@ -69,7 +69,7 @@ final class SheetViewMaker {
                 versions,
                 other.orElse(null),
                 lines(sheet.sheet()),
-                dimensions(g),
+                dimensions(sheet.sheet()),
                 Sketches.geometry(g, false),
                 Sketches.geometry(g, true),
                 parts(sheet.sheet()),
@@ -106,7 +106,7 @@ final class SheetViewMaker {
     private Map<String, List<String>> said(SpecificationSheet sheet) {
         Map<String, List<String>> said = new LinkedHashMap<>();
         lines(sheet).forEach(l -> said.put(l.name(), there(l.limits(), l.printed(), l.difference(), l.adjustable())));
-        dimensions(sheet.geometry()).forEach(d -> said.put(d.name(), there(d.value())));
+        dimensions(sheet).forEach(d -> said.put(d.name(), there(d.value())));
         parts(sheet)
                 .forEach(p -> said.put(
                         p.name(),
@@ -208,7 +208,8 @@ final class SheetViewMaker {
         return words.text("sheet.adjustable." + line.adjustable().key(), parts);
     }
 
-    private List<SheetView.Dimension> dimensions(VehicleGeometry g) {
+    private List<SheetView.Dimension> dimensions(SpecificationSheet sheet) {
+        VehicleGeometry g = sheet.geometry();
         List<SheetView.Dimension> all = new ArrayList<>();
         all.add(dimension("A", "wheelbase", words.length(g.wheelbase())));
         all.add(dimension("B", "frontTrack", words.length(g.frontTrack())));
@@ -225,6 +226,11 @@ final class SheetViewMaker {
                 g.steeringRatio().isPresent()
                         ? QuantityFormat.decimal(g.steeringRatio().getAsDouble(), 1, false) + " : 1"
                         : words.text("sheet.notKnown")));
+        sheet.stance().rideHeight().ifPresent(height -> all.add(dimension("", "rideHeight", words.length(height))));
+        sheet.stance()
+                .load()
+                .ifPresent(load -> all.add(
+                        dimension("", "load", words.text("geometry.load.kg", QuantityFormat.decimal(load, 0, false)))));
         return all;
     }
 

@@ -33,7 +33,7 @@ class DecisionController {
     }
 
     /** Returns what an instructor decides about a sitting, beside its marks. */
-    @PostMapping("/marking/{id}/{decision:stop|give-back|admit|extra-time|move|again}")
+    @PostMapping("/marking/{id}/{decision:stop|give-back|admit|extra-time|move|go-on|again}")
     String decide(
             @AuthenticationPrincipal SignedIn me,
             @PathVariable UUID id,
@@ -51,6 +51,7 @@ class DecisionController {
             case "give-back" -> decisions.giveBack(me, sitting, reason, key);
             case "admit" -> decisions.admitLate(me, sitting, reason, key);
             case "extra-time" -> decisions.giveTime(me, sitting, number, reason, key);
+            case "go-on" -> decisions.goOnAt(me, sitting, number, key);
             default -> decisions.moveTo(me, sitting, number, key);
         };
         MarkingController.tell(flash, MarkingController.why(outcome));

@@ -1,5 +1,6 @@
 package app.galdrin.web.sketch.internal;
 
+import app.galdrin.core.equipment.ToolLength;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Place;
@@ -25,14 +26,15 @@ public final class FlagsLayout implements Layout {
 
     @Override
     public Set<String> procedures() {
-        return Set.of("flags");
+        return Set.of("flags", "flagsMillimetres");
     }
 
     @Override
     public Drawing draw(SpecificationSheet sheet, List<Place> asked, boolean upright) {
         boolean rear =
                 asked.stream().anyMatch(p -> p.wheel().filter(w -> !w.front()).isPresent());
-        var vehicle = new AroundVehicle(sheet, upright, 24, (wheel, geometry) -> toe(wheel, rear, geometry));
+        var vehicle =
+                new AroundVehicle(sheet, upright, 24, (wheel, geometry) -> toe(wheel, rear, eachFlag(asked), geometry));
         Plan plan = vehicle.plan();
         double ahead = -vehicle.tyre(Wheel.FRONT_LEFT) - 16;
         for (Wheel wheel : List.of(Wheel.FRONT_LEFT, Wheel.FRONT_RIGHT)) {
@@ -61,12 +63,18 @@ public final class FlagsLayout implements Layout {
         return vehicle.drawing("sketch.flags.sign");
     }
 
+    /** Degrees that one unit of a front flag stands for. */
+    private static double eachFlag(List<Place> asked) {
+        boolean isInMillimetres = asked.stream().anyMatch(p -> p.reading().is("flagScale"));
+        return isInMillimetres ? Math.toDegrees(1 / ToolLength.FLAG.usual()) : 1;
+    }
+
     /** Half of the total each; the rear flags move it from one wheel to the other. */
-    private static Map<String, Double> toe(Wheel wheel, boolean rear, VehicleGeometry geometry) {
+    private static Map<String, Double> toe(Wheel wheel, boolean rear, double flag, VehicleGeometry geometry) {
         if (!wheel.front()) {
             return Map.of();
         }
-        Map<String, Double> toe = new HashMap<>(Map.of("fl.flag", 0.5, "fr.flag", 0.5));
+        Map<String, Double> toe = new HashMap<>(Map.of("fl.flag", flag / 2, "fr.flag", flag / 2));
         if (rear) {
             double each = AroundVehicle.side(wheel) * Math.toDegrees(0.5 / geometry.wheelbase());
             toe.put("rl.flag", each);

@@ -5,14 +5,17 @@ import app.galdrin.core.fault.FaultPlan;
 import app.galdrin.core.fault.FaultPlanner;
 import app.galdrin.core.fault.FaultRequest;
 import app.galdrin.core.fault.FaultSight;
+import app.galdrin.core.fault.PresentState;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.Measurand.Form;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.reference.VehicleHistory;
+import app.galdrin.core.simulated.ProvokedSlip;
+import app.galdrin.core.simulated.SlipProbe;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.Assignment;
-import app.galdrin.core.task.Work;
 import app.galdrin.core.uncertainty.Estimate;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.sitting.VehicleHistories;
@@ -44,8 +47,13 @@ class FaultDesk {
      * Figures of a vehicle, rad or mm.
      *
      * @param assumed those that nobody has read: they are taken as the sheet prefers them, or as half of a total
+     * @param moved by how much each part was moved on the way there, as {@link PresentState} has it
      */
-    record KnownFigures(Map<FigureId, Estimate> values, Set<FigureId> assumed) {}
+    record KnownFigures(Map<FigureId, Estimate> values, Set<FigureId> assumed, Map<String, Double> moved) {
+        PresentState present() {
+            return new PresentState(values, moved);
+        }
+    }
 
     /**
      * Fault as it was worked out, and what the task sees of it.
@@ -63,7 +71,13 @@ class FaultDesk {
     /** Returns what a vehicle reads now; what nobody has read is assumed. */
     KnownFigures now(SignedIn me, TaskBay place) {
         SpecificationSheet sheet = place.sheet().sheet();
-        Map<FigureId, Estimate> values = new HashMap<>(read(me, place));
+        VehicleHistory history = histories
+                .around(me.centreId(), List.of(place.stateId()), VehicleHistories.handedIn())
+                .history();
+        String state = place.stateId().toString();
+        Map<FigureId, Estimate> values = new HashMap<>();
+        // as everybody read them, also by way of what was moved since: the best known of each
+        history.best(state).forEach((figure, value) -> values.put(figure, value.value()));
         Set<FigureId> assumed = new HashSet<>();
         FaultRequest.movable(sheet).stream()
                 .filter(figure -> !values.containsKey(figure))
@@ -71,18 +85,7 @@ class FaultDesk {
                     values.put(figure, value);
                     assumed.add(figure);
                 }));
-        return new KnownFigures(values, assumed);
-    }
-
-    /** Figures as everybody read them, also by way of what was moved since; the best known of each, rad or mm. */
-    private Map<FigureId, Estimate> read(SignedIn me, TaskBay place) {
-        Map<FigureId, Estimate> best = new HashMap<>();
-        histories
-                .around(me.centreId(), List.of(place.stateId()), VehicleHistories.handedIn())
-                .history()
-                .best(place.stateId().toString())
-                .forEach((figure, value) -> best.put(figure, value.value()));
-        return best;
+        return new KnownFigures(values, assumed, history.movedTo(state));
     }
 
     /** Half of a total that was read, else what the sheet prefers; as uncertain as half a tolerance either way. */
@@ -104,48 +107,16 @@ class FaultDesk {
                 .map(target -> new Estimate(target.getAsDouble(), spread));
     }
 
-    /** Draws a fault that the task can see, of one difficulty; one that shows a slip where the form asks for that. */
+    /** Draws a fault that the task can see, of one difficulty; one that brings out a slip where the form asks for that. */
     Optional<FaultRequest> draw(TaskVersion task, TaskBay place, KnownFigures now, FaultForm form) {
         Assignment assignment = assignment(task, place);
-        Map<FigureId, Estimate> figures = withTotals(now);
-        Optional<WorkedSlip> slip = slips(assignment).stream()
+        var present = new PresentState(withTotals(now), now.moved());
+        Optional<ProvokedSlip> slip = SlipProbe.slips(assignment).stream()
                 .filter(s -> s.key().equals(form.slip()))
                 .findFirst();
         return slip.isPresent()
-                ? FaultDraw.showing(
-                        assignment,
-                        figures,
-                        form.road(),
-                        form.difficulty(),
-                        form.seed(),
-                        slip.get().step(),
-                        slip.get().slip())
-                : FaultDraw.draw(assignment, figures, form.road(), form.difficulty(), form.seed());
-    }
-
-    /** A slip that can be made in working the readings of a step. */
-    record WorkedSlip(String step, String slip) {
-
-        /** Names it in a form. */
-        public String key() {
-            return step + "/" + slip;
-        }
-    }
-
-    /** The slips that can be made in working the figures that a task asks for, in the order of its steps. */
-    static List<WorkedSlip> slips(Assignment assignment) {
-        List<String> worked = assignment
-                .practical()
-                .of(Work.class)
-                .flatMap(work -> work.asked().stream())
-                .map(Work.Item::from)
-                .distinct()
-                .toList();
-        return assignment.practical().measures(0).stream()
-                .filter(measure -> worked.contains(measure.id()))
-                .flatMap(measure ->
-                        assignment.slips(measure).stream().map(slip -> new WorkedSlip(measure.id(), slip.key())))
-                .toList();
+                ? FaultDraw.showing(assignment, present, form.road(), form.difficulty(), form.seed(), slip.get())
+                : FaultDraw.draw(assignment, present, form.road(), form.difficulty(), form.seed());
     }
 
     /** Totals and side differences follow from wheels where they were not read themselves. */
@@ -183,7 +154,7 @@ class FaultDesk {
     WorkedFault work(TaskVersion task, TaskBay place, KnownFigures now, FaultForm form) {
         SpecificationSheet sheet = place.sheet().sheet();
         Map<FigureId, Double> wanted = form.wanted(asked(sheet));
-        FaultPlan plan = FaultPlanner.plan(new FaultRequest(sheet, now.values(), wanted, form.road()));
+        FaultPlan plan = FaultPlanner.plan(new FaultRequest(sheet, now.present(), wanted, form.road()));
         List<FaultSight> sights = plan instanceof FaultPlan.Moves moves
                 ? FaultSight.of(assignment(task, place), moves.moves())
                 : List.of();

@@ -8,6 +8,8 @@ import app.galdrin.core.fault.FaultPlan.Reason;
 import app.galdrin.core.fault.FaultPlan.Refusal;
 import app.galdrin.core.fault.FaultSight;
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.simulated.ProvokedSlip;
+import app.galdrin.core.simulated.SlipProbe;
 import app.galdrin.core.spec.PartMoves;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.task.Assignment;
@@ -179,15 +181,21 @@ class FaultView {
 
     /** Returns the slips that a drawn fault can be asked to show. */
     List<SlipChoice> slips(Assignment assignment) {
-        return FaultDesk.slips(assignment).stream()
-                .map(slip -> new SlipChoice(
-                        slip.key(),
-                        words.text(
-                                "setFault.slip.choice",
-                                names.title(
-                                        assignment.practical().step(slip.step()).orElseThrow()),
-                                words.text("slip." + slip.slip()))))
+        return SlipProbe.slips(assignment).stream()
+                .map(slip -> new SlipChoice(slip.key(), words(slip, assignment)))
                 .toList();
+    }
+
+    private String words(ProvokedSlip slip, Assignment assignment) {
+        String where = title(slip.step(), assignment);
+        String what = words.text("slip." + slip.slip());
+        return slip.measure().isEmpty() || slip.measure().equals(slip.step())
+                ? words.text("setFault.slip.choice", where, what)
+                : words.text("setFault.slip.worked", where, what, title(slip.measure(), assignment));
+    }
+
+    private String title(String step, Assignment assignment) {
+        return names.title(assignment.practical().step(step).orElseThrow());
     }
 
     /** Returns why a fault cannot be set, a sentence a reason. */
@@ -204,6 +212,13 @@ class FaultView {
         }
         if (reason instanceof Reason.NotMoved no) {
             return Sentence.of("setFault.notMoved", words.name(no.figure()));
+        }
+        if (reason instanceof Reason.LittleThread no) {
+            return Sentence.of(
+                    "setFault.littleThread",
+                    names.adjuster(no.part().id()),
+                    words.amount(no.longer(), no.part().unit()),
+                    words.amount(no.spare(), no.part().unit()));
         }
         if (reason instanceof Reason.BeyondRange no) {
             return Sentence.of(
