@@ -54,7 +54,8 @@ export const sheet = () => ({
   async lookUp() {
     if (document.hidden || this.queue.length > 0 || document.querySelector('dialog[open]')) return;
     const status = await this.connection.ask();
-    if (status?.stands && status.stands !== this.root.dataset.stands && Object.keys(this.drafts).length === 0) location.reload();
+    const writes = document.activeElement?.matches('input, select, textarea') && Object.keys(this.drafts).length > 0; // a draft comes back, a place in it does not
+    if (status?.stands && status.stands !== this.root.dataset.stands && !writes) location.reload();
   },
 
   fieldOf(element) { const holder = element?.closest?.('[data-line][data-kind]'); return holder ? new Field(holder) : null; },

@@ -177,6 +177,11 @@ public final class Log {
         return at(StaffLine.STOPPED).map(Entry::written);
     }
 
+    /** Returns the bay that a sheet was in before it went on at another vehicle; empty where it did not. */
+    public String cameFrom() {
+        return at(StaffLine.ANEW).map(Entry::written).orElse("");
+    }
+
     /** Returns why the instructor has given the sheet back last; empty where they have not. */
     public String givenBack() {
         return entries.stream()

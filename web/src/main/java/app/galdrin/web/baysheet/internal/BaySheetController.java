@@ -205,9 +205,9 @@ class BaySheetController {
         model.addAttribute(
                 "takeBackUntil",
                 Entries.isWriter(me, sitting) ? sittings.takeBackUntil(sitting).orElse(null) : null);
-        model.addAttribute(
-                "givenBack",
-                sitting.state().handedIn() ? "" : sittings.log(sitting).givenBack());
+        Log log = sittings.log(sitting);
+        model.addAttribute("givenBack", sitting.state().handedIn() ? "" : log.givenBack());
+        model.addAttribute("cameFrom", sitting.state().handedIn() ? "" : log.cameFrom());
         model.addAttribute("waitsFor", uses.waitsFor(sitting).orElse(null));
         List<SittingEquipment.KindOfSitting> kinds = equipment.of(sitting, LocalDate.now(me.zoneId()));
         model.addAttribute("equipment", kinds);
