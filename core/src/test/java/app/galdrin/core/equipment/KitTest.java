@@ -86,6 +86,12 @@ class KitTest {
                 3 * Math.toRadians(0.4), worked(flags, read, Kit.USUAL, TOTAL).value(), 1e-5);
         assertEquals(
                 Procedures.of("flags").readings(STATE, USUAL).get("rl.flag"), read.get("rl.flag"), 1e-9, "rear flags");
+        Map<String, Double> usual = flags.readings(STATE, USUAL);
+        assertEquals(500 * Math.sin(Math.toRadians(0.1)), usual.get("fl.flag"), 1e-9, "the other wheel");
+        Procedure degrees = Procedures.of("flags");
+        double sameTool = worked(degrees, degrees.readings(STATE, USUAL), Kit.USUAL, TOTAL)
+                .standardUncertainty();
+        assertEquals(1, worked(flags, usual, Kit.USUAL, TOTAL).standardUncertainty() / sameTool, 0.25);
     }
 
     /** Battens whose rear notches are 3 mm farther apart: one spacing is read, and the other one is known. */
@@ -100,6 +106,8 @@ class KitTest {
         Estimate unknown = worked(strings, read, Kit.USUAL, left);
         assertTrue(Math.abs(unknown.value() - STATE.figure(left)) > Math.toRadians(0.01));
         assertTrue(known.standardUncertainty() < unknown.standardUncertainty());
+        Kit poorly = Kit.of(List.of(new Tool("pair", kind("battens"), 0, 3, 20, Optional.empty())));
+        assertTrue(worked(strings, read, poorly, left).standardUncertainty() > 1.5 * unknown.standardUncertainty());
         assertEquals(List.of(WorkshopCheck.COMPARED), WorkshopCheck.of(kind("battens")));
         assertTrue(strings.equipment(List.of(left)).contains(kind("battens")));
         assertFalse(Procedures.of("strings").equipment(List.of(left)).contains(kind("battens")));
@@ -252,7 +260,12 @@ class KitTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"TURNED, 1.32, -1.12, 0.1", "SWAPPED, 101.2, 100.8, 0.2", "STANDARD, 1000.4, 1000, 0.4"})
+    @CsvSource({
+        "TURNED, 1.32, -1.12, 0.1",
+        "SWAPPED, 101.2, 100.8, 0.2",
+        "STANDARD, 1000.4, 1000, 0.4",
+        "COMPARED, 1601.5, 1600, 1.5"
+    })
     void aCheck_tellsWhatIsShownTooMuch(WorkshopCheck check, double first, double second, double error) {
         assertEquals(error, check.error(first, second), 1e-9);
     }

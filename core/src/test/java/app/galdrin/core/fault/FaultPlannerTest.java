@@ -299,6 +299,20 @@ class FaultPlannerTest {
         assertTrue(SlipProbe.named(assignment, new Truth(figures), slip, 10, 500) >= 8);
     }
 
+    /** Where both sides are alike nobody is told that they were exchanged; a move of next to nothing is seldom twice the right one. */
+    @ParameterizedTest
+    @CsvSource({"toe/toe/leftRightSwapped, 0", "plan//wrongWay, 3", "plan//movedTwice, 3"})
+    void aVehicleThatShowsNothing_seldomGetsASlipNamed(String key, int most) {
+        var assignment = Assignment.of(TaskStart.TOE.on(VAN, "Toe", OrderSchool.A, AnswerUnit.DEGREES), VAN);
+        ProvokedSlip slip = SlipProbe.slips(assignment).stream()
+                .filter(s -> s.key().equals(key))
+                .findFirst()
+                .orElseThrow();
+        Map<FigureId, Double> figures = new HashMap<>();
+        preferred().forEach((figure, value) -> figures.put(figure, value.value()));
+        assertTrue(SlipProbe.named(assignment, new Truth(figures), slip, 6, 77) <= most);
+    }
+
     private static boolean isBeyond(Moves plan, FaultSight sight, double least, double most) {
         Limits limits = VAN.limits(sight.figure()).orElseThrow();
         double value = after(plan, sight.figure().key()).after().value();
