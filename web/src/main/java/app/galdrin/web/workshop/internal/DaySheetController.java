@@ -19,8 +19,10 @@ import app.galdrin.web.sitting.VehicleHistories;
 import app.galdrin.web.sitting.VehicleReferences;
 import app.galdrin.web.task.OpenTask;
 import app.galdrin.web.task.Tasks;
+import app.galdrin.web.words.Words;
 import app.galdrin.web.workshop.VehicleCard;
 import app.galdrin.web.workshop.VehicleCards;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -45,6 +47,7 @@ class DaySheetController {
     private final ReadingList list;
     private final VehicleHistories histories;
     private final Standings standings;
+    private final Words words;
 
     DaySheetController(
             VehicleCards cards,
@@ -53,7 +56,9 @@ class DaySheetController {
             Sittings sittings,
             ReadingList list,
             VehicleHistories histories,
-            Standings standings) {
+            Standings standings,
+            Words words) {
+        this.words = words;
         this.standings = standings;
         this.list = list;
         this.histories = histories;
@@ -98,7 +103,7 @@ class DaySheetController {
      * A line of the sheet.
      *
      * @param begun the sheets begun on it today
-     * @param outside figures that are not as they should be since somebody adjusted the vehicle; none where nobody has read it since
+     * @param outside figures that are not as the specification wants them, as the vehicle is now; none where nobody has read it
      * @param isReadSince whether anybody has read it in the state it is in, or it follows from what was moved
      */
     record Line(
@@ -125,12 +130,12 @@ class DaySheetController {
                 .toList();
         model.addAttribute("lines", lines);
         model.addAttribute("due", lines.stream().filter(Line::isDue).count());
-        model.addAttribute("day", LocalDate.now(me.zoneId()));
+        model.addAttribute("day", words.day(Instant.now(), me.zoneId()));
         return "workshop/day";
     }
 
     private Line line(SignedIn me, VehicleCard card, List<OpenTask> open) {
-        Map<FigureId, ReferenceValue> known = card.isAdjusted() ? known(me, card) : Map.of();
+        Map<FigureId, ReferenceValue> known = card.standing() == null ? Map.of() : known(me, card);
         SpecificationSheet sheet = card.sheet().sheet();
         List<LeftFigure> outside = new ArrayList<>();
         known.forEach((figure, value) -> sheet.limits(figure).ifPresent(limits -> {
