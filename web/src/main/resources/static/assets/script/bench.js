@@ -15,7 +15,7 @@ export const bench = () => ({
 
   changed({ type, target }) {
     if (!target.name || target.type === 'hidden' || target.name === 'keep') return;
-    if (type === 'input' && (this.isTicked(target) || target.tagName === 'SELECT')) return;
+    if (type === 'input' && (this.isTicked(target) || target.tagName === 'SELECT' || target.dataset.whole !== undefined)) return;
     this.unsent.set(target.name, this.said(target));
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.send(), type === 'change' ? 0 : TYPING);

@@ -224,8 +224,8 @@ export const sheet = () => ({
 
   // the server says what makes a line needless: which line, and what is chosen there
   needless(field) {
-    const { needlessBy, needlessWhen } = field.holder.dataset;
-    return needlessBy !== undefined && this.field(needlessBy)?.text === needlessWhen;
+    const { needlessBy, needlessWhen, optional } = field.holder.dataset;
+    return optional !== undefined || needlessBy !== undefined && this.field(needlessBy)?.text === needlessWhen;
   },
 
   showProgress() {

@@ -3,13 +3,11 @@ package app.galdrin.core.draft;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Checklist.Item;
 import app.galdrin.core.task.Practical;
-import app.galdrin.core.task.Reason;
 import app.galdrin.core.task.Step;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /** Edits checklists: which items, in which turn, with which reasons. */
@@ -19,6 +17,9 @@ public final class ChecklistEditor implements StepEditor {
     private static final String CLOSING = "closing";
     private static final int FIRST = 0;
     private static final int NEARLY_LAST = 60;
+
+    /** Ids of the task's own items begin so; a number follows. */
+    private static final String OWN = "own";
 
     @Override
     public String kind() {
@@ -54,31 +55,56 @@ public final class ChecklistEditor implements StepEditor {
     @Override
     public Step written(Step step, String field, String part, String typed, DraftSetting setting) throws FieldRefusal {
         var list = (Checklist) step;
-        return switch (field) {
-            case "item" -> ticked(list, part, FieldText.isTicked(typed));
-            case "inTurn" ->
-                changed(
+        Optional<Item> there =
+                list.items().stream().filter(i -> i.id().equals(part)).findFirst();
+        if (field.equals("item")) {
+            return ticked(list, part, FieldText.isTicked(typed));
+        }
+        if (field.equals("own")) {
+            return added(list, typed);
+        }
+        if (there.isEmpty()) {
+            return list;
+        }
+        return field.equals("place")
+                ? placed(
                         list,
-                        part,
-                        i -> new Item(i.id(), i.critical(), i.witnessed(), FieldText.isTicked(typed), i.why()));
-            case "why" -> {
-                Optional<List<Reason>> reasons = ReasonsText.read(typed);
-                if (reasons.isEmpty()) {
-                    throw new FieldRefusal("bench.why.fault", typed, Reason.MOST, Reason.LONGEST_WORD);
-                }
-                yield changed(
-                        list, part, i -> new Item(i.id(), i.critical(), i.witnessed(), i.inTurn(), reasons.get()));
-            }
-            default -> step;
-        };
+                        there.get(),
+                        FieldText.whole(typed, 1, list.items().size()))
+                : changed(list, part, new ItemEditor(there.get()).written(field, typed));
     }
 
-    private static Checklist changed(Checklist list, String item, UnaryOperator<Item> change) {
-        return new Checklist(
-                list.id(),
-                list.items().stream()
-                        .map(i -> i.id().equals(item) ? change.apply(i) : i)
-                        .toList());
+    /** Adds an item in words of the task's own. */
+    private static Checklist added(Checklist list, String typed) throws FieldRefusal {
+        if (typed.isEmpty() || list.items().size() == Practical.MOST_LINES) {
+            return list;
+        }
+        String words = ItemEditor.words(typed);
+        int number = 1;
+        while (isTaken(list, OWN + number)) {
+            number++;
+        }
+        return with(list, Stream.concat(list.items().stream(), Stream.of(Item.own(OWN + number, words))));
+    }
+
+    private static boolean isTaken(Checklist list, String id) {
+        return list.items().stream().anyMatch(i -> i.id().equals(id));
+    }
+
+    /** Moves an item to a place, 1 and up. */
+    private static Checklist placed(Checklist list, Item item, int place) {
+        List<Item> items = new ArrayList<>(list.items());
+        items.remove(item);
+        items.add(place - 1, item);
+        return with(list, items.stream());
+    }
+
+    private static Checklist with(Checklist list, Stream<Item> items) {
+        return new Checklist(list.id(), items.toList());
+    }
+
+    private static Checklist changed(Checklist list, String item, Item changed) {
+        return with(list, list.items().stream().map(i -> i.id().equals(item) ? changed : i));
     }
 
     /** Takes a ready-made item in at its place or out; one that somebody can be hurt without stays. */
@@ -89,21 +115,23 @@ public final class ChecklistEditor implements StepEditor {
         if (taken == there || needed) {
             return list;
         }
+        List<Item> items = new ArrayList<>(list.items());
         if (!taken) {
-            return new Checklist(
-                    list.id(),
-                    list.items().stream().filter(i -> !i.id().equals(item)).toList());
+            items.removeIf(i -> i.id().equals(item));
+            return with(list, items.stream());
         }
-        List<Item> own = new ArrayList<>(list.items());
-        Stream<Item> inOrder = ready.stream()
-                .flatMap(r -> own.stream()
-                        .filter(i -> i.id().equals(r.id()))
-                        .findFirst()
-                        .or(() -> r.id().equals(item) ? Optional.of(r) : Optional.empty())
-                        .stream());
-        Stream<Item> others = own.stream().filter(i -> ready.stream().noneMatch(r -> r.id().equals(i.id())));
-        return new Checklist(
-                list.id(),
-                Stream.concat(inOrder, others).limit(Practical.MOST_LINES).toList());
+        List<String> order = ready.stream().map(Item::id).toList();
+        int turn = order.indexOf(item);
+        if (turn < 0 || items.size() == Practical.MOST_LINES) {
+            return list;
+        }
+        int before = 0;
+        while (before < items.size()
+                && order.indexOf(items.get(before).id()) < turn
+                && order.contains(items.get(before).id())) {
+            before++;
+        }
+        items.add(before, ready.get(turn));
+        return with(list, items.stream());
     }
 }

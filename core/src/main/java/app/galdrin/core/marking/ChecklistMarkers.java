@@ -24,9 +24,12 @@ abstract sealed class ChecklistMarkers implements AspectMarker {
         boolean critical = aspect() == Aspect.CRITICAL;
         List<Evidence> evidence = new ArrayList<>();
         for (Checklist.Item item : list.items()) {
+            if (item.optional()) {
+                continue;
+            }
             if (item.critical() == critical) {
                 evidence.add(
-                        new Evidence.Item(item.id(), isTicked(sitting, list, item), tooEarly(sitting, list, item)));
+                        new Evidence.Item(item.name(), isDone(sitting, list, item), tooEarly(sitting, list, item)));
             }
             if (!critical && !item.why().isEmpty()) {
                 evidence.add(why(sitting, list, item));
@@ -39,7 +42,7 @@ abstract sealed class ChecklistMarkers implements AspectMarker {
         return LineKey.of(list.id(), item.id());
     }
 
-    private static boolean isTicked(Case sitting, Checklist list, Checklist.Item item) {
+    private static boolean isDone(Case sitting, Checklist list, Checklist.Item item) {
         return sitting.answers().at(line(list, item)).isPresent();
     }
 
@@ -48,14 +51,14 @@ abstract sealed class ChecklistMarkers implements AspectMarker {
         return list.items().stream()
                 .limit(item.inTurn() ? list.items().indexOf(item) : 0)
                 .filter(earlier -> sitting.answers().isBefore(line(list, item), line(list, earlier)))
-                .map(Checklist.Item::id)
+                .map(Checklist.Item::name)
                 .findFirst();
     }
 
     private static Evidence why(Case sitting, Checklist list, Checklist.Item item) {
         Optional<String> answer = sitting.answers().text(LineKey.of(list.id(), item.whyLine()));
         return new Evidence.GivenReason(
-                item.id(),
+                item.name(),
                 answer,
                 item.why().stream()
                         .map(reason -> new MatchedReason(

@@ -119,13 +119,16 @@ public final class Sheet {
                 .isPresent();
     }
 
-    /** One rule for every kind of step: each line is written, or needless by what stands on another. */
+    /** One rule for every kind of step: each line is written, may be left empty, or is needless by what stands on another. */
     public Progress progress(Step step, Answers answers) {
         int done = 0;
         int total = 0;
         int last = step instanceof Round round ? rounds(round, answers) : 0;
         for (int round = step instanceof Round ? 1 : 0; round <= last; round++) {
             for (LineKey key : keys(step, round)) {
+                if (line(key).filter(Line::optional).isPresent()) {
+                    continue;
+                }
                 total++;
                 done += isFilled(key, answers) ? 1 : 0;
             }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
@@ -41,22 +42,57 @@ public record Checklist(String id, List<Item> items) implements Step {
 
     private static final int LONGEST_KEY = 60;
 
+    /** Greatest number of characters of an item's own words. */
+    public static final int LONGEST_WORDS = 160;
+
     /**
-     * One item, by the key of its words.
+     * One item, by the key of its words or in words of the task's own.
      *
      * @param inTurn whether it is done after what is listed above it
      * @param why the reasons asked for it; empty where none is
+     * @param words its own words; empty where the program has words for its id
+     * @param optional whether it may be left out; one that has to pass may not
+     * @param asks what is written there
      */
-    public record Item(String id, boolean critical, boolean witnessed, boolean inTurn, List<Reason> why) {
+    public record Item(
+            String id,
+            boolean critical,
+            boolean witnessed,
+            boolean inTurn,
+            List<Reason> why,
+            Optional<String> words,
+            boolean optional,
+            AnswerType asks) {
 
         private static final String WHY = ".why";
 
         public Item {
             why = List.copyOf(why);
+            optional = optional && !critical;
+        }
+
+        /** One to tick that the program has words for. */
+        public Item(String id, boolean critical, boolean witnessed, boolean inTurn, List<Reason> why) {
+            this(id, critical, witnessed, inTurn, why, Optional.empty(), false, ItemAnswer.TICK.usual());
         }
 
         public Item(String id, boolean critical, boolean witnessed) {
             this(id, critical, witnessed, false, List.of());
+        }
+
+        /** One to tick in words of the task's own. */
+        public static Item own(String id, String words) {
+            return new Item(id, false, false, false, List.of(), Optional.of(words), false, ItemAnswer.TICK.usual());
+        }
+
+        /** Returns its own words, or the key of those that the program has. */
+        public String name() {
+            return words.orElse(id);
+        }
+
+        /** Returns whether it is only ticked. */
+        public boolean isTick() {
+            return asks instanceof AnswerType.Tick;
         }
 
         /** The line its reasons are written on. */
@@ -65,10 +101,13 @@ public record Checklist(String id, List<Item> items) implements Step {
         }
 
         private List<Line> lines() {
-            Line tick = Line.tick(id, critical, witnessed);
-            return why.isEmpty()
-                    ? List.of(tick)
-                    : List.of(tick, Line.of(whyLine(), new AnswerType.ShortText(Reason.LONGEST_ANSWER)));
+            Line asked = Line.of(id, asks).guarding(critical, witnessed);
+            Line line = optional ? asked.optionally() : asked;
+            if (why.isEmpty()) {
+                return List.of(line);
+            }
+            Line reasons = Line.of(whyLine(), new AnswerType.ShortText(Reason.LONGEST_ANSWER));
+            return List.of(line, optional ? reasons.optionally() : reasons);
         }
     }
 
@@ -95,7 +134,7 @@ public record Checklist(String id, List<Item> items) implements Step {
     @Override
     public Set<Aspect> aspects() {
         Set<Aspect> aspects = EnumSet.noneOf(Aspect.class);
-        items.forEach(i -> {
+        items.stream().filter(i -> !i.optional()).forEach(i -> {
             aspects.add(i.critical() ? Aspect.CRITICAL : Aspect.DONE);
             if (!i.why().isEmpty()) {
                 aspects.add(Aspect.DONE);
@@ -148,6 +187,13 @@ public record Checklist(String id, List<Item> items) implements Step {
             if (!item.why().isEmpty()) {
                 Reason.write(json, item.why());
             }
+            item.words().ifPresent(words -> json.writeStringProperty("words", words));
+            if (item.optional()) {
+                json.writeBooleanProperty("optional", true);
+            }
+            if (!item.isTick()) {
+                ItemAnswer.write(json, item.asks());
+            }
             json.writeEndObject();
         }
         json.writeEndArray();
@@ -157,14 +203,17 @@ public record Checklist(String id, List<Item> items) implements Step {
         faults.only(json, Set.of("id", "kind", "items"));
         List<Item> items = new ArrayList<>();
         for (JsonObject item : faults.objects(json, "items", Practical.MOST_LINES)) {
-            faults.only(item, Set.of("id", "critical", "witnessed", "inTurn", "why"));
+            faults.only(item, Set.of("id", "critical", "witnessed", "inTurn", "why", "words", "optional", "asks"));
             boolean why = item.has("why");
             items.add(new Item(
                     faults.text(item, "id", why ? LONGEST_KEY - Item.WHY.length() : LONGEST_KEY),
                     faults.flag(item, "critical"),
                     faults.flag(item, "witnessed"),
                     faults.flag(item, "inTurn"),
-                    why ? Reason.read(item, faults) : List.of()));
+                    why ? Reason.read(item, faults) : List.of(),
+                    item.has("words") ? Optional.of(faults.text(item, "words", LONGEST_WORDS)) : Optional.empty(),
+                    faults.flag(item, "optional"),
+                    ItemAnswer.ofItem(item, faults)));
         }
         return new Checklist(id, items);
     }

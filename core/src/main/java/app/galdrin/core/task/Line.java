@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param figure the figure it is about
  * @param place the place on the drawing it is written at
  * @param needless the line whose answer makes this one needless, and that answer
+ * @param optional whether it may be left empty: a step is complete without it
  */
 public record Line(
         String id,
@@ -25,14 +26,15 @@ public record Line(
         boolean witnessed,
         Optional<FigureId> figure,
         Optional<Place> place,
-        Optional<Needless> needless) {
+        Optional<Needless> needless,
+        boolean optional) {
 
     /** An answer on another line of the step that leaves nothing to write on this one. */
     public record Needless(String line, String answer) {}
 
     /** A line that is written once. */
     public static Line of(String id, AnswerType answer) {
-        return new Line(id, answer, false, false, false, Optional.empty(), Optional.empty(), Optional.empty());
+        return new Line(id, answer, false, false, false, Optional.empty(), Optional.empty(), Optional.empty(), false);
     }
 
     /** A line to tick. */
@@ -45,7 +47,13 @@ public record Line(
                 witnessed,
                 Optional.empty(),
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                false);
+    }
+
+    /** The same with what it guards: whether it has to pass, and whether the instructor has to see it. */
+    public Line guarding(boolean hasToPass, boolean hasToBeSeen) {
+        return new Line(id, answer, repeated, hasToPass, hasToBeSeen, figure, place, needless, optional);
     }
 
     static Line reading(Place place) {
@@ -57,17 +65,31 @@ public record Line(
                 false,
                 Optional.empty(),
                 Optional.of(place),
-                Optional.empty());
+                Optional.empty(),
+                false);
     }
 
     /** The same, about a figure. */
     public Line about(FigureId about) {
-        return new Line(id, answer, repeated, critical, witnessed, Optional.of(about), place, needless);
+        return new Line(id, answer, repeated, critical, witnessed, Optional.of(about), place, needless, optional);
     }
 
     /** The same, needless where another line of the step is answered so. */
     public Line unless(String line, String answered) {
         return new Line(
-                id, answer, repeated, critical, witnessed, figure, place, Optional.of(new Needless(line, answered)));
+                id,
+                answer,
+                repeated,
+                critical,
+                witnessed,
+                figure,
+                place,
+                Optional.of(new Needless(line, answered)),
+                optional);
+    }
+
+    /** The same, which may be left empty. */
+    public Line optionally() {
+        return new Line(id, answer, repeated, critical, witnessed, figure, place, needless, true);
     }
 }

@@ -8,13 +8,16 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Checklist.Item;
+import app.galdrin.core.task.ItemAnswer;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Reason;
 import app.galdrin.core.task.SchemeDefaults;
@@ -130,6 +133,42 @@ class ChecklistMarkersTest {
     @ValueSource(strings = {"clamp rock boots", "clamp boots rock"})
     void otherLines_haveTheirTurnToo(String ticked) {
         assertEquals(0.5, line("prepare.done", ticked, null).credit(), 1e-12);
+    }
+
+    /** Whatever is asked for is done once it is written, and is named by its own words; what may be left out is no matter. */
+    @Test
+    void anItemInItsOwnWords_isDoneOnceItIsWritten() {
+        var depth = new Item(
+                "own1",
+                false,
+                false,
+                false,
+                List.of(),
+                Optional.of("Tread depth, left front"),
+                false,
+                ItemAnswer.number(Unit.MM, 0, 12));
+        var photo =
+                new Item("own2", false, false, false, List.of(), Optional.of("Plate"), true, ItemAnswer.TICK.usual());
+        var list = new Checklist("prepare", List.of(depth, photo));
+        var sheet = new Sheet(Assignment.of(practical().with(List.<Step>of(list)), Vehicles.van()));
+        assertEquals(new Sheet.Progress(0, 1), sheet.progress(list, Answers.none()));
+        var written = new Answers(Map.of(LineKey.of("prepare", "own1"), WrittenValue.text("4.5")));
+        assertEquals(new Sheet.Progress(1, 1), sheet.progress(list, written));
+        var usual = practical();
+        List<Step> steps = new ArrayList<>(usual.steps());
+        steps.set(0, list);
+        Practical with = usual.with(steps);
+        var practical = with.with(SchemeDefaults.of(with, Vehicles.van()));
+        for (Answers answers : List.of(Answers.none(), written)) {
+            MarkLine line =
+                    Marker.mark(Assignment.of(practical, Vehicles.van()), answers, References.none()).lines().stream()
+                            .filter(l -> l.criterion().key().equals("prepare.done"))
+                            .findFirst()
+                            .orElseThrow();
+            assertEquals(
+                    List.of(new Evidence.Item("Tread depth, left front", answers == written, Optional.empty())),
+                    line.evidence());
+        }
     }
 
     @Test

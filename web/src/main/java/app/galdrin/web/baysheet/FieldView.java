@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param number what was understood, in mm, degrees or a count, with its sign
  * @param saw keys of what stands here, which that strikes
  * @param needless what makes it needless, for a script that counts what is open
+ * @param optional whether it may be left empty, likewise
  * @param disputed texts that stand here beside one another, written by people who did not see one another
  */
 public record FieldView(
@@ -34,7 +35,8 @@ public record FieldView(
         List<String> disputed,
         boolean critical,
         boolean witnessed,
-        Optional<NeedlessBy> needless) {
+        Optional<NeedlessBy> needless,
+        boolean optional) {
 
     /** The line whose answer makes this one needless, and that answer. */
     public record NeedlessBy(String key, String answer) {}

@@ -63,7 +63,8 @@ public final class Fields {
                 line.witnessed(),
                 line.needless()
                         .map(n -> new FieldView.NeedlessBy(
-                                new LineKey(key.step(), n.line(), 0, key.round()).key(), n.answer())));
+                                new LineKey(key.step(), n.line(), 0, key.round()).key(), n.answer())),
+                line.optional());
     }
 
     /** The field of a worked figure, which is echoed in the unit it was asked in. */
@@ -83,7 +84,8 @@ public final class Fields {
                 field.disputed(),
                 field.critical(),
                 field.witnessed(),
-                field.needless());
+                field.needless(),
+                field.optional());
     }
 
     /** An entry as it was written, with words for what was chosen. */

@@ -31,6 +31,6 @@ class ChecklistSheet implements StepSheet {
                 ? Optional.empty()
                 : Optional.of(written.fields().at(LineKey.of(list.id(), item.whyLine())));
         return new ChecklistView.Item(
-                item.id(), written.fields().at(LineKey.of(list.id(), item.id())), item.inTurn(), why);
+                item.name(), written.fields().at(LineKey.of(list.id(), item.id())), item.inTurn(), why);
     }
 }

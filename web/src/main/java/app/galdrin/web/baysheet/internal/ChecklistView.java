@@ -9,7 +9,7 @@ import java.util.Optional;
 public record ChecklistView(Head head, List<Item> items) implements StepView {
 
     /**
-     * One item by the key of its words.
+     * One item by the key of its words, or its own words.
      *
      * @param why where its reasons are asked for, and not told therefore
      */

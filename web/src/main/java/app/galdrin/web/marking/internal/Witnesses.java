@@ -1,7 +1,9 @@
 package app.galdrin.web.marking.internal;
 
 import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Line;
+import app.galdrin.core.task.Step;
 import app.galdrin.web.account.People;
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.sitting.Entry;
@@ -38,12 +40,20 @@ class Witnesses {
         return sitting.task().practical().steps().stream()
                 .flatMap(step -> sheet.lines(step).stream()
                         .filter(Line::witnessed)
-                        .map(line -> item(me, step.id(), line.id(), log.at(StaffLine.witness(step.id(), line.id())))))
+                        .map(line -> item(me, step, line.id(), log.at(StaffLine.witness(step.id(), line.id())))))
                 .toList();
     }
 
-    private Item item(SignedIn me, String step, String item, Optional<Entry> entry) {
-        String name = words.textOr("item." + item, "item.own", item);
+    private Item item(SignedIn me, Step part, String item, Optional<Entry> entry) {
+        String step = part.id();
+        String said = part instanceof Checklist list
+                ? list.items().stream()
+                        .filter(i -> i.id().equals(item))
+                        .map(Checklist.Item::name)
+                        .findFirst()
+                        .orElse(item)
+                : item;
+        String name = words.textOr("item." + said, "item.own", said);
         return entry.map(e -> new Item(
                         step,
                         item,
