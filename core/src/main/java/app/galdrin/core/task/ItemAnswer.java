@@ -46,7 +46,7 @@ public enum ItemAnswer implements Keyed {
 
         @Override
         public AnswerType usual() {
-            return choice(List.of("?"));
+            return choice(List.of("yes", "no"));
         }
     },
     TEXT("text") {

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Vehicles;
 import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.answer.LineText;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Checklist;
@@ -72,6 +73,7 @@ class ChecklistEditorTest {
                 "asks.own1=number | number mm 0.0 1000.0",
                 "asks.own1=number; unit.own1=deg; most.own1=90; least.own1=-12,5 | number deg -12.5 90.0",
                 "asks.own1=choice; options.own1=dry, wet, icy | choice [dry, wet, icy]",
+                "asks.own1=choice | choice [yes, no]",
                 "asks.own1=text | text",
                 "asks.own1=number; asks.own1=tick | tick",
                 "asks.own1=number; most.own1=250; asks.own1=number | number mm 0.0 250.0"
@@ -88,6 +90,16 @@ class ChecklistEditorTest {
             said += " " + choice.options();
         }
         assertEquals(asked, said);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"mm, 3.5", "deg, 3.5", "turns, 3.5", "times, 3.5", "times, 3"})
+    void aBareNumber_isReadInEveryUnit(String unit, String typed) {
+        write("own=Something", "asks.own1=number", "unit.own1=" + unit);
+        var read = LineText.read(typed, item("own1").asks());
+        assertTrue(
+                read instanceof LineText.ParsedText parsed && parsed.value().orElseThrow() == Double.parseDouble(typed),
+                read.toString());
     }
 
     /** What cannot be is refused with what was typed, and nothing changes. */

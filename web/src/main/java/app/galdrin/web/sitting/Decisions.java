@@ -117,6 +117,9 @@ public class Decisions {
             return new Entries.Outcome.Refusal(Sentence.of("sitting.noSuchBay", Words.quote(bay)));
         }
         SittingState state = mapper.lock(me.centreId(), sitting.id());
+        if (anew && state.handedIn()) {
+            return new Entries.Outcome.Refusal(Sentence.of("sitting.goOnOver"));
+        }
         TaskBay there = place.get();
         boolean isOther = !there.sheet().vehicleId().equals(sitting.sheet().vehicleId());
         if (mapper.leftBy(me.centreId(), sitting.id()).isPresent()

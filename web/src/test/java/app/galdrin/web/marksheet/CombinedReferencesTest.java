@@ -320,6 +320,10 @@ class CombinedReferencesTest {
         assertEquals(!goesOn, hasRead);
         assertEquals(List.of(), waiting(), "nobody waits for a reading of the first");
         handsIn(there);
+        assertTrue(
+                decisions.goOnAt(maud, again(ann), "1", UUID.randomUUID().toString())
+                        instanceof Entries.Outcome.Refusal,
+                "what is handed in stays as it is");
 
         Sitting ben = joins("Ben");
         writer(ben).read(0, 0);
