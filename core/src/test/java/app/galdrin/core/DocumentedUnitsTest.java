@@ -49,7 +49,7 @@ class DocumentedUnitsTest {
     private static final int MOST_SILENT = 10;
 
     private static final Pattern UNIT = Pattern.compile(
-            "\\b(rad|mm|kg|deg|degrees?|minutes|turns?|units?|without unit|share|0 to 1|factor|ratio|percent|marks|count)\\b|[°%π]|N·m");
+            "\\b(rad|mm|kg|kPa|deg|degrees?|minutes|turns?|units?|without unit|share|0 to 1|factor|ratio|percent|marks|count)\\b|[°%π]|N·m");
 
     private static Undocumented looked(List<Path> files) throws IOException {
         var compiler = ToolProvider.getSystemJavaCompiler();

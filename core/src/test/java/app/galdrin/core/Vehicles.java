@@ -8,6 +8,8 @@ import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.procedure.Truth;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Fastener;
+import app.galdrin.core.spec.FastenerUse;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.Part;
@@ -21,6 +23,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** A small van whose camber and toe can be adjusted and whose caster can't, and true states of it. */
 public final class Vehicles {
@@ -55,7 +58,15 @@ public final class Vehicles {
                         slot(Wheel.FRONT_LEFT, Adjuster.Effect.of(Math.toRadians(SLOT), 0)),
                         slot(Wheel.FRONT_RIGHT, Adjuster.Effect.way(1)),
                         TrackRod.adjuster(Wheel.FRONT_LEFT, GEOMETRY),
-                        TrackRod.adjuster(Wheel.FRONT_RIGHT, GEOMETRY)));
+                        TrackRod.adjuster(Wheel.FRONT_RIGHT, GEOMETRY)),
+                List.of(new Fastener(
+                        "lock nut",
+                        Optional.of(FastenerUse.ROD_LOCK_NUT),
+                        Optional.of("M14 × 1.5"),
+                        OptionalDouble.of(50),
+                        OptionalDouble.of(60),
+                        OptionalDouble.empty(),
+                        false)));
     }
 
     private static Adjuster slot(Wheel wheel, Adjuster.Effect effect) {

@@ -422,6 +422,7 @@ export const sheet = () => ({
     this.elsewhere ||= answer.seq > this.seq + 1; // someone else wrote in between
     this.seq = Math.max(this.seq, answer.seq);
     this.disputed ||= answer.disputed;
+    if (answer.calls) this.showCall('raised');
     this.late ||= answer.late;
     if (!field) return;
     if (!answer.ok) {

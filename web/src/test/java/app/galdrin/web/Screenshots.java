@@ -24,6 +24,28 @@ class Screenshots {
         apprenticeAtTheStrings();
         apprenticeAtTheFullFront(code);
         apprenticeAtTheBeamAxle();
+        apprenticeAtTheWholeJob();
+    }
+
+    private void apprenticeAtTheWholeJob() throws Exception {
+        String code;
+        try (var maud = new Browser(port, 1280, 800).signIn("m.aldous", PASSWORD)) {
+            maud.go(taskPath(maud, "whole job")).click("form[action$='/open'] button");
+            code = maud.text(".code-large");
+        }
+        try (var callum = new Browser(port, 390, 844)) {
+            callum.go("/join?code=" + code);
+            callum.all(".names label").stream()
+                    .filter(l -> l.getText().contains("Callum Ige"))
+                    .findFirst()
+                    .orElseThrow()
+                    .click();
+            callum.click("main .btn-ink");
+            callum.waitFor(() -> callum.path().startsWith("/sittings/"));
+            callum.go(callum.path().replaceFirst("\\?.*", "") + "?step=condition");
+            callum.script("document.querySelector('.step.shown .axle-drawing').scrollIntoView()");
+            callum.picture(folder.resolve("condition-390.png"));
+        }
     }
 
     private String instructor() throws Exception {
@@ -163,7 +185,6 @@ class Screenshots {
                 FrontPractical.walk(lena, "#step-" + step + " .measure");
                 lena.waitForText("#status", "all saved");
             }
-            lena.go(sheet + "?step=caster").picture(folder.resolve("caster-390.png"));
             lena.size(1280, 800);
             for (String step : new String[] {"caster", "judge", "plan"}) {
                 lena.go(sheet + "?step=" + step).picture(folder.resolve(step + ".png"));

@@ -22,6 +22,7 @@ import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReadyList;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.Work;
@@ -199,7 +200,7 @@ public class TestCentres {
                 OutcomeSchool.GRADED,
                 Optional.of(45),
                 List.of(
-                        new Checklist("prepare", Checklist.PREPARATION),
+                        new Checklist("prepare", ReadyList.PREPARATION.items()),
                         Measure.of("found", plates, total, 2),
                         new Work("work", List.of(new Work.Item(total.get(0), "found", AnswerUnit.DEGREES))),
                         new Judge("judge", total),

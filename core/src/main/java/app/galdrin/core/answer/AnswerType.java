@@ -68,6 +68,11 @@ public sealed interface AnswerType {
     /** A short text, at most so many characters. */
     record ShortText(int longest) implements AnswerType {}
 
+    /** The identification number of a vehicle: 17 letters and digits, never I, O or Q. */
+    record VehicleNumber() implements AnswerType {
+        public static final int LENGTH = 17;
+    }
+
     /** Returns whether the answer is a number. */
     default boolean numeric() {
         return this instanceof Amount || this instanceof SizeAndSense;

@@ -8,6 +8,8 @@ import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.QuantityText.ParsedQuantity;
 import app.galdrin.core.quantity.TextFault;
 import app.galdrin.core.quantity.Unit;
+import app.galdrin.core.spec.VehicleIdentification;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -50,6 +52,9 @@ public sealed interface LineText {
         if (typed.length() > AnswerType.LONGEST) {
             return refused(typed, TextFault.LONG, type);
         }
+        if (type instanceof AnswerType.VehicleNumber) {
+            return vehicleNumber(typed, type);
+        }
         if (type instanceof Amount amount) {
             return amount(typed, amount, type);
         }
@@ -64,6 +69,17 @@ public sealed interface LineText {
 
     private static LineText shortText(String typed, AnswerType.ShortText type) {
         return typed.length() > type.longest() ? refused(typed, TextFault.LONG, type) : ParsedText.text(typed);
+    }
+
+    /** Reads a number in capitals and without blanks, as it is stamped. */
+    private static LineText vehicleNumber(String typed, AnswerType type) {
+        String number = typed.replaceAll("\\s", "").toUpperCase(Locale.ROOT);
+        if (number.length() != AnswerType.VehicleNumber.LENGTH) {
+            return refused(typed, TextFault.NOT_SEVENTEEN, type);
+        }
+        return VehicleIdentification.wellFormed(number)
+                ? ParsedText.text(number)
+                : refused(typed, TextFault.NOT_IN_NUMBER, type);
     }
 
     private static LineText refused(String typed, TextFault reason, AnswerType type) {

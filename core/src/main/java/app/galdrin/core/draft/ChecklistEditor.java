@@ -1,8 +1,10 @@
 package app.galdrin.core.draft;
 
+import app.galdrin.core.Keyed;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Checklist.Item;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReadyList;
 import app.galdrin.core.task.Step;
 import com.google.auto.service.AutoService;
 import java.util.ArrayList;
@@ -14,7 +16,6 @@ import java.util.stream.Stream;
 @AutoService(StepEditor.class)
 public final class ChecklistEditor implements StepEditor {
 
-    private static final String CLOSING = "closing";
     private static final int FIRST = 0;
     private static final int NEARLY_LAST = 60;
 
@@ -28,28 +29,19 @@ public final class ChecklistEditor implements StepEditor {
 
     @Override
     public List<Addition> additions() {
-        return List.of(
-                new Addition("checklist:prepare", "prepare", "step.prepare.title"),
-                new Addition("checklist:closing", CLOSING, "step.closing.title"));
+        return Stream.of(ReadyList.values())
+                .map(list -> new Addition("checklist:" + list.key(), list.key(), "step." + list.key() + ".title"))
+                .toList();
     }
 
     @Override
     public Step made(Addition addition, String id) {
-        return new Checklist(id, addition.id().equals(CLOSING) ? Checklist.CLOSING : Checklist.PREPARATION);
+        return new Checklist(id, Keyed.of(ReadyList.values(), addition.id()).items());
     }
 
     @Override
     public int turn(Step step) {
-        return isClosing((Checklist) step) ? NEARLY_LAST : FIRST;
-    }
-
-    private static boolean isClosing(Checklist list) {
-        return list.isClosing() || list.items().isEmpty() && list.id().startsWith(CLOSING);
-    }
-
-    /** Returns the items a list can take beside its own. */
-    public static List<Item> ready(Checklist list) {
-        return isClosing(list) ? Checklist.CLOSING : Checklist.PREPARATION;
+        return ReadyList.of((Checklist) step) == ReadyList.CLOSING ? NEARLY_LAST : FIRST;
     }
 
     @Override
@@ -61,7 +53,7 @@ public final class ChecklistEditor implements StepEditor {
             return ticked(list, part, FieldText.isTicked(typed));
         }
         if (field.equals("own")) {
-            return added(list, typed);
+            return added(list, typed, setting.known());
         }
         if (there.isEmpty()) {
             return list;
@@ -74,8 +66,8 @@ public final class ChecklistEditor implements StepEditor {
                 : changed(list, part, new ItemEditor(there.get()).written(field, typed));
     }
 
-    /** Adds an item in words of the task's own. */
-    private static Checklist added(Checklist list, String typed) throws FieldRefusal {
+    /** Adds an item in words of the task's own; one that the centre has used before comes as it was set there. */
+    private static Checklist added(Checklist list, String typed, List<Item> known) throws FieldRefusal {
         if (typed.isEmpty() || list.items().size() == Practical.MOST_LINES) {
             return list;
         }
@@ -84,7 +76,13 @@ public final class ChecklistEditor implements StepEditor {
         while (isTaken(list, OWN + number)) {
             number++;
         }
-        return with(list, Stream.concat(list.items().stream(), Stream.of(Item.own(OWN + number, words))));
+        String id = OWN + number;
+        Item item = known.stream()
+                .filter(k -> k.name().equalsIgnoreCase(words))
+                .findFirst()
+                .map(k -> k.named(id))
+                .orElseGet(() -> Item.own(id, words));
+        return with(list, Stream.concat(list.items().stream(), Stream.of(item)));
     }
 
     private static boolean isTaken(Checklist list, String id) {
@@ -109,8 +107,8 @@ public final class ChecklistEditor implements StepEditor {
 
     /** Takes a ready-made item in at its place or out; one that somebody can be hurt without stays. */
     private static Checklist ticked(Checklist list, String item, boolean taken) {
-        List<Item> ready = ready(list);
-        boolean needed = ready.stream().anyMatch(i -> i.id().equals(item) && i.critical());
+        List<Item> ready = ReadyList.of(list).items();
+        boolean needed = ReadyList.of(list).item(item).filter(Item::critical).isPresent();
         boolean there = list.items().stream().anyMatch(i -> i.id().equals(item));
         if (taken == there || needed) {
             return list;

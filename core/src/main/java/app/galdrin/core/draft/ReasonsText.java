@@ -32,6 +32,12 @@ public final class ReasonsText {
         return Optional.of(reasons);
     }
 
+    /** Reads them from a field. */
+    public static List<Reason> typed(String text) throws FieldRefusal {
+        return read(text)
+                .orElseThrow(() -> new FieldRefusal("bench.why.fault", text, Reason.MOST, Reason.LONGEST_WORD));
+    }
+
     /** Returns the texts as they would be typed. */
     public static String write(List<Reason> reasons) {
         return reasons.stream().map(reason -> String.join(OR, reason.words())).collect(Collectors.joining(", "));

@@ -5,6 +5,7 @@ import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.FrontDatum;
 import app.galdrin.core.task.Grade;
 import app.galdrin.core.task.Mode;
@@ -39,16 +40,36 @@ public final class TaskEditor {
     static final String STEPS = "steps.";
 
     private final SpecificationSheet sheet;
+    private final List<Checklist.Item> known;
 
+    /** An editor that knows no items from before. */
     public TaskEditor(SpecificationSheet sheet) {
+        this(sheet, List.of());
+    }
+
+    /**
+     * An editor.
+     *
+     * @param known items in words of their own that the centre has used before: typed again, they come with all that they were set to
+     */
+    public TaskEditor(SpecificationSheet sheet, List<Checklist.Item> known) {
         this.sheet = sheet;
+        this.known = List.copyOf(known);
     }
 
     // ---- beginning
 
     /** Returns a new draft of a ready-made task. */
     public TaskDraft started(TaskStart start, String title, AnswerUnit unit) {
-        return new TaskDraft(start.on(sheet, title, OrderSchool.A, unit), unit, Map.of());
+        return started(start, title, OrderSchool.A, unit);
+    }
+
+    private TaskDraft started(TaskStart start, String title, OrderSchool school, AnswerUnit unit) {
+        TaskDraft draft = new TaskDraft(start.on(sheet, title, school, unit), unit, Map.of());
+        for (String addition : start.additions(sheet)) {
+            draft = added(draft, addition);
+        }
+        return draft;
     }
 
     /**
@@ -58,7 +79,8 @@ public final class TaskEditor {
      */
     public TaskDraft restarted(TaskDraft draft, TaskStart start, boolean keeps) {
         Practical now = draft.practical();
-        Practical fresh = start.on(sheet, now.title(), now.school(), draft.unit());
+        Practical fresh =
+                started(start, now.title(), now.school(), draft.unit()).practical();
         if (!keeps) {
             var scheme = new Scheme(
                     fresh.scheme().criteria(),
@@ -181,7 +203,7 @@ public final class TaskEditor {
         }
         Step step = steps.get(at);
         var before = new StepsBefore(steps.subList(0, at));
-        var setting = new DraftSetting(sheet, draft.unit(), before, Optional.of(before));
+        var setting = new DraftSetting(sheet, draft.unit(), known, before, Optional.of(before));
         steps.set(at, StepEditors.of(step).written(step, field, part, typed, setting));
         return draft.with(draft.practical().with(steps));
     }
@@ -276,6 +298,7 @@ public final class TaskEditor {
             var setting = new DraftSetting(
                     sheet,
                     after.unit(),
+                    known,
                     new StepsBefore(steps),
                     then < 0
                             ? Optional.empty()

@@ -26,6 +26,7 @@ public sealed interface Evidence
                 Evidence.MissingEntry,
                 Evidence.Item,
                 Evidence.GivenReason,
+                Evidence.Answer,
                 Evidence.Repeats,
                 Evidence.Target,
                 Evidence.JudgedFigure,
@@ -54,6 +55,11 @@ public sealed interface Evidence
 
     /** Returns whether something else explains it as well as its slips. */
     default boolean possible() {
+        return false;
+    }
+
+    /** Returns whether it says only that something was not written, which practice mode need not say at once. */
+    default boolean isUnwritten() {
         return false;
     }
 
@@ -87,6 +93,11 @@ public sealed interface Evidence
         }
 
         @Override
+        public boolean isUnwritten() {
+            return true;
+        }
+
+        @Override
         public boolean minor() {
             return what == Lack.ADJUSTABLE;
         }
@@ -106,6 +117,11 @@ public sealed interface Evidence
         public double credit() {
             return done && before.isEmpty() ? 1 : 0;
         }
+
+        @Override
+        public boolean isUnwritten() {
+            return !done;
+        }
     }
 
     /**
@@ -117,6 +133,41 @@ public sealed interface Evidence
         @Override
         public double credit() {
             return reasons.stream().filter(MatchedReason::found).count() / (double) reasons.size();
+        }
+
+        @Override
+        public boolean isUnwritten() {
+            return answer.isEmpty();
+        }
+    }
+
+    /**
+     * Answer beside the one that is right.
+     *
+     * @param asked key of what was asked, or its own words
+     * @param family in which answers that are chosen have their words; empty where they stand as written
+     * @param written as it stands on the sheet; empty where nothing does
+     * @param right as it would stand there
+     * @param remark key of what else there is to say of it; empty where nothing is
+     * @param credit share of the marks, 0 to 1
+     */
+    record Answer(String asked, String family, Optional<String> written, String right, String remark, double credit)
+            implements Evidence {
+
+        /** One that is right where it is among what is right, of which the first is said. */
+        public static Answer chosen(String asked, String family, Optional<String> written, List<String> right) {
+            boolean isRight = written.filter(right::contains).isPresent();
+            return new Answer(asked, family, written, isRight ? written.get() : right.get(0), "", isRight ? 1 : 0);
+        }
+
+        /** Returns the same with what else there is to say where it is answered and not right. */
+        public Answer remarking(String key) {
+            return credit == 1 || written.isEmpty() ? this : new Answer(asked, family, written, right, key, credit);
+        }
+
+        @Override
+        public boolean isUnwritten() {
+            return written.isEmpty();
         }
     }
 

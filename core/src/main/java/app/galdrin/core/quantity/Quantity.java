@@ -7,7 +7,11 @@ public enum Quantity implements Keyed {
     LENGTH("length"),
     ANGLE("angle"),
     /** Turns of a rod; written without a unit. */
-    COUNT("count");
+    COUNT("count"),
+    /** Torque of a fastener. */
+    TORQUE("torque"),
+    /** Air in a tyre or a spring. */
+    PRESSURE("pressure");
 
     private final String key;
 
@@ -25,8 +29,8 @@ public enum Quantity implements Keyed {
      * Returns a value in the unit of the core. Documents, readings and pages carry degrees and the core works in radians; here and in
      * {@link #toDocument} they turn.
      *
-     * @param documented in the unit of documents: mm, deg or a count
-     * @return mm, rad or a count
+     * @param documented in the unit of documents: mm, deg, a count, N·m or kPa
+     * @return mm, rad, a count, N·m or kPa
      */
     public double toCore(double documented) {
         return this == ANGLE ? Math.toRadians(documented) : documented;
@@ -35,8 +39,8 @@ public enum Quantity implements Keyed {
     /**
      * Returns a value in the unit of documents.
      *
-     * @param inCore in the unit of the core: mm, rad or a count
-     * @return mm, deg or a count
+     * @param inCore in the unit of the core: mm, rad, a count, N·m or kPa
+     * @return mm, deg, a count, N·m or kPa
      */
     public double toDocument(double inCore) {
         return this == ANGLE ? Math.toDegrees(inCore) : inCore;

@@ -3,15 +3,16 @@ package app.galdrin.core.quantity;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
- * Reads one length or angle as people write it: {@code 12,5}, {@code 1 3/16"}, {@code 1-3/16 in}, {@code 5' 1/2"},
- * {@code -0° 24'}, {@code 1°12'30"}. The grammar is that of {@code quantity.parse} in the record format: a sign for the
+ * Reads one quantity as people write it: {@code 12,5}, {@code 1 3/16"}, {@code 1-3/16 in}, {@code 5' 1/2"},
+ * {@code -0° 24'}, {@code 1°12'30"}, {@code 3 flats}, {@code 70 lbf ft}, {@code 2.4 bar}. The grammar of lengths and angles is that of {@code quantity.parse} in the record format: a sign for the
  * whole text, then one figure with or without a unit, or several figures with signs in falling order, none left out.
  */
 public final class QuantityParser {
 
-    /** Greatest size of a quantity that is accepted, millimetres, degrees or turns. */
+    /** Greatest size of a quantity that is accepted, in the unit of documents. */
     public static final double LARGEST = 1e6;
 
     private static final double FLATS_A_TURN = 6;
@@ -26,6 +27,28 @@ public final class QuantityParser {
             "marks", Unit.CAM_MARKS,
             "spline", Unit.SPLINES,
             "splines", Unit.SPLINES);
+
+    /** Units of torque by their letters; a workshop writes the two factors either way round, and often without the force. */
+    private static final Map<String, Unit> TWISTED = Map.ofEntries(
+            Map.entry("nm", Unit.NEWTON_METRE),
+            Map.entry("lbfft", Unit.POUND_FOOT),
+            Map.entry("ftlbf", Unit.POUND_FOOT),
+            Map.entry("lbft", Unit.POUND_FOOT),
+            Map.entry("ftlb", Unit.POUND_FOOT),
+            Map.entry("ftlbs", Unit.POUND_FOOT),
+            Map.entry("lbfin", Unit.POUND_INCH),
+            Map.entry("inlbf", Unit.POUND_INCH),
+            Map.entry("lbin", Unit.POUND_INCH),
+            Map.entry("inlb", Unit.POUND_INCH),
+            Map.entry("inlbs", Unit.POUND_INCH),
+            Map.entry("kgfm", Unit.KILOPOND_METRE),
+            Map.entry("mkgf", Unit.KILOPOND_METRE),
+            Map.entry("kgm", Unit.KILOPOND_METRE));
+
+    private static final Map<String, Unit> PRESSED = Map.of(
+            "bar", Unit.BAR,
+            "kpa", Unit.KILOPASCAL,
+            "psi", Unit.PSI);
 
     private static final Set<Unit> NO_WORDS = Set.of(Unit.FT, Unit.ARCSEC, Unit.TIMES);
 
@@ -77,7 +100,7 @@ public final class QuantityParser {
     }
 
     private QuantityText withWord(Figure figure) {
-        Optional<Unit> unit = unitOfWord(scan.word());
+        Optional<Unit> unit = unitOfWord(quantity == Quantity.TORQUE ? product() : scan.word());
         scan.spaces();
         if (unit.isEmpty()) {
             return new QuantityText.Rejection(TextFault.LEFT_OVER);
@@ -103,9 +126,27 @@ public final class QuantityParser {
                 : new QuantityText.ParsedQuantity(figure.value() * each, unit, figure.step() * each);
     }
 
+    /** Returns the letters of a product of two units, whatever parts them: {@code lbf·ft}, {@code ft-lb}, {@code N m}. */
+    private String product() {
+        StringBuilder letters = new StringBuilder(scan.word());
+        int afterFirst = scan.position();
+        scan.spaces();
+        scan.take("\u00b7\u22c5.*-");
+        scan.spaces();
+        if (scan.atLetter()) {
+            return letters.append(scan.word()).toString();
+        }
+        scan.back(afterFirst);
+        return letters.toString();
+    }
+
     /** The words of the grammar; feet and seconds of arc have signs only. */
     private static Optional<Unit> unitOfWord(String word) {
-        return Optional.ofNullable(COUNTED.get(word)).or(() -> Unit.ofKey(word).filter(u -> !NO_WORDS.contains(u)));
+        return Stream.of(COUNTED, TWISTED, PRESSED)
+                .filter(words -> words.containsKey(word))
+                .map(words -> words.get(word))
+                .findFirst()
+                .or(() -> Unit.ofKey(word).filter(u -> !NO_WORDS.contains(u)));
     }
 
     private QuantityText withSigns(Figure figure) {
@@ -151,7 +192,7 @@ public final class QuantityParser {
     }
 
     private Optional<Unit> takeSign() {
-        if (quantity == Quantity.COUNT) {
+        if (quantity != Quantity.LENGTH && quantity != Quantity.ANGLE) {
             return Optional.empty();
         }
         boolean length = quantity == Quantity.LENGTH;
@@ -173,7 +214,7 @@ public final class QuantityParser {
             case DEG -> Unit.ARCMIN;
             case ARCMIN -> Unit.ARCSEC;
             // nothing is smaller: the answer is a unit that no sign of the same quantity gives after it
-            case IN, MM, ARCSEC, TURNS, FLATS, CAM_MARKS, SPLINES, TIMES -> Unit.MM;
+            default -> Unit.MM;
         };
     }
 }

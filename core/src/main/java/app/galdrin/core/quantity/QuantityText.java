@@ -10,9 +10,9 @@ public sealed interface QuantityText {
     /**
      * A text that is a quantity.
      *
-     * @param value millimetres or degrees, in size at most {@link QuantityParser#LARGEST}
+     * @param value in the unit of documents of its quantity, in size at most {@link QuantityParser#LARGEST}
      * @param unit the unit of the first figure, or the default unit
-     * @param step one unit of the last place as written, in millimetres or degrees, positive: 12.5 mm has 0.1, 3/16" has
+     * @param step one unit of the last place as written, likewise, positive: 12.5 mm has 0.1, 3/16" has
      *     1/16 in, 0°24' has 1'
      */
     record ParsedQuantity(double value, Unit unit, double step) implements QuantityText {}

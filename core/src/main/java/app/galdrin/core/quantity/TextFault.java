@@ -19,7 +19,9 @@ public enum TextFault implements Keyed {
     NO_SENSE("noSense"),
     TOO_SMALL("tooSmall"),
     TOO_GREAT("tooGreat"),
-    NOT_A_CHOICE("notAChoice");
+    NOT_A_CHOICE("notAChoice"),
+    NOT_SEVENTEEN("notSeventeen"),
+    NOT_IN_NUMBER("notInNumber");
 
     private final String key;
 

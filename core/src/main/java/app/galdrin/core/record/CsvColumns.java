@@ -167,6 +167,8 @@ public final class CsvColumns {
             case LENGTH -> Unit.MM;
             case ANGLE -> Unit.DEG;
             case COUNT -> Unit.TURNS;
+            case TORQUE -> Unit.NEWTON_METRE;
+            case PRESSURE -> Unit.KILOPASCAL;
         };
     }
 

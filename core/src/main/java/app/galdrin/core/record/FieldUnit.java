@@ -28,7 +28,7 @@ public enum FieldUnit {
         return switch (quantity) {
             case LENGTH -> LENGTH;
             case ANGLE -> ANGLE;
-            case COUNT -> NUMBER;
+            case COUNT, TORQUE, PRESSURE -> NUMBER;
         };
     }
 

@@ -40,7 +40,8 @@ public final class Apprentice {
         this.sheet = new Sheet(assignment);
     }
 
-    Assignment assignment() {
+    /** Returns the task on its vehicle and in its bay. */
+    public Assignment assignment() {
         return assignment;
     }
 

@@ -1,9 +1,8 @@
 package app.galdrin.core.simulated;
 
-import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.procedure.Truth;
-import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.sitting.LineKey;
+import app.galdrin.core.task.AnswerKind;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Step;
 import com.google.auto.service.AutoService;
@@ -23,22 +22,12 @@ public final class ChecklistWriter implements StepWriter {
         var list = (Checklist) step;
         for (Checklist.Item item : list.items()) {
             if (!habit.leftOut().contains(item.id())) {
-                apprentice.pen().write(LineKey.of(list.id(), item.id()), written(item.asks()));
+                apprentice.pen().write(LineKey.of(list.id(), item.id()), AnswerKind.example(item.asks()));
                 if (!item.why().isEmpty()) {
                     apprentice.pen().write(LineKey.of(list.id(), item.whyLine()), reasons(item));
                 }
             }
         }
-    }
-
-    private static String written(AnswerType asks) {
-        if (asks instanceof AnswerType.Amount number) {
-            return QuantityFormat.decimal((number.least() + number.most()) / 2, 2, false);
-        }
-        if (asks instanceof AnswerType.Choice choice) {
-            return choice.options().get(0);
-        }
-        return AnswerType.Tick.DONE;
     }
 
     /** Each by its first word. */

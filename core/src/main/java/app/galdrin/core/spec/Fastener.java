@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
  * Fastener that is slackened to adjust and tightened after it.
  *
  * @param name as the sheet names it, one of a kind on it
+ * @param use what it holds; empty where the sheet does not say
  * @param thread a metric thread such as {@code M12 × 1.25}; empty where the sheet does not give it
  * @param least tightening torque, N·m; empty, with most, where nobody knows: then it is not confirmed and the instructor is called
  * @param most N·m, not below least
@@ -17,6 +18,7 @@ import java.util.regex.Pattern;
  */
 public record Fastener(
         String name,
+        Optional<FastenerUse> use,
         Optional<String> thread,
         OptionalDouble least,
         OptionalDouble most,
@@ -30,6 +32,12 @@ public record Fastener(
     private static final double LEAST_OF_USUAL = 0.2;
 
     private static final double MOST_OF_USUAL = 3;
+
+    /** Share of a torque that a hand wrench may be off when it is calibrated [ISO6789]. */
+    private static final double WRENCH = 0.04;
+
+    /** N·m by which a figure in another unit may be rounded. */
+    private static final double ROUNDING = 0.5;
 
     private static final Pattern METRIC = Pattern.compile("[Mm]\\s?([0-9]{1,2})(\\s?[x×]\\s?[0-9](\\.[0-9]{1,2})?)?");
 
@@ -57,6 +65,23 @@ public record Fastener(
     public static boolean plausible(double torque, double thread) {
         double usual = USUAL * thread * thread * thread;
         return torque >= LEAST_OF_USUAL * usual && torque <= MOST_OF_USUAL * usual;
+    }
+
+    /** Returns whether nobody knows its torque. */
+    public boolean isUnknown() {
+        return least.isEmpty() && most.isEmpty();
+    }
+
+    /**
+     * Returns whether a torque is what its data asks for. A single figure is met within what a wrench is good for, {@value #WRENCH} of it.
+     *
+     * @param torque N·m
+     */
+    public boolean isMet(double torque) {
+        double from = least.orElse(most.orElse(Double.POSITIVE_INFINITY));
+        double to = most.orElse(from);
+        double allowance = from == to ? WRENCH * from : ROUNDING;
+        return torque >= from - allowance && torque <= to + allowance;
     }
 
     /** Returns whether one of its torques is not what its thread usually takes. */

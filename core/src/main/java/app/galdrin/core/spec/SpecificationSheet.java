@@ -118,4 +118,18 @@ public record SpecificationSheet(
                 ? List.of()
                 : adjusters.stream().filter(a -> a.moves(adjustment)).toList();
     }
+
+    /** Returns the fasteners that hold such a part, in the order of the sheet. */
+    public List<Fastener> fasteners(FastenerUse use) {
+        return fasteners.stream().filter(f -> f.use().equals(Optional.of(use))).toList();
+    }
+
+    /** Returns what its fasteners hold, each once, in the order of {@link FastenerUse}. */
+    public List<FastenerUse> fastenerUses() {
+        return fasteners.stream()
+                .flatMap(f -> f.use().stream())
+                .distinct()
+                .sorted()
+                .toList();
+    }
 }

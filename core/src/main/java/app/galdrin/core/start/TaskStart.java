@@ -19,6 +19,7 @@ import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReadyList;
 import app.galdrin.core.task.ReferenceRule;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Scheme;
@@ -33,32 +34,59 @@ import java.util.Optional;
 /** Ready-made practicals to begin from. */
 public enum TaskStart implements Keyed {
     TOE("toe", MeasureStart.TOE),
+    TAPE("tape", MeasureStart.of("treadTape", Measurand.TOE)),
+    PLATES("plates", MeasureStart.of("plates", Measurand.TOE)),
+    GAUGES("gauges", MeasureStart.of("flags", Measurand.TOE)),
+    FOUR_WHEELS(
+            "fourWheels",
+            MeasureStart.of("strings", Measurand.TOE, Measurand.THRUST).onBothAxles()),
+    CAMBER("camber", MeasureStart.of("inclinometer", Measurand.CAMBER).onBothAxles()),
+    CASTER("caster", MeasureStart.CASTER),
     CAMBER_AND_TOE("camberAndToe", MeasureStart.CAMBER, MeasureStart.TOE),
     FULL_FRONT("fullFront", MeasureStart.CASTER, MeasureStart.CAMBER, MeasureStart.TOE),
-    BEAM_AXLE("beamAxle", MeasureStart.BEAM_CASTER, MeasureStart.BEAM_KPI, MeasureStart.BEAM_TOE);
+    WHEEL_HEADS(
+            "wheelHeads",
+            MeasureStart.of("wheelHeads", Measurand.CAMBER, Measurand.TOE, Measurand.THRUST)
+                    .onBothAxles()),
+    BEAM_AXLE("beamAxle", MeasureStart.BEAM_CASTER, MeasureStart.BEAM_KPI, MeasureStart.BEAM_TOE),
+    /** All steps of the work, from the briefing to the road test: the bench adds those around the measuring. */
+    WHOLE_JOB("wholeJob", MeasureStart.CASTER, MeasureStart.CAMBER, MeasureStart.TOE);
 
     /**
      * Measurement of a start: figures and procedure.
      *
      * @param measurands the first names the step
+     * @param bothAxles whether the rear axle is measured as well
      */
-    private record MeasureStart(String procedure, List<Measurand> measurands) {
-        static final MeasureStart CASTER = new MeasureStart("sweep", List.of(Measurand.CASTER));
-        static final MeasureStart CAMBER = new MeasureStart("inclinometerZeroed", List.of(Measurand.CAMBER));
-        static final MeasureStart TOE = new MeasureStart("strings", List.of(Measurand.TOE));
-        static final MeasureStart BEAM_CASTER =
-                new MeasureStart("protractor", List.of(Measurand.CASTER, Measurand.KINGPIN_TWIST));
-        static final MeasureStart BEAM_KPI = new MeasureStart("protractorKpi", List.of(Measurand.KPI));
-        static final MeasureStart BEAM_TOE = new MeasureStart("longBars", List.of(Measurand.TOE));
+    private record MeasureStart(String procedure, List<Measurand> measurands, boolean bothAxles) {
+        static final MeasureStart CASTER = of("sweep", Measurand.CASTER);
+        static final MeasureStart CAMBER = of("inclinometerZeroed", Measurand.CAMBER);
+        static final MeasureStart TOE = of("strings", Measurand.TOE);
+        static final MeasureStart BEAM_CASTER = of("protractor", Measurand.CASTER, Measurand.KINGPIN_TWIST);
+        static final MeasureStart BEAM_KPI = of("protractorKpi", Measurand.KPI);
+        static final MeasureStart BEAM_TOE = of("longBars", Measurand.TOE);
+
+        static MeasureStart of(String procedure, Measurand... measurands) {
+            return new MeasureStart(procedure, List.of(measurands), false);
+        }
+
+        MeasureStart onBothAxles() {
+            return new MeasureStart(procedure, measurands, true);
+        }
 
         Measure measure() {
             Procedure measured = Procedures.of(procedure).withRunOutTakenOff();
             List<FigureId> figures = measurands.stream()
-                    .flatMap(m -> usualFigures(measured, m).stream())
+                    .flatMap(m -> (bothAxles ? figures(measured, m) : usualFigures(measured, m)).stream())
                     .toList();
             return Measure.of(measurands.get(0).key(), measured, figures, REPEATS);
         }
     }
+
+    private static final String TIGHTENING = "tightening";
+
+    private static final List<String> AROUND_THE_MEASURING =
+            List.of("checklist:briefing", "jobCard", "condition", "standing", TIGHTENING, "roadTest");
 
     private static final int REPEATS = 2;
     private static final String ADJUST = "adjust";
@@ -94,7 +122,9 @@ public enum TaskStart implements Keyed {
         List<FigureId> limited =
                 figures.stream().filter(f -> sheet.limits(f).isPresent()).toList();
         List<Step> steps = new ArrayList<>();
-        steps.add(new Checklist("prepare", Checklist.PREPARATION));
+        if (this != WHOLE_JOB) {
+            steps.add(new Checklist("prepare", ReadyList.PREPARATION.items()));
+        }
         steps.addAll(measures);
         steps.add(new Work(
                 "work",
@@ -109,9 +139,12 @@ public enum TaskStart implements Keyed {
                         .flatMap(m -> m.figuresAndDifferences().stream())
                         .filter(f -> sheet.limits(f).isPresent())
                         .toList()));
-        steps.add(new Plan("plan", limited));
-        steps.add(round(sheet, measures));
-        steps.add(new Checklist("closing", Checklist.CLOSING));
+        // where nothing can be moved, what is outside is judged, and the part is looked for
+        if (limited.stream().anyMatch(f -> isAdjustable(sheet, f))) {
+            steps.add(new Plan("plan", limited));
+            steps.add(round(sheet, measures));
+        }
+        steps.add(new Checklist("closing", ReadyList.CLOSING.items()));
         steps.add(new HandIn("handIn"));
         var bare = new Practical(
                 title,
@@ -125,6 +158,17 @@ public enum TaskStart implements Keyed {
                 Optional.empty(),
                 ReferenceRule.COMBINED);
         return withDefaults(bare, sheet);
+    }
+
+    /** Returns the keys of the steps that the bench adds to it on a vehicle, each at its usual place. */
+    public List<String> additions(SpecificationSheet sheet) {
+        if (this != WHOLE_JOB) {
+            return List.of();
+        }
+        return AROUND_THE_MEASURING.stream()
+                .filter(step ->
+                        !step.equals(TIGHTENING) || !sheet.fastenerUses().isEmpty())
+                .toList();
     }
 
     /** The same practical with the default marks of its steps on this vehicle. */
@@ -144,21 +188,29 @@ public enum TaskStart implements Keyed {
 
     /** Returns what is wanted of a measurand on the front axle: the sum where there is one, then what it is made of. */
     public static List<FigureId> usualFigures(Procedure procedure, Measurand measurand) {
+        return figures(procedure, measurand).stream()
+                .filter(f -> f.axle().map(axle -> axle == Axle.FRONT).orElse(true))
+                .toList();
+    }
+
+    /** The same on both axles. */
+    private static List<FigureId> figures(Procedure procedure, Measurand measurand) {
         return procedure.sees().stream()
                 .filter(f -> f.measurand().base() == measurand && f.measurand().form() != Measurand.Form.DIFFERENCE)
-                .filter(f -> f.axle().map(axle -> axle == Axle.FRONT).orElse(true))
                 .sorted(Comparator.comparing((FigureId f) -> f.measurand().form() != Measurand.Form.SUM)
                         .thenComparing(Comparator.naturalOrder()))
                 .toList();
     }
 
-    /** Reads again what can be adjusted; where nothing can, the last measurement. */
+    private static boolean isAdjustable(SpecificationSheet sheet, FigureId figure) {
+        return sheet.adjustable(figure.adjustment()) != Adjustable.NO;
+    }
+
+    /** Reads again what can be adjusted. */
     private static Round round(SpecificationSheet sheet, List<Measure> measures) {
-        List<Measure> adjustable = measures.stream()
-                .filter(m -> m.figures().stream().anyMatch(f -> sheet.adjustable(f.adjustment()) != Adjustable.NO))
+        List<Measure> again = measures.stream()
+                .filter(m -> m.figures().stream().anyMatch(f -> isAdjustable(sheet, f)))
                 .toList();
-        List<Measure> again =
-                adjustable.isEmpty() ? measures.subList(measures.size() - 1, measures.size()) : adjustable;
         return new Round(ADJUST, again.stream().map(m -> Round.again(ADJUST, m)).toList(), ROUNDS);
     }
 }

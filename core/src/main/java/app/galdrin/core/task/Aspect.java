@@ -16,6 +16,8 @@ public enum Aspect implements Keyed {
     /** The order in which parts were moved. */
     ORDER("order", 0.5),
     AS_LEFT("asLeft", 1),
+    /** Answers to what was asked. */
+    ANSWER("answer", 0.5),
     /** Time of the work, where it has a limit. */
     TIME("time", 0.5);
 

@@ -1,9 +1,11 @@
 package app.galdrin.core.task;
 
 import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.SpecificationSheet;
 import com.google.auto.service.AutoService;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -13,29 +15,13 @@ import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
 /**
- * Things to be done and ticked: condition, standing, set-up, closing.
+ * Things to be done and ticked: briefing, condition, set-up, closing.
  *
  * @param items in the order in which they are done
  */
 public record Checklist(String id, List<Item> items) implements Step {
 
     public static final String KIND = "checklist";
-
-    /** The short preparation of a practical; the two safety-critical items concern lifting and what is underfoot. */
-    public static final List<Item> PREPARATION = List.of(
-            new Item("protection", false, false),
-            new Item("condition", false, false),
-            new Item("standsAndChocks", true, false),
-            new Item("wheelsOnPlates", false, false),
-            new Item("clearFloor", true, false),
-            new Item("steeringStraight", false, false));
-
-    /** Checklist before a vehicle is given back; final torque and the second look concern everybody's safety. */
-    public static final List<Item> CLOSING = List.of(
-            new Item("lockNutsTight", true, false),
-            new Item("rereadAfterTightening", false, false),
-            new Item("gaitersAndPins", false, false),
-            new Item("chocksAndToolsAway", false, false));
 
     /** Pattern of the id of an item. */
     public static final String ITEM = "[a-zA-Z0-9.]{1,60}";
@@ -73,7 +59,7 @@ public record Checklist(String id, List<Item> items) implements Step {
 
         /** One to tick that the program has words for. */
         public Item(String id, boolean critical, boolean witnessed, boolean inTurn, List<Reason> why) {
-            this(id, critical, witnessed, inTurn, why, Optional.empty(), false, ItemAnswer.TICK.usual());
+            this(id, critical, witnessed, inTurn, why, Optional.empty(), false, AnswerKind.TICK.usual());
         }
 
         public Item(String id, boolean critical, boolean witnessed) {
@@ -82,7 +68,12 @@ public record Checklist(String id, List<Item> items) implements Step {
 
         /** One to tick in words of the task's own. */
         public static Item own(String id, String words) {
-            return new Item(id, false, false, false, List.of(), Optional.of(words), false, ItemAnswer.TICK.usual());
+            return new Item(id, false, false, false, List.of(), Optional.of(words), false, AnswerKind.TICK.usual());
+        }
+
+        /** Returns the same under another id. */
+        public Item named(String other) {
+            return new Item(other, critical, witnessed, inTurn, why, words, optional, asks);
         }
 
         /** Returns its own words, or the key of those that the program has. */
@@ -113,12 +104,6 @@ public record Checklist(String id, List<Item> items) implements Step {
 
     public Checklist {
         items = List.copyOf(items);
-    }
-
-    /** Returns whether all of it is of the closing list, which has something. */
-    public boolean isClosing() {
-        List<String> closing = CLOSING.stream().map(Item::id).toList();
-        return !items.isEmpty() && items.stream().allMatch(i -> closing.contains(i.id()));
     }
 
     @Override
@@ -192,7 +177,7 @@ public record Checklist(String id, List<Item> items) implements Step {
                 json.writeBooleanProperty("optional", true);
             }
             if (!item.isTick()) {
-                ItemAnswer.write(json, item.asks());
+                AnswerKind.write(json, item.asks());
             }
             json.writeEndObject();
         }
@@ -203,19 +188,30 @@ public record Checklist(String id, List<Item> items) implements Step {
         faults.only(json, Set.of("id", "kind", "items"));
         List<Item> items = new ArrayList<>();
         for (JsonObject item : faults.objects(json, "items", Practical.MOST_LINES)) {
-            faults.only(item, Set.of("id", "critical", "witnessed", "inTurn", "why", "words", "optional", "asks"));
-            boolean why = item.has("why");
-            items.add(new Item(
-                    faults.text(item, "id", why ? LONGEST_KEY - Item.WHY.length() : LONGEST_KEY),
-                    faults.flag(item, "critical"),
-                    faults.flag(item, "witnessed"),
-                    faults.flag(item, "inTurn"),
-                    why ? Reason.read(item, faults) : List.of(),
-                    item.has("words") ? Optional.of(faults.text(item, "words", LONGEST_WORDS)) : Optional.empty(),
-                    faults.flag(item, "optional"),
-                    ItemAnswer.ofItem(item, faults)));
+            items.add(item(item, faults));
         }
         return new Checklist(id, items);
+    }
+
+    private static Item item(JsonObject item, TaskFaults faults) {
+        faults.only(item, Set.of("id", "critical", "witnessed", "inTurn", "why", "words", "optional", "asks"));
+        boolean why = item.has("why");
+        return new Item(
+                faults.text(item, "id", why ? LONGEST_KEY - Item.WHY.length() : LONGEST_KEY),
+                faults.flag(item, "critical"),
+                faults.flag(item, "witnessed"),
+                faults.flag(item, "inTurn"),
+                why ? Reason.read(item, faults) : List.of(),
+                item.has("words") ? Optional.of(faults.text(item, "words", LONGEST_WORDS)) : Optional.empty(),
+                faults.flag(item, "optional"),
+                AnswerKind.read(item, faults));
+    }
+
+    /** Returns the items of an object with the member {@code items}, written as documents have them, as far as they can be read. */
+    public static List<Item> items(String document) {
+        return JsonLines.object(document.getBytes(StandardCharsets.UTF_8))
+                .map(json -> read("", json, new TaskFaults()).items())
+                .orElse(List.of());
     }
 
     /** Kind in documents. */

@@ -4,6 +4,7 @@ import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.procedure.Place;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One thing to write in a step.
@@ -17,6 +18,7 @@ import java.util.Optional;
  * @param place the place on the drawing it is written at
  * @param needless the line whose answer makes this one needless, and that answer
  * @param optional whether it may be left empty: a step is complete without it
+ * @param calls answers that call the instructor
  */
 public record Line(
         String id,
@@ -27,14 +29,16 @@ public record Line(
         Optional<FigureId> figure,
         Optional<Place> place,
         Optional<Needless> needless,
-        boolean optional) {
+        boolean optional,
+        Set<String> calls) {
 
     /** An answer on another line of the step that leaves nothing to write on this one. */
     public record Needless(String line, String answer) {}
 
     /** A line that is written once. */
     public static Line of(String id, AnswerType answer) {
-        return new Line(id, answer, false, false, false, Optional.empty(), Optional.empty(), Optional.empty(), false);
+        return new Line(
+                id, answer, false, false, false, Optional.empty(), Optional.empty(), Optional.empty(), false, Set.of());
     }
 
     /** A line to tick. */
@@ -48,12 +52,13 @@ public record Line(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
-                false);
+                false,
+                Set.of());
     }
 
     /** The same with what it guards: whether it has to pass, and whether the instructor has to see it. */
     public Line guarding(boolean hasToPass, boolean hasToBeSeen) {
-        return new Line(id, answer, repeated, hasToPass, hasToBeSeen, figure, place, needless, optional);
+        return new Line(id, answer, repeated, hasToPass, hasToBeSeen, figure, place, needless, optional, calls);
     }
 
     static Line reading(Place place) {
@@ -66,12 +71,14 @@ public record Line(
                 Optional.empty(),
                 Optional.of(place),
                 Optional.empty(),
-                false);
+                false,
+                Set.of());
     }
 
     /** The same, about a figure. */
     public Line about(FigureId about) {
-        return new Line(id, answer, repeated, critical, witnessed, Optional.of(about), place, needless, optional);
+        return new Line(
+                id, answer, repeated, critical, witnessed, Optional.of(about), place, needless, optional, calls);
     }
 
     /** The same, needless where another line of the step is answered so. */
@@ -85,11 +92,17 @@ public record Line(
                 figure,
                 place,
                 Optional.of(new Needless(line, answered)),
-                optional);
+                optional,
+                calls);
+    }
+
+    /** The same, which calls the instructor by one of these answers. */
+    public Line calling(String... answers) {
+        return new Line(id, answer, repeated, critical, witnessed, figure, place, needless, optional, Set.of(answers));
     }
 
     /** The same, which may be left empty. */
     public Line optionally() {
-        return new Line(id, answer, repeated, critical, witnessed, figure, place, needless, true);
+        return new Line(id, answer, repeated, critical, witnessed, figure, place, needless, true, calls);
     }
 }

@@ -37,7 +37,8 @@ public record Reason(List<String> words) {
                         .find());
     }
 
-    static List<Reason> read(JsonObject item, TaskFaults faults) {
+    /** Reads the member {@code why}. */
+    public static List<Reason> read(JsonObject item, TaskFaults faults) {
         List<Reason> reasons = new ArrayList<>();
         for (JsonObject reason : faults.objects(item, "why", MOST)) {
             faults.only(reason, Set.of("words"));
@@ -49,7 +50,8 @@ public record Reason(List<String> words) {
         return reasons;
     }
 
-    static void write(JsonGenerator json, List<Reason> reasons) {
+    /** Writes reasons as the member {@code why}. */
+    public static void write(JsonGenerator json, List<Reason> reasons) {
         json.writeArrayPropertyStart("why");
         for (Reason reason : reasons) {
             json.writeStartObject();

@@ -33,6 +33,8 @@ public enum TaskFaultCode implements Keyed {
     NO_ASPECT("noAspect"),
     /** A figure of a reading without full marks up to anywhere. */
     NO_BAND("noBand"),
+    /** No fastener of the vehicle holds what is to be tightened. */
+    NO_FASTENER("noFastener"),
     NO_STEPS("noSteps");
 
     private final String key;

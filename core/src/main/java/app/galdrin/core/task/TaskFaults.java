@@ -131,6 +131,22 @@ public final class TaskFaults {
         return known.orElse(otherwise);
     }
 
+    /** Reads a list of at least one of these words, each once. */
+    public <T extends Keyed> List<T> words(JsonObject json, String name, T[] words) {
+        List<T> found = new ArrayList<>();
+        for (Object element : list(json, name, words.length)) {
+            Optional<T> known = element instanceof String key ? Keyed.find(words, key) : Optional.empty();
+            if (known.isEmpty()) {
+                member(name, TaskFaultCode.UNKNOWN, element);
+            } else if (found.contains(known.get())) {
+                member(name, TaskFaultCode.TWICE, element);
+            } else {
+                found.add(known.get());
+            }
+        }
+        return found;
+    }
+
     /** A list of figures by key. */
     public List<FigureId> figures(JsonObject json, String name, int most) {
         List<FigureId> figures = new ArrayList<>();

@@ -98,7 +98,7 @@ public record Work(String id, List<Item> asked, List<Target> targets) implements
         Unit unit = switch (step.unit().quantity()) {
             case LENGTH -> Unit.MM;
             case ANGLE -> Unit.DEG;
-            case COUNT -> Unit.TIMES;
+            case COUNT, TORQUE, PRESSURE -> Unit.TIMES;
         };
         return new AnswerType.Amount(unit.quantity(), unit, step.least(), step.most());
     }

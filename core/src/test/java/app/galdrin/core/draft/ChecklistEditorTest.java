@@ -8,11 +8,13 @@ import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.AnswerKind;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Checklist.Item;
-import app.galdrin.core.task.ItemAnswer;
 import app.galdrin.core.task.Line;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReadyList;
+import app.galdrin.core.task.Step;
 import app.galdrin.core.task.TaskDocument;
 import java.util.List;
 import java.util.Map;
@@ -72,6 +74,8 @@ class ChecklistEditorTest {
             value = {
                 "asks.own1=number | number mm 0.0 1000.0",
                 "asks.own1=number; unit.own1=deg; most.own1=90; least.own1=-12,5 | number deg -12.5 90.0",
+                "asks.own1=number; unit.own1=bar; most.own1=3.5; least.own1=2 | number bar 200.0 350.0",
+                "asks.own1=number; most.own1=160; unit.own1=N·m | number N·m 0.0 160.0",
                 "asks.own1=choice; options.own1=dry, wet, icy | choice [dry, wet, icy]",
                 "asks.own1=choice | choice [yes, no]",
                 "asks.own1=text | text",
@@ -82,7 +86,7 @@ class ChecklistEditorTest {
         write("own=Something");
         write(fields.split("; "));
         var asks = item("own1").asks();
-        String said = ItemAnswer.of(asks).key();
+        String said = AnswerKind.of(asks).key();
         if (asks instanceof AnswerType.Amount number) {
             said += " " + number.defaultUnit().key() + " " + number.least() + " " + number.most();
         }
@@ -143,7 +147,8 @@ class ChecklistEditorTest {
 
     @Test
     void itemsStand_whereTheyArePut_andAReadyOneComesBackAtItsTurn() {
-        List<String> ready = Checklist.PREPARATION.stream().map(Item::id).toList();
+        List<String> ready =
+                ReadyList.PREPARATION.items().stream().map(Item::id).toList();
         assertEquals(String.join(" ", ready), order());
         write("own=Something", "place.own1=2");
         assertEquals("protection own1 condition", order().substring(0, "protection own1 condition".length()));
@@ -152,6 +157,41 @@ class ChecklistEditorTest {
         assertTrue(order().contains("wheelsOnPlates"));
         write("item.standsAndChocks=off");
         assertTrue(order().contains("standsAndChocks"), "somebody can be hurt without it");
+    }
+
+    /** Typed again, whatever its capitals, an item comes with all that it was set to in another task. */
+    @Test
+    void anItemUsedBefore_comesAsItWasSet() {
+        write("own=Tread depth", "asks.own1=number", "most.own1=12", "must.own1=on", "why.own1=grip");
+        List<Item> known = Checklist.items(
+                "{\"items\":[{\"id\":\"own9\",\"words\":\"Tread depth\",\"critical\":true,\"why\":[{\"words\":[\"grip\"]}],"
+                        + "\"asks\":{\"kind\":\"number\",\"unit\":\"mm\",\"least\":0,\"most\":12}}]}");
+        var editor = new TaskEditor(Vehicles.van(), known);
+        TaskDraft other = editor.written(
+                editor.started(TaskStart.TOE, "Toe", AnswerUnit.DEGREES), Map.of("steps.prepare.own", "tread DEPTH"));
+        Checklist list = other.practical().of(Checklist.class).findFirst().orElseThrow();
+        assertEquals(item("own1"), list.items().get(list.items().size() - 1));
+        assertEquals(List.of(), Checklist.items("no list"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"checklist:prepare, PREPARATION", "checklist:closing, CLOSING", "checklist:briefing, BRIEFING"})
+    void aListStaysItsKind_withItemsOfItsOwn(String addition, ReadyList kind) {
+        Practical before = draft.practical();
+        draft = EDITOR.added(draft, addition);
+        String id = draft.practical().steps().stream()
+                .map(Step::id)
+                .filter(step -> before.step(step).isEmpty())
+                .findFirst()
+                .orElseThrow();
+        String last = kind.items().get(kind.items().size() - 1).id();
+        draft = EDITOR.written(draft, Map.of("steps." + id + ".own", "Key in the office"));
+        draft = EDITOR.written(draft, Map.of("steps." + id + ".item." + last, "off"));
+        Checklist list = (Checklist) draft.practical().step(id).orElseThrow();
+        assertEquals(kind, ReadyList.of(list));
+        assertEquals(kind.items().size(), list.items().size(), "one more, and one less");
+        assertEquals(
+                kind, ReadyList.of(new Checklist("list", list.items())), "told by its items where its name does not");
     }
 
     /** Words, must pass and what is asked are the program's to say of a ready-made item. */

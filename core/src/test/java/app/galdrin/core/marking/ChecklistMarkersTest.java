@@ -14,10 +14,10 @@ import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.sitting.WrittenValue;
 import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.AnswerKind;
 import app.galdrin.core.task.Assignment;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Checklist.Item;
-import app.galdrin.core.task.ItemAnswer;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.Reason;
 import app.galdrin.core.task.SchemeDefaults;
@@ -146,9 +146,9 @@ class ChecklistMarkersTest {
                 List.of(),
                 Optional.of("Tread depth, left front"),
                 false,
-                ItemAnswer.number(Unit.MM, 0, 12));
+                AnswerKind.number(Unit.MM, 0, 12));
         var photo =
-                new Item("own2", false, false, false, List.of(), Optional.of("Plate"), true, ItemAnswer.TICK.usual());
+                new Item("own2", false, false, false, List.of(), Optional.of("Plate"), true, AnswerKind.TICK.usual());
         var list = new Checklist("prepare", List.of(depth, photo));
         var sheet = new Sheet(Assignment.of(practical().with(List.<Step>of(list)), Vehicles.van()));
         assertEquals(new Sheet.Progress(0, 1), sheet.progress(list, Answers.none()));

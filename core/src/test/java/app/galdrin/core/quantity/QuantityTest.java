@@ -148,6 +148,55 @@ class QuantityTest {
         assertEquals(reading, display.reading(Math.abs(degrees)));
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "45, N·m, 45",
+        "45 N·m, N·m, 45",
+        "45, lbf·ft, 61.011808",
+        "'4,5 kgf·m', N·m, 44.129925",
+        "45Nm, N·m, 45",
+        "70 lbf·ft, N·m, 94.907256",
+        "33 ft lb, N·m, 44.741992",
+        "33 lbf-ft, N·m, 44.741992",
+        "62 1/2 ft-lb, N·m, 84.738621",
+        "840 lbf·in, N·m, 94.907256",
+        "400 in.lb, N·m, 45.193932",
+        "1250 nm, N·m, 1250",
+        "2.4 bar, kPa, 240",
+        "'2,4', bar, 240",
+        "35 psi, kPa, 241.316505",
+        "240 kPa, psi, 240",
+    })
+    void torqueAndPressure_inTheUnitsOfTheWorkshop(String text, String defaultUnit, double value) {
+        Unit unit = Unit.ofKey(defaultUnit).orElseThrow();
+        assertEquals(value, readBack(text, unit.quantity(), unit), 1e-6);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "torque|Nm|NOT_A_FIGURE",
+                "torque|4 5 Nm|LEFT_OVER",
+                "torque|1,250 Nm|THOUSANDS_COMMA",
+                "torque|45 stone|LEFT_OVER",
+                "torque|45 N|LEFT_OVER",
+                "torque|45 N·|LEFT_OVER",
+                "torque|45..5|NOT_A_FIGURE",
+                "torque|45 Nm 5|LEFT_OVER",
+                "torque|45 bar|WRONG_UNIT",
+                "torque|45°|WRONG_UNIT",
+                "pressure|35 lbf ft|LEFT_OVER",
+                "pressure|2.4 bar g|LEFT_OVER",
+                "pressure|35 mm|WRONG_UNIT",
+            })
+    void whatIsNoTorqueAndNoPressure(String quantity, String text, TextFault fault) {
+        Unit unit = quantity.equals("torque") ? Unit.NEWTON_METRE : Unit.BAR;
+        var read =
+                assertInstanceOf(QuantityText.Rejection.class, QuantityParser.parse(text, unit.quantity(), unit), text);
+        assertEquals(fault, read.reason());
+    }
+
     @Test
     void aDoubt_isInDegreesOrInMinutesAlone() {
         assertEquals("0.042°", AngleDisplay.DEGREES.doubt(0.0416));

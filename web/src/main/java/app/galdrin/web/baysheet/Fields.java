@@ -7,8 +7,10 @@ import app.galdrin.core.answer.LineText;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityFormat;
+import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
+import app.galdrin.core.spec.VehicleIdentification;
 import app.galdrin.core.task.Line;
 import app.galdrin.web.sitting.Entry;
 import app.galdrin.web.sitting.Log;
@@ -116,6 +118,10 @@ public final class Fields {
         if (answer instanceof AnswerType.ShortText) {
             return "";
         }
+        if (answer instanceof AnswerType.VehicleNumber) {
+            boolean matches = VehicleIdentification.checkDigitMatches(entry.written());
+            return words.text(matches ? "vehicleNumber.matches" : "vehicleNumber.differs", entry.written());
+        }
         if (entry.value() == null) {
             return chosen(entry.written(), answer, words);
         }
@@ -136,9 +142,12 @@ public final class Fields {
         if (amount.quantity() == Quantity.LENGTH) {
             return words.length(value);
         }
+        if (amount.defaultUnit() == Unit.TIMES) {
+            return QuantityFormat.length(value);
+        }
         return amount.quantity() == Quantity.ANGLE
                 ? words.angleRead(value)
-                : QuantityFormat.length(value) + " "
+                : QuantityFormat.length(value / amount.defaultUnit().factor()) + " "
                         + words.text("unit." + amount.defaultUnit().key());
     }
 

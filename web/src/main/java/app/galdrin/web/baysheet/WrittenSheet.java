@@ -131,7 +131,7 @@ public final class WrittenSheet {
         List<Evidence> all = Marker.mark(assignment, answers(), References.none()).lines().stream()
                 .filter(l -> l.criterion().step().equals(step.id()))
                 .flatMap(l -> l.evidence().stream())
-                .filter(e -> !(e instanceof Evidence.MissingEntry))
+                .filter(e -> !e.isUnwritten())
                 .toList();
         return speech.evidence().tell(all);
     }

@@ -11,6 +11,7 @@
             "library",
             "marking",
             "marksheet",
+            "papers",
             "sitting",
             "sketch",
             "task",

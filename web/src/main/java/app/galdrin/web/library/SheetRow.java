@@ -3,6 +3,7 @@ package app.galdrin.web.library;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.spec.Fastener;
+import app.galdrin.core.spec.FastenerUse;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.Stance;
@@ -53,6 +54,7 @@ record SheetRow(
             UUID sheetId,
             String name,
             int ordinal,
+            @Nullable FastenerUse use,
             @Nullable String thread,
             OptionalDouble leastTorque,
             OptionalDouble mostTorque,
@@ -62,6 +64,7 @@ record SheetRow(
         Fastener toFastener() {
             return new Fastener(
                     name,
+                    Optional.ofNullable(use),
                     Optional.ofNullable(thread),
                     leastTorque,
                     mostTorque,
@@ -74,6 +77,7 @@ record SheetRow(
                     sheetId,
                     f.name(),
                     ordinal,
+                    f.use().orElse(null),
                     f.thread().orElse(null),
                     f.least(),
                     f.most(),

@@ -93,6 +93,9 @@ public class EvidenceWords {
         if (evidence instanceof Evidence.GivenReason e) {
             return why(e);
         }
+        if (evidence instanceof Evidence.Answer e) {
+            return answer(e);
+        }
         if (evidence instanceof ReadingEvidence e) {
             return reading(e, printed);
         }
@@ -191,7 +194,7 @@ public class EvidenceWords {
     }
 
     private String item(String id) {
-        return words.textOr("item." + id, "item.own", id);
+        return words.item(id);
     }
 
     private EvidenceText item(Evidence.Item e) {
@@ -209,6 +212,26 @@ public class EvidenceWords {
                         reason.found() ? "evidence.why.found" : "evidence.why.notFound",
                         String.join(say("evidence.why.or"), reason.words()))));
         return EvidenceText.of(say("evidence.why", item(e.item())), e.credit() == 1, lines);
+    }
+
+    /** Says what was answered, what is right where that is something else, and what else there is to say. */
+    private EvidenceText answer(Evidence.Answer e) {
+        boolean isRight = e.credit() == 1;
+        List<String> lines = new ArrayList<>();
+        lines.add(e.written()
+                .map(written -> say("evidence.answer", answered(e, written)))
+                .orElseGet(() -> say("evidence.answer.none")));
+        if (!isRight) {
+            lines.add(say("evidence.answer.right", answered(e, e.right())));
+        }
+        if (!e.remark().isEmpty()) {
+            lines.add(say("evidence.remark." + e.remark()));
+        }
+        return EvidenceText.of(words.textOr(e.family() + ".of", "item.own", item(e.asked())), isRight, lines);
+    }
+
+    private String answered(Evidence.Answer e, String answer) {
+        return e.family().isEmpty() ? answer : words.textOr(e.family() + "." + answer, "item.own", answer);
     }
 
     private EvidenceText reading(ReadingEvidence e, PrintedTotals printed) {

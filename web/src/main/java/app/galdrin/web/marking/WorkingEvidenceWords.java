@@ -108,7 +108,7 @@ class WorkingEvidenceWords {
         return switch (what.unit().quantity()) {
             case LENGTH -> words.length(value);
             case ANGLE -> words.answer(value, AnswerUnit.DEGREES);
-            case COUNT -> QuantityFormat.decimal(value, 2, false);
+            case COUNT, TORQUE, PRESSURE -> QuantityFormat.decimal(value, 2, false);
         };
     }
 

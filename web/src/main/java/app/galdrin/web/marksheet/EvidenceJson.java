@@ -68,6 +68,7 @@ public class EvidenceJson {
         @JsonSubTypes.Type(value = MissingEntry.class, name = "missing"),
         @JsonSubTypes.Type(value = Evidence.Item.class, name = "item"),
         @JsonSubTypes.Type(value = GivenReason.class, name = "why"),
+        @JsonSubTypes.Type(value = Evidence.Answer.class, name = "answer"),
         @JsonSubTypes.Type(value = ReadingEvidence.class, name = "reading"),
         @JsonSubTypes.Type(value = Evidence.Repeats.class, name = "repeats"),
         @JsonSubTypes.Type(value = WorkingEvidence.class, name = "working"),

@@ -2,6 +2,7 @@ package app.galdrin.web.sitting;
 
 import app.galdrin.core.answer.LineText;
 import app.galdrin.core.quantity.Calculation;
+import app.galdrin.core.sitting.Answers;
 import app.galdrin.core.sitting.LineKey;
 import app.galdrin.core.sitting.Sheet;
 import app.galdrin.core.task.Line;
@@ -60,8 +61,13 @@ public class Entries {
          * Entry that is on the log; the same key sent again changes nothing.
          *
          * @param disputed whether something else stands on the line as well
+         * @param calls whether it has called the instructor
          */
-        record Stands(Entry entry, boolean disputed) implements Outcome {}
+        record Stands(Entry entry, boolean disputed, boolean calls) implements Outcome {
+            Stands(Entry entry, boolean disputed) {
+                this(entry, disputed, false);
+            }
+        }
 
         /** Refusal to write, with the reason. */
         record Refusal(Sentence why) implements Outcome {}
@@ -88,9 +94,19 @@ public class Entries {
             return append(me, sitting, entry, text(entry.text()));
         }
         LineText read = LineText.read(entry.text(), line.answer());
-        return read instanceof LineText.ParsedText understood
-                ? append(me, sitting, entry, understood)
-                : new Entries.Outcome.Refusal(LineTextWords.why((LineText.Refusal) read));
+        if (!(read instanceof LineText.ParsedText understood)) {
+            return new Entries.Outcome.Refusal(LineTextWords.why((LineText.Refusal) read));
+        }
+        Outcome outcome = append(me, sitting, entry, understood);
+        return outcome instanceof Outcome.Stands stands && line.calls().contains(understood.written())
+                ? calling(me, sitting, entry, stands)
+                : outcome;
+    }
+
+    /** An answer that calls the instructor has raised the flag as well, where it is not too late for that. */
+    private Outcome calling(SignedIn me, Sitting sitting, NewEntry entry, Outcome.Stands stands) {
+        boolean raised = !stands.entry().late() && flag(me, sitting, entry.asCall()) instanceof Outcome.Stands;
+        return new Outcome.Stands(stands.entry(), stands.disputed(), raised);
     }
 
     private static LineText.ParsedText text(String text) {
@@ -287,7 +303,25 @@ public class Entries {
             return Optional.of(Sentence.of("sitting.nothingToStrike"));
         }
         return apprentice && ofTask
-                ? movedMeanwhile(sitting, entry).or(() -> stillReading(sitting, entry))
+                ? waitsForAnswer(sitting, state, entry)
+                        .or(() -> movedMeanwhile(sitting, entry))
+                        .or(() -> stillReading(sitting, entry))
+                : Optional.empty();
+    }
+
+    /** Refuses to adjust while an answer of the sheet, such as a worn part, calls the instructor and nobody has answered. */
+    private Optional<Sentence> waitsForAnswer(Sitting sitting, SittingState state, NewEntry entry) {
+        if (entry.line().round() == 0 || !state.flagged()) {
+            return Optional.empty();
+        }
+        Answers answers = sittings.log(sitting.centreId(), sitting.id()).answers();
+        Sheet sheet = SittingSheet.of(sitting);
+        return answers.standing().entrySet().stream()
+                        .anyMatch(written -> sheet.line(written.getKey())
+                                .filter(line ->
+                                        line.calls().contains(written.getValue().text()))
+                                .isPresent())
+                ? Optional.of(Sentence.of("sitting.waitsForAnswer"))
                 : Optional.empty();
     }
 

@@ -1,8 +1,10 @@
 package app.galdrin.web.sitting;
 
 import app.galdrin.core.sitting.LineKey;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
+import java.util.UUID;
 
 /**
  * Entry that is to be written.
@@ -37,6 +39,21 @@ public record NewEntry(
 
     public NewEntry asStrike() {
         return new NewEntry(line, text, true, saw, key, device, deviceSeq, writtenAt, clockOffset);
+    }
+
+    /** Returns the call for the instructor that follows from it; sent again it is the same call. */
+    NewEntry asCall() {
+        UUID call = UUID.nameUUIDFromBytes(key.getBytes(StandardCharsets.UTF_8));
+        return new NewEntry(
+                StaffLine.FLAG,
+                StaffLine.RAISED,
+                false,
+                List.of(),
+                call.toString(),
+                device,
+                deviceSeq,
+                writtenAt,
+                clockOffset);
     }
 
     /** The same, meant for what stands by these keys. */

@@ -81,6 +81,11 @@ public final class Sketches {
         return VEHICLE.draw(geometry, upright);
     }
 
+    /** A front axle from above with the number of each part by the part's key. */
+    public static Drawing axle(VehicleGeometry geometry, Map<String, Integer> numbers) {
+        return VEHICLE.axle(geometry, numbers);
+    }
+
     /** A vehicle from above, front up, without letters. */
     public static Drawing above(VehicleGeometry geometry) {
         return VEHICLE.above(geometry);

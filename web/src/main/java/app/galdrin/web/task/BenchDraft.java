@@ -1,8 +1,10 @@
 package app.galdrin.web.task;
 
 import app.galdrin.core.figure.FigureId;
+import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Practical;
 import app.galdrin.web.library.SheetVersion;
+import java.util.List;
 
 /** A task while it is composed, as the bench shows it. */
 public interface BenchDraft {
@@ -15,6 +17,9 @@ public interface BenchDraft {
 
     /** Returns what a field shows: what was typed and refused, else what stands. */
     String value(String field, Object stands);
+
+    /** Returns the items in words of their own that the centre has used before. */
+    List<Checklist.Item> knownItems();
 
     /** Returns the name of a field of a step. */
     static String field(String step, String name) {

@@ -19,6 +19,7 @@ import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReadyList;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Scheme;
 import app.galdrin.core.task.TaskDocument;
@@ -108,7 +109,7 @@ class PracticalsBecomeDocuments implements JavaMigration {
                 Keyed.of(OutcomeSchool.values(), row.getString("outcome")),
                 Optional.empty(),
                 List.of(
-                        new Checklist("prepare", Checklist.PREPARATION),
+                        new Checklist("prepare", ReadyList.PREPARATION.items()),
                         Measure.of("asFound", procedure, figures, repeats),
                         new Work("work", work),
                         new Judge("judge", figures),

@@ -19,6 +19,9 @@ interface TaskMapper {
     /** The newest version of each practical that is, or is not, retired. */
     List<TaskSummary> list(UUID centreId, boolean retired, int most, int mostCounted);
 
+    /** Items of checklists in words of their own, as a list of a document has them: each once, as the newest task has it. */
+    String ownItems(UUID centreId, int tasks, int most);
+
     /** One version among those of a practical. */
     record Version(UUID id, int version, Instant createdAt) {}
 

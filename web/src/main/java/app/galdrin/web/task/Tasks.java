@@ -1,5 +1,6 @@
 package app.galdrin.web.task;
 
+import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Practical;
 import app.galdrin.core.task.TaskDocument;
@@ -31,6 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Tasks {
 
     private static final int MOST = 100;
+    private static final int MOST_ITEMS = 200;
     private static final Duration OPEN_FOR = Duration.ofHours(12);
     /** No letters that are taken for figures or for one another when read off a screen across a workshop. */
     private static final String CODE_LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
@@ -70,6 +72,11 @@ public class Tasks {
     /** The newest version of each practical that is set, or of each that is retired; those made last first. */
     public List<TaskSummary> list(UUID centreId, boolean retired) {
         return mapper.list(centreId, retired, MOST, TaskSummary.MOST_COUNTED);
+    }
+
+    /** Returns the items in words of their own that the centre's newest tasks have, to be used again. */
+    public List<Checklist.Item> ownItems(UUID centreId) {
+        return Checklist.items(mapper.ownItems(centreId, MOST, MOST_ITEMS));
     }
 
     /** All versions of a practical, the newest first. */

@@ -25,16 +25,19 @@ public final class LineTextWords {
         } else if (type instanceof Amount || type instanceof SizeAndSense) {
             Amount amount = type instanceof SizeAndSense sized ? sized.size() : (Amount) type;
             args.add(new Word("field.example." + amount.quantity().key()));
-            args.add(
-                    refused.read().isPresent()
-                            ? QuantityFormat.length(refused.read().getAsDouble())
-                            : "");
-            args.add(new Word("unit." + ofRange(amount).key()));
-            args.add(QuantityFormat.length(amount.least()));
-            args.add(QuantityFormat.length(amount.most()));
+            Unit unit = ofRange(amount);
+            args.add(refused.read().isPresent() ? figure(refused.read().getAsDouble(), unit) : "");
+            args.add(new Word("unit." + unit.key()));
+            args.add(figure(amount.least(), unit));
+            args.add(figure(amount.most(), unit));
             args.add(AnswerType.LONGEST);
         }
         return new Sentence("field." + refused.reason().key(), args);
+    }
+
+    /** Returns a number of documents in a unit. */
+    private static String figure(double value, Unit unit) {
+        return QuantityFormat.length(value / unit.factor());
     }
 
     /** Returns what the range of a place is in, whatever unit its instrument shows. */
@@ -42,7 +45,7 @@ public final class LineTextWords {
         return switch (amount.quantity()) {
             case LENGTH -> Unit.MM;
             case ANGLE -> Unit.DEG;
-            case COUNT -> amount.defaultUnit();
+            case COUNT, TORQUE, PRESSURE -> amount.defaultUnit();
         };
     }
 }

@@ -1,7 +1,7 @@
 package app.galdrin.web.words;
 
 import app.galdrin.core.quantity.QuantityFormat;
-import app.galdrin.core.quantity.Torque;
+import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Fastener;
 import app.galdrin.core.spec.SpecificationSheet;
@@ -50,13 +50,13 @@ public final class PartWords {
                         + words.text(
                                 "sheet.torque.angle", words.angleSize(f.angle().getAsDouble()))
                 : "";
-        return words.text("sheet.torque", between(f, Torque.NEWTON_METRE), between(f, Torque.POUND_FOOT)) + turned;
+        return words.text("sheet.torque", between(f, Unit.NEWTON_METRE), between(f, Unit.POUND_FOOT)) + turned;
     }
 
-    private static String between(Fastener f, Torque unit) {
+    private static String between(Fastener f, Unit unit) {
         List<String> ends = Stream.of(f.least(), f.most())
                 .filter(OptionalDouble::isPresent)
-                .map(v -> Torque.NEWTON_METRE.convert(v.getAsDouble(), unit))
+                .map(v -> Unit.NEWTON_METRE.convert(v.getAsDouble(), unit))
                 .map(v -> QuantityFormat.decimal(v, v < TO_TENTHS_BELOW ? 1 : 0, false))
                 .distinct()
                 .toList();

@@ -30,7 +30,8 @@ public class StepWords {
                     words.text("family." + measure.procedure().family().key()),
                     words.text("procedure." + measure.procedure().key()));
         }
-        return words.textOr("step." + step.id() + ".title", "step." + step.kind() + ".title");
+        return words.textOr(
+                "step." + step.id().replaceFirst("[0-9]+$", "") + ".title", "step." + step.kind() + ".title");
     }
 
     /** The title of a step among the others: numbered where one before it has the same. */

@@ -61,6 +61,19 @@ public class Words {
         return has(key) ? text(key, args) : text(otherwise, args);
     }
 
+    /** Returns the name of something that is done or asked: by its key, with its place where the key has one, or in the words of its own that it has. */
+    public String item(String key) {
+        String item = "item." + key;
+        int dot = key.indexOf('.');
+        if (has(item) || dot < 0) {
+            return textOr(item, "item.own", key);
+        }
+        String place = key.substring(dot + 1);
+        String where = has("where." + place) ? "where." + place : "side." + place;
+        String part = "item." + key.substring(0, dot);
+        return has(part) && has(where) ? text(part, text(where)) : text("item.own", key);
+    }
+
     /** A figure in the unit of its measurand, rad or mm: degrees to two places, or a length. */
     public String figure(double value, FigureId figure) {
         return figure.measurand().quantity() == Quantity.LENGTH ? length(value) : angle(value);

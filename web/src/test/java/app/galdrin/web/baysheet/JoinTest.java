@@ -185,7 +185,8 @@ class JoinTest {
         "/, 302",
         "/sittings, 200",
         "/vehicles, 403",
-        "/procedures, 403",
+        "/procedures, 200",
+        "/procedures/sweep, 200",
         "/tasks, 403",
         "/people, 403",
         "/marking, 403"

@@ -56,6 +56,7 @@ class EvidenceJsonTest {
             new Evidence.Item("stands", true, Optional.of("chocks")),
             new Evidence.GivenReason(
                     "boots", Optional.of("it falls"), List.of(new MatchedReason(List.of("falls", "drops"), true))),
+            new Evidence.Answer("lockNut", "", Optional.of("9 N·m"), "50–60 N·m", "inchForFoot", 0),
             new ReadingEvidence(
                     TOE,
                     OWN,

@@ -116,5 +116,15 @@ class OwnItemsTest {
         String desk = teacher.get("/marking/" + sitting.id()).body();
         assertTrue(desk.contains("Tread depth, left front") && desk.contains("Floor &lt;dry&gt;?"), desk);
         assertFalse(desk.contains("Anything else you saw"), "what may be left out earns no marks");
+        String next = location(teacher.post("/tasks/drafts", Map.of("start", "tape")));
+        assertTrue(teacher.get(next).body().contains("<option value=\"Tread depth, left front\">"), "to be used again");
+        assertTrue(
+                press(teacher, next, "steps.prepare.own", "tread depth, LEFT front")
+                        .contains("value=\"12\""),
+                "as it was set");
+        Visitor elsewhere =
+                new Visitor(port).signIn(centres.plates().instructor().signIn(), Centre.PASSWORD);
+        String theirs = location(elsewhere.post("/tasks/drafts", Map.of("start", "toe")));
+        assertFalse(elsewhere.get(theirs).body().contains("Tread depth, left front"), "another centre's");
     }
 }

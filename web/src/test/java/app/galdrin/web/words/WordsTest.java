@@ -1,16 +1,23 @@
 package app.galdrin.web.words;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import app.galdrin.core.Keyed;
+import app.galdrin.core.answer.AnswerType;
 import app.galdrin.core.answer.Sense;
+import app.galdrin.core.condition.ConditionPoint;
+import app.galdrin.core.condition.JointPoint;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.FigurePosition;
 import app.galdrin.core.figure.Location;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
+import app.galdrin.core.form.FormPoint;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.jobcard.CardPoint;
+import app.galdrin.core.jobcard.Repair;
 import app.galdrin.core.marking.Lack;
 import app.galdrin.core.marking.MarkLine;
 import app.galdrin.core.measure.CatalogueInstrument;
@@ -28,10 +35,12 @@ import app.galdrin.core.procedure.slip.Slips;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.TextFault;
 import app.galdrin.core.quantity.Unit;
+import app.galdrin.core.roadtest.RoadPoint;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.AdjusterUnit;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.spec.Direction;
+import app.galdrin.core.spec.FastenerUse;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.Part;
@@ -44,18 +53,20 @@ import app.galdrin.core.spec.written.Cell;
 import app.galdrin.core.spec.written.RowKind;
 import app.galdrin.core.spec.written.Share;
 import app.galdrin.core.spec.written.SheetFaultCode;
+import app.galdrin.core.standing.StandingPoint;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Aspect;
 import app.galdrin.core.task.Assignment;
-import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.OutcomeSchool;
 import app.galdrin.core.task.Plan;
+import app.galdrin.core.task.ReadyList;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Steering;
 import app.galdrin.core.task.StepKinds;
 import app.galdrin.core.task.TaskFaultCode;
+import app.galdrin.core.tightening.Tightening;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -108,6 +119,9 @@ class WordsTest {
                 keyed("school.", OrderSchool.values()),
                 keyed("rule.", DecisionRule.values()),
                 keyed("start.", TaskStart.values()),
+                keyed("fastenerUse.", FastenerUse.values()),
+                keyed("repair.", Repair.values()),
+                keyed("calibration.", Tightening.Calibration.values()),
                 keyed("measurand.", Measurand.values()),
                 keyed("where.", Location.values()),
                 keyed("at.", FigurePosition.Kind.values()),
@@ -177,7 +191,8 @@ class WordsTest {
     }
 
     private static List<String> items(String ending) {
-        return Stream.concat(Checklist.PREPARATION.stream(), Checklist.CLOSING.stream())
+        return Arrays.stream(ReadyList.values())
+                .flatMap(list -> list.items().stream())
                 .map(item -> item.id() + ending)
                 .toList();
     }
@@ -188,6 +203,27 @@ class WordsTest {
         assertEquals(
                 List.of(),
                 keys.stream().filter(k -> !WORDS.containsKey(prefix + k)).toList());
+    }
+
+    static Stream<FormPoint> points() {
+        return Stream.of(
+                        JointPoint.all(),
+                        List.of(ConditionPoint.values()),
+                        List.of(StandingPoint.values()),
+                        List.of(RoadPoint.values()),
+                        List.of(CardPoint.values()))
+                .flatMap(List::stream);
+    }
+
+    /** A point is said by its key, or by its part with its place; so is every answer to choose from. */
+    @ParameterizedTest
+    @MethodSource("points")
+    void everyPointOfAForm_hasWords(FormPoint point) {
+        String part = point.key().replaceFirst("\\..*", "");
+        assertTrue(WORDS.containsKey("item." + point.key()) || WORDS.containsKey("item." + part), point.key());
+        if (point.asks() instanceof AnswerType.Choice choice) {
+            choice.options().forEach(option -> assertTrue(WORDS.containsKey(choice.words() + "." + option), option));
+        }
     }
 
     static Stream<Procedure> procedures() {

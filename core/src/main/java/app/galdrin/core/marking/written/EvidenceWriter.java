@@ -43,6 +43,10 @@ final class EvidenceWriter {
             e.before().ifPresent(id -> text("before", id));
         } else if (evidence instanceof Evidence.GivenReason e) {
             why(e);
+        } else if (evidence instanceof Evidence.Answer e) {
+            is("answer").text("asked", e.asked()).text("family", e.family());
+            e.written().ifPresent(written -> text("written", written));
+            text("right", e.right()).text("remark", e.remark());
         } else if (evidence instanceof ReadingEvidence e) {
             reading(e);
         } else if (evidence instanceof Evidence.Repeats e) {

@@ -57,6 +57,8 @@ public enum Cell implements Keyed {
     AMOUNT("amount"),
     DOUBT("doubt"),
     NAME("name"),
+    /** Key of what a fastener holds. */
+    USE("use"),
     THREAD("thread"),
     LEAST("least"),
     ANGLE("angle"),

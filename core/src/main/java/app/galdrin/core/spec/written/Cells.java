@@ -1,10 +1,10 @@
 package app.galdrin.core.spec.written;
 
 import app.galdrin.core.Keyed;
+import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.QuantityParser;
 import app.galdrin.core.quantity.QuantityText;
 import app.galdrin.core.quantity.TextFault;
-import app.galdrin.core.quantity.Torque;
 import app.galdrin.core.quantity.Unit;
 import java.math.BigDecimal;
 import java.util.List;
@@ -126,11 +126,11 @@ final class Cells {
         if (!has(cell)) {
             return OptionalDouble.empty();
         }
-        OptionalDouble read = Torque.parse(text(cell));
-        if (read.isEmpty()) {
-            fault(cell, SheetFaultCode.MALFORMED, TextFault.LEFT_OVER.key());
-            return read;
+        QuantityText read = QuantityParser.parse(text(cell), Quantity.TORQUE, Unit.NEWTON_METRE);
+        if (read instanceof QuantityText.ParsedQuantity r) {
+            return inRange(cell, Math.rint(100 * r.value()) / 100, 0.1, most, Unit.NEWTON_METRE.key());
         }
-        return inRange(cell, Math.rint(100 * read.getAsDouble()) / 100, 0.1, most, Torque.NEWTON_METRE.key());
+        malformed(cell, ((QuantityText.Rejection) read).reason());
+        return OptionalDouble.empty();
     }
 }

@@ -39,7 +39,17 @@ public enum RowKind implements Keyed {
             Cell.INNER_ANGLE),
     PART("parts", 30, Cell.PART, Cell.WHERE, Cell.MOST, Cell.SMALLEST, Cell.FASTENER, Cell.REREAD, Cell.SPARE),
     EFFECT("effects", 120, Cell.PART, Cell.WHERE, Cell.FIGURE, Cell.AMOUNT, Cell.DOUBT),
-    FASTENER("fasteners", 40, Cell.NAME, Cell.THREAD, Cell.LEAST, Cell.MOST, Cell.ANGLE, Cell.SINGLE_USE, Cell.CHECKED);
+    FASTENER(
+            "fasteners",
+            40,
+            Cell.NAME,
+            Cell.USE,
+            Cell.THREAD,
+            Cell.LEAST,
+            Cell.MOST,
+            Cell.ANGLE,
+            Cell.SINGLE_USE,
+            Cell.CHECKED);
 
     private final String key;
     private final int most;

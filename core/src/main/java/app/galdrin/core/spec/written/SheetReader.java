@@ -6,6 +6,7 @@ import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Fastener;
+import app.galdrin.core.spec.FastenerUse;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.SheetLine;
 import app.galdrin.core.spec.SpecificationSheet;
@@ -214,7 +215,7 @@ public final class SheetReader {
             plausible(c, Cell.LEAST, least, diameter.getAsDouble());
             plausible(c, Cell.MOST, most, diameter.getAsDouble());
         }
-        return new Fastener(name, thread, least, most, inCore(angle), once);
+        return new Fastener(name, c.word(Cell.USE, FastenerUse.values()), thread, least, most, inCore(angle), once);
     }
 
     private static void plausible(Cells c, Cell cell, OptionalDouble torque, double diameter) {

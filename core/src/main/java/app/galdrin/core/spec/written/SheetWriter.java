@@ -5,6 +5,7 @@ import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.Adjuster;
 import app.galdrin.core.spec.Fastener;
+import app.galdrin.core.spec.FastenerUse;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.SheetLine;
@@ -191,6 +192,7 @@ public final class SheetWriter {
     private void fastener(Fastener f) {
         var cells = new RowBuilder(RowKind.FASTENER)
                 .with(Cell.NAME, f.name())
+                .with(Cell.USE, f.use().map(FastenerUse::key).orElse(""))
                 .with(Cell.THREAD, f.thread().orElse(""))
                 .with(Cell.LEAST, f.least())
                 .with(Cell.MOST, f.most())

@@ -15,6 +15,7 @@ import app.galdrin.core.record.JsonLines;
 import app.galdrin.core.record.JsonObject;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Fastener;
+import app.galdrin.core.spec.FastenerUse;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.Stance;
@@ -47,7 +48,7 @@ class WrittenSheetTest {
             "row,make,model,body,registration,driven,driver,wheelbase,frontTrack,rearTrack,linkage,rodPitch,doubleThread,"
                     + "armLength,steeringRatio,frontSuspension,rearSuspension,rideHeight,load,axle,rimDiameter,tyreRadius,figure,min,preferred,max,tolerance,over,of,"
                     + "difference,intended,adjustable,innerAngle,part,where,most,smallest,fastener,reread,spare,amount,doubt,name,thread,"
-                    + "least,angle,singleUse,checked";
+                    + "least,angle,singleUse,checked,use";
 
     /** Staggered wheels, an unknown steering arm, limits in millimetres, a tolerance, an intended difference, a shared sleeve. */
     private static final List<String> TABLE = List.of(
@@ -89,7 +90,14 @@ class WrittenSheetTest {
             row("effects", "part=cam", "where=front.left", "figure=camber.front.left", "amount=-0.12", "doubt=0.01"),
             row("effects", "part=cam", "where=front.left", "figure=caster.front.left", "amount=+"),
             row("effects", "part=rack", "figure=wheelOffset", "amount=2"),
-            row("fasteners", "name=lock nut", "thread=M14 × 1.5", "least=45", "most=40 lbf ft", "singleUse=yes"));
+            row(
+                    "fasteners",
+                    "name=lock nut",
+                    "use=rodLockNut",
+                    "thread=M14 × 1.5",
+                    "least=45",
+                    "most=40 lbf ft",
+                    "singleUse=yes"));
 
     private static final String[] HEAD = HEADER.split(",");
 
@@ -163,6 +171,7 @@ class WrittenSheetTest {
         var fastener = sheet.fastener(rod).orElseThrow();
         assertEquals(54.23, fastener.most().getAsDouble());
         assertTrue(fastener.singleUse());
+        assertEquals(Optional.of(FastenerUse.ROD_LOCK_NUT), fastener.use());
         var turned =
                 rod.effectOn(FigureId.parse("toe.front.left").orElseThrow()).orElseThrow();
         assertEquals(-1, turned.sign(), "ahead of the axle a longer rod is toe-out");
@@ -347,9 +356,11 @@ class WrittenSheetTest {
     void aTorque_isUsualForItsThread(String thread, double torque, boolean usual) {
         var one = OptionalDouble.of(torque);
         var none = OptionalDouble.empty();
-        assertEquals(usual, !new Fastener("a", Optional.of(thread), one, none, none, false).unusual());
-        assertEquals(usual, !new Fastener("b", Optional.of(thread), none, one, none, false).unusual());
-        assertFalse(new Fastener("c", Optional.empty(), one, one, none, false).unusual());
+        assertEquals(
+                usual, !new Fastener("a", Optional.empty(), Optional.of(thread), one, none, none, false).unusual());
+        assertEquals(
+                usual, !new Fastener("b", Optional.empty(), Optional.of(thread), none, one, none, false).unusual());
+        assertFalse(new Fastener("c", Optional.empty(), Optional.empty(), one, one, none, false).unusual());
     }
 
     @Test

@@ -151,7 +151,7 @@ class SecurityConfiguration {
                 .hasAnyRole(with(Access.NEW_PASSWORD))
                 .requestMatchers(HttpMethod.POST, "/sittings/*/entries")
                 .hasAnyRole(with(Access.SITTING, Access.DELIVERY))
-                .requestMatchers("/", "/sittings/**", "/sketches/**", "/help")
+                .requestMatchers("/", "/sittings/**", "/sketches/**", "/help", "/procedures", "/procedures/**")
                 .hasAnyRole(ROLES_AND_JOINED)
                 .anyRequest()
                 .hasAnyRole(ROLES);

@@ -365,6 +365,7 @@ class BaySheetController {
      * @param seq how many entries the sitting has
      * @param disputed whether something else stands on the line as well
      * @param late whether it waits for the instructor
+     * @param calls whether it has called the instructor
      */
     record Answer(
             boolean ok,
@@ -373,7 +374,8 @@ class BaySheetController {
             @Nullable String error,
             int seq,
             boolean disputed,
-            boolean late) {}
+            boolean late,
+            boolean calls) {}
 
     /**
      * Returns by how much a device's clock is behind, ms. A delay that a slow line explains is not counted, or entries would be dated later than they
@@ -410,7 +412,7 @@ class BaySheetController {
         boolean ofStaff = StaffLine.isOutsideTask(where) && !Tape.isTape(where);
         if (me.access() == Access.DELIVERY && (me.endedBefore(entry.corrected()) || ofStaff)) {
             response.setStatus(HttpStatus.UNAUTHORIZED.value()); // it stays on the device until somebody signs in there
-            return new Answer(false, "", null, null, 0, false, false);
+            return new Answer(false, "", null, null, 0, false, false, false);
         }
         var outcome = entries.write(me, sitting, entry);
         if (outcome instanceof Entries.Outcome.Refusal no) {
@@ -420,6 +422,7 @@ class BaySheetController {
                     null,
                     speech.words().text(no.why()),
                     sitting.state().lastSeq(),
+                    false,
                     false,
                     false);
         }
@@ -433,6 +436,7 @@ class BaySheetController {
                 null,
                 stands.entry().seq(),
                 stands.disputed(),
-                stands.entry().late());
+                stands.entry().late(),
+                stands.calls());
     }
 }

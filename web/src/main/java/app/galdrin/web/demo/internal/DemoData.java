@@ -140,6 +140,7 @@ public class DemoData implements ApplicationRunner {
                 cast.classTwo());
         runFull(cast.instructor(), full, van, bus, cast.second());
         bothEnds(cast);
+        set(cast, DemoTasks.wholeJob(), otherVan, cast.classTwo());
         return cast.centre();
     }
 

@@ -1,33 +1,48 @@
 package app.galdrin.web.demo.internal;
 
+import app.galdrin.core.condition.Condition;
+import app.galdrin.core.draft.TaskEditor;
 import app.galdrin.core.figure.AnswerUnit;
 import app.galdrin.core.figure.FigureId;
 import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.figure.OrderSchool;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Wheel;
+import app.galdrin.core.jobcard.JobCard;
+import app.galdrin.core.jobcard.Repair;
 import app.galdrin.core.procedure.Procedure;
 import app.galdrin.core.procedure.Procedures;
+import app.galdrin.core.question.Question;
 import app.galdrin.core.spec.SpecificationSheet;
 import app.galdrin.core.spec.written.WrittenSheet;
+import app.galdrin.core.standing.StandingCheck;
 import app.galdrin.core.start.TaskStart;
+import app.galdrin.core.task.AnswerKind;
 import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Judge;
 import app.galdrin.core.task.Measure;
 import app.galdrin.core.task.Mode;
 import app.galdrin.core.task.Plan;
 import app.galdrin.core.task.Practical;
+import app.galdrin.core.task.ReadyList;
 import app.galdrin.core.task.Reason;
 import app.galdrin.core.task.Round;
 import app.galdrin.core.task.Step;
 import app.galdrin.core.task.Work;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** The practicals of the demo that are more than a ready-made one. */
 final class DemoTasks {
 
     private static final int REPEATS = 2;
+
+    /** Pressures of the van's plate, kPa. */
+    private static final double FRONT_PRESSURE = 240;
+
+    private static final double REAR_PRESSURE = 280;
 
     private DemoTasks() {}
 
@@ -47,7 +62,7 @@ final class DemoTasks {
     static Practical askingWhy(WrittenSheet.ParsedSheet vehicle, Practical practical) {
         List<Step> steps = new ArrayList<>();
         for (Step step : practical.steps()) {
-            if (step instanceof Checklist list && !list.isClosing()) {
+            if (step instanceof Checklist list && ReadyList.of(list) == ReadyList.PREPARATION) {
                 steps.add(new Checklist(
                         list.id(),
                         list.items().stream().map(DemoTasks::askingWhy).toList()));
@@ -146,6 +161,45 @@ final class DemoTasks {
         steps.addAll(
                 start.steps().subList(start.steps().size() - 2, start.steps().size()));
         return TaskStart.withDefaults(start.with(steps), sheet);
+    }
+
+    /** All steps of the work on the second van, which comes after a track-rod end was replaced; ready to be opened. */
+    static Practical wholeJob() {
+        SpecificationSheet sheet = DemoVehicles.SECOND_VAN.sheet();
+        Practical start = new TaskEditor(sheet)
+                .started(TaskStart.WHOLE_JOB, "The whole job: track-rod end", AnswerUnit.DEGREES)
+                .practical();
+        List<Step> steps = new ArrayList<>();
+        for (Step step : start.steps()) {
+            if (step instanceof JobCard card) {
+                steps.add(new JobCard(
+                        card.id(),
+                        card.points(),
+                        Repair.TRACK_ROD_END,
+                        "The left track-rod end was replaced. Since then the steering wheel stands off to the right."));
+            } else if (step instanceof Condition condition) {
+                steps.add(new Condition(
+                        condition.id(),
+                        condition.points(),
+                        Optional.empty(),
+                        OptionalDouble.of(FRONT_PRESSURE),
+                        OptionalDouble.of(REAR_PRESSURE)));
+            } else {
+                steps.add(step);
+            }
+            if (step instanceof StandingCheck) {
+                steps.add(new Question(
+                        Question.KIND,
+                        "Why is toe set last?",
+                        AnswerKind.TEXT.usual(),
+                        "",
+                        0,
+                        List.of(
+                                new Reason(List.of("caster", "camber")),
+                                new Reason(List.of("change", "move", "disturb")))));
+            }
+        }
+        return TaskStart.withDefaults(start.with(Mode.PRACTICE).with(steps), sheet);
     }
 
     private static Step askingForToesReadings(Step step, Practical practical) {

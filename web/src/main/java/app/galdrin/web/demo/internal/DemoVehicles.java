@@ -8,6 +8,8 @@ import app.galdrin.core.geometry.Side;
 import app.galdrin.core.geometry.Wheel;
 import app.galdrin.core.spec.Adjustable;
 import app.galdrin.core.spec.Adjuster;
+import app.galdrin.core.spec.Fastener;
+import app.galdrin.core.spec.FastenerUse;
 import app.galdrin.core.spec.Limits;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.Part;
@@ -30,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /** The made-up vehicles of the demo workshop with their sheets: mm and degrees as a sheet is printed. */
@@ -64,7 +67,19 @@ final class DemoVehicles {
                             line(Axle.FRONT, Measurand.TOE, -0.02, 0.06, 0.14, 0.1, Adjustable.YES),
                             line(Axle.FRONT, Measurand.TOTAL_TOE, 0.0, 0.12, 0.24, null, Adjustable.YES),
                             line(Axle.REAR, Measurand.TOTAL_TOE, -0.15, 0.0, 0.15, null, Adjustable.NO)),
-                    beamAdjusters()));
+                    beamAdjusters(),
+                    List.of(
+                            fastener("sleeve clamp bolt", FastenerUse.SLEEVE_CLAMP, "M10 × 1.5", 40, 50, false),
+                            fastener("spring U-bolt nut", FastenerUse.SPRING_BOLT, "M16 × 1.5", 200, 230, false),
+                            new Fastener(
+                                    "steering-arm ball nut",
+                                    Optional.of(FastenerUse.BALL_JOINT),
+                                    Optional.empty(),
+                                    OptionalDouble.empty(),
+                                    OptionalDouble.empty(),
+                                    OptionalDouble.empty(),
+                                    true),
+                            fastener("wheel nut", FastenerUse.WHEEL_NUT, "M20 × 1.5", 380, 420, false))));
 
     /** Double wishbones with cams in front, an independent rear with cams of its own. */
     static final WrittenSheet.ParsedSheet RANGER = new WrittenSheet.ParsedSheet(
@@ -136,7 +151,12 @@ final class DemoVehicles {
                             line(Axle.REAR, Measurand.CAMBER, -1.6, -1.1, -0.6, 0.5, Adjustable.NO),
                             line(Axle.REAR, Measurand.TOE, 0.0, 0.12, 0.24, 0.15, Adjustable.NO),
                             line(Axle.REAR, Measurand.TOTAL_TOE, 0.0, 0.24, 0.48, null, Adjustable.NO)),
-                    adjusters(VAN, Part.TOP_SLOT, Map.of(Measurand.CAMBER, 0.1, Measurand.TOE, 0.02))));
+                    adjusters(VAN, Part.TOP_SLOT, Map.of(Measurand.CAMBER, 0.1, Measurand.TOE, 0.02)),
+                    List.of(
+                            fastener("top-mount nut", FastenerUse.TOP_MOUNT, "M8 × 1.25", 20, 25, false),
+                            fastener("track-rod lock nut", FastenerUse.ROD_LOCK_NUT, "M14 × 1.5", 50, 60, false),
+                            fastener("track-rod end nut", FastenerUse.ROD_END, "M12 × 1.25", 38, 45, true),
+                            fastener("wheel bolt", FastenerUse.WHEEL_NUT, "M12 × 1.5", 105, 115, false))));
 
     /** Another van of the same make and model. */
     static final WrittenSheet.ParsedSheet SECOND_VAN = new WrittenSheet.ParsedSheet(
@@ -159,7 +179,24 @@ final class DemoVehicles {
                     adjusters(
                             BUS,
                             Part.CAM,
-                            Map.of(Measurand.CASTER, 0.25, Measurand.CAMBER, -0.12, Measurand.TOE, 0.05))));
+                            Map.of(Measurand.CASTER, 0.25, Measurand.CAMBER, -0.12, Measurand.TOE, 0.05)),
+                    List.of(
+                            fastener("cam bolt", FastenerUse.CAM_BOLT, "M14 × 1.5", 115, 130, false),
+                            fastener("track-rod lock nut", FastenerUse.ROD_LOCK_NUT, "M16 × 1.5", 65, 75, false),
+                            fastener("track-rod end nut", FastenerUse.ROD_END, "M14 × 1.5", 55, 65, true),
+                            fastener("wheel nut", FastenerUse.WHEEL_NUT, "M14 × 1.5", 150, 165, false))));
+
+    private static Fastener fastener(
+            String name, FastenerUse use, String thread, double least, double most, boolean singleUse) {
+        return new Fastener(
+                name,
+                Optional.of(use),
+                Optional.of(thread),
+                OptionalDouble.of(least),
+                OptionalDouble.of(most),
+                OptionalDouble.empty(),
+                singleUse);
+    }
 
     /** The other part of each front wheel first, as it is adjusted first, then the rods. */
     private static List<Adjuster> adjusters(VehicleGeometry geometry, Part part, Map<Measurand, Double> degreesAUnit) {

@@ -7,6 +7,7 @@ import app.galdrin.core.figure.Measurand;
 import app.galdrin.core.geometry.Axle;
 import app.galdrin.core.geometry.Side;
 import app.galdrin.core.spec.Adjustable;
+import app.galdrin.core.spec.FastenerUse;
 import app.galdrin.core.spec.Linkage;
 import app.galdrin.core.spec.Part;
 import app.galdrin.core.spec.Suspension;
@@ -116,6 +117,7 @@ final class SheetFormMaker {
                                 .filter(w -> w != Location.VEHICLE)
                                 .map(w -> new Option(w.key(), words.text("where." + w.key())))
                                 .toList();
+                    case USE -> of("fastenerUse.", FastenerUse.values());
                     case DOUBLE_THREAD, REREAD, SINGLE_USE, CHECKED ->
                         Stream.of("yes", "no")
                                 .map(k -> new Option(k, words.text("yesNo." + k)))

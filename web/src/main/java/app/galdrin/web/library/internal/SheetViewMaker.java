@@ -278,6 +278,9 @@ final class SheetViewMaker {
         return String.join(
                 " ",
                 there(
+                        f.use()
+                                .map(use -> words.text("sheet.torque.use", words.text("fastenerUse." + use.key())))
+                                .orElse(""),
                         f.singleUse() ? words.text("sheet.torque.once") : "",
                         f.unusual() ? words.text("sheet.torque.unusual") : ""));
     }

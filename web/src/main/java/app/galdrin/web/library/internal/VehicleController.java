@@ -2,10 +2,8 @@ package app.galdrin.web.library.internal;
 
 import app.galdrin.web.account.SignedIn;
 import app.galdrin.web.library.Library;
+import app.galdrin.web.library.SheetPage;
 import app.galdrin.web.library.SheetVersion;
-import app.galdrin.web.words.Words;
-import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -20,11 +18,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 class VehicleController {
 
     private final Library library;
-    private final Words words;
+    private final SheetPage page;
 
-    VehicleController(Library library, Words words) {
+    VehicleController(Library library, SheetPage page) {
         this.library = library;
-        this.words = words;
+        this.page = page;
     }
 
     @GetMapping("/vehicles")
@@ -42,9 +40,6 @@ class VehicleController {
             @RequestParam(required = false) @Nullable UUID against,
             Model model) {
         SheetVersion sheet = library.sheet(me.centreId(), sheetId);
-        List<SheetVersion> versions = library.versions(me.centreId(), sheet.vehicleId());
-        model.addAttribute("view", new SheetViewMaker(words).of(sheet, versions, Optional.ofNullable(against)));
-        model.addAttribute("zone", me.zoneId());
-        return "library/one";
+        return page.show(me, sheet, library.versions(me.centreId(), sheet.vehicleId()), against, model);
     }
 }

@@ -53,7 +53,7 @@ class Witnesses {
                         .findFirst()
                         .orElse(item)
                 : item;
-        String name = words.textOr("item." + said, "item.own", said);
+        String name = words.item(said);
         return entry.map(e -> new Item(
                         step,
                         item,

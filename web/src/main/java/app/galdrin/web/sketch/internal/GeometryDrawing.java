@@ -62,6 +62,11 @@ public final class GeometryDrawing implements VehicleDrawing {
     }
 
     @Override
+    public Drawing axle(VehicleGeometry g, Map<String, Integer> numbers) {
+        return AxleDrawing.of(g, numbers);
+    }
+
+    @Override
     public Drawing above(VehicleGeometry g) {
         double scale = LENGTH_ABOVE / g.wheelbase();
         double across = 0.5 * scale;

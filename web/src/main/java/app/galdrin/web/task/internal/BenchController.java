@@ -228,7 +228,7 @@ class BenchController {
                 .filter(c -> c.toString().equals(text(form, "class")))
                 .findFirst()
                 .orElse(content.classId());
-        var editor = new TaskEditor(sheet.sheet());
+        var editor = new TaskEditor(sheet.sheet(), tasks.ownItems(me.centreId()));
         TaskDraft task = sheet.id().equals(before.id()) ? content.task() : editor.moved(content.task(), before.sheet());
         task = editor.written(task, fields(form));
         return new DraftContent(sheet.id(), classId, afterButton(editor, task, form));
@@ -305,7 +305,7 @@ class BenchController {
     private BenchView show(SignedIn me, DraftRow row, Model model) {
         DraftContent content = row.content();
         SheetVersion sheet = library.sheet(me.centreId(), content.sheetId());
-        var view = new BenchView(row, content, sheet, words, names, kinds);
+        var view = new BenchView(row, content, sheet, tasks.ownItems(me.centreId()), words, names, kinds);
         List<SheetVersion> sheets = library.newestSheets(me.centreId());
         model.addAttribute("sheets", sheets);
         model.addAttribute("classes", people.classes(me.centreId()));

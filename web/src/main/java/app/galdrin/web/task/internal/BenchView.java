@@ -12,6 +12,7 @@ import app.galdrin.core.quantity.Quantity;
 import app.galdrin.core.spec.DecisionRule;
 import app.galdrin.core.start.TaskStart;
 import app.galdrin.core.task.Band;
+import app.galdrin.core.task.Checklist;
 import app.galdrin.core.task.Criterion;
 import app.galdrin.core.task.FrontDatum;
 import app.galdrin.core.task.Measure;
@@ -49,21 +50,35 @@ public final class BenchView implements BenchDraft {
     private final Words words;
     private final StepWords names;
     private final StepBenches kinds;
+    private final List<Checklist.Item> knownItems;
     private final Map<String, FieldRefusal> refusals;
     private final List<TaskFault> faults;
     private final Scheme usual;
 
-    BenchView(DraftRow row, DraftContent content, SheetVersion sheet, Words words, StepWords names, StepBenches kinds) {
+    BenchView(
+            DraftRow row,
+            DraftContent content,
+            SheetVersion sheet,
+            List<Checklist.Item> knownItems,
+            Words words,
+            StepWords names,
+            StepBenches kinds) {
         this.row = row;
         this.content = content;
         this.sheet = sheet;
-        this.editor = new TaskEditor(sheet.sheet());
+        this.editor = new TaskEditor(sheet.sheet(), knownItems);
+        this.knownItems = knownItems;
         this.words = words;
         this.names = names;
         this.kinds = kinds;
         this.refusals = editor.refusals(content.task());
         this.faults = editor.faults(content.task());
         this.usual = SchemeDefaults.of(practical(), sheet.sheet());
+    }
+
+    @Override
+    public List<Checklist.Item> knownItems() {
+        return knownItems;
     }
 
     public UUID draftId() {
@@ -191,7 +206,9 @@ public final class BenchView implements BenchDraft {
         if (fault.reason() == TaskFaultCode.MISSING && fault.at().endsWith(".figures")) {
             return words.text("fault.noFigures", step);
         }
-        String what = FigureId.parse(fault.value()).map(words::name).orElse(fault.value());
+        String what = FigureId.parse(fault.value())
+                .map(words::name)
+                .orElseGet(() -> words.textOr("fastenerUse." + fault.value(), "item.own", fault.value()));
         String own = at.filter(Measure.class::isInstance)
                 .map(s -> "procedure." + ((Measure) s).procedure().key() + ".blind")
                 .orElse("fault.notSeen.why");

@@ -2,17 +2,18 @@ package app.galdrin.core.task;
 
 import app.galdrin.core.Keyed;
 import app.galdrin.core.answer.AnswerType;
+import app.galdrin.core.quantity.QuantityFormat;
 import app.galdrin.core.quantity.Unit;
 import app.galdrin.core.record.JsonObject;
 import java.util.List;
 import java.util.Set;
 import tools.jackson.core.JsonGenerator;
 
-/** Answer that an item of a checklist asks for: a tick, or something to write. */
-public enum ItemAnswer implements Keyed {
+/** Kind of answer that a task can ask for in its own words: a tick, or something to write. */
+public enum AnswerKind implements Keyed {
     TICK("tick") {
         @Override
-        AnswerType read(JsonObject json, TaskFaults faults) {
+        AnswerType members(JsonObject json, TaskFaults faults) {
             faults.only(json, Set.of(KIND));
             return usual();
         }
@@ -24,7 +25,7 @@ public enum ItemAnswer implements Keyed {
     },
     NUMBER("number") {
         @Override
-        AnswerType read(JsonObject json, TaskFaults faults) {
+        AnswerType members(JsonObject json, TaskFaults faults) {
             faults.only(json, Set.of(KIND, UNIT, LEAST, MOST));
             Unit unit = faults.word(json, UNIT, UNITS.toArray(Unit[]::new), Unit.MM);
             double least = faults.between(json, LEAST, -GREATEST, GREATEST).orElse(0);
@@ -39,7 +40,7 @@ public enum ItemAnswer implements Keyed {
     },
     CHOICE("choice") {
         @Override
-        AnswerType read(JsonObject json, TaskFaults faults) {
+        AnswerType members(JsonObject json, TaskFaults faults) {
             faults.only(json, Set.of(KIND, OPTIONS));
             return choice(faults.texts(json, OPTIONS, MOST_OPTIONS, AnswerType.LONGEST));
         }
@@ -51,7 +52,7 @@ public enum ItemAnswer implements Keyed {
     },
     TEXT("text") {
         @Override
-        AnswerType read(JsonObject json, TaskFaults faults) {
+        AnswerType members(JsonObject json, TaskFaults faults) {
             faults.only(json, Set.of(KIND));
             return usual();
         }
@@ -63,7 +64,8 @@ public enum ItemAnswer implements Keyed {
     };
 
     /** Units that a number can be asked in. */
-    public static final List<Unit> UNITS = List.of(Unit.MM, Unit.DEG, Unit.TURNS, Unit.TIMES);
+    public static final List<Unit> UNITS =
+            List.of(Unit.MM, Unit.DEG, Unit.TURNS, Unit.TIMES, Unit.NEWTON_METRE, Unit.BAR, Unit.PSI, Unit.KILOPASCAL);
 
     /** Greatest number that can be asked for, in its unit, either way. */
     public static final double GREATEST = 100_000;
@@ -78,7 +80,7 @@ public enum ItemAnswer implements Keyed {
 
     private final String key;
 
-    ItemAnswer(String key) {
+    AnswerKind(String key) {
         this.key = key;
     }
 
@@ -87,13 +89,13 @@ public enum ItemAnswer implements Keyed {
         return key;
     }
 
-    abstract AnswerType read(JsonObject json, TaskFaults faults);
+    abstract AnswerType members(JsonObject json, TaskFaults faults);
 
     /** Returns what it asks for where nothing more is said. */
     public abstract AnswerType usual();
 
     /** Returns which of them an answer is. */
-    public static ItemAnswer of(AnswerType asks) {
+    public static AnswerKind of(AnswerType asks) {
         if (asks instanceof AnswerType.Amount) {
             return NUMBER;
         }
@@ -106,11 +108,26 @@ public enum ItemAnswer implements Keyed {
     /**
      * Returns a number in a unit.
      *
-     * @param least smallest that can be right, mm, deg or a count
-     * @param most greatest that can be right, mm, deg or a count
+     * @param least smallest that can be right, in the unit
+     * @param most greatest that can be right, in the unit
      */
     public static AnswerType.Amount number(Unit unit, double least, double most) {
-        return new AnswerType.Amount(unit.quantity(), unit, least, most);
+        return new AnswerType.Amount(unit.quantity(), unit, least * unit.factor(), most * unit.factor());
+    }
+
+    /** Returns the smallest number that can be right, in the unit that is asked. */
+    public static double least(AnswerType.Amount number) {
+        return inUnit(number, number.least());
+    }
+
+    /** Returns the greatest number that can be right, in the unit that is asked. */
+    public static double most(AnswerType.Amount number) {
+        return inUnit(number, number.most());
+    }
+
+    /** Returns a number of documents in the unit that is asked, to the places that can be typed. */
+    private static double inUnit(AnswerType.Amount number, double documented) {
+        return QuantityFormat.rounded(documented / number.defaultUnit().factor(), 4);
     }
 
     /** Returns one of several texts. */
@@ -118,13 +135,25 @@ public enum ItemAnswer implements Keyed {
         return new AnswerType.Choice("own", options);
     }
 
-    static void write(JsonGenerator json, AnswerType asks) {
+    /** Returns an answer that can stand there: the middle of a range, the first of several. */
+    public static String example(AnswerType asks) {
+        if (asks instanceof AnswerType.Amount number) {
+            return QuantityFormat.decimal((least(number) + most(number)) / 2, 2, false);
+        }
+        if (asks instanceof AnswerType.VehicleNumber) {
+            return "XX9AB12C0DE345678";
+        }
+        return asks instanceof AnswerType.Choice choice ? choice.options().get(0) : AnswerType.Tick.DONE;
+    }
+
+    /** Writes what is asked for as the member {@code asks}. */
+    public static void write(JsonGenerator json, AnswerType asks) {
         json.writeObjectPropertyStart("asks");
         json.writeStringProperty(KIND, of(asks).key());
         if (asks instanceof AnswerType.Amount number) {
             json.writeStringProperty(UNIT, number.defaultUnit().key());
-            json.writeNumberProperty(LEAST, number.least());
-            json.writeNumberProperty(MOST, number.most());
+            json.writeNumberProperty(LEAST, least(number));
+            json.writeNumberProperty(MOST, most(number));
         }
         if (asks instanceof AnswerType.Choice choice) {
             json.writeArrayPropertyStart(OPTIONS);
@@ -134,12 +163,12 @@ public enum ItemAnswer implements Keyed {
         json.writeEndObject();
     }
 
-    /** Reads what an item asks for; a tick where it does not say. */
-    static AnswerType ofItem(JsonObject item, TaskFaults faults) {
+    /** Reads what is asked for; a tick where it does not say. */
+    public static AnswerType read(JsonObject item, TaskFaults faults) {
         if (!item.has("asks")) {
             return TICK.usual();
         }
         JsonObject asks = faults.object(item, "asks");
-        return faults.word(asks, KIND, values(), TICK).read(asks, faults);
+        return faults.word(asks, KIND, values(), TICK).members(asks, faults);
     }
 }
