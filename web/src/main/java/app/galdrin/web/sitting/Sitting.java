@@ -2,6 +2,7 @@ package app.galdrin.web.sitting;
 
 import app.galdrin.core.equipment.Kit;
 import app.galdrin.core.procedure.BayFloor;
+import app.galdrin.core.task.Mode;
 import app.galdrin.web.bay.Facing;
 import app.galdrin.web.library.SheetVersion;
 import app.galdrin.web.task.TaskVersion;
@@ -55,6 +56,12 @@ public record Sitting(
 
     public boolean isReference() {
         return purpose == Purpose.REFERENCE;
+    }
+
+    /** Returns whether an apprentice may have the job card: after release, or in practice after the hand-in. It shows figures that could still be asked. */
+    public boolean showsJobCard() {
+        boolean isPractice = task.practical().mode() == Mode.PRACTICE;
+        return state.shown() || isPractice && state.handedIn();
     }
 
     public boolean isOf(UUID personId) {

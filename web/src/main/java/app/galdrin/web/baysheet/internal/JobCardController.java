@@ -25,7 +25,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 
-/** The job card of a sitting on paper, once it is handed in; an instructor may print it before. */
+/** The job card of a sitting on paper: for an instructor at any time, for the apprentice once nothing on the sheet can change by what it shows. */
 @Controller
 class JobCardController {
 
@@ -54,7 +54,7 @@ class JobCardController {
     @GetMapping("/sittings/{id:[0-9a-f-]{36}}/job-card.pdf")
     ResponseEntity<byte[]> jobCard(@AuthenticationPrincipal SignedIn me, @PathVariable UUID id) {
         Sitting sitting = sittings.sitting(me, id);
-        if (sitting.isReference() || me.is(Role.APPRENTICE) && !sitting.state().handedIn()) {
+        if (sitting.isReference() || me.is(Role.APPRENTICE) && !sitting.showsJobCard()) {
             throw new NotThere("job card", id, me);
         }
         Log log = sittings.log(sitting.centreId(), sitting.id());

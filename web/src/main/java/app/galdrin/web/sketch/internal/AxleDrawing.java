@@ -38,6 +38,12 @@ final class AxleDrawing {
     private static final double LOCK_NUT = 215;
     private static final double INNER_END = 440;
 
+    /** Steering wheel, on the side that is drawn left: how far behind the wheels' centre and left of the middle, mm. */
+    private static final double[] STEERING_WHEEL = {420, 180};
+
+    /** Coupling on the rack: how far left of the middle, mm. */
+    private static final double COUPLING = 120;
+
     private final VehicleGeometry geometry;
     private final double scale;
     private final double arm;
@@ -82,7 +88,10 @@ final class AxleDrawing {
                     arm - 20,
                     80 - INNER_END);
         }
-        line("axle", arm, 120, 420, 180);
+        boolean hasColumn = numbers.containsKey("coupling") || numbers.containsKey("steeringWheel");
+        if (hasColumn) {
+            line("axle", arm, COUPLING, STEERING_WHEEL[0], STEERING_WHEEL[1]);
+        }
         plan.labelAt("note", MIDDLE, 14, "middle", "sketch.front.up");
         Map<String, Box> rings = new LinkedHashMap<>();
         List<Shape> digits = new ArrayList<>();
@@ -94,7 +103,10 @@ final class AxleDrawing {
             rings.put(part + "." + side, new Box(x - RING, y - RING, 2 * RING, 2 * RING));
             digits.add(new Shape.Text("number", x, y + DIGIT, "middle", String.valueOf(number)));
         }));
-        double height = Math.max(plan.y(scale * 430, 0), plan.y(scale * geometry.tyre(Axle.FRONT), 0)) + 20;
+        double height = Math.max(
+                        plan.y(hasColumn ? scale * STEERING_WHEEL[0] : 0, 0),
+                        plan.y(scale * geometry.tyre(Axle.FRONT), 0))
+                + 20;
         Drawing strokes = plan.drawing(2 * MIDDLE, height, Map.of());
         List<Shape> all = new ArrayList<>(strokes.shapes());
         all.addAll(digits);
@@ -148,8 +160,9 @@ final class AxleDrawing {
             case "strutBolt" -> both(-60, track - BALL_JOINT[1] - 40);
             case "bearing", "hubNut" -> both(HUB[0], track - HUB[1]);
             case "wheelNut" -> both(0, track + 15);
-            case "coupling" -> List.of(new double[] {(arm + 420) / 2, 150});
-            case "steeringWheel" -> List.of(new double[] {420, 180});
+            case "coupling" ->
+                List.of(new double[] {(arm + STEERING_WHEEL[0]) / 2, (COUPLING + STEERING_WHEEL[1]) / 2});
+            case "steeringWheel" -> List.of(STEERING_WHEEL);
             default -> List.of();
         };
     }
